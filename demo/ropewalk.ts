@@ -1,0 +1,137 @@
+import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
+import { uniformInt } from 'pure-rand/distribution/uniformInt';
+import type { Entry } from '@/contract/records';
+import { addDays, type Day } from '@/core/measure/day';
+import { HOMES, KEEPERS, RESIDENTS, SHELVES, type DemoHome, type DemoResident } from './cast';
+
+/** How far back the log goes. days */
+const HISTORY_DAYS = 186;
+/** Growth of the leg span at a moult, used backwards to give the log its earlier sizes; from memory. */
+const GROWTH_AT_MOULT = 1.24;
+
+export type DemoEntry = Omit<Entry, 'undoneAt'>;
+
+export interface Demo {
+  shelves: { id: string; room: string; name: string }[];
+  homes: (Omit<DemoHome, 'shelf'> & { id: string; shelfId: string; place: number })[];
+  residents: (DemoResident & { id: string; homeId: string })[];
+  entries: DemoEntry[];
+}
+
+/** Everything random in the demo comes from here: the same seed gives the same house. */
+class Chance {
+  private readonly generator = xoroshiro128plus(4870);
+
+  /** A whole number from `least` to `most`, both included. */
+  from(least: number, most: number): number {
+    return uniformInt(this.generator, least, most);
+  }
+
+  /** An id of the form of a version 4 UUID. */
+  id(): string {
+    const hex = Array.from({ length: 32 }, () => this.from(0, 15).toString(16));
+    hex[12] = '4';
+    hex[16] = (8 + this.from(0, 3)).toString(16);
+    return hex.join('').replace(/^(.{8})(.{4})(.{4})(.{4})(.{12})$/, '$1-$2-$3-$4-$5');
+  }
+
+  keeper(): string {
+    return KEEPERS[this.from(0, KEEPERS.length - 1)] ?? KEEPERS[0];
+  }
+}
+
+/** The Ropewalk Warm House as it stands on `today`: the same every day, relative to that day. */
+export function ropewalk(today: Day): Demo {
+  const chance = new Chance();
+  const shelves = SHELVES.map(({ room, name }) => ({ id: chance.id(), room, name }));
+  const homes = HOMES.map(({ shelf, ...home }, index) => ({
+    ...home,
+    id: chance.id(),
+    shelfId: shelves[SHELVES.findIndex((each) => each.key === shelf)]?.id ?? '',
+    place: index + 1,
+  }));
+  const residents = RESIDENTS.map((resident) => ({
+    ...resident,
+    id: chance.id(),
+    homeId: homes.find((home) => home.code === resident.home)?.id ?? '',
+  }));
+  const start = addDays(today, -HISTORY_DAYS);
+  const entries = [
+    ...homes.map((home) =>
+      entry(chance, 'soil-set', start, { homeId: home.id, data: { substrateDepthMm: home.substrateDepthMm } }),
+    ),
+    ...residents.flatMap((resident) => storyOf(resident, today, start, chance)),
+  ];
+  return { shelves, homes, residents, entries };
+}
+
+/** One resident's log, from the day it was taken in to today. */
+function storyOf(resident: Demo['residents'][number], today: Day, start: Day, chance: Chance): DemoEntry[] {
+  const write = (kind: Entry['kind'], daysAgo: number, data: Entry['data'] = {}, minutesIn?: number) =>
+    entry(chance, kind, addDays(today, -daysAgo), { residentId: resident.id, data }, minutesIn);
+  const moults = resident.moultsDaysAgo;
+  const sizeAfter = (moultsSince: number) => Math.round(resident.legSpanMm / GROWTH_AT_MOULT ** moultsSince);
+  const takenIn = entry(chance, 'taken-in', start, {
+    residentId: resident.id,
+    homeId: resident.homeId,
+    data: { stage: resident.stage, legSpanMm: sizeAfter(moults.length) },
+  });
+  return [
+    takenIn,
+    ...moults.map((daysAgo, index) =>
+      write('moulted', daysAgo, { stage: resident.stage, legSpanMm: sizeAfter(index) }),
+    ),
+    ...(resident.signs ?? []).map(({ sign, daysAgo }) => write('sign', daysAgo, { sign })),
+    ...watering(resident).map((daysAgo) =>
+      write(resident.stage === 'spiderling' ? 'damped' : 'watered', daysAgo, {}, 40),
+    ),
+    ...meals(resident, write, chance),
+  ];
+}
+
+function watering(resident: DemoResident): number[] {
+  const step = resident.stage === 'spiderling' ? 4 : 7;
+  const count = Math.floor((HISTORY_DAYS - 2 - resident.waterDaysAgo) / step);
+  return Array.from({ length: count }, (_, index) => resident.waterDaysAgo + index * step);
+}
+
+/** Meals backwards from the last, none in the week about a moult, now and then refused. */
+function meals(
+  { meals: plan, moultsDaysAgo, stage, legSpanMm }: DemoResident,
+  write: (kind: Entry['kind'], daysAgo: number, data?: Entry['data'], minutesIn?: number) => DemoEntry,
+  chance: Chance,
+): DemoEntry[] {
+  const written: DemoEntry[] = [];
+  const prey = { preyCount: stage === 'adult' ? 2 : 1, preyLengthMm: Math.max(2, Math.floor(legSpanMm * 0.18)) };
+  for (let ago = plan.lastDaysAgo; ago < HISTORY_DAYS - 5; ago += plan.everyDays + chance.from(0, 1)) {
+    const isLast = ago === plan.lastDaysAgo;
+    const nearMoult = moultsDaysAgo.some((moult) => ago - moult < 9 && moult - ago < 8);
+    if (nearMoult && !isLast) continue;
+    written.push(write('offered', ago, prey, 20));
+    const outcome = isLast ? plan.outcome : chance.from(1, 12) === 1 ? 'refused' : 'eaten';
+    if (outcome !== 'open') written.push(write(outcome, ago - 1, {}, 5));
+  }
+  return written;
+}
+
+/** An entry of the evening walk, which starts at 19:00 UTC. */
+function entry(
+  chance: Chance,
+  kind: Entry['kind'],
+  on: Day,
+  about: { residentId?: string; homeId?: string; data: Entry['data'] },
+  minutesIn = 0,
+): DemoEntry {
+  const minute = String(Math.min(59, minutesIn + chance.from(0, 15))).padStart(2, '0');
+  return {
+    id: chance.id(),
+    kind,
+    residentId: about.residentId ?? null,
+    homeId: about.homeId ?? null,
+    on,
+    at: `${on}T19:${minute}:00.000Z`,
+    keeper: chance.keeper(),
+    note: null,
+    data: about.data,
+  };
+}

@@ -1,0 +1,48 @@
+import { z } from 'zod';
+import { MOULT_SIGNS } from '@/core/profiles/profile';
+import type { Job, LeaveAlone } from '@/core/plan/due';
+import { day, id, instant } from './primitives';
+
+const reason = z.discriminatedUnion('code', [
+  z.object({ code: z.literal('never'), since: day }),
+  z.object({ code: z.literal('since-last'), days: z.int(), on: day }),
+  z.object({ code: z.literal('after-refusal'), days: z.int(), on: day }),
+  z.object({ code: z.literal('offered'), on: day, at: instant }),
+  z.object({ code: z.literal('home-fails'), rules: z.array(z.string()) }),
+]);
+
+export const job = z
+  .object({
+    kind: z.enum(['leftovers', 'feed', 'damp', 'water', 'soil', 'rehouse']),
+    dueOn: day,
+    cannotWait: z.boolean(),
+    minutes: z.number(),
+    reason,
+    prey: z.object({ count: z.int(), maxLengthMm: z.number() }).optional(),
+    soil: z.object({ fromMm: z.number(), toMm: z.number() }).optional(),
+    doneBy: id.optional(),
+  })
+  .meta({ id: 'Job' }) satisfies z.ZodType<Job>;
+
+const leaveAlone = z.discriminatedUnion('code', [
+  z.object({ code: z.literal('premoult'), signs: z.array(z.enum(MOULT_SIGNS)), since: day }),
+  z.object({ code: z.literal('hardening'), feedFrom: day }),
+]) satisfies z.ZodType<LeaveAlone>;
+
+/** One day's walk: a stop for every resident with work, or to be left alone, in shelf order. */
+export const round = z
+  .object({
+    on: day,
+    stops: z.array(
+      z.object({
+        residentId: id,
+        homeId: id,
+        shelfId: id,
+        jobs: z.array(job),
+        leaveAlone: leaveAlone.nullable(),
+      }),
+    ),
+  })
+  .meta({ id: 'Round' });
+export type Round = z.infer<typeof round>;
+export type Stop = Round['stops'][number];

@@ -1,0 +1,54 @@
+/** The units in which a keeper may read and write a length. The program itself reckons in millimetres. */
+export type LengthUnit = 'mm' | 'cm' | 'in';
+
+const MM_PER: Record<LengthUnit, number> = { mm: 1, cm: 10, in: 25.4 };
+
+const SPELLINGS: Record<string, LengthUnit> = {
+  mm: 'mm',
+  millimetre: 'mm',
+  millimetres: 'mm',
+  cm: 'cm',
+  centimetre: 'cm',
+  centimetres: 'cm',
+  in: 'in',
+  inch: 'in',
+  inches: 'in',
+  '"': 'in',
+};
+
+export type ParsedLength = { ok: true; mm: number } | { ok: false; problem: string };
+
+/**
+ * Reads a length as a keeper types it: `118`, `11.8 cm`, `4,5 in`, `4 1/2"`. A number without a unit is taken in
+ * `assumed`. Anything that is not a positive length is answered with a sentence that says what would be right.
+ * @returns the length in mm, unrounded.
+ */
+export function parseLength(text: string, assumed: LengthUnit): ParsedLength {
+  const match = /^\s*(-?\d+(?:[.,]\d+)?)?(?:\s*(\d+)\s*\/\s*(\d+))?\s*([a-z"]*)\s*$/i.exec(text);
+  const [, whole, over, under, suffix] = match ?? [];
+  if (!match || (whole === undefined && over === undefined)) {
+    return { ok: false, problem: `Write a number, for example 118 mm, 11.8 cm or 4.6 in.` };
+  }
+  const unit = suffix ? SPELLINGS[suffix.toLowerCase()] : assumed;
+  if (!unit) {
+    return { ok: false, problem: `“${suffix}” is not a length unit here: use mm, cm or in.` };
+  }
+  if (under !== undefined && Number(under) === 0) return { ok: false, problem: 'A fraction cannot end in /0.' };
+  const count = Number((whole ?? '0').replace(',', '.')) + (over ? Number(over) / Number(under) : 0);
+  if (!(count > 0)) return { ok: false, problem: 'A length must be more than 0.' };
+  return { ok: true, mm: count * MM_PER[unit] };
+}
+
+/**
+ * Writes `mm` in `unit` with its unit: whole millimetres from 10 mm up, else one decimal; one decimal in cm and in.
+ * @example formatLength(118, 'cm') // '11.8 cm'
+ */
+export function formatLength(mm: number, unit: LengthUnit): string {
+  return `${formatLengthNumber(mm, unit)} ${unit}`;
+}
+
+/** As `formatLength`, without the unit. */
+export function formatLengthNumber(mm: number, unit: LengthUnit): string {
+  const decimals = unit === 'mm' ? (Math.abs(mm) < 10 ? 1 : 0) : 1;
+  return String(Number((mm / MM_PER[unit]).toFixed(decimals)));
+}

@@ -1,0 +1,232 @@
+import { addDays, daysBetween, type Day } from '@/core/measure/day';
+import { bodyOf, type AnimalMeasures } from '@/core/profiles/animal';
+import { defaultSchool, type CareProfile, type MealPlan, type MoultSign, type Stage } from '@/core/profiles/profile';
+import type { Container } from '@/core/housing/container';
+import { fit, type FitAnswer } from '@/core/housing/fit';
+
+/** What keepers write down about a resident that the round depends on. */
+export type LogKind =
+  | 'taken-in'
+  | 'moved'
+  | 'offered'
+  | 'eaten'
+  | 'refused'
+  | 'watered'
+  | 'damped'
+  | 'moulted'
+  | 'sign'
+  | 'measured'
+  | 'looked';
+
+export interface LogEntry {
+  id: string;
+  kind: LogKind;
+  on: Day;
+  /** UTC instant, for the order within a day. */
+  at: string;
+  sign?: MoultSign | undefined;
+}
+
+export interface ResidentToday extends AnimalMeasures {
+  profile: CareProfile;
+  stage: Stage;
+  school?: string | undefined;
+  home: { container: Container; substrateDepthMm: number };
+  /** At least the latest entry of each kind (and of each kind of sign) before today, and all of today's. */
+  log: LogEntry[];
+}
+
+export type JobKind = 'leftovers' | 'feed' | 'damp' | 'water' | 'soil' | 'rehouse';
+
+export type Reason =
+  | { code: 'never'; since: Day }
+  | { code: 'since-last'; days: number; on: Day }
+  | { code: 'after-refusal'; days: number; on: Day }
+  | { code: 'offered'; on: Day; at: string }
+  | { code: 'home-fails'; rules: string[] };
+
+export interface Job {
+  kind: JobKind;
+  dueOn: Day;
+  cannotWait: boolean;
+  minutes: number;
+  reason: Reason;
+  prey?: { count: number; maxLengthMm: number };
+  soil?: { fromMm: number; toMm: number };
+  /** The entry with which it was done today. */
+  doneBy?: string;
+}
+
+export type LeaveAlone = { code: 'premoult'; signs: MoultSign[]; since: Day } | { code: 'hardening'; feedFrom: Day };
+
+export interface DueWork {
+  jobs: Job[];
+  leaveAlone: LeaveAlone | null;
+}
+
+/**
+ * The work one resident gives on `today`, most pressing first, each job with why it is due; jobs done today stay in
+ * the list with the entry that did them. Feeding, and anything done to the home, waits while the animal is about to
+ * moult or its new skin hardens; leftovers, water and damp do not.
+ */
+export function dueWork(resident: ResidentToday, today: Day): DueWork {
+  const leaveAlone = quietTime(resident, today);
+  const jobs = [
+    ...leftovers(resident, today),
+    ...feeding(resident, today),
+    ...regularWork(resident, today),
+    ...homeWork(resident, today),
+  ].filter((job) => job.doneBy !== undefined || !leaveAlone || !WAITS_FOR_QUIET.has(job.kind));
+  return { jobs, leaveAlone };
+}
+
+const WAITS_FOR_QUIET = new Set<JobKind>(['feed', 'soil', 'rehouse']);
+
+const inOrder = (a: LogEntry, b: LogEntry) => a.on.localeCompare(b.on) || a.at.localeCompare(b.at);
+
+function latest(log: LogEntry[], kinds: LogKind[], until: Day): LogEntry | undefined {
+  return log
+    .filter((entry) => kinds.includes(entry.kind) && entry.on <= until)
+    .sort(inOrder)
+    .at(-1);
+}
+
+/** An entry of today that does a job; undefined while it is still to do. */
+function doneToday(log: LogEntry[], kinds: LogKind[], today: Day): { doneBy?: string } {
+  const entry = log
+    .filter((each) => kinds.includes(each.kind) && each.on === today)
+    .sort(inOrder)
+    .at(-1);
+  return entry ? { doneBy: entry.id } : {};
+}
+
+function quietTime(resident: ResidentToday, today: Day): LeaveAlone | null {
+  const { log, profile } = resident;
+  const moult = latest(log, ['moulted'], today);
+  if (moult) {
+    const feedFrom = addDays(moult.on, quietDays(resident));
+    if (today < feedFrom) return { code: 'hardening', feedFrom };
+  }
+  // Whoever has moulted or eaten since is no longer about to moult.
+  const settled = latest(log, ['moulted', 'eaten'], today);
+  const signs = log
+    .filter((entry) => entry.kind === 'sign' && entry.on <= today && (!settled || inOrder(entry, settled) > 0))
+    .filter((entry) => entry.sign && profile.leaveAloneSigns.includes(entry.sign))
+    .sort(inOrder);
+  const first = signs[0];
+  if (!first) return null;
+  return { code: 'premoult', signs: [...new Set(signs.flatMap((entry) => entry.sign ?? []))], since: first.on };
+}
+
+/** Days of rest after a moult: the rule for the largest size the animal has reached. */
+function quietDays(resident: ResidentToday): number {
+  const span = bodyOf(resident.profile, resident).legSpan.mm;
+  const rules = resident.profile.quietAfterMoult.filter(
+    (rule) => rule.stages.includes(resident.stage) && span >= (rule.fromLegSpanMm ?? 0),
+  );
+  return Math.max(0, ...rules.map((rule) => rule.days));
+}
+
+function leftovers({ profile, log }: ResidentToday, today: Day): Job[] {
+  const offer = latest(log, ['offered'], addDays(today, -1));
+  if (!offer) return [];
+  const outcome = latest(log, ['eaten', 'refused'], today);
+  const answered = outcome !== undefined && inOrder(outcome, offer) > 0;
+  if (answered && outcome.on < today) return [];
+  const dueOn = addDays(offer.on, Math.ceil(profile.feeding.leftoversAfterHours.value / 24));
+  return [
+    {
+      kind: 'leftovers',
+      dueOn,
+      cannotWait: true,
+      minutes: 1,
+      reason: { code: 'offered', on: offer.on, at: offer.at },
+      ...(answered && { doneBy: outcome.id }),
+    },
+  ];
+}
+
+function feeding(resident: ResidentToday, today: Day): Job[] {
+  const { profile, log } = resident;
+  const plan = mealPlan(resident);
+  if (!plan) return [];
+  const yesterday = addDays(today, -1);
+  const offer = latest(log, ['offered'], yesterday);
+  const outcome = latest(log, ['eaten', 'refused'], yesterday);
+  const refused = offer && outcome?.kind === 'refused' && outcome.on >= offer.on;
+  const move = latest(log, ['taken-in', 'moved'], today);
+  const settled = move && addDays(move.on, profile.feeding.settleDays.value);
+  const interval = Math.floor(
+    refused ? Math.max(plan.everyDays, profile.feeding.offerAgainAfterDays.value) : plan.everyDays,
+  );
+  const byRhythm = offer ? addDays(offer.on, interval) : (settled ?? today);
+  const dueOn = settled && settled > byRhythm ? settled : byRhythm;
+  if (dueOn > today) return [];
+  const body = bodyOf(profile, resident);
+  const abdomenMm = body.bodyLength.mm * profile.proportions.abdomenLengthPerBodyLength.value;
+  return [
+    {
+      kind: 'feed',
+      dueOn,
+      cannotWait: daysBetween(dueOn, today) > plan.toleranceDays,
+      minutes: profile.feeding.minutes,
+      reason: offer
+        ? { code: refused ? 'after-refusal' : 'since-last', days: daysBetween(offer.on, today), on: offer.on }
+        : { code: 'never', since: move?.on ?? today },
+      prey: { count: plan.preyCount, maxLengthMm: abdomenMm * profile.feeding.preyLengthPerAbdomen.value },
+      ...doneToday(log, ['offered'], today),
+    },
+  ];
+}
+
+function mealPlan({ profile, stage, school }: ResidentToday): MealPlan | undefined {
+  const chosen = profile.schools.find((each) => each.id === school && each.topic === 'feeding')?.id;
+  const inForce = chosen ?? defaultSchool(profile, 'feeding');
+  return profile.feeding.meals.find((meal) => meal.school === inForce && meal.stages.includes(stage));
+}
+
+function regularWork({ profile, stage, log }: ResidentToday, today: Day): Job[] {
+  const doneWith = { water: 'watered', damp: 'damped' } as const;
+  return profile.work
+    .filter((work) => work.stages.includes(stage))
+    .flatMap((work) => {
+      const last = latest(log, [doneWith[work.work], 'taken-in', 'moved'], addDays(today, -1));
+      const dueOn = last ? addDays(last.on, work.everyDays) : today;
+      if (dueOn > today) return [];
+      const job: Job = {
+        kind: work.work,
+        dueOn,
+        cannotWait: daysBetween(dueOn, today) > work.toleranceDays,
+        minutes: work.minutes,
+        reason: last
+          ? { code: 'since-last', days: daysBetween(last.on, today), on: last.on }
+          : { code: 'never', since: today },
+        ...doneToday(log, [doneWith[work.work]], today),
+      };
+      return [job];
+    });
+}
+
+function homeWork(resident: ResidentToday, today: Day): Job[] {
+  const { profile, home } = resident;
+  const present = fit(profile, { ...resident, ...home });
+  if (present.verdict !== 'fail') return [];
+  const rules = failing(present);
+  const toMm = present.substrateDepthMm.recommended;
+  const mended = toMm !== null && fit(profile, { ...resident, ...home, substrateDepthMm: toMm });
+  const bySoil = mended && mended.verdict !== 'fail';
+  return [
+    {
+      kind: bySoil ? 'soil' : 'rehouse',
+      dueOn: today,
+      cannotWait: true,
+      minutes: bySoil ? profile.homeWork.soilMinutes : profile.homeWork.moveMinutes,
+      reason: { code: 'home-fails', rules },
+      ...(bySoil && { soil: { fromMm: home.substrateDepthMm, toMm } }),
+    },
+  ];
+}
+
+function failing(answer: FitAnswer): string[] {
+  return answer.checks.filter((check) => check.status === 'fail').map((check) => check.rule);
+}

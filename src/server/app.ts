@@ -1,0 +1,73 @@
+import fs from 'node:fs';
+import path from 'node:path';
+import express, { type Express, type RequestHandler } from 'express';
+import helmet from 'helmet';
+import morgan from 'morgan';
+import { failures, jsonOnly, unknownAddress } from './http/failures';
+import { mount } from './http/mount';
+import { Problem } from './http/problem';
+import { openApiDocument } from './openapi';
+import { aboutHandlers } from './resources/about';
+import { computeHandlers } from './resources/compute';
+import type { Deps } from './resources/deps';
+import { entryHandlers } from './resources/entries';
+import { homeHandlers } from './resources/homes';
+import { residentHandlers } from './resources/residents';
+import { roundHandlers } from './resources/round';
+import { shelfHandlers } from './resources/shelves';
+import { webApp } from './webApp';
+
+export interface AppOptions extends Deps {
+  /** Where the built web app lies; left out, the server answers the API alone. */
+  webFolder?: string | undefined;
+  /** True when there is too little disk left to write. */
+  diskIsFull?: (() => boolean) | undefined;
+  log?: boolean;
+}
+
+/** The whole server as a function of its storage and its clock. */
+export function createApp(options: AppOptions): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        // react-native-web writes its style sheet into the page.
+        directives: {
+          'script-src': ["'self'"],
+          'style-src': ["'self'", "'unsafe-inline'"],
+          'upgrade-insecure-requests': null,
+        },
+      },
+      strictTransportSecurity: false,
+    }),
+  );
+  if (options.log) app.use(morgan(':date[iso] :method :url :status :res[content-length] B :response-time ms'));
+  app.use('/api', jsonOnly, express.json({ limit: '1mb', strict: false }), refuseWhenFull(options));
+  const document = openApiDocument(options.version);
+  app.get('/api/openapi.json', (_request, response) => void response.json(document));
+  mount(app, {
+    ...aboutHandlers(options),
+    ...shelfHandlers(options),
+    ...homeHandlers(options),
+    ...residentHandlers(options),
+    ...entryHandlers(options),
+    ...roundHandlers(options),
+    ...computeHandlers(),
+  });
+  app.use('/api', unknownAddress);
+  if (options.webFolder && fs.existsSync(path.join(options.webFolder, 'index.html')))
+    app.use(webApp(options.webFolder));
+  app.use(failures);
+  return app;
+}
+
+/** Reading and computing go on with a full disk; writing is refused before it can go wrong half-way. */
+function refuseWhenFull({ diskIsFull }: AppOptions): RequestHandler {
+  return (request, _response, next) => {
+    const writes = request.method !== 'GET' && !request.path.startsWith('/compute/');
+    if (writes && diskIsFull?.())
+      throw new Problem('disk-full', 'The disk is full: nothing was saved. Make room first.');
+    next();
+  };
+}

@@ -1,0 +1,14 @@
+import { Temporal } from 'temporal-polyfill';
+
+/** The only place that asks what time it is. */
+export interface Clock {
+  /** The local day of the house: of the server's time zone (`TZ`). */
+  today(): string;
+  /** This instant, UTC. */
+  now(): string;
+}
+
+export const systemClock: Clock = {
+  today: () => Temporal.Now.plainDateISO().toString(),
+  now: () => new Date().toISOString(),
+};

@@ -1,0 +1,37 @@
+import { ropewalk } from '../../demo/ropewalk';
+import type { Clock } from './clock';
+import type { Database, Queries } from './storage/database';
+import { insertEntry } from './storage/entries';
+import { insertHome } from './storage/homes';
+import { eraseRecords, fingerprint, isEmpty, readMeta, writeMeta } from './storage/meta';
+import { insertResident } from './storage/residents';
+import { insertShelf } from './storage/shelves';
+
+/**
+ * Lays the Ropewalk Warm House into an empty database. A demo from an earlier day in which nobody has written
+ * anything is laid anew, so that its stories stay true; anybody's own records are never touched.
+ */
+export async function seedDemo(database: Database, clock: Clock): Promise<void> {
+  await database.transaction(async (queries) => {
+    const today = clock.today();
+    if (!(await isEmpty(queries))) {
+      const untouched = (await readMeta(queries, 'demo-fingerprint')) === (await fingerprint(queries));
+      if (!untouched || (await readMeta(queries, 'demo-laid-on')) === today) return;
+      await eraseRecords(queries);
+    }
+    await lay(queries, today);
+    await writeMeta(queries, 'demo-laid-on', today);
+    await writeMeta(queries, 'demo-fingerprint', await fingerprint(queries));
+  });
+}
+
+async function lay(queries: Queries, today: string): Promise<void> {
+  const demo = ropewalk(today);
+  for (const shelf of demo.shelves) await insertShelf(queries, shelf);
+  for (const home of demo.homes) await insertHome(queries, home);
+  for (const { id, called, scientificName, commonName, profile, sex } of demo.residents) {
+    const unknown = { source: null, permit: null, school: null };
+    await insertResident(queries, { id, called, scientificName, commonName, profile, sex, ...unknown });
+  }
+  for (const entry of demo.entries) await insertEntry(queries, entry);
+}

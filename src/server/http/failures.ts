@@ -1,0 +1,63 @@
+import type { ErrorRequestHandler, RequestHandler } from 'express';
+import type { ErrorReply } from '@/contract/errors';
+import { Refusal } from '@/core/refusal';
+import { DISK_FULL, sqlState } from '../storage/database';
+import { Problem } from './problem';
+
+/** What the body parser throws. */
+interface HttpError extends Error {
+  type?: string;
+  status?: number;
+}
+
+function asProblem(error: unknown): Problem | undefined {
+  if (error instanceof Problem) return error;
+  if (error instanceof Refusal) return new Problem('invalid', 'This cannot be computed.', error.fields);
+  switch ((error as HttpError).type) {
+    case 'entity.parse.failed':
+      return new Problem('bad-json', 'The body is not JSON.');
+    case 'entity.too.large':
+      return new Problem('too-large', 'The body is too large: at most 1 MB.');
+    case 'charset.unsupported':
+    case 'encoding.unsupported':
+      return new Problem('unsupported-media-type', 'Send the body as UTF-8 JSON.');
+  }
+  if (error instanceof URIError) return new Problem('not-found', 'The address is not readable.');
+  const status = (error as HttpError).status;
+  return status !== undefined && status >= 400 && status < 500
+    ? new Problem('bad-json', 'The request could not be read.')
+    : undefined;
+}
+
+/** The last handler: everything thrown leaves in the one error shape, without a stack. */
+export const failures: ErrorRequestHandler = (error, _request, response, next) => {
+  if (response.headersSent) {
+    next(error);
+    return;
+  }
+  const problem = asProblem(error) ?? new Problem('internal', 'Something went wrong here. Nothing was saved.');
+  if (problem.code === 'internal') console.error(error);
+  const { code, message, fields } = problem;
+  const reply: ErrorReply = { error: { code, message, ...(fields && { fields }) } };
+  response.status(problem.status).json(reply);
+  if (sqlState(error) === DISK_FULL) {
+    // The embedded database does not come back from a full disk: stop before a query spins for ever.
+    console.error('The disk is full. The server stops; what was acknowledged is safe. Make room and start it again.');
+    process.exit(70);
+  }
+};
+
+/** An address under /api that no endpoint answers. */
+export const unknownAddress: RequestHandler = (request) => {
+  throw new Problem('not-found', `There is nothing at ${request.method} ${request.path}. See /api/openapi.json.`);
+};
+
+/** A body in another format would otherwise look like no body at all. */
+export const jsonOnly: RequestHandler = (request, _response, next) => {
+  const hasBody = request.headers['content-length'] !== undefined && request.headers['content-length'] !== '0';
+  const chunked = request.headers['transfer-encoding'] !== undefined;
+  if ((hasBody || chunked) && !request.is('application/json')) {
+    throw new Problem('unsupported-media-type', 'Send JSON, with Content-Type: application/json.');
+  }
+  next();
+};

@@ -1,0 +1,51 @@
+import type { Express, Request, Response } from 'express';
+import type { z } from 'zod';
+import { endpoints, type Endpoint, type EndpointName } from '@/contract/endpoints';
+import { fieldMessages } from '@/contract/errors';
+import { Problem } from './problem';
+
+type Parsed<Schema> = Schema extends z.ZodType ? z.output<Schema> : undefined;
+type Part<E, Key extends string> = E extends Record<Key, infer Schema> ? Parsed<Schema> : undefined;
+
+/** What a handler gets: everything parsed, nothing raw. */
+export interface Input<Name extends EndpointName> {
+  params: Part<(typeof endpoints)[Name], 'params'>;
+  query: Part<(typeof endpoints)[Name], 'query'>;
+  body: Part<(typeof endpoints)[Name], 'body'>;
+}
+
+export type Handler<Name extends EndpointName> = (input: Input<Name>) => Reply<Name> | Promise<Reply<Name>>;
+type Reply<Name extends EndpointName> = z.input<(typeof endpoints)[Name]['reply']>;
+
+export type Handlers = { [Name in EndpointName]: Handler<Name> };
+
+/** Mounts every endpoint of the contract: parse what comes in, call its handler, parse what goes out. */
+export function mount(app: Express, handlers: Handlers): void {
+  for (const name of Object.keys(endpoints) as EndpointName[]) {
+    const endpoint: Endpoint = endpoints[name];
+    const handler = handlers[name] as (input: unknown) => unknown;
+    app[endpoint.method](endpoint.path, async (request: Request, response: Response) => {
+      const input = {
+        params: parsePart(endpoint.params, request.params, true),
+        query: parsePart(endpoint.query, request.query),
+        body: parsePart(endpoint.body, request.body),
+      };
+      const reply = endpoint.reply.parse(await handler(input));
+      response.status(endpoint.status ?? 200).json(reply);
+    });
+  }
+}
+
+function parsePart(schema: z.ZodType | undefined, value: unknown, inPath = false): unknown {
+  if (!schema) return undefined;
+  if (value === undefined) throw new Problem('invalid', 'A JSON body is needed (Content-Type: application/json).');
+  const parsed = schema.safeParse(value);
+  if (parsed.success) return parsed.data;
+  // An id in the path that is no id cannot be the id of anything.
+  if (inPath) throw new Problem('not-found', 'There is nothing with that id.', fieldMessages(parsed.error));
+  const fields = fieldMessages(parsed.error);
+  throw new Problem('invalid', summary(fields.length), fields);
+}
+
+const summary = (count: number) =>
+  count === 1 ? 'One field needs another value.' : `${count} fields need other values.`;

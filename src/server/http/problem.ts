@@ -1,0 +1,33 @@
+import type { ErrorCode, FieldMessage } from '@/contract/errors';
+
+const STATUS: Record<ErrorCode, number> = {
+  'bad-json': 400,
+  'not-found': 404,
+  conflict: 409,
+  'too-large': 413,
+  'unsupported-media-type': 415,
+  invalid: 422,
+  internal: 500,
+  'disk-full': 507,
+};
+
+/** A refusal on its way to the client; the error handler turns it into the one error shape. */
+export class Problem extends Error {
+  readonly status: number;
+
+  constructor(
+    readonly code: ErrorCode,
+    message: string,
+    readonly fields?: FieldMessage[],
+  ) {
+    super(message);
+    this.name = 'Problem';
+    this.status = STATUS[code];
+  }
+}
+
+/** A refusal of one field. */
+export const invalid = (path: string, message: string) =>
+  new Problem('invalid', 'Some fields need another value.', [{ path, message }]);
+
+export const notFound = (what: string) => new Problem('not-found', `There is no ${what}.`);

@@ -1,0 +1,82 @@
+import path from 'node:path';
+import { createApp } from './app';
+import { systemClock } from './clock';
+import { seedDemo } from './demo';
+import { hasRoomToWrite, openDataFolder } from './storage/dataFolder';
+import type { Database } from './storage/database';
+import { migrate } from './storage/migrate';
+import { openFolder, openMemory } from './storage/pglite';
+import { openPostgres } from './storage/postgres';
+
+const ROOT = path.resolve(__dirname, '../..');
+const { version } = require('../../package.json') as { version: string };
+
+/** What the environment asks for. */
+function settings(environment: NodeJS.ProcessEnv) {
+  const port = Number(environment.PORT ?? 4870);
+  if (!Number.isInteger(port) || port < 0 || port > 65535) {
+    throw new Error(`PORT must be a whole number from 0 to 65535; got ${environment.PORT}.`);
+  }
+  return {
+    port,
+    data: environment.VB_DATA === 'memory' ? 'memory' : path.resolve(environment.VB_DATA ?? path.join(ROOT, '.data')),
+    demo: environment.VB_DEMO === '1',
+    databaseUrl: environment.DATABASE_URL,
+  };
+}
+
+async function openDatabase({ data, databaseUrl }: ReturnType<typeof settings>): Promise<Database> {
+  if (databaseUrl) return openPostgres(databaseUrl);
+  if (data === 'memory') return openMemory();
+  const folder = openDataFolder(data);
+  try {
+    return await openFolder(folder);
+  } catch (error) {
+    folder.release();
+    throw new Error(
+      `The data in ${folder.cluster} could not be opened. Move that folder away and start again for an empty one, ` +
+        `or put a backup of it in its place.`,
+      { cause: error },
+    );
+  }
+}
+
+async function main(): Promise<void> {
+  const wanted = settings(process.env);
+  const database = await openDatabase(wanted);
+  await migrate(database);
+  if (wanted.demo) await seedDemo(database, systemClock);
+  const onDisk = !wanted.databaseUrl && wanted.data !== 'memory';
+  const app = createApp({
+    database,
+    clock: systemClock,
+    version,
+    webFolder: path.join(ROOT, 'dist'),
+    diskIsFull: onDisk ? () => !hasRoomToWrite(wanted.data) : undefined,
+    log: true,
+  });
+  // Whoever can reach the port can write: this computer only. A proxy in front decides who else may come in.
+  const server = app.listen(wanted.port, '127.0.0.1', (error?: Error) => {
+    if (error) fail(error);
+    const address = server.address();
+    const port = typeof address === 'object' && address ? address.port : wanted.port;
+    console.log(`Verdant Burrow ${version} is ready at http://127.0.0.1:${port} on ${database.name}`);
+  });
+  const stop = () => {
+    server.close(() => void database.close().then(() => process.exit(0)));
+    server.closeIdleConnections();
+    setTimeout(() => server.closeAllConnections(), 2000).unref();
+  };
+  process.on('SIGINT', stop);
+  process.on('SIGTERM', stop);
+}
+
+function fail(error: unknown): never {
+  const inUse = error instanceof Error && 'code' in error && error.code === 'EADDRINUSE';
+  const message = error instanceof Error ? error.message : String(error);
+  console.error(inUse ? `${message}. Another program has that port: name a free one in PORT.` : message);
+  if (process.env.VB_DEBUG) console.error(error);
+  process.exit(1);
+}
+
+main().catch(fail);

@@ -1,0 +1,99 @@
+import type { Entry } from '@/contract/records';
+import type { Queries } from './database';
+
+interface EntryRow {
+  id: string;
+  kind: Entry['kind'];
+  resident_id: string | null;
+  home_id: string | null;
+  on_day: string;
+  at: string;
+  keeper: string | null;
+  note: string | null;
+  data: Entry['data'];
+  undone_at: string | null;
+}
+
+const COLUMNS = 'e.id, e.kind, e.resident_id, e.home_id, e.on_day, e.at, e.keeper, e.note, e.data, e.undone_at';
+
+const fromRow = (row: EntryRow): Entry => ({
+  id: row.id,
+  kind: row.kind,
+  residentId: row.resident_id,
+  homeId: row.home_id,
+  on: row.on_day,
+  at: row.at,
+  keeper: row.keeper,
+  note: row.note,
+  data: row.data,
+  undoneAt: row.undone_at,
+});
+
+export async function findEntry(queries: Queries, id: string): Promise<Entry | undefined> {
+  const [row] = await queries.query<EntryRow>(`SELECT ${COLUMNS} FROM entry e WHERE e.id = $1`, [id]);
+  return row && fromRow(row);
+}
+
+/** Writes an entry; false when one with this id is there already. */
+export async function insertEntry(queries: Queries, entry: Omit<Entry, 'undoneAt'>): Promise<boolean> {
+  const rows = await queries.query(
+    `INSERT INTO entry (id, kind, resident_id, home_id, on_day, at, keeper, note, data)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9::jsonb) ON CONFLICT (id) DO NOTHING RETURNING id`,
+    [
+      entry.id,
+      entry.kind,
+      entry.residentId,
+      entry.homeId,
+      entry.on,
+      entry.at,
+      entry.keeper,
+      entry.note,
+      JSON.stringify(entry.data),
+    ],
+  );
+  return rows.length > 0;
+}
+
+/** How many entries of a kind about a home have not been undone. */
+export async function countStanding(queries: Queries, homeId: string, kind: Entry['kind']): Promise<number> {
+  const [row] = await queries.query<{ standing: number }>(
+    'SELECT count(*) AS standing FROM entry WHERE home_id = $1 AND kind = $2 AND undone_at IS NULL',
+    [homeId, kind],
+  );
+  return row?.standing ?? 0;
+}
+
+export async function markUndone(queries: Queries, id: string, at: string): Promise<void> {
+  await queries.query('UPDATE entry SET undone_at = $2 WHERE id = $1 AND undone_at IS NULL', [id, at]);
+}
+
+/** The standing entries about a resident and about the soil of its home of the day, newest first. */
+export async function historyOf(queries: Queries, residentId: string, limit: number): Promise<Entry[]> {
+  const rows = await queries.query<EntryRow>(
+    `SELECT ${COLUMNS} FROM entry e
+     WHERE e.undone_at IS NULL AND (e.resident_id = $1 OR (e.kind = 'soil-set' AND e.home_id = (
+       SELECT l.home_id FROM entry l
+       WHERE l.resident_id = $1 AND l.kind IN ('taken-in', 'moved') AND l.undone_at IS NULL AND l.on_day <= e.on_day
+       ORDER BY l.on_day DESC, l.at DESC, l.seq DESC LIMIT 1)))
+     ORDER BY e.on_day DESC, e.at DESC, e.seq DESC LIMIT $2`,
+    [residentId, limit],
+  );
+  return rows.map(fromRow);
+}
+
+/**
+ * What the round of `day` needs of the log: of every resident the latest entry of each kind (of signs: each kind of
+ * sign) before that day, and all of that day.
+ */
+export async function entriesForRound(queries: Queries, day: string): Promise<Entry[]> {
+  const rows = await queries.query<EntryRow>(
+    `SELECT * FROM (
+       SELECT DISTINCT ON (e.resident_id, e.kind, e.data ->> 'sign') ${COLUMNS} FROM entry e
+       WHERE e.undone_at IS NULL AND e.resident_id IS NOT NULL AND e.on_day < $1
+       ORDER BY e.resident_id, e.kind, e.data ->> 'sign', e.on_day DESC, e.at DESC, e.seq DESC) past
+     UNION ALL
+     SELECT ${COLUMNS} FROM entry e WHERE e.undone_at IS NULL AND e.resident_id IS NOT NULL AND e.on_day = $1`,
+    [day],
+  );
+  return rows.map(fromRow);
+}

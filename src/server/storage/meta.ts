@@ -1,0 +1,34 @@
+import type { Queries } from './database';
+
+export async function readMeta(queries: Queries, key: string): Promise<string | undefined> {
+  const [row] = await queries.query<{ value: string }>('SELECT value FROM meta WHERE key = $1', [key]);
+  return row?.value;
+}
+
+export async function writeMeta(queries: Queries, key: string, value: string): Promise<void> {
+  await queries.query(
+    'INSERT INTO meta (key, value) VALUES ($1, $2) ON CONFLICT (key) DO UPDATE SET value = EXCLUDED.value',
+    [key, value],
+  );
+}
+
+/** True when not even a shelf has been written. */
+export async function isEmpty(queries: Queries): Promise<boolean> {
+  return (await queries.query('SELECT id FROM shelf LIMIT 1')).length === 0;
+}
+
+/** A value that changes with every record written, changed or undone. */
+export async function fingerprint(queries: Queries): Promise<string> {
+  const [row] = await queries.query<{ print: string }>(
+    `SELECT md5(concat(
+       (SELECT count(*) FROM room), '/', (SELECT count(*) FROM shelf), '/', (SELECT count(*) FROM resident), '/',
+       (SELECT count(*) || '/' || count(undone_at) FROM entry), '/',
+       (SELECT string_agg(h::text, ',' ORDER BY h.id) FROM home h))) AS print`,
+  );
+  return row?.print ?? '';
+}
+
+/** Empties every table of records; the migrations stay. */
+export async function eraseRecords(queries: Queries): Promise<void> {
+  await queries.query('TRUNCATE meta, entry, resident, home, shelf, room');
+}

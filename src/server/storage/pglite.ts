@@ -1,0 +1,87 @@
+import fs from 'node:fs';
+import { PGlite, type PGliteInterface, type PGliteOptions, type Transaction } from '@electric-sql/pglite';
+import { NodeFS } from '@electric-sql/pglite/nodefs';
+import { typeParsers, type Database, type Queries } from './database';
+import type { DataFolder } from './dataFolder';
+import { preparedCluster } from './preparedCluster';
+
+interface EmscriptenFile {
+  nfd: number;
+}
+interface EmscriptenModule {
+  NODEFS: { stream_ops: { fsync?: (file: EmscriptenFile) => number } };
+}
+
+/** PGlite's folder storage, with the fsync that it leaves out: an acknowledged entry has reached the disk. */
+class DurableFolder extends NodeFS {
+  override async init(...args: Parameters<NodeFS['init']>): ReturnType<NodeFS['init']> {
+    const made = await super.init(...args);
+    const addFsync = (module: unknown) => {
+      (module as EmscriptenModule).NODEFS.stream_ops.fsync = (file) => {
+        fs.fsyncSync(file.nfd);
+        return 0;
+      };
+    };
+    made.emscriptenOpts.preRun = [...(made.emscriptenOpts.preRun ?? []), addFsync];
+    return made;
+  }
+}
+
+/** PGlite starts with `-F` (never fsync); everything else of its defaults stays. */
+function durableStart(): string[] {
+  const { defaultStartParams } = PGlite as unknown as { defaultStartParams: string[] };
+  const settings = ['wal_sync_method=fsync', 'shared_buffers=16MB', 'max_wal_size=64MB', 'min_wal_size=32MB'];
+  return [...defaultStartParams.filter((each) => each !== '-F'), ...settings.flatMap((each) => ['-c', each])];
+}
+
+const parsers = typeParsers as unknown as NonNullable<PGliteOptions['parsers']>;
+
+/** Opens the cluster of a data folder; a new one is built in the draft folder and renamed once it is whole. */
+export async function openFolder(folder: DataFolder): Promise<Database> {
+  if (folder.isNew) {
+    const draft = await PGlite.create({
+      fs: new DurableFolder(folder.draft),
+      loadDataDir: preparedCluster(),
+      startParams: durableStart(),
+    });
+    await draft.close();
+    fs.renameSync(folder.draft, folder.cluster);
+  }
+  fs.chmodSync(folder.cluster, 0o700);
+  const pglite = await PGlite.create({ fs: new DurableFolder(folder.cluster), startParams: durableStart(), parsers });
+  return wrap(pglite, folder.release);
+}
+
+/** A database that is gone with the process. `cluster` may be a packed one with tables already in it. */
+export async function openMemory(cluster: Blob = preparedCluster()): Promise<Database & { dump(): Promise<Blob> }> {
+  const pglite = await PGlite.create({ loadDataDir: cluster, parsers });
+  return { ...(await wrap(pglite, () => undefined)), dump: () => pglite.dumpDataDir('gzip') };
+}
+
+async function wrap(pglite: PGliteInterface, release: () => void): Promise<Database> {
+  await pglite.exec(`SET TIME ZONE 'UTC'`);
+  const [{ version } = { version: '' }] = (
+    await pglite.query<{ version: string }>(`SELECT current_setting('server_version') AS version`)
+  ).rows;
+  const queriesOf = (on: PGliteInterface | Transaction): Queries => ({
+    query: async <Row>(sql: string, parameters: unknown[] = []) => (await on.query<Row>(sql, parameters)).rows,
+  });
+  const scripts = new WeakMap<Queries, Transaction>();
+  return {
+    name: `PGlite (PostgreSQL ${version})`,
+    ...queriesOf(pglite),
+    transaction: (work) =>
+      pglite.transaction(async (inner) => {
+        const queries = queriesOf(inner);
+        scripts.set(queries, inner);
+        return work(queries);
+      }),
+    script: async (queries, sql) => {
+      await (scripts.get(queries) ?? pglite).exec(sql);
+    },
+    close: async () => {
+      await pglite.close();
+      release();
+    },
+  };
+}

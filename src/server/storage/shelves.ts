@@ -1,0 +1,27 @@
+import { randomUUID } from 'node:crypto';
+import type { Shelf } from '@/contract/records';
+import type { Queries } from './database';
+
+const COLUMNS = `SELECT s.id, s.name, r.name AS room, s.position FROM shelf s JOIN room r ON r.id = s.room_id`;
+
+/** All shelves in the order of the round. */
+export function listShelves(queries: Queries): Promise<Shelf[]> {
+  return queries.query<Shelf>(`${COLUMNS} ORDER BY s.position, s.name`);
+}
+
+export async function findShelf(queries: Queries, id: string): Promise<Shelf | undefined> {
+  return (await queries.query<Shelf>(`${COLUMNS} WHERE s.id = $1`, [id]))[0];
+}
+
+/** Adds a shelf behind the last; its room is made where no room of that name stands yet. */
+export async function insertShelf(queries: Queries, shelf: { id: string; room: string; name: string }): Promise<void> {
+  await queries.query(`INSERT INTO room (id, name) VALUES ($1, $2) ON CONFLICT (lower(name)) DO NOTHING`, [
+    randomUUID(),
+    shelf.room,
+  ]);
+  await queries.query(
+    `INSERT INTO shelf (id, room_id, name, position)
+     SELECT $1, r.id, $2, 1 + coalesce((SELECT max(position) FROM shelf), -1) FROM room r WHERE lower(r.name) = lower($3)`,
+    [shelf.id, shelf.name, shelf.room],
+  );
+}

@@ -1,0 +1,44 @@
+import fs from 'node:fs';
+import path from 'node:path';
+import { Router, static as serveStatic } from 'express';
+import { notFound } from './http/problem';
+
+const ENCODINGS = [
+  { name: 'br', ending: '.br' },
+  { name: 'gzip', ending: '.gz' },
+];
+
+/**
+ * Serves the built web app: files compressed at build time where the browser takes them, the one page for every
+ * address that is not a file, and a plain 404 for a file that is missing.
+ */
+export function webApp(folder: string): Router {
+  const router = Router();
+  router.get(/\.(?:js|css|json|svg|html)$/, (request, response, next) => {
+    const file = path.join(folder, path.normalize(request.path));
+    const accepted = request.acceptsEncodings();
+    const encoding = ENCODINGS.find(
+      (each) => accepted.includes(each.name) && file.startsWith(folder + path.sep) && fs.existsSync(file + each.ending),
+    );
+    if (!encoding) {
+      next();
+      return;
+    }
+    response.set({ 'Content-Encoding': encoding.name, Vary: 'Accept-Encoding', ...caching(request.path) });
+    response.type(path.extname(file));
+    response.sendFile(file + encoding.ending, { headers: { 'Content-Type': response.get('Content-Type') } });
+  });
+  router.use(serveStatic(folder, { index: false, setHeaders: (response, file) => void response.set(caching(file)) }));
+  router.get(/.*/, (request, response) => {
+    if (path.extname(request.path) !== '') throw notFound(`file ${request.path}`);
+    response.set(caching('index.html'));
+    response.sendFile(path.join(folder, 'index.html'));
+  });
+  return router;
+}
+
+/** Files with a hash in their name never change; the page itself is asked for anew each time. */
+function caching(file: string): { 'Cache-Control': string } {
+  const hashed = /[.-][0-9a-f]{32}\./.test(path.basename(file));
+  return { 'Cache-Control': hashed ? 'public, max-age=31536000, immutable' : 'no-cache' };
+}
