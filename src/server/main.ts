@@ -2,14 +2,12 @@ import path from 'node:path';
 import { createApp } from './app';
 import { systemClock } from './clock';
 import { seedDemo } from './demo';
+import { packageFacts, ROOT } from './root';
 import { hasRoomToWrite, openDataFolder } from './storage/dataFolder';
 import type { Database } from './storage/database';
 import { migrate } from './storage/migrate';
 import { openFolder, openMemory } from './storage/pglite';
 import { openPostgres } from './storage/postgres';
-
-const ROOT = path.resolve(__dirname, '../..');
-const { version } = require('../../package.json') as { version: string };
 
 /** What the environment asks for. */
 function settings(environment: NodeJS.ProcessEnv) {
@@ -42,6 +40,7 @@ async function openDatabase({ data, databaseUrl }: ReturnType<typeof settings>):
 }
 
 async function main(): Promise<void> {
+  const { version } = packageFacts;
   const wanted = settings(process.env);
   const database = await openDatabase(wanted);
   await migrate(database);

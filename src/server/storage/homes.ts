@@ -13,10 +13,12 @@ interface HomeRow {
 }
 
 const SELECT = `
+  WITH tenants AS MATERIALIZED (
+    SELECT r.home_id, json_agg(r.id ORDER BY r.taken_in_on, r.id) AS resident_ids FROM resident_now r GROUP BY r.home_id
+  )
   SELECT h.id, h.code, h.shelf_id, h.place, h.container, h.substrate_depth_mm,
-    coalesce((SELECT json_agg(r.id ORDER BY r.taken_in_on, r.id) FROM resident_now r WHERE r.home_id = h.id), '[]'::json)
-      AS resident_ids
-  FROM home_now h JOIN shelf s ON s.id = h.shelf_id`;
+    coalesce(t.resident_ids, '[]'::json) AS resident_ids
+  FROM home_now h JOIN shelf s ON s.id = h.shelf_id LEFT JOIN tenants t ON t.home_id = h.id`;
 
 const fromRow = (row: HomeRow): Home => ({
   id: row.id,

@@ -1,8 +1,9 @@
 import fs from 'node:fs';
 import path from 'node:path';
+import { ROOT } from '../root';
 import type { Database } from './database';
 
-const FOLDER = path.resolve(__dirname, '../sql');
+const FOLDER = path.join(ROOT, 'src/server/sql');
 
 interface Migration {
   number: number;
