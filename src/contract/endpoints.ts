@@ -4,7 +4,8 @@ import { day, id } from './primitives';
 import { careProfile } from './profile';
 import { entry, home, homeChange, newEntry, newHome, newResident, newShelf, resident, shelf } from './records';
 import { round } from './round';
-import { species } from './species';
+import { routes, type EndpointName } from './routes';
+import { species } from './shippedData';
 
 /** One route: what goes in, what comes out. The server answers by it, the client calls by it, OpenAPI shows it. */
 export interface Endpoint {
@@ -24,116 +25,98 @@ const byId = z.strictObject({ id });
 
 export const endpoints = {
   health: {
-    method: 'get',
-    path: '/api/health',
+    ...routes.health,
     summary: 'Says that the server is ready, in which version, and on what it stores.',
     reply: z.object({ ok: z.literal(true), version: z.string(), database: z.string(), today: day }),
   },
   profiles: {
-    method: 'get',
-    path: '/api/profiles',
+    ...routes.profiles,
     summary: 'The care profiles, with every rule and its grounds.',
     reply: z.object({ profiles: z.array(careProfile) }),
   },
   species: {
-    method: 'get',
-    path: '/api/species',
+    ...routes.species,
     summary: 'The species that ship with the program.',
     reply: z.object({ species: z.array(species) }),
   },
   shelves: {
-    method: 'get',
-    path: '/api/shelves',
+    ...routes.shelves,
     summary: 'All shelves, in the order of the round.',
     reply: z.object({ shelves: z.array(shelf) }),
   },
   addShelf: {
-    method: 'post',
-    path: '/api/shelves',
+    ...routes.addShelf,
     summary: 'A new shelf, at the end of the round.',
     body: newShelf,
     reply: z.object({ shelf }),
     status: 201,
   },
   homes: {
-    method: 'get',
-    path: '/api/homes',
+    ...routes.homes,
     summary: 'All homes in shelf order, with the depth of their soil and who lives in them.',
     reply: z.object({ homes: z.array(home) }),
   },
   addHome: {
-    method: 'post',
-    path: '/api/homes',
+    ...routes.addHome,
     summary: 'A new tub.',
     body: newHome,
     reply: z.object({ home }),
     status: 201,
   },
   changeHome: {
-    method: 'patch',
-    path: '/api/homes/:id',
+    ...routes.changeHome,
     summary: 'Corrects the code, the place or the container of a home. Its soil is set by an entry.',
     params: byId,
     body: homeChange,
     reply: z.object({ home }),
   },
   residents: {
-    method: 'get',
-    path: '/api/residents',
+    ...routes.residents,
     summary: 'All residents, as they are now.',
     reply: z.object({ residents: z.array(resident) }),
   },
   takeIn: {
-    method: 'post',
-    path: '/api/residents',
+    ...routes.takeIn,
     summary: 'Takes an animal in: who it is, its first size, and the free home it moves into.',
     body: newResident,
     reply: z.object({ resident, entry }),
     status: 201,
   },
   history: {
-    method: 'get',
-    path: '/api/residents/:id/entries',
+    ...routes.history,
     summary: 'The latest 200 entries about a resident and the soil of its home, newest first.',
     params: byId,
     reply: z.object({ entries: z.array(entry) }),
   },
   addEntry: {
-    method: 'post',
-    path: '/api/entries',
+    ...routes.addEntry,
     summary: 'Writes down what was done, seen or measured. Sent twice with the same id it is written once.',
     body: newEntry,
     reply: z.object({ entry }),
     status: 201,
   },
   undoEntry: {
-    method: 'post',
-    path: '/api/entries/:id/undo',
+    ...routes.undoEntry,
     summary: 'Takes an entry back: everything is again as if it had not been written. The entry stays, marked.',
     params: byId,
     reply: z.object({ entry }),
   },
   round: {
-    method: 'get',
-    path: '/api/round',
+    ...routes.round,
     summary: 'The walk of one day (today if not given): what is due, why, and whom to leave alone.',
     query: z.strictObject({ on: day.optional() }),
     reply: round,
   },
   fit: {
-    method: 'post',
-    path: '/api/compute/fit',
+    ...routes.fit,
     summary: 'Holds a home against the rules for one animal, with grounds, and gives the depth of soil that serves.',
     body: fitRequest,
     reply: fitReply,
   },
   rankHomes: {
-    method: 'post',
-    path: '/api/compute/rank-homes',
+    ...routes.rankHomes,
     summary: 'Orders homes by how well they serve one animal, each filled to its best depth.',
     body: rankRequest,
     reply: rankReply,
   },
-} as const satisfies Record<string, Endpoint>;
-
-export type EndpointName = keyof typeof endpoints;
+} as const satisfies Record<EndpointName, Endpoint>;

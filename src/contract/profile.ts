@@ -59,6 +59,7 @@ export const careProfile = z
   .strictObject({
     id: z.string().regex(/^[a-z]+(-[a-z]+)*$/),
     name: z.string().min(1),
+    lives: z.enum(['ground', 'tree']),
     stages,
     schools: z.array(
       z.strictObject({

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { checkScientificName } from '@/core/measure/scientificName';
-import { MOULT_SIGNS } from '@/core/profiles/profile';
+import { MOULT_SIGNS, SEXES } from '@/core/profiles/profile';
 import { container, depthWithinBox, measures, stage, substrateDepthMm } from './housing';
 import { day, id, instant, line, mm, oneOf, quantity } from './primitives';
 import { PROFILE_IDS } from './profiles';
@@ -60,7 +60,6 @@ export const scientificName = line('a scientific name', 90).superRefine((text, c
   context.addIssue({ code: 'custom', message });
 });
 
-export const SEXES = ['unknown', 'female', 'male'] as const;
 const sex = oneOf(SEXES);
 
 export const resident = z

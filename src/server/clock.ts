@@ -1,4 +1,4 @@
-import { Temporal } from 'temporal-polyfill';
+import { dayOfMoment } from '@/core/measure/day';
 
 /** The only place that asks what time it is. */
 export interface Clock {
@@ -9,6 +9,6 @@ export interface Clock {
 }
 
 export const systemClock: Clock = {
-  today: () => Temporal.Now.plainDateISO().toString(),
+  today: () => dayOfMoment(new Date()),
   now: () => new Date().toISOString(),
 };

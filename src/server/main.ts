@@ -1,4 +1,5 @@
 import path from 'node:path';
+import { checkShippedData } from '@/contract/shippedData';
 import { createApp } from './app';
 import { systemClock } from './clock';
 import { seedDemo } from './demo';
@@ -41,6 +42,7 @@ async function openDatabase({ data, databaseUrl }: ReturnType<typeof settings>):
 
 async function main(): Promise<void> {
   const { version } = packageFacts;
+  checkShippedData();
   const wanted = settings(process.env);
   const database = await openDatabase(wanted);
   await migrate(database);
@@ -64,7 +66,8 @@ async function main(): Promise<void> {
   const stop = () => {
     server.close(() => void database.close().then(() => process.exit(0)));
     server.closeIdleConnections();
-    setTimeout(() => server.closeAllConnections(), 2000).unref();
+    // A browser keeps its connection open; after a moment it is cut.
+    setTimeout(() => server.closeAllConnections(), 2000);
   };
   process.on('SIGINT', stop);
   process.on('SIGTERM', stop);

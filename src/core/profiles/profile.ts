@@ -2,6 +2,8 @@
 export const STAGES = ['egg', 'larva', 'pupa', 'spiderling', 'nymph', 'juvenile', 'subadult', 'adult'] as const;
 export type Stage = (typeof STAGES)[number];
 
+export const SEXES = ['unknown', 'female', 'male'] as const;
+
 export const MOULT_SIGNS = [
   'refused-food',
   'dull',
@@ -120,6 +122,8 @@ export interface QuietTime extends Ground {
 export interface CareProfile {
   id: string;
   name: string;
+  /** Where in the home it spends its time. */
+  lives: 'ground' | 'tree';
   stages: Stage[];
   schools: School[];
   /** Ratios that turn one measure into another where only one was taken. */

@@ -1,7 +1,8 @@
 import type { Express, Request, Response } from 'express';
 import type { z } from 'zod';
-import { endpoints, type Endpoint, type EndpointName } from '@/contract/endpoints';
+import { endpoints, type Endpoint } from '@/contract/endpoints';
 import { fieldMessages } from '@/contract/errors';
+import type { EndpointName } from '@/contract/routes';
 import { Problem } from './problem';
 
 type Parsed<Schema> = Schema extends z.ZodType ? z.output<Schema> : undefined;

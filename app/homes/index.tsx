@@ -1,0 +1,6 @@
+import { TwoPanes } from '@/ui/components/TwoPanes';
+import { HomesScreen } from '@/ui/screens/HomesScreen';
+
+export default function HomesRoute() {
+  return <TwoPanes list={<HomesScreen />} />;
+}

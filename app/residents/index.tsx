@@ -1,0 +1,6 @@
+import { TwoPanes } from '@/ui/components/TwoPanes';
+import { ResidentsScreen } from '@/ui/screens/ResidentsScreen';
+
+export default function ResidentsRoute() {
+  return <TwoPanes list={<ResidentsScreen />} />;
+}

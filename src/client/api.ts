@@ -1,0 +1,55 @@
+import type { z } from 'zod';
+import type { endpoints } from '@/contract/endpoints';
+import type { ErrorReply, FieldMessage } from '@/contract/errors';
+import { routes, type EndpointName } from '@/contract/routes';
+
+type In<E, Key extends string> = E extends Record<Key, infer Schema>
+  ? Schema extends z.ZodType
+    ? { [K in Key]: z.input<Schema> }
+    : unknown
+  : unknown;
+type Arguments<Name extends EndpointName> = In<(typeof endpoints)[Name], 'params'> &
+  In<(typeof endpoints)[Name], 'query'> &
+  In<(typeof endpoints)[Name], 'body'>;
+type Reply<Name extends EndpointName> = z.output<(typeof endpoints)[Name]['reply']>;
+
+/** Why a call did not do what was asked, in words for the person who asked. */
+export class CallFailed extends Error {
+  constructor(
+    message: string,
+    readonly fields: FieldMessage[] = [],
+  ) {
+    super(message);
+    this.name = 'CallFailed';
+  }
+}
+
+/** Calls one endpoint of the contract. @throws CallFailed with what the server said, or that it did not answer. */
+export async function call<Name extends EndpointName>(name: Name, input: Arguments<Name>): Promise<Reply<Name>> {
+  const route = routes[name];
+  const { params = {}, query = {}, body } = input as { params?: object; query?: object; body?: unknown };
+  const path = route.path.replace(/:(\w+)/g, (_, key: string) =>
+    encodeURIComponent(String((params as Record<string, unknown>)[key])),
+  );
+  const search = new URLSearchParams(
+    Object.entries(query).flatMap(([key, value]) => (value === undefined ? [] : [[key, String(value)]])),
+  ).toString();
+  const response = await send(`${path}${search && `?${search}`}`, route.method, body);
+  const answer: unknown = await response.json().catch(() => undefined);
+  // The server has parsed what it sends by the same schemas; to parse it again would load them on every phone.
+  if (response.ok && answer !== undefined) return answer as Reply<Name>;
+  const refusal = (answer as Partial<ErrorReply> | undefined)?.error;
+  if (!refusal) throw new CallFailed(`The server answered ${response.status}. Nothing was saved.`);
+  throw new CallFailed(refusal.message, refusal.fields);
+}
+
+async function send(address: string, method: string, body: unknown): Promise<Response> {
+  try {
+    return await fetch(address, {
+      method: method.toUpperCase(),
+      ...(body !== undefined && { body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } }),
+    });
+  } catch {
+    throw new CallFailed('The server does not answer. Nothing was saved; try again when it is back.');
+  }
+}

@@ -1,0 +1,22 @@
+import Box from 'lucide-react-native/icons/box';
+import ChevronRight from 'lucide-react-native/icons/chevron-right';
+import Check from 'lucide-react-native/icons/check';
+import ArrowLeft from 'lucide-react-native/icons/arrow-left';
+import Moon from 'lucide-react-native/icons/moon';
+import Plus from 'lucide-react-native/icons/plus';
+import Minus from 'lucide-react-native/icons/minus';
+import Settings from 'lucide-react-native/icons/sliders-horizontal';
+import Sun from 'lucide-react-native/icons/sun';
+import Route from 'lucide-react-native/icons/route';
+import Bug from 'lucide-react-native/icons/bug';
+import { useTheme } from './useStyles';
+
+const ICONS = { Box, ChevronRight, Check, ArrowLeft, Moon, Plus, Minus, Settings, Sun, Route, Bug };
+export type IconName = keyof typeof ICONS;
+
+/** A line icon. It always stands beside a word or inside something that has a name, so it has none itself. */
+export function Icon({ name, size = 22, color }: { name: IconName; size?: number; color?: string }) {
+  const { theme } = useTheme();
+  const Drawn = ICONS[name];
+  return <Drawn size={size} color={color ?? theme.colors.ink} strokeWidth={2.2} aria-hidden />;
+}

@@ -1,0 +1,58 @@
+import Text from '@rneui/themed/dist/Text';
+import { Link, usePathname } from 'expo-router';
+import { Pressable, View } from 'react-native';
+import { fonts, measure, space, type } from '../theme/tokens';
+import { Icon, type IconName } from './Icon';
+import { useIsWide } from './useLayout';
+import { makeStyles } from './useStyles';
+
+const PLACES: { path: '/' | '/residents' | '/homes' | '/take-in' | '/settings'; title: string; icon: IconName }[] = [
+  { path: '/', title: 'Round', icon: 'Route' },
+  { path: '/residents', title: 'Residents', icon: 'Bug' },
+  { path: '/homes', title: 'Homes', icon: 'Box' },
+  { path: '/take-in', title: 'Take in', icon: 'Plus' },
+  { path: '/settings', title: 'Settings', icon: 'Settings' },
+];
+
+/** The places of the program: along the bottom of a phone, down the side of a wide screen. */
+export function NavBar() {
+  const isWide = useIsWide();
+  const styles = useStyles({ isWide });
+  const here = usePathname();
+  return (
+    <View role="navigation" aria-label="Places" style={styles.bar}>
+      {PLACES.map(({ path, title, icon }) => {
+        const isHere = path === '/' ? here === '/' : here.startsWith(path);
+        return (
+          <Link key={path} href={path} asChild>
+            <Pressable role="link" aria-current={isHere ? 'page' : undefined} style={styles.place}>
+              <View style={[styles.edge, isHere && styles.edgeHere]} />
+              <Icon name={icon} color={isHere ? styles.here.color : styles.title.color} />
+              <Text style={[styles.title, isHere && styles.here]}>{title}</Text>
+            </Pressable>
+          </Link>
+        );
+      })}
+    </View>
+  );
+}
+
+const useStyles = makeStyles((theme, { isWide }: { isWide: boolean }) => ({
+  bar: {
+    flexDirection: isWide ? 'column' : 'row',
+    backgroundColor: theme.colors.bar,
+    ...(isWide ? { width: measure.rail, paddingTop: space.xl } : {}),
+  },
+  place: {
+    ...(isWide ? { height: 78 } : { flex: 1, height: 68 }),
+    alignItems: 'center',
+    justifyContent: 'center',
+    gap: space.xs,
+  },
+  edge: isWide
+    ? { position: 'absolute', left: 0, top: 0, bottom: 0, width: 4 }
+    : { position: 'absolute', left: 0, top: 0, right: 0, height: 4 },
+  edgeHere: { backgroundColor: theme.colors.accent },
+  title: { fontSize: type.small, color: theme.colors.barInkSoft },
+  here: { fontFamily: fonts.bold, color: theme.colors.barInk },
+}));

@@ -1,0 +1,26 @@
+import Svg, { Circle, Path, Rect } from 'react-native-svg';
+import type { Status } from '@/core/housing/fit';
+import { useTheme } from './useStyles';
+
+const SIZE = 22;
+
+/** A verdict as a shape: a ring passes, a triangle is to be watched, a filled square fails. The word stands beside it. */
+export function StatusMark({ status }: { status: Status }) {
+  const { theme } = useTheme();
+  const { good, amber, clay } = theme.colors;
+  return (
+    <Svg width={SIZE} height={SIZE} viewBox="0 0 22 22" aria-hidden>
+      {status === 'pass' && <Circle cx={11} cy={11} r={7.5} fill="none" stroke={good} strokeWidth={3} />}
+      {status === 'watch' && <Path d="M11 3 L20 19 H2 Z" fill="none" stroke={amber} strokeWidth={3} strokeLinejoin="round" />}
+      {status === 'fail' && <Rect x={3.5} y={3.5} width={15} height={15} fill={clay} />}
+    </Svg>
+  );
+}
+
+export const STATUS_WORD: Record<Status, string> = { pass: 'Fits', watch: 'Watch', fail: 'Does not fit' };
+
+/** The ink in which a status is written. */
+export function useStatusInk(status: Status): string {
+  const { theme } = useTheme();
+  return { pass: theme.colors.good, watch: theme.colors.amber, fail: theme.colors.clay }[status];
+}

@@ -1,0 +1,36 @@
+import type { ReactNode } from 'react';
+import { View } from 'react-native';
+import { measure, space } from '../theme/tokens';
+import { useIsWide } from './useLayout';
+import { makeStyles } from './useStyles';
+import { Body } from './Words';
+
+interface Props {
+  list: ReactNode;
+  /** What was chosen from the list; a phone shows it in the list's place. */
+  detail?: ReactNode;
+  /** Shown beside the list only: on a phone the list stays. */
+  detailOnWide?: ReactNode;
+}
+
+/** On a wide screen a list and beside it what was chosen from it; on a phone one of the two. */
+export function TwoPanes({ list, detail, detailOnWide }: Props) {
+  const styles = useStyles();
+  const isWide = useIsWide();
+  if (!isWide) return <>{detail ?? list}</>;
+  return (
+    <View style={styles.panes}>
+      <View style={styles.list}>{list}</View>
+      <View style={styles.detail}>
+        {detail ?? detailOnWide ?? <Body style={styles.nothing}>Choose one from the list.</Body>}
+      </View>
+    </View>
+  );
+}
+
+const useStyles = makeStyles((theme) => ({
+  panes: { flex: 1, flexDirection: 'row' },
+  list: { width: measure.list, borderRightWidth: 1, borderRightColor: theme.colors.line },
+  detail: { flex: 1, backgroundColor: theme.colors.ground },
+  nothing: { padding: space.xxl, color: theme.colors.inkSoft },
+}));

@@ -1,0 +1,1 @@
+export { makeStyles, useTheme } from '@rneui/themed/dist/config';

@@ -1,0 +1,105 @@
+import { Pressable, View } from 'react-native';
+import { useHouse } from '@/client/house';
+import type { Home } from '@/contract/records';
+import type { RankedHome } from '@/core/housing/rank';
+import { CodeTag } from '../components/CodeTag';
+import { StatusMark, STATUS_WORD, useStatusInk } from '../components/StatusMark';
+import { makeStyles } from '../components/useStyles';
+import { Soft, Strong } from '../components/Words';
+import { radius, space, stroke } from '../theme/tokens';
+import { containerWords } from '../words/residents';
+import { useLength } from '../words/useLength';
+
+interface Props {
+  ranking: RankedHome[];
+  homes: Home[];
+  presentId?: string;
+  chosenId: string | undefined;
+  onChoose: (homeId: string) => void;
+}
+
+/** Own boxes from best to worst; each says what is wrong with it and how deep to fill it. */
+export function RankedBoxes({ ranking, homes, presentId, chosenId, onChoose }: Props) {
+  const styles = useStyles();
+  return (
+    <View role="radiogroup" aria-label="Boxes, best first" style={styles.list}>
+      {ranking.map((ranked) => {
+        const home = homes.find((each) => each.id === ranked.homeId);
+        if (!home) return null;
+        return (
+          <BoxRow
+            key={home.id}
+            ranked={ranked}
+            home={home}
+            isPresent={home.id === presentId}
+            isChosen={home.id === chosenId}
+            onChoose={() => onChoose(home.id)}
+          />
+        );
+      })}
+    </View>
+  );
+}
+
+interface RowProps {
+  ranked: RankedHome;
+  home: Home;
+  isPresent: boolean;
+  isChosen: boolean;
+  onChoose: () => void;
+}
+
+function BoxRow({ ranked, home, isPresent, isChosen, onChoose }: RowProps) {
+  const styles = useStyles();
+  const length = useLength();
+  const { verdict, checks } = ranked.fit;
+  const ink = useStatusInk(verdict);
+  const shelf = useHouse((house) => house.shelves.find((each) => each.id === home.shelfId)?.name);
+  const trouble = checks.filter((check) => check.status === verdict && verdict !== 'pass').map((check) => check.title);
+  return (
+    <Pressable
+      role="radio"
+      aria-checked={isChosen}
+      aria-label={`${home.code}, ${STATUS_WORD[verdict]}${trouble.length > 0 ? `: ${trouble.join(', ')}` : ''}`}
+      onPress={onChoose}
+      style={[styles.row, isChosen && styles.chosen]}
+    >
+      <CodeTag code={home.code} />
+      <View style={styles.words}>
+        <View style={styles.verdict}>
+          <StatusMark status={verdict} />
+          <Strong style={{ color: ink }}>{STATUS_WORD[verdict]}</Strong>
+          {isPresent ? <Soft>lives here now</Soft> : null}
+        </View>
+        {trouble.length > 0 ? <Soft style={{ color: ink }}>{trouble.join('; ')}</Soft> : null}
+        <Soft>{`${containerWords(home, length)}, ${shelf ?? ''}`}</Soft>
+        <Soft>{fillWords(ranked, length.long)}</Soft>
+      </View>
+    </Pressable>
+  );
+}
+
+/** "fill to 72 mm (8.1 L more)", or that it stands right. */
+function fillWords({ depthMm, soilToAddL, fit }: RankedHome, long: (mm: number) => string): string {
+  if (fit.substrateDepthMm.recommended === null) return 'no depth of soil serves';
+  if (Math.abs(soilToAddL) < 0.005) return `soil right at ${long(depthMm)}`;
+  const litres = Math.abs(soilToAddL) < 1 ? `${Math.round(Math.abs(soilToAddL) * 1000)} mL` : `${Math.abs(soilToAddL).toFixed(1)} L`;
+  return soilToAddL > 0 ? `fill to ${long(depthMm)}, ${litres} more` : `take soil out to ${long(depthMm)}, ${litres} less`;
+}
+
+const useStyles = makeStyles((theme) => ({
+  list: { gap: space.s, marginTop: space.m },
+  row: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: space.m,
+    padding: space.m,
+    borderWidth: stroke.line,
+    borderColor: theme.colors.line,
+    borderRadius: radius.m,
+    backgroundColor: theme.colors.raised,
+  },
+  chosen: { borderColor: theme.colors.good, backgroundColor: theme.colors.resting },
+  words: { flex: 1, gap: space.hair },
+  verdict: { flexDirection: 'row', alignItems: 'center', gap: space.s },
+}));

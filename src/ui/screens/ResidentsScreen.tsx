@@ -1,0 +1,55 @@
+import { router } from 'expo-router';
+import { View } from 'react-native';
+import { fitOf } from '@/client/fitting';
+import { useHouse } from '@/client/house';
+import { Button } from '../components/Button';
+import { CodeTag } from '../components/CodeTag';
+import { ListRow } from '../components/ListRow';
+import { useLoadState } from '../components/LoadState';
+import { Screen } from '../components/Screen';
+import { ShelfHeading } from '../components/ShelfHeading';
+import { STATUS_WORD, StatusMark } from '../components/StatusMark';
+import { Body, Name, Soft, Title } from '../components/Words';
+import { calledWords, lifeWords } from '../words/residents';
+import { useLength } from '../words/useLength';
+
+/** Everybody, in shelf order. */
+export function ResidentsScreen({ chosenId }: { chosenId?: string | undefined }) {
+  const { shelves, homes, residents } = useHouse();
+  const length = useLength();
+  const loading = useLoadState();
+  if (loading) return <Screen>{loading}</Screen>;
+  const housed = residents.flatMap((resident) => {
+    const home = homes.find((each) => each.id === resident.homeId);
+    return home ? [{ resident, home, verdict: fitOf(home, resident).verdict }] : [];
+  });
+  return (
+    <Screen actions={<Button grow title="Take an animal in" onPress={() => router.push('/take-in')} />}>
+      <Title>Residents</Title>
+      <Soft>{residents.length === 1 ? '1 animal' : `${residents.length} animals`}</Soft>
+      {residents.length === 0 ? <Body>Nobody yet.</Body> : null}
+      {shelves.map((shelf) => {
+        const here = housed.filter(({ home }) => home.shelfId === shelf.id);
+        if (here.length === 0) return null;
+        return (
+          <View key={shelf.id}>
+            <ShelfHeading name={shelf.name} note={shelf.room} />
+            {here.map(({ resident, home, verdict }) => (
+              <ListRow
+                key={resident.id}
+                label={`${calledWords(resident)}, ${resident.scientificName}, ${home.code}, ${STATUS_WORD[verdict]}`}
+                onPress={() => router.push(`/residents/${resident.id}`)}
+                isChosen={resident.id === chosenId}
+                left={<CodeTag code={home.code} />}
+                right={<StatusMark status={verdict} />}
+              >
+                <Name>{resident.scientificName}</Name>
+                <Soft>{[resident.called, lifeWords(resident, length)].filter((word) => word !== null).join(', ')}</Soft>
+              </ListRow>
+            ))}
+          </View>
+        );
+      })}
+    </Screen>
+  );
+}

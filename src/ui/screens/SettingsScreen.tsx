@@ -1,0 +1,48 @@
+import { View } from 'react-native';
+import { usePreferences } from '@/client/preferences';
+import { Choices } from '../components/Choices';
+import { Field } from '../components/Field';
+import { Screen } from '../components/Screen';
+import { Heading, Soft, Title } from '../components/Words';
+import { space } from '../theme/tokens';
+
+/** What belongs to this phone: its unit, its colours, and whose it is. */
+export function SettingsScreen() {
+  const { look, lengthUnit, keeper, set } = usePreferences();
+  return (
+    <Screen>
+      <Title>Settings</Title>
+      <Soft>Kept on this device.</Soft>
+      <View style={{ gap: space.m, marginTop: space.l }}>
+        <Heading>Lengths</Heading>
+        <Choices
+          label="Unit of length"
+          choices={[
+            { value: 'mm', title: 'mm' },
+            { value: 'cm', title: 'cm' },
+            { value: 'in', title: 'inches' },
+          ]}
+          value={lengthUnit}
+          onChange={(unit) => set({ lengthUnit: unit })}
+        />
+        <Heading>Colours</Heading>
+        <Choices
+          label="Colours"
+          choices={[
+            { value: 'day', title: 'day' },
+            { value: 'night', title: 'night round' },
+          ]}
+          value={look}
+          onChange={(chosen) => set({ look: chosen })}
+        />
+        <Soft>The night round is black with deep red ink: nothing white or blue that would disturb nocturnal animals.</Soft>
+        <Field
+          label="Who you are"
+          value={keeper}
+          onChange={(name) => set({ keeper: name.slice(0, 60) })}
+          hint="Written beside everything you log from this device."
+        />
+      </View>
+    </Screen>
+  );
+}

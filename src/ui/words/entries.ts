@@ -1,0 +1,42 @@
+import type { Entry } from '@/contract/records';
+import { signWords } from './jobs';
+import type { LengthWords } from './useLength';
+
+const lengthOf = (entry: Entry, name: string) => {
+  const value = entry.data[name];
+  return typeof value === 'number' ? value : undefined;
+};
+
+/** One line of history. */
+export function entryWords(entry: Entry, length: LengthWords): string {
+  const span = lengthOf(entry, 'legSpanMm');
+  const size = span === undefined ? '' : `, span ${length.long(span)}`;
+  switch (entry.kind) {
+    case 'taken-in':
+      return `Taken in as ${entry.data.stage}${size}`;
+    case 'offered': {
+      const prey = lengthOf(entry, 'preyLengthMm');
+      return `Offered ${entry.data.preyCount ?? 'prey'}${prey === undefined ? '' : ` of ${length.long(prey)}`}`;
+    }
+    case 'eaten':
+      return 'Eaten';
+    case 'refused':
+      return 'Not taken; prey taken out';
+    case 'watered':
+      return 'Dish filled';
+    case 'damped':
+      return 'Soil damped';
+    case 'looked':
+      return 'Looked at';
+    case 'sign':
+      return `Noticed: ${signWords(String(entry.data.sign))}`;
+    case 'moulted':
+      return `Moulted${size}`;
+    case 'measured':
+      return `Measured${size}`;
+    case 'moved':
+      return 'Moved';
+    case 'soil-set':
+      return `Soil set to ${length.long(lengthOf(entry, 'substrateDepthMm') ?? 0)}`;
+  }
+}

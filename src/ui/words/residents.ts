@@ -1,0 +1,31 @@
+import type { Home, Resident } from '@/contract/records';
+import type { LengthWords } from './useLength';
+
+/** What the keepers call an animal; its scientific name where it has no other. */
+export function calledWords(resident: Resident): string {
+  return resident.called ?? resident.scientificName;
+}
+
+/** The one measure that was taken, with its name. */
+export function sizeWords(resident: Resident, length: LengthWords): string {
+  if (resident.legSpanMm !== undefined) return `span ${length.long(resident.legSpanMm)}`;
+  if (resident.bodyLengthMm !== undefined) return `body ${length.long(resident.bodyLengthMm)}`;
+  return `carapace ${length.long(resident.carapaceWidthMm ?? 0)}`;
+}
+
+/** Sex (where known), stage and size in one line. */
+export function lifeWords(resident: Resident, length: LengthWords): string {
+  return [resident.sex === 'unknown' ? null : resident.sex, resident.stage, sizeWords(resident, length)]
+    .filter((word) => word !== null)
+    .join(', ');
+}
+
+/** Inside lengths of a box. */
+export function containerWords({ container }: Pick<Home, 'container'>, length: LengthWords): string {
+  const lengths =
+    container.shape === 'box'
+      ? [container.lengthMm, container.widthMm, container.heightMm]
+      : [container.diameterMm, container.heightMm];
+  const shape = container.shape === 'box' ? '' : 'round, ';
+  return `${shape}${lengths.map(length.short).join(' x ')} ${length.unit} inside`;
+}
