@@ -91,8 +91,9 @@ function dishFor(subject: SectionSubject, widthMm: number) {
 function placeAnimal(subject: SectionSubject, widthMm: number, depthMm: number, bark: Bark | null) {
   const spanMm = subject.legSpanMm;
   if (subject.lives === 'ground' || !bark) {
-    const free = Math.max(spanMm / 2, widthMm * 0.8 - spanMm / 2);
-    const x = Math.min(Math.max(widthMm * 0.62, spanMm / 2), Math.max(free, widthMm / 2));
+    // Before its bark; one too large for that stands in the middle.
+    const besideBark = Math.max(widthMm * 0.56, spanMm / 2);
+    const x = besideBark + spanMm / 2 > widthMm ? widthMm / 2 : besideBark;
     return { at: { x, y: depthMm }, spanMm, angleDeg: 0 };
   }
   const middle = { x: (bark.foot.x + bark.top.x) / 2, y: (bark.foot.y + bark.top.y) / 2 };

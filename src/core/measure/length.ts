@@ -3,6 +3,13 @@ export type LengthUnit = 'mm' | 'cm' | 'in';
 
 const MM_PER: Record<LengthUnit, number> = { mm: 1, cm: 10, in: 25.4 };
 
+/** How lengths are written: as fine as they can be measured, and small ones never as 0. */
+const PRECISION: Record<LengthUnit, { decimals: number; finerBelowMm: number }> = {
+  mm: { decimals: 0, finerBelowMm: 10 },
+  cm: { decimals: 1, finerBelowMm: 10 },
+  in: { decimals: 1, finerBelowMm: 100 },
+};
+
 const SPELLINGS: Record<string, LengthUnit> = {
   mm: 'mm',
   millimetre: 'mm',
@@ -40,7 +47,8 @@ export function parseLength(text: string, assumed: LengthUnit): ParsedLength {
 }
 
 /**
- * Writes `mm` in `unit` with its unit: whole millimetres from 10 mm up, else one decimal; one decimal in cm and in.
+ * Writes `mm` in `unit` with its unit: whole millimetres, tenths of a cm or an inch,
+ * and one decimal more for what is small.
  * @example formatLength(118, 'cm') // '11.8 cm'
  */
 export function formatLength(mm: number, unit: LengthUnit): string {
@@ -49,6 +57,6 @@ export function formatLength(mm: number, unit: LengthUnit): string {
 
 /** As `formatLength`, without the unit. */
 export function formatLengthNumber(mm: number, unit: LengthUnit): string {
-  const decimals = unit === 'mm' ? (Math.abs(mm) < 10 ? 1 : 0) : 1;
-  return String(Number((mm / MM_PER[unit]).toFixed(decimals)));
+  const { decimals, finerBelowMm } = PRECISION[unit];
+  return String(Number((mm / MM_PER[unit]).toFixed(Math.abs(mm) < finerBelowMm ? decimals + 1 : decimals)));
 }

@@ -1,5 +1,5 @@
 import type { ErrorRequestHandler, RequestHandler } from 'express';
-import type { ErrorReply } from '@/contract/errors';
+import type { ErrorCode, ErrorReply } from '@/contract/errors';
 import { Refusal } from '@/core/refusal';
 import { DISK_FULL, sqlState } from '../storage/database';
 import { Problem } from './problem';
@@ -10,18 +10,18 @@ interface HttpError extends Error {
   status?: number;
 }
 
+const PARSER_PROBLEMS: Record<string, [ErrorCode, string] | undefined> = {
+  'entity.parse.failed': ['bad-json', 'The body is not JSON.'],
+  'entity.too.large': ['too-large', 'The body is too large: at most 1 MB.'],
+  'charset.unsupported': ['unsupported-media-type', 'Send the body as UTF-8 JSON.'],
+  'encoding.unsupported': ['unsupported-media-type', 'Send the body as UTF-8 JSON.'],
+};
+
 function asProblem(error: unknown): Problem | undefined {
   if (error instanceof Problem) return error;
   if (error instanceof Refusal) return new Problem('invalid', 'This cannot be computed.', error.fields);
-  switch ((error as HttpError).type) {
-    case 'entity.parse.failed':
-      return new Problem('bad-json', 'The body is not JSON.');
-    case 'entity.too.large':
-      return new Problem('too-large', 'The body is too large: at most 1 MB.');
-    case 'charset.unsupported':
-    case 'encoding.unsupported':
-      return new Problem('unsupported-media-type', 'Send the body as UTF-8 JSON.');
-  }
+  const fromParser = PARSER_PROBLEMS[(error as HttpError).type ?? ''];
+  if (fromParser) return new Problem(...fromParser);
   if (error instanceof URIError) return new Problem('not-found', 'The address is not readable.');
   const status = (error as HttpError).status;
   return status !== undefined && status >= 400 && status < 500

@@ -1,7 +1,9 @@
 import Input from '@rneui/themed/dist/Input';
+import { useState, type Ref } from 'react';
 import type { KeyboardTypeOptions } from 'react-native';
 import { View } from 'react-native';
 import { space } from '../theme/tokens';
+import { useTheme } from './useStyles';
 import { Soft } from './Words';
 
 interface Props {
@@ -13,11 +15,15 @@ interface Props {
   problem?: string | undefined;
   hint?: string | undefined;
   keyboard?: KeyboardTypeOptions;
-  multiline?: boolean;
+  /** Lets a form put the cursor here. */
+  inputRef?: Ref<{ focus: () => void }>;
 }
 
 /** One labelled line to write in. */
-export function Field({ label, value, onChange, onBlur, problem, hint, keyboard = 'default' }: Props) {
+export function Field({ label, value, onChange, onBlur, problem, hint, keyboard = 'default', inputRef }: Props) {
+  const { theme } = useTheme();
+  const [isFocused, setFocused] = useState(false);
+  const edge = problem !== undefined ? theme.colors.clay : isFocused ? theme.colors.accent : theme.colors.ink;
   return (
     <View style={{ gap: space.xs }}>
       <Input
@@ -26,7 +32,13 @@ export function Field({ label, value, onChange, onBlur, problem, hint, keyboard 
         aria-invalid={problem !== undefined}
         value={value}
         onChangeText={onChange}
-        onBlur={onBlur}
+        onFocus={() => setFocused(true)}
+        onBlur={() => {
+          setFocused(false);
+          onBlur?.();
+        }}
+        ref={inputRef as never}
+        inputContainerStyle={{ borderColor: edge, boxShadow: isFocused ? `0 0 0 2px ${edge}` : 'none' }}
         errorMessage={problem ?? ''}
         renderErrorMessage={problem !== undefined}
         keyboardType={keyboard}

@@ -192,7 +192,7 @@ interface DimensionProps extends PartProps {
 }
 
 function Dimensions({ plan, scale: { x, y, pxPerMm }, colors, length, gapFails, depthFails, widthFails }: DimensionProps) {
-  const at = x(plan.widthMm * 0.9);
+  const at = x(plan.widthMm * 0.88);
   const inSoil = x(plan.widthMm * 0.24);
   const base = y(0) + 14;
   const gapInk = gapFails ? colors.clay : colors.inkSoft;
@@ -203,7 +203,7 @@ function Dimensions({ plan, scale: { x, y, pxPerMm }, colors, length, gapFails, 
       {plan.animal && (
         <>
           <Measure x1={at} y1={y(plan.heightMm) + 3} x2={at} y2={y(plan.depthMm) - 5} color={gapInk} />
-          <Tag x={at} y={(y(plan.heightMm) + y(plan.depthMm)) / 2} text={`gap ${length.long(plan.gapMm)}`} colors={colors} loud={gapFails} limit={x(plan.widthMm) + 18} />
+          <Tag x={at} y={(y(plan.heightMm) + y(plan.depthMm)) / 2} text={`gap ${length.long(plan.gapMm)}`} colors={colors} loud={gapFails} limit={x(plan.widthMm) - 6} />
         </>
       )}
       {plan.depthMm * pxPerMm > 26 && (

@@ -26,6 +26,7 @@ export function FormField<Values extends FieldValues>({ control, name, label, hi
           value={String(field.value ?? '')}
           onChange={field.onChange}
           onBlur={field.onBlur}
+          inputRef={field.ref}
           problem={fieldState.error?.message}
           hint={hint}
           {...(keyboard && { keyboard })}

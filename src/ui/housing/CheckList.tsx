@@ -35,7 +35,7 @@ function CheckRow({ check, schoolName }: { check: Check; schoolName: (id: string
       <Pressable
         role="button"
         aria-expanded={isOpen}
-        aria-label={`${STATUS_WORD[check.status]}: ${check.title}, ${checkNumbers(check, length)}. Grounds`}
+        aria-label={`${STATUS_WORD[check.status]}: ${check.title} ${checkNumbers(check, length)}. Grounds`}
         onPress={() => setOpen(!isOpen)}
         style={styles.head}
       >

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import type { FitAnswer } from '@/core/housing/fit';
 import { parseLength } from '@/core/measure/length';
@@ -7,7 +7,7 @@ import { Icon } from '../components/Icon';
 import { makeStyles } from '../components/useStyles';
 import { Soft } from '../components/Words';
 import { radius, space, stroke, target } from '../theme/tokens';
-import { useLength } from '../words/useLength';
+import { useLength, type LengthWords } from '../words/useLength';
 
 const STEP_MM = 5;
 
@@ -22,27 +22,24 @@ interface Props {
 export function DepthEditor({ depthMm, heightMm, fit, onChange }: Props) {
   const styles = useStyles();
   const length = useLength();
-  const [text, setText] = useState(length.short(depthMm));
-  const [problem, setProblem] = useState<string>();
-  useEffect(() => {
-    setText(length.short(depthMm));
-    setProblem(undefined);
-  }, [depthMm, length]);
+  // What is being typed, until the field is left; otherwise the field shows the depth.
+  const [draft, setDraft] = useState<string | null>(null);
+  const problem = draft === null ? undefined : readDepth(draft, heightMm, length).problem;
   const type = (typed: string) => {
-    setText(typed);
-    const isNone = /^\s*0+([.,]0*)?\s*$/.test(typed);
-    const parsed = isNone ? ({ ok: true, mm: 0 } as const) : parseLength(typed, length.unit);
-    if (!parsed.ok) setProblem(parsed.problem);
-    else if (parsed.mm > heightMm) setProblem(`At most ${length.long(heightMm)}: the box is no higher.`);
-    else onChange(parsed.mm);
+    setDraft(typed);
+    const { mm } = readDepth(typed, heightMm, length);
+    if (mm !== undefined) onChange(mm);
   };
-  const step = (by: number) => onChange(Math.min(heightMm, Math.max(0, Math.round(depthMm) + by)));
+  const step = (by: number) => {
+    setDraft(null);
+    onChange(Math.min(heightMm, Math.max(0, Math.round(depthMm) + by)));
+  };
   return (
     <View style={styles.all}>
       <View style={styles.row}>
         <StepButton label="Less soil" icon="Minus" onPress={() => step(-STEP_MM)} />
         <View style={styles.field}>
-          <Field label={`Soil depth, ${length.unit}`} value={text} onChange={type} problem={problem} keyboard="decimal-pad" />
+          <Field label={`Soil depth, ${length.unit}`} value={draft ?? length.short(depthMm)} onChange={type} onBlur={() => setDraft(null)} problem={problem} keyboard="decimal-pad" />
         </View>
         <StepButton label="More soil" icon="Plus" onPress={() => step(STEP_MM)} />
       </View>
@@ -51,9 +48,17 @@ export function DepthEditor({ depthMm, heightMm, fit, onChange }: Props) {
   );
 }
 
+/** A depth as typed: unlike other lengths it may be nothing at all. */
+function readDepth(typed: string, heightMm: number, length: LengthWords): { mm?: number; problem?: string } {
+  if (/^\s*0+([.,]0*)?\s*$/.test(typed)) return { mm: 0 };
+  const parsed = parseLength(typed, length.unit);
+  if (!parsed.ok) return { problem: parsed.problem };
+  return parsed.mm > heightMm ? { problem: `At most ${length.long(heightMm)}: the box is no higher.` } : { mm: parsed.mm };
+}
+
 function bandWords({ substrateDepthMm: { min, max, conflict }, checks }: FitAnswer, long: (mm: number) => string): string {
   if (!conflict) return `Serves from ${long(min)} to ${long(max)}.`;
-  const title = (rule: string) => checks.find((check) => check.rule === rule)?.rule.replace(/-/g, ' ') ?? rule;
+  const title = (rule: string) => checks.find((check) => check.rule === rule)?.title ?? rule;
   return `No depth serves in this box: “${title(conflict.lower)}” asks for at least ${long(min)}, “${title(conflict.upper)}” for at most ${long(max)}.`;
 }
 

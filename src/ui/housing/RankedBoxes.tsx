@@ -7,6 +7,7 @@ import { StatusMark, STATUS_WORD, useStatusInk } from '../components/StatusMark'
 import { makeStyles } from '../components/useStyles';
 import { Soft, Strong } from '../components/Words';
 import { radius, space, stroke } from '../theme/tokens';
+import { troubleWords } from '../words/checks';
 import { containerWords } from '../words/residents';
 import { useLength } from '../words/useLength';
 
@@ -52,15 +53,15 @@ interface RowProps {
 function BoxRow({ ranked, home, isPresent, isChosen, onChoose }: RowProps) {
   const styles = useStyles();
   const length = useLength();
-  const { verdict, checks } = ranked.fit;
+  const { verdict } = ranked.fit;
   const ink = useStatusInk(verdict);
   const shelf = useHouse((house) => house.shelves.find((each) => each.id === home.shelfId)?.name);
-  const trouble = checks.filter((check) => check.status === verdict && verdict !== 'pass').map((check) => check.title);
+  const trouble = troubleWords(ranked.fit);
   return (
     <Pressable
       role="radio"
       aria-checked={isChosen}
-      aria-label={`${home.code}, ${STATUS_WORD[verdict]}${trouble.length > 0 ? `: ${trouble.join(', ')}` : ''}`}
+      aria-label={`${home.code}, ${STATUS_WORD[verdict]}${trouble === null ? '' : `: ${trouble}`}`}
       onPress={onChoose}
       style={[styles.row, isChosen && styles.chosen]}
     >
@@ -71,7 +72,7 @@ function BoxRow({ ranked, home, isPresent, isChosen, onChoose }: RowProps) {
           <Strong style={{ color: ink }}>{STATUS_WORD[verdict]}</Strong>
           {isPresent ? <Soft>lives here now</Soft> : null}
         </View>
-        {trouble.length > 0 ? <Soft style={{ color: ink }}>{trouble.join('; ')}</Soft> : null}
+        {trouble === null ? null : <Soft style={{ color: ink }}>{trouble}</Soft>}
         <Soft>{`${containerWords(home, length)}, ${shelf ?? ''}`}</Soft>
         <Soft>{fillWords(ranked, length.long)}</Soft>
       </View>

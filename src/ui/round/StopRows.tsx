@@ -1,5 +1,5 @@
 import { router } from 'expo-router';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { Pressable, View } from 'react-native';
 import { fitOf } from '@/client/fitting';
 import { useHouse } from '@/client/house';
@@ -32,17 +32,21 @@ export function StopRows({ stop, today, isChosen }: Props) {
   const resident = useHouse((house) => house.residents.find((each) => each.id === stop.residentId));
   if (!home || !resident) return null;
   const open = () => (isWide ? router.setParams({ home: home.id }) : router.push(`/homes/${home.id}`));
+  const label = `Open ${home.code}, ${calledWords(resident)}`;
   return (
     <View style={[styles.stop, isChosen && isWide && styles.chosen]}>
-      <Pressable role="link" aria-label={`Open ${home.code}, ${calledWords(resident)}`} onPress={open} style={styles.who}>
-        <CodeTag code={home.code} />
-        <View style={styles.names}>
-          <Name>{resident.scientificName}</Name>
-          {resident.called !== null ? <Soft>{resident.called}</Soft> : null}
-        </View>
-      </Pressable>
-      {stop.jobs.map((job) => (
-        <JobRow key={job.kind} job={job} home={home} resident={resident} today={today} />
+      {stop.jobs.map((job, index) => (
+        <JobRow key={job.kind} job={job} home={home} resident={resident} today={today}>
+          {index === 0 ? (
+            <Pressable role="link" aria-label={label} onPress={open} style={styles.who}>
+              <View style={styles.tag}>
+                <CodeTag code={home.code} />
+              </View>
+              <Name>{resident.scientificName}</Name>
+              {resident.called !== null ? <Soft>{resident.called}</Soft> : null}
+            </Pressable>
+          ) : null}
+        </JobRow>
       ))}
     </View>
   );
@@ -53,9 +57,11 @@ interface JobProps {
   home: Home;
   resident: Resident;
   today: string;
+  /** Who it is for, over the first job of a stop. */
+  children: ReactNode;
 }
 
-function JobRow({ job, home, resident, today }: JobProps) {
+function JobRow({ job, home, resident, today, children }: JobProps) {
   const styles = useStyles();
   const length = useLength();
   const { write, undo } = useLog();
@@ -75,6 +81,7 @@ function JobRow({ job, home, resident, today }: JobProps) {
   return (
     <View style={styles.job}>
       <View style={styles.words}>
+        {children}
         <Strong style={[job.cannotWait && !done && styles.loud, done && styles.done]}>{title}</Strong>
         <Soft>{job.cannotWait && !done ? `cannot wait: ${reason}` : reason}</Soft>
         {job.kind === 'leftovers' && !done ? (
@@ -132,15 +139,16 @@ const doneWords = (job: Job, home: Home) => `${home.code}: ${DONE_WORDS[job.kind
 const useStyles = makeStyles((theme) => ({
   stop: {
     paddingVertical: space.m,
-    gap: space.s,
+    gap: space.m,
     borderBottomWidth: 1,
     borderBottomColor: theme.colors.line,
     marginHorizontal: -space.l,
     paddingHorizontal: space.l,
   },
   chosen: { backgroundColor: theme.colors.resting },
-  who: { flexDirection: 'row', alignItems: 'center', gap: space.m, minHeight: target },
-  names: { flex: 1, flexDirection: 'row', flexWrap: 'wrap', alignItems: 'baseline', columnGap: space.s },
+  who: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'baseline', columnGap: space.s, minHeight: 30 },
+  // The tag stands in the margin, level with the name and the first job.
+  tag: { position: 'absolute', left: -(target + space.xs + space.m), top: space.xs },
   job: { flexDirection: 'row', alignItems: 'center', gap: space.m, minHeight: circle, paddingLeft: target + space.xs + space.m },
   words: { flex: 1, gap: space.hair },
   other: { flexDirection: 'row', marginTop: space.s },

@@ -1,6 +1,6 @@
 import { router } from 'expo-router';
 import { useState } from 'react';
-import { useForm } from 'react-hook-form';
+import { useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
 import { call, CallFailed } from '@/client/api';
 import { problemOf, useHouse } from '@/client/house';
@@ -60,14 +60,14 @@ export function AddHomeScreen() {
   const { shelves, load } = useHouse();
   const show = useLog((log) => log.show);
   const loading = useLoadState();
-  const { control, watch, handleSubmit, setError } = useForm<Values>({ defaultValues: EMPTY, mode: 'onTouched' });
+  const { control, handleSubmit, setError } = useForm<Values>({ defaultValues: EMPTY, mode: 'onTouched' });
   const [shape, setShape] = useState<Container['shape']>('box');
   const [lid, setLid] = useState<Container['lid']>('solid');
   const [sideSet, setSideSet] = useState('two');
   const [shelfId, setShelfId] = useState<string>();
+  const values = { ...EMPTY, ...useWatch({ control }) };
   if (loading) return <Screen>{loading}</Screen>;
 
-  const values = watch();
   const chosenShelf = shelfId ?? shelves[0]?.id ?? NEW_SHELF;
   const container = containerFrom(values, shape, lid, sideSet, (text) => lengthIn(text, length.unit));
   const depthMm = lengthIn(values.depth, length.unit) ?? 0;

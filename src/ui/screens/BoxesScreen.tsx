@@ -35,6 +35,8 @@ export function BoxesScreen({ residentId }: { residentId: string }) {
     homes.filter((home) => home.residentIds.length === 0 || home.id === resident.homeId),
   );
   const chosen = homes.find((home) => home.id === chosenId && home.id !== resident.homeId);
+  const fails = ranking.find((each) => each.homeId === chosen?.id)?.fit.verdict === 'fail';
+  const title = chosen ? `Move to ${chosen.code}${fails ? ' all the same' : ''}` : 'Choose a box to move to';
   const move = async () => {
     if (!chosen) return;
     const entry = { kind: 'moved', residentId: resident.id, homeId: chosen.id } as const;
@@ -43,7 +45,7 @@ export function BoxesScreen({ residentId }: { residentId: string }) {
   return (
     <Screen
       actions={
-        <Button grow disabled={!chosen} title={chosen ? `Move to ${chosen.code}` : 'Choose a box to move to'} onPress={() => void move()} />
+        <Button grow rank={fails ? 'second' : 'main'} disabled={!chosen} title={title} onPress={() => void move()} />
       }
     >
       <PaneHeader back="/residents" title="Back" />

@@ -10,6 +10,7 @@ import { Screen } from '../components/Screen';
 import { ShelfHeading } from '../components/ShelfHeading';
 import { STATUS_WORD, StatusMark } from '../components/StatusMark';
 import { Body, Name, Soft, Strong, Title } from '../components/Words';
+import { Trouble } from '../housing/Trouble';
 import { containerWords } from '../words/residents';
 import { useLength } from '../words/useLength';
 
@@ -33,17 +34,18 @@ export function HomesScreen({ chosenId }: { chosenId?: string | undefined }) {
             <ShelfHeading name={shelf.name} note={shelf.room} />
             {here.map((home) => {
               const resident = residents.find((each) => each.homeId === home.id);
-              const verdict = resident && fitOf(home, resident).verdict;
+              const fit = resident && fitOf(home, resident);
               return (
                 <ListRow
                   key={home.id}
-                  label={`${home.code}, ${resident ? `${resident.scientificName}, ` : 'free, '}${verdict ? STATUS_WORD[verdict] : ''}`}
+                  label={`${home.code}, ${resident ? `${resident.scientificName}, ` : 'free, '}${fit ? STATUS_WORD[fit.verdict] : ''}`}
                   onPress={() => router.push(`/homes/${home.id}`)}
                   isChosen={home.id === chosenId}
                   left={<CodeTag code={home.code} />}
-                  right={verdict ? <StatusMark status={verdict} /> : null}
+                  right={fit ? <StatusMark status={fit.verdict} /> : null}
                 >
                   {resident ? <Name>{resident.scientificName}</Name> : <Strong>Free</Strong>}
+                  {fit ? <Trouble fit={fit} /> : null}
                   <Soft>{containerWords(home, length)}</Soft>
                 </ListRow>
               );

@@ -10,6 +10,7 @@ import { Screen } from '../components/Screen';
 import { ShelfHeading } from '../components/ShelfHeading';
 import { STATUS_WORD, StatusMark } from '../components/StatusMark';
 import { Body, Name, Soft, Title } from '../components/Words';
+import { Trouble } from '../housing/Trouble';
 import { calledWords, lifeWords } from '../words/residents';
 import { useLength } from '../words/useLength';
 
@@ -21,7 +22,7 @@ export function ResidentsScreen({ chosenId }: { chosenId?: string | undefined })
   if (loading) return <Screen>{loading}</Screen>;
   const housed = residents.flatMap((resident) => {
     const home = homes.find((each) => each.id === resident.homeId);
-    return home ? [{ resident, home, verdict: fitOf(home, resident).verdict }] : [];
+    return home ? [{ resident, home, fit: fitOf(home, resident) }] : [];
   });
   return (
     <Screen actions={<Button grow title="Take an animal in" onPress={() => router.push('/take-in')} />}>
@@ -34,16 +35,17 @@ export function ResidentsScreen({ chosenId }: { chosenId?: string | undefined })
         return (
           <View key={shelf.id}>
             <ShelfHeading name={shelf.name} note={shelf.room} />
-            {here.map(({ resident, home, verdict }) => (
+            {here.map(({ resident, home, fit }) => (
               <ListRow
                 key={resident.id}
-                label={`${calledWords(resident)}, ${resident.scientificName}, ${home.code}, ${STATUS_WORD[verdict]}`}
+                label={`${calledWords(resident)}, ${resident.scientificName}, ${home.code}, ${STATUS_WORD[fit.verdict]}`}
                 onPress={() => router.push(`/residents/${resident.id}`)}
                 isChosen={resident.id === chosenId}
                 left={<CodeTag code={home.code} />}
-                right={<StatusMark status={verdict} />}
+                right={<StatusMark status={fit.verdict} />}
               >
                 <Name>{resident.scientificName}</Name>
+                <Trouble fit={fit} />
                 <Soft>{[resident.called, lifeWords(resident, length)].filter((word) => word !== null).join(', ')}</Soft>
               </ListRow>
             ))}

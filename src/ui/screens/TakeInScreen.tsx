@@ -1,6 +1,6 @@
 import { router } from 'expo-router';
 import { useState } from 'react';
-import { useForm } from 'react-hook-form';
+import { useForm, useWatch } from 'react-hook-form';
 import { Pressable, View } from 'react-native';
 import { call, CallFailed } from '@/client/api';
 import { rankFor, sectionOf } from '@/client/fitting';
@@ -9,6 +9,7 @@ import { useLog } from '@/client/log';
 import { keeperField } from '@/client/preferences';
 import { profileOf, profiles, type ProfileId } from '@/contract/profiles';
 import { knownSpecies } from '@/contract/species';
+import type { RankedHome } from '@/core/housing/rank';
 import { checkScientificName } from '@/core/measure/scientificName';
 import { SEXES, type Stage } from '@/core/profiles/profile';
 import { Button } from '../components/Button';
@@ -49,7 +50,7 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
   const { homes, load } = useHouse();
   const show = useLog((log) => log.show);
   const loading = useLoadState();
-  const { control, watch, setValue, setError, handleSubmit, clearErrors } = useForm<Values>({
+  const { control, setValue, setError, handleSubmit, clearErrors } = useForm<Values>({
     defaultValues: { scientificName: '', commonName: '', called: '', legSpan: '', source: '', permit: '' },
     mode: 'onTouched',
   });
@@ -58,14 +59,14 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
   const [sex, setSex] = useState<(typeof SEXES)[number]>('unknown');
   const [chosenId, setChosenId] = useState(homeId);
   const [isBusy, setBusy] = useState(false);
+  const [typedName, typedSpan] = useWatch({ control, name: ['scientificName', 'legSpan'] });
   if (loading) return <Screen>{loading}</Screen>;
 
-  const typedName = watch('scientificName');
   const nameForm = checkScientificName(typedName);
   const suggestion = nameForm.ok ? undefined : nameForm.suggestion;
   const species = knownSpecies.find((each) => each.name === typedName.trim());
   const free = homes.filter((home) => home.residentIds.length === 0);
-  const legSpanMm = lengthIn(watch('legSpan'), length.unit);
+  const legSpanMm = lengthIn(typedSpan, length.unit);
   const animal = legSpanMm !== undefined && legSpanMm <= SPAN_LIMITS_MM[1] ? { profile, stage, legSpanMm } : null;
   const ranking = animal ? rankFor(animal, free) : [];
   const chosen = free.find((home) => home.id === chosenId);
@@ -123,7 +124,8 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
         <Button
           grow
           disabled={!chosen || !ranked || isBusy}
-          title={chosen && ranked ? `Take in to ${chosen.code}` : 'Choose a box first'}
+          rank={ranked?.fit.verdict === 'fail' ? 'second' : 'main'}
+          title={takeInTitle(chosen?.code, ranked)}
           onPress={() => void handleSubmit(takeIn)()}
         />
       }
@@ -182,6 +184,11 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
       </View>
     </Screen>
   );
+}
+
+function takeInTitle(code: string | undefined, ranked: RankedHome | undefined): string {
+  if (code === undefined || !ranked) return 'Choose a box first';
+  return `Take in to ${code}${ranked.fit.verdict === 'fail' ? ' all the same' : ''}`;
 }
 
 const useStyles = makeStyles((theme) => ({

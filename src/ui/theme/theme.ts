@@ -54,7 +54,7 @@ export function themeFor(mode: 'day' | 'night') {
           paddingHorizontal: space.m,
           minHeight: target,
         },
-        inputStyle: { fontFamily: fonts.text, fontSize: type.strong, color: palette.ink, minHeight: target },
+        inputStyle: { fontFamily: fonts.text, fontSize: type.strong, color: palette.ink, minHeight: target, outlineWidth: 0 },
         labelStyle: { fontFamily: fonts.bold, fontSize: type.body, color: palette.ink, fontWeight: 'normal', marginBottom: space.xs },
         errorStyle: { fontFamily: fonts.bold, fontSize: type.small, color: palette.clay, margin: 0, marginTop: space.xs },
       },

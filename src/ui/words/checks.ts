@@ -1,4 +1,4 @@
-import type { Check } from '@/core/housing/fit';
+import type { Check, FitAnswer } from '@/core/housing/fit';
 import type { LengthWords } from './useLength';
 
 const YARDSTICK_WORDS: Record<string, string> = {
@@ -12,11 +12,21 @@ const YARDSTICK_WORDS: Record<string, string> = {
 const number = (check: Check, value: number, length: LengthWords) =>
   check.unit === 'mm' ? length.short(value) : String(value);
 
-/** The number and its limit, `198 / 177 mm`; a count that passes needs no number. */
+/** The number and its limit, `198 / 177 mm`; nothing for a count that passes: its words say it. */
 export function checkNumbers(check: Check, length: LengthWords): string {
+  if (check.unit === 'count' && check.status === 'pass') return '';
   const limit = check.min !== null && check.actual < check.min ? check.min : (check.max ?? check.min ?? 0);
   const unit = check.unit === 'mm' ? ` ${length.unit}` : '';
   return `${number(check, check.actual, length)} / ${number(check, limit, length)}${unit}`;
+}
+
+/** The worst of what is wrong, in words; null when all is well. */
+export function troubleWords({ verdict, checks }: FitAnswer): string | null {
+  if (verdict === 'pass') return null;
+  return checks
+    .filter((check) => check.status === verdict)
+    .map((check) => check.title)
+    .join('; ');
 }
 
 /** The limits in words: "from 236 mm", "up to 177 mm". */

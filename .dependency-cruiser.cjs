@@ -1,0 +1,58 @@
+/** Arrows point one way: app -> ui -> client -> contract -> core, server -> contract -> core. */
+const only = (name, from, allowed, comment) => ({
+  name,
+  comment,
+  severity: 'error',
+  from: { path: from, pathNot: '\\.test\\.tsx?$' },
+  to: { pathNot: allowed },
+});
+
+module.exports = {
+  forbidden: [
+    only(
+      'core-knows-nature-only',
+      '^src/core',
+      ['^src/core', '^node_modules/date-fns/'],
+      'The computation is pure: no interface, no server, no storage, no schemas, no Node.',
+    ),
+    only(
+      'contract-knows-core-only',
+      '^src/contract',
+      ['^src/(contract|core)', '^data/', '^node_modules/(zod|date-fns)/'],
+      'The schemas are shared by both sides and know neither.',
+    ),
+    {
+      name: 'server-knows-no-interface',
+      severity: 'error',
+      from: { path: '^src/server' },
+      to: { path: ['^src/(ui|client)', '^app/', '^node_modules/(react|react-native|expo|@rneui)'] },
+    },
+    {
+      name: 'client-knows-no-screens',
+      severity: 'error',
+      from: { path: '^src/client' },
+      to: { path: ['^src/(ui|server)', '^app/', '^node_modules/(react-native|expo-router|@rneui|express|@electric-sql|pg)/'] },
+    },
+    {
+      name: 'ui-knows-no-server',
+      severity: 'error',
+      from: { path: '^(src/ui|app)' },
+      to: { path: ['^src/server', '^demo/', '^node_modules/(express|@electric-sql|pg)/'] },
+    },
+    {
+      name: 'routes-hold-no-logic',
+      severity: 'error',
+      from: { path: '^app/' },
+      to: { path: ['^src/(core|contract|client)'] },
+    },
+    { name: 'sql-stays-in-storage', severity: 'error', from: { path: '^src/server', pathNot: '^src/server/(storage|testing)|\\.test\\.ts$' }, to: { path: '^node_modules/(@electric-sql|pg)/' } },
+    { name: 'no-circles', severity: 'error', from: {}, to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } } },
+    { name: 'nothing-missing', severity: 'error', from: {}, to: { couldNotResolve: true, pathNot: '\\.woff2$' } },
+  ],
+  options: {
+    tsConfig: { fileName: 'tsconfig.json' },
+    tsPreCompilationDeps: true,
+    doNotFollow: { path: 'node_modules' },
+    enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['browser', 'import', 'require', 'node', 'default', 'types'], extensions: ['.web.tsx', '.web.ts', '.ts', '.tsx', '.js', '.mjs', '.json', '.d.ts'] },
+  },
+};

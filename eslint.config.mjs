@@ -1,0 +1,23 @@
+import reactHooks from 'eslint-plugin-react-hooks';
+import tseslint from 'typescript-eslint';
+
+export default tseslint.config(
+  { ignores: ['node_modules', 'dist', '.cache', '.expo', '.demo-data', 'test-results', 'playwright-report'] },
+  {
+    files: ['**/*.ts', '**/*.tsx'],
+    extends: [tseslint.configs.strict],
+    plugins: { 'react-hooks': reactHooks },
+    languageOptions: { parserOptions: { project: './tsconfig.json' } },
+    rules: {
+      ...reactHooks.configs.recommended.rules,
+      '@typescript-eslint/consistent-type-imports': 'error',
+      '@typescript-eslint/no-floating-promises': 'error',
+      '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: false }],
+      '@typescript-eslint/switch-exhaustiveness-check': ['error', { considerDefaultExhaustiveForUnions: true }],
+      eqeqeq: 'error',
+      'no-console': 'error',
+    },
+  },
+  // The server tells its operator on the console; so do the command-line tools.
+  { files: ['src/server/**/*.ts', 'bench/**/*.ts'], rules: { 'no-console': 'off' } },
+);

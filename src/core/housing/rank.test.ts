@@ -1,0 +1,47 @@
+import fc from 'fast-check';
+import { profileOf } from '@/contract/profiles';
+import type { Container } from './container';
+import { compareStatus } from './fit';
+import { rankHomes, type CandidateHome } from './rank';
+
+const GROUND = profileOf('ground-tarantula');
+const vents: Container['vents'] = [
+  { side: 'left', shape: 'hole', count: 4, diameterMm: 3 },
+  { side: 'right', shape: 'hole', count: 4, diameterMm: 3 },
+];
+const home = (code: string, size: [number, number, number], substrateDepthMm = 0): CandidateHome => ({
+  id: code,
+  code,
+  container: { shape: 'box', lengthMm: size[0], widthMm: size[1], heightMm: size[2], lid: 'solid', vents },
+  substrateDepthMm,
+});
+
+describe('ranking own tubs', () => {
+  it('puts the smallest that serves first and says how to fill it', () => {
+    const homes = [home('B11', [500, 300, 300]), home('B10', [240, 200, 120]), home('B9', [390, 290, 150], 60)];
+    const ranking = rankHomes(GROUND, { stage: 'adult', legSpanMm: 118 }, homes);
+    expect(ranking.map(({ code, depthMm, fit }) => [code, depthMm, fit.verdict])).toEqual([
+      ['B9', 60, 'pass'],
+      ['B11', 123, 'pass'],
+      ['B10', 59, 'fail'],
+    ]);
+    // 500 x 300 x 123 mm of soil is 18.45 L.
+    expect(ranking[1]?.soilToAddL).toBeCloseTo(18.45, 9);
+  });
+
+  it('does not depend on the order of the tubs, and never puts a worse verdict first', () => {
+    const side = fc.integer({ min: 40, max: 600 });
+    const homes = fc
+      .array(fc.tuple(side, side, side), { minLength: 2, maxLength: 12 })
+      .map((sizes) => sizes.map((size, index) => home(`T${index}`, size)));
+    fc.assert(
+      fc.property(homes.chain((list) => fc.tuple(fc.constant(list), fc.shuffledSubarray(list, { minLength: list.length }))), ([list, shuffled]) => {
+        const animal = { stage: 'adult' as const, legSpanMm: 90 };
+        const ranking = rankHomes(GROUND, animal, list);
+        expect(rankHomes(GROUND, animal, shuffled)).toEqual(ranking);
+        const verdicts = ranking.map((each) => each.fit.verdict);
+        expect([...verdicts].sort(compareStatus)).toEqual(verdicts);
+      }),
+    );
+  });
+});

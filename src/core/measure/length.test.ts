@@ -1,0 +1,41 @@
+import fc from 'fast-check';
+import { formatLength, parseLength, type LengthUnit } from './length';
+
+const units = fc.constantFrom<LengthUnit[]>('mm', 'cm', 'in');
+
+describe('lengths as keepers write them', () => {
+  // 1 in = 25.4 mm exactly: international yard and pound agreement, 1959.
+  it.each([
+    ['118', 'mm', 118],
+    ['11.8 cm', 'mm', 118],
+    ['4,5 in', 'mm', 114.3],
+    ['4 1/2"', 'cm', 114.3],
+    ['1/2 inch', 'mm', 12.7],
+    ['10', 'cm', 100],
+  ] as const)('reads %s (assumed %s) as %d mm', (text, unit, mm) => {
+    expect(parseLength(text, unit)).toEqual({ ok: true, mm: expect.closeTo(mm, 9) });
+  });
+
+  it.each([
+    ['', /Write a number/],
+    ['NaN', /Write a number/],
+    ['abc', /Write a number/],
+    ['0', /more than 0/],
+    ['-4 cm', /more than 0/],
+    ['5 kg', /“kg” is not a length unit/],
+    ['1/0', /cannot end in \/0/],
+    ['1e9', /not a length unit|Write a number/],
+  ])('refuses %p', (text, problem) => {
+    expect(parseLength(text, 'mm')).toEqual({ ok: false, problem: expect.stringMatching(problem) });
+  });
+
+  it('reads back what it wrote, to the precision it writes in', () => {
+    const halfStep = { mm: 0.5, cm: 0.5, in: 1.27 };
+    fc.assert(
+      fc.property(fc.double({ min: 1, max: 3000, noNaN: true }), units, (mm, unit) => {
+        const parsed = parseLength(formatLength(mm, unit), 'mm');
+        expect(parsed.ok && Math.abs(parsed.mm - mm) <= halfStep[unit] + 1e-9).toBe(true);
+      }),
+    );
+  });
+});

@@ -1,0 +1,163 @@
+import { profileOf } from '@/contract/profiles';
+import type { Container } from '@/core/housing/container';
+import { addDays } from '@/core/measure/day';
+import { dueWork, type LogEntry, type LogKind, type ResidentToday } from './due';
+
+const TODAY = '2026-03-14';
+const ago = (days: number) => addDays(TODAY, -days);
+
+let counter = 0;
+const entry = (kind: LogKind, daysAgo: number, more: Partial<LogEntry> = {}): LogEntry => {
+  counter += 1;
+  const on = ago(daysAgo);
+  return { id: `e${counter}`, kind, on, at: `${on}T19:00:${String(counter % 60).padStart(2, '0')}.000Z`, ...more };
+};
+
+const container: Container = {
+  shape: 'box',
+  lengthMm: 310,
+  widthMm: 240,
+  heightMm: 296,
+  lid: 'solid',
+  vents: [
+    { side: 'left', shape: 'hole', count: 3, diameterMm: 4 },
+    { side: 'right', shape: 'hole', count: 3, diameterMm: 4 },
+  ],
+};
+
+const settled = [entry('taken-in', 200), entry('watered', 1), entry('damped', 1)];
+const resident = (log: LogEntry[], change: Partial<ResidentToday> = {}): ResidentToday => ({
+  profile: profileOf('ground-tarantula'),
+  stage: 'adult',
+  legSpanMm: 118,
+  home: { container, substrateDepthMm: 130 },
+  log: [...settled, ...log],
+  ...change,
+});
+const work = (log: LogEntry[], change?: Partial<ResidentToday>) => dueWork(resident(log, change), TODAY);
+const kinds = (log: LogEntry[], change?: Partial<ResidentToday>) => work(log, change).jobs.map((job) => job.kind);
+const fed = (daysAgo: number) => [entry('offered', daysAgo), entry('eaten', daysAgo - 1)];
+
+describe('feeding', () => {
+  // Common practice, no source: spiderlings twice a week, juveniles weekly, adults every two weeks, or monthly.
+  it.each([
+    ['spiderling', 12, 'small-and-often', 3],
+    ['juvenile', 60, 'small-and-often', 7],
+    ['adult', 118, 'small-and-often', 14],
+    ['adult', 118, 'large-and-rarely', 30],
+  ] as const)('a %s of %d mm kept %s is due after %d days', (stage, legSpanMm, school, days) => {
+    const asked = { stage, legSpanMm, school };
+    expect(kinds(fed(days), asked)).toContain('feed');
+    expect(kinds(fed(days - 1), asked)).not.toContain('feed');
+  });
+
+  it('sizes the prey by the abdomen and says why it is due', () => {
+    // From memory: body 0.42 of the span, abdomen 0.45 of the body: 118 mm of span carry 22.3 mm of abdomen.
+    const [job] = work(fed(14)).jobs;
+    expect(job).toMatchObject({
+      kind: 'feed',
+      dueOn: TODAY,
+      cannotWait: false,
+      reason: { code: 'since-last', days: 14, on: ago(14) },
+      prey: { count: 2, maxLengthMm: expect.closeTo(22.302, 3) },
+    });
+  });
+
+  it('cannot wait once it is later than the tolerance', () => {
+    expect(work(fed(24)).jobs[0]).toMatchObject({ kind: 'feed', cannotWait: false });
+    expect(work(fed(25)).jobs[0]).toMatchObject({ kind: 'feed', cannotWait: true });
+  });
+
+  it('is offered again a week after a refusal, also to those fed more often', () => {
+    const refused = (daysAgo: number) => [entry('offered', daysAgo), entry('refused', daysAgo - 1)];
+    const juvenile = { stage: 'spiderling' as const, legSpanMm: 20 };
+    expect(kinds(refused(6), juvenile)).not.toContain('feed');
+    expect(work(refused(7), juvenile).jobs.find((job) => job.kind === 'feed')?.reason).toEqual({
+      code: 'after-refusal',
+      days: 7,
+      on: ago(7),
+    });
+  });
+
+  it('waits until a newcomer has settled', () => {
+    const arrived = (daysAgo: number) => ({ log: [entry('taken-in', daysAgo), entry('watered', 0)] });
+    expect(kinds([], arrived(4))).not.toContain('feed');
+    expect(kinds([], arrived(5))).toContain('feed');
+    expect(kinds([...fed(20), entry('moved', 2)])).not.toContain('feed');
+  });
+
+  it('stays in the list when it was done today, with the entry that did it', () => {
+    const done = entry('offered', 0);
+    expect(work([...fed(15), done]).jobs[0]).toMatchObject({ kind: 'feed', doneBy: done.id });
+  });
+});
+
+describe('leaving alone', () => {
+  it('nothing is fed and no home is touched while signs of a moult stand; leftovers still come out', () => {
+    const low = { home: { container, substrateDepthMm: 98 } };
+    const log = [entry('offered', 20), entry('sign', 6, { sign: 'dark' })];
+    expect(work(log, low).leaveAlone).toEqual({ code: 'premoult', signs: ['dark'], since: ago(6) });
+    expect(kinds(log, low)).toEqual(['leftovers']);
+  });
+
+  it('ends with a moult or a meal', () => {
+    const sign = entry('sign', 20, { sign: 'dark' });
+    expect(work([...fed(40), sign]).leaveAlone).not.toBeNull();
+    expect(work([sign, ...fed(15)]).leaveAlone).toBeNull();
+    expect(work([sign, entry('moulted', 15)]).leaveAlone).toBeNull();
+  });
+
+  it('is not for every sign: one refused meal is no moult', () => {
+    expect(work([entry('sign', 1, { sign: 'refused-food' })]).leaveAlone).toBeNull();
+  });
+
+  // Common practice, no source: fed again after 7-10 days; from memory: spiderlings 3-5, the largest 14.
+  it.each([
+    ['spiderling', 12, 5],
+    ['juvenile', 60, 7],
+    ['adult', 118, 10],
+    ['adult', 170, 14],
+  ] as const)('a moulted %s of %d mm rests %d days', (stage, legSpanMm, days) => {
+    const asked = { stage, legSpanMm };
+    expect(work([...fed(60), entry('moulted', days - 1)], asked).leaveAlone).toEqual({
+      code: 'hardening',
+      feedFrom: addDays(TODAY, 1),
+    });
+    expect(work([...fed(60), entry('moulted', days)], asked).leaveAlone).toBeNull();
+  });
+});
+
+describe('leftovers', () => {
+  it('are looked for the day after, until an answer is written down', () => {
+    expect(kinds([entry('offered', 0)])).not.toContain('leftovers');
+    expect(work([entry('offered', 1)]).jobs[0]).toMatchObject({ kind: 'leftovers', cannotWait: true, dueOn: TODAY });
+    expect(kinds([entry('offered', 3)])).toContain('leftovers');
+    expect(kinds([entry('offered', 3), entry('eaten', 1)])).not.toContain('leftovers');
+    const outcome = entry('refused', 0);
+    expect(work([entry('offered', 1), outcome]).jobs[0]).toMatchObject({ kind: 'leftovers', doneBy: outcome.id });
+  });
+});
+
+describe('the home', () => {
+  it('asks for the soil that mends it', () => {
+    const [job] = work([...fed(3)], { home: { container, substrateDepthMm: 98 } }).jobs;
+    expect(job).toMatchObject({
+      kind: 'soil',
+      cannotWait: true,
+      soil: { fromMm: 98, toMm: 119 },
+      reason: { code: 'home-fails', rules: ['gap'] },
+    });
+  });
+
+  it('asks for another box where soil does not help', () => {
+    const [job] = work([...fed(3)], { legSpanMm: 150 }).jobs;
+    expect(job).toMatchObject({ kind: 'rehouse', reason: { code: 'home-fails', rules: ['floor-width'] } });
+  });
+
+  it('gives water weekly to the large and damp soil to the small', () => {
+    const dry = (days: number) => ({ log: [entry('taken-in', 200), entry('watered', days), entry('damped', days), ...fed(2)] });
+    expect(kinds([], dry(6))).toEqual([]);
+    expect(kinds([], dry(7))).toEqual(['water']);
+    expect(kinds([], { ...dry(4), stage: 'spiderling', legSpanMm: 40 })).toContain('damp');
+  });
+});
