@@ -31,7 +31,13 @@ module.exports = {
       name: 'client-knows-no-screens',
       severity: 'error',
       from: { path: '^src/client' },
-      to: { path: ['^src/(ui|server)', '^app/', '^node_modules/(react-native|expo-router|@rneui|express|@electric-sql|pg)/'] },
+      to: {
+        path: [
+          '^src/(ui|server)',
+          '^app/',
+          '^node_modules/(react-native|expo-router|@rneui|express|@electric-sql|pg)/',
+        ],
+      },
     },
     {
       name: 'ui-knows-no-server',
@@ -45,14 +51,28 @@ module.exports = {
       from: { path: '^app/' },
       to: { path: ['^src/(core|contract|client)'] },
     },
-    { name: 'sql-stays-in-storage', severity: 'error', from: { path: '^src/server', pathNot: '^src/server/(storage|testing)|\\.test\\.ts$' }, to: { path: '^node_modules/(@electric-sql|pg)/' } },
-    { name: 'no-circles', severity: 'error', from: {}, to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } } },
+    {
+      name: 'sql-stays-in-storage',
+      severity: 'error',
+      from: { path: '^src/server', pathNot: '^src/server/(storage|testing)|\\.test\\.ts$' },
+      to: { path: '^node_modules/(@electric-sql|pg)/' },
+    },
+    {
+      name: 'no-circles',
+      severity: 'error',
+      from: {},
+      to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
+    },
     { name: 'nothing-missing', severity: 'error', from: {}, to: { couldNotResolve: true, pathNot: '\\.woff2$' } },
   ],
   options: {
     tsConfig: { fileName: 'tsconfig.json' },
     tsPreCompilationDeps: true,
     doNotFollow: { path: 'node_modules' },
-    enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['browser', 'import', 'require', 'node', 'default', 'types'], extensions: ['.web.tsx', '.web.ts', '.ts', '.tsx', '.js', '.mjs', '.json', '.d.ts'] },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['browser', 'import', 'require', 'node', 'default', 'types'],
+      extensions: ['.web.tsx', '.web.ts', '.ts', '.tsx', '.js', '.mjs', '.json', '.d.ts'],
+    },
   },
 };

@@ -18,6 +18,8 @@ export default tseslint.config(
       'no-console': 'error',
     },
   },
+  // Playwright's fixtures are handed on by a function called use, which is no hook.
+  { files: ['e2e/**/*.ts'], rules: { 'react-hooks/rules-of-hooks': 'off' } },
   // The server tells its operator on the console; so do the command-line tools.
   { files: ['src/server/**/*.ts', 'bench/**/*.ts'], rules: { 'no-console': 'off' } },
 );

@@ -15,7 +15,10 @@ module.exports = {
       displayName: 'interface',
       preset: 'jest-expo/web',
       testMatch: ['<rootDir>/src/{ui,client}/**/*.test.{ts,tsx}'],
-      moduleNameMapper: alias,
+      moduleNameMapper: {
+        ...alias,
+        '^lucide-react-native/icons/(.*)$': '<rootDir>/node_modules/lucide-react-native/dist/cjs/icons/$1.js',
+      },
       transformIgnorePatterns: [
         'node_modules/(?!(?:@rneui|expo.*|@expo.*|@react-native.*|react-native.*|react-native-svg|lucide-react-native|uuid)/)',
       ],

@@ -14,7 +14,13 @@ config.resolver.resolveRequest = (context, name, platform) => {
   if (ICON_FONTS.test(name)) return { type: 'sourceFile', filePath: NO_ICON_FONT };
   const resolved = context.resolveRequest(context, name, platform);
   if (resolved.type === 'sourceFile' && resolved.filePath.includes('zod') && ZOD_LOCALES.test(resolved.filePath)) {
-    return { ...resolved, filePath: path.join(path.dirname(resolved.filePath), path.extname(resolved.filePath) === '.cjs' ? 'en.cjs' : 'en.js') };
+    return {
+      ...resolved,
+      filePath: path.join(
+        path.dirname(resolved.filePath),
+        path.extname(resolved.filePath) === '.cjs' ? 'en.cjs' : 'en.js',
+      ),
+    };
   }
   return resolved;
 };

@@ -4,5 +4,14 @@ import { AddHomeScreen } from '@/ui/screens/lazyForms';
 import { HomesScreen } from '@/ui/screens/HomesScreen';
 
 export default function AddHomeRoute() {
-  return <TwoPanes list={<HomesScreen />} detail={<Suspense><AddHomeScreen /></Suspense>} />;
+  return (
+    <TwoPanes
+      list={<HomesScreen />}
+      detail={
+        <Suspense>
+          <AddHomeScreen />
+        </Suspense>
+      }
+    />
+  );
 }

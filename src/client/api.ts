@@ -3,11 +3,12 @@ import type { endpoints } from '@/contract/endpoints';
 import type { ErrorReply, FieldMessage } from '@/contract/errors';
 import { routes, type EndpointName } from '@/contract/routes';
 
-type In<E, Key extends string> = E extends Record<Key, infer Schema>
-  ? Schema extends z.ZodType
-    ? { [K in Key]: z.input<Schema> }
-    : unknown
-  : unknown;
+type In<E, Key extends string> =
+  E extends Record<Key, infer Schema>
+    ? Schema extends z.ZodType
+      ? { [K in Key]: z.input<Schema> }
+      : unknown
+    : unknown;
 type Arguments<Name extends EndpointName> = In<(typeof endpoints)[Name], 'params'> &
   In<(typeof endpoints)[Name], 'query'> &
   In<(typeof endpoints)[Name], 'body'>;

@@ -22,7 +22,11 @@ export function rankFor(animal: Measured, homes: Home[]): RankedHome[] {
 }
 
 /** The cut through a home, with its animal where it has one. */
-export function sectionOf(home: Home, animal: Measured | undefined, substrateDepthMm = home.substrateDepthMm): SectionPlan {
+export function sectionOf(
+  home: Home,
+  animal: Measured | undefined,
+  substrateDepthMm = home.substrateDepthMm,
+): SectionPlan {
   if (!animal) return sectionPlan(home.container, substrateDepthMm, null);
   const profile = profileOf(animal.profile);
   const legSpanMm = bodyOf(profile, animal).legSpan.mm;

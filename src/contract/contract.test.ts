@@ -31,7 +31,12 @@ describe('a request', () => {
     ['a missing stage', { ...valid, stage: undefined }, 'stage', /one of egg/],
     ['soil above the lid', { ...valid, substrateDepthMm: 300 }, 'substrateDepthMm', /at most the inside height, 296/],
     ['no such shape', { ...valid, container: { shape: 'ball' } }, 'container.shape', /box .* or cylinder/],
-    ['a hole without size', withVent({ diameterMm: undefined }), 'container.vents.0.diameterMm', /hole needs diameterMm/],
+    [
+      'a hole without size',
+      withVent({ diameterMm: undefined }),
+      'container.vents.0.diameterMm',
+      /hole needs diameterMm/,
+    ],
     ['a hole wider than its wall', withVent({ diameterMm: 299 }), 'container.vents.0.diameterMm', /296 mm high/],
     ['a hole that leaves its wall', withVent({ centreHeightMm: 295 }), 'container.vents.0.centreHeightMm', /to 294/],
     ['half a hole', withVent({ count: 0.5 }), 'container.vents.0.count', /whole number/],

@@ -9,7 +9,15 @@ const TREE = profileOf('tree-tarantula');
 
 const holes = (side: Vent['side'], diameterMm = 3): Vent => ({ side, shape: 'hole', count: 4, diameterMm });
 const box = (lengthMm: number, widthMm: number, heightMm: number, change: Partial<Container> = {}): Container =>
-  ({ shape: 'box', lengthMm, widthMm, heightMm, lid: 'solid', vents: [holes('left'), holes('right')], ...change }) as Container;
+  ({
+    shape: 'box',
+    lengthMm,
+    widthMm,
+    heightMm,
+    lid: 'solid',
+    vents: [holes('left'), holes('right')],
+    ...change,
+  }) as Container;
 
 /** An adult of 118 mm leg span in a box that satisfies everything, changed as a test needs. */
 const ground = (change: Partial<FitQuestion> = {}): FitAnswer =>
@@ -238,26 +246,42 @@ describe('laws of every home', () => {
         expect(conflict !== undefined).toBe(min > max);
         if (recommended === null) return;
         expect(recommended >= min && recommended <= max).toBe(true);
-        expect(fit(profile, { ...asked, substrateDepthMm: recommended }).substrateDepthMm.recommended).toBe(recommended);
+        expect(fit(profile, { ...asked, substrateDepthMm: recommended }).substrateDepthMm.recommended).toBe(
+          recommended,
+        );
       }),
     );
   });
 
   it('a longer drop never turns a failing gap into a passing one', () => {
     fc.assert(
-      fc.property(question, fc.double({ min: 0, max: 500, noNaN: true }), ({ container, legSpanMm, share }, higherMm) => {
-        const substrateDepthMm = share * container.heightMm;
-        const gap = (heightMm: number) =>
-          statusOf(fit(GROUND, { stage: 'adult', legSpanMm, container: { ...container, heightMm }, substrateDepthMm }), 'gap');
-        expect(compareStatus(gap(container.heightMm + higherMm) ?? 'pass', gap(container.heightMm) ?? 'pass')).toBeGreaterThanOrEqual(0);
-      }),
+      fc.property(
+        question,
+        fc.double({ min: 0, max: 500, noNaN: true }),
+        ({ container, legSpanMm, share }, higherMm) => {
+          const substrateDepthMm = share * container.heightMm;
+          const gap = (heightMm: number) =>
+            statusOf(
+              fit(GROUND, { stage: 'adult', legSpanMm, container: { ...container, heightMm }, substrateDepthMm }),
+              'gap',
+            );
+          expect(
+            compareStatus(gap(container.heightMm + higherMm) ?? 'pass', gap(container.heightMm) ?? 'pass'),
+          ).toBeGreaterThanOrEqual(0);
+        },
+      ),
     );
   });
 
   it('a verdict is the worst of its checks', () => {
     fc.assert(
       fc.property(question, ({ profile, container, legSpanMm, share }) => {
-        const answer = fit(profile, { stage: 'adult', legSpanMm, container, substrateDepthMm: share * container.heightMm });
+        const answer = fit(profile, {
+          stage: 'adult',
+          legSpanMm,
+          container,
+          substrateDepthMm: share * container.heightMm,
+        });
         const worst = [...answer.checks].sort((a, b) => compareStatus(b.status, a.status))[0];
         expect(answer.verdict).toBe(worst?.status);
       }),

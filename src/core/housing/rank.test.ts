@@ -35,13 +35,16 @@ describe('ranking own tubs', () => {
       .array(fc.tuple(side, side, side), { minLength: 2, maxLength: 12 })
       .map((sizes) => sizes.map((size, index) => home(`T${index}`, size)));
     fc.assert(
-      fc.property(homes.chain((list) => fc.tuple(fc.constant(list), fc.shuffledSubarray(list, { minLength: list.length }))), ([list, shuffled]) => {
-        const animal = { stage: 'adult' as const, legSpanMm: 90 };
-        const ranking = rankHomes(GROUND, animal, list);
-        expect(rankHomes(GROUND, animal, shuffled)).toEqual(ranking);
-        const verdicts = ranking.map((each) => each.fit.verdict);
-        expect([...verdicts].sort(compareStatus)).toEqual(verdicts);
-      }),
+      fc.property(
+        homes.chain((list) => fc.tuple(fc.constant(list), fc.shuffledSubarray(list, { minLength: list.length }))),
+        ([list, shuffled]) => {
+          const animal = { stage: 'adult' as const, legSpanMm: 90 };
+          const ranking = rankHomes(GROUND, animal, list);
+          expect(rankHomes(GROUND, animal, shuffled)).toEqual(ranking);
+          const verdicts = ranking.map((each) => each.fit.verdict);
+          expect([...verdicts].sort(compareStatus)).toEqual(verdicts);
+        },
+      ),
     );
   });
 });

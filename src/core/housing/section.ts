@@ -55,7 +55,11 @@ export function scaleBarMm(mm: number): number {
  * Lays out the cut along the longer side of a home. Furniture is placed by the habits of the kind: a flat bark with
  * the animal before it on the ground, or a bark leaned up the box with the animal on it. Lengths in mm.
  */
-export function sectionPlan(container: Container, substrateDepthMm: number, subject: SectionSubject | null): SectionPlan {
+export function sectionPlan(
+  container: Container,
+  substrateDepthMm: number,
+  subject: SectionSubject | null,
+): SectionPlan {
   const widthMm = floorLongSideMm(container);
   const { heightMm } = container;
   const gapMm = heightMm - substrateDepthMm;
@@ -114,7 +118,10 @@ function ventsInCut(vent: Vent, container: Container): SectionVent[] {
     case 'right':
       return [{ ...look, where: 'right', x: widthMm, y }];
     default: {
-      const row = Array.from({ length: Math.min(vent.count, 40) }, (_, index) => ((index + 0.5) / vent.count) * widthMm);
+      const row = Array.from(
+        { length: Math.min(vent.count, 40) },
+        (_, index) => ((index + 0.5) / vent.count) * widthMm,
+      );
       const where = vent.side === 'lid' || vent.side === 'floor' ? vent.side : 'behind';
       const at = where === 'lid' ? container.heightMm : where === 'floor' ? 0 : y;
       return row.map((x) => ({ ...look, where, x, y: at }));

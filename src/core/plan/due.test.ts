@@ -155,7 +155,9 @@ describe('the home', () => {
   });
 
   it('gives water weekly to the large and damp soil to the small', () => {
-    const dry = (days: number) => ({ log: [entry('taken-in', 200), entry('watered', days), entry('damped', days), ...fed(2)] });
+    const dry = (days: number) => ({
+      log: [entry('taken-in', 200), entry('watered', days), entry('damped', days), ...fed(2)],
+    });
     expect(kinds([], dry(6))).toEqual([]);
     expect(kinds([], dry(7))).toEqual(['water']);
     expect(kinds([], { ...dry(4), stage: 'spiderling', legSpanMm: 40 })).toContain('damp');

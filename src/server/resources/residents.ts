@@ -47,6 +47,8 @@ export function residentHandlers({ database, clock }: Deps): Pick<Handlers, 'res
             requireDepthFits(home, body.substrateDepthMm);
             await insertEntry(queries, {
               ...common,
+              // However long ago the animal came: the depth is that of the box as it stands today.
+              on: clock.today(),
               id: randomUUID(),
               kind: 'soil-set',
               residentId: null,

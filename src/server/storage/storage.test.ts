@@ -39,13 +39,28 @@ describe.each(databases)('storage on $kind', ({ open }) => {
   beforeAll(async () => {
     database = await emptyDatabase(open);
     await insertShelf(database, { id: shelfId, room: 'Boiler Room', name: 'Shelf A' });
-    for (const [code, id] of [['A10', homes.a], ['A9', homes.b]] as const) {
+    for (const [code, id] of [
+      ['A10', homes.a],
+      ['A9', homes.b],
+    ] as const) {
       await insertHome(database, { id, code, shelfId, place: code === 'A9' ? 1 : 2, container });
       await write({ kind: 'soil-set', residentId: null, homeId: id, data: { substrateDepthMm: 60 } });
     }
     const facts = { called: 'Pip', scientificName: 'Grammostola pulchra', commonName: null, sex: 'unknown' } as const;
-    await insertResident(database, { id: residentId, profile: 'ground-tarantula', source: null, permit: null, school: null, ...facts });
-    await write({ kind: 'taken-in', homeId: homes.a, on: '2026-01-01', data: { stage: 'spiderling', legSpanMm: 12.5 } });
+    await insertResident(database, {
+      id: residentId,
+      profile: 'ground-tarantula',
+      source: null,
+      permit: null,
+      school: null,
+      ...facts,
+    });
+    await write({
+      kind: 'taken-in',
+      homeId: homes.a,
+      on: '2026-01-01',
+      data: { stage: 'spiderling', legSpanMm: 12.5 },
+    });
   }, 60_000);
 
   afterAll(() => database.close());
@@ -65,12 +80,24 @@ describe.each(databases)('storage on $kind', ({ open }) => {
   it('gives back what was written: numbers, days, instants, containers', async () => {
     expect(await listShelves(database)).toEqual([{ id: shelfId, name: 'Shelf A', room: 'Boiler Room', position: 0 }]);
     const [first, second] = await listHomes(database);
-    expect(first).toEqual({ id: homes.b, code: 'A9', shelfId, place: 1, container, substrateDepthMm: 60, residentIds: [] });
+    expect(first).toEqual({
+      id: homes.b,
+      code: 'A9',
+      shelfId,
+      place: 1,
+      container,
+      substrateDepthMm: 60,
+      residentIds: [],
+    });
     expect(second).toMatchObject({ code: 'A10', residentIds: [residentId] });
     expect(await listResidents(database)).toEqual([
       expect.objectContaining({ stage: 'spiderling', legSpanMm: 12.5, takenInOn: '2026-01-01', homeId: homes.a }),
     ]);
-    const written = await write({ keeper: 'Odalys Fenn', note: 'a “note”, with ü', data: { preyCount: 2, feeder: 'x' } });
+    const written = await write({
+      keeper: 'Odalys Fenn',
+      note: 'a “note”, with ü',
+      data: { preyCount: 2, feeder: 'x' },
+    });
     expect(await findEntry(database, written.id)).toEqual({ ...written, undoneAt: null });
   });
 
@@ -78,7 +105,13 @@ describe.each(databases)('storage on $kind', ({ open }) => {
     const measured = await write({ kind: 'measured', on: '2026-02-01', data: { legSpanMm: 20 } });
     const moulted = await write({ kind: 'moulted', on: '2026-02-20', data: { stage: 'juvenile' } });
     const moved = await write({ kind: 'moved', on: '2026-02-21', homeId: homes.b });
-    const soil = await write({ kind: 'soil-set', residentId: null, homeId: homes.b, on: '2026-03-11', data: { substrateDepthMm: 71.5 } });
+    const soil = await write({
+      kind: 'soil-set',
+      residentId: null,
+      homeId: homes.b,
+      on: '2026-03-11',
+      data: { substrateDepthMm: 71.5 },
+    });
     const now = { stage: 'juvenile', legSpanMm: 20, measuredOn: '2026-02-01', homeId: homes.b };
     expect(await findResident(database, residentId)).toMatchObject(now);
     expect((await findHome(database, homes.b))?.substrateDepthMm).toBe(71.5);
@@ -89,8 +122,18 @@ describe.each(databases)('storage on $kind', ({ open }) => {
   });
 
   it('takes a back-dated entry for what it is: earlier', async () => {
-    const late = await write({ kind: 'measured', on: '2026-02-02', at: '2026-03-01T10:00:00.000Z', data: { legSpanMm: 15 } });
-    const early = await write({ kind: 'measured', on: '2026-01-15', at: '2026-03-02T10:00:00.000Z', data: { legSpanMm: 14 } });
+    const late = await write({
+      kind: 'measured',
+      on: '2026-02-02',
+      at: '2026-03-01T10:00:00.000Z',
+      data: { legSpanMm: 15 },
+    });
+    const early = await write({
+      kind: 'measured',
+      on: '2026-01-15',
+      at: '2026-03-02T10:00:00.000Z',
+      data: { legSpanMm: 14 },
+    });
     expect((await findResident(database, residentId))?.legSpanMm).toBe(15);
     for (const { id } of [late, early]) await markUndone(database, id, '2026-03-12T08:00:00.000Z');
   });
@@ -118,10 +161,27 @@ describe.each(databases)('storage on $kind', ({ open }) => {
   });
 
   it('tells the history of an animal and of the soil it lived on, newest first', async () => {
-    await write({ kind: 'soil-set', residentId: null, homeId: homes.a, on: '2026-03-12', data: { substrateDepthMm: 63 } });
-    const elsewhere = await write({ kind: 'soil-set', residentId: null, homeId: homes.b, on: '2026-03-12', data: { substrateDepthMm: 1 } });
+    await write({
+      kind: 'soil-set',
+      residentId: null,
+      homeId: homes.a,
+      on: '2026-03-12',
+      data: { substrateDepthMm: 63 },
+    });
+    const elsewhere = await write({
+      kind: 'soil-set',
+      residentId: null,
+      homeId: homes.b,
+      on: '2026-03-12',
+      data: { substrateDepthMm: 1 },
+    });
     const history = await historyOf(database, residentId, 200);
-    expect(history.map((each) => each.on)).toEqual(history.map((each) => each.on).sort().reverse());
+    expect(history.map((each) => each.on)).toEqual(
+      history
+        .map((each) => each.on)
+        .sort()
+        .reverse(),
+    );
     expect(history.some((each) => each.kind === 'soil-set' && each.homeId === homes.a)).toBe(true);
     expect(history.map((each) => each.id)).not.toContain(elsewhere.id);
   });

@@ -1,6 +1,7 @@
 import Text from '@rneui/themed/dist/Text';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import { fonts, radius, space, stroke, target, type } from '../theme/tokens';
+import { Tappable } from './Tappable';
 import { makeStyles } from './useStyles';
 
 interface Props<Value extends string> {
@@ -18,7 +19,7 @@ export function Choices<Value extends string>({ label, choices, value, onChange 
       {choices.map((choice) => {
         const chosen = choice.value === value;
         return (
-          <Pressable
+          <Tappable
             key={choice.value}
             role="radio"
             aria-checked={chosen}
@@ -26,7 +27,7 @@ export function Choices<Value extends string>({ label, choices, value, onChange 
             style={[styles.choice, chosen && styles.chosen]}
           >
             <Text style={[styles.title, chosen && styles.chosenTitle]}>{choice.title}</Text>
-          </Pressable>
+          </Tappable>
         );
       })}
     </View>

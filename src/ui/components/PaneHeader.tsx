@@ -8,7 +8,15 @@ import { useIsWide } from './useLayout';
 import { makeStyles } from './useStyles';
 
 /** The way back to the list this was chosen from; on a wide screen the list stands beside it. */
-export function PaneHeader({ back, title, children }: { back: '/residents' | '/homes' | '/'; title: string; children?: ReactNode }) {
+export function PaneHeader({
+  back,
+  title,
+  children,
+}: {
+  back: '/residents' | '/homes' | '/';
+  title: string;
+  children?: ReactNode;
+}) {
   const styles = useStyles();
   const isWide = useIsWide();
   if (isWide) return children ? <View style={styles.row}>{children}</View> : null;
@@ -26,6 +34,13 @@ export function PaneHeader({ back, title, children }: { back: '/residents' | '/h
 
 const useStyles = makeStyles(() => ({
   row: { flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', minHeight: target },
-  back: { flexDirection: 'row', alignItems: 'center', gap: space.s, minHeight: target, paddingRight: space.l, marginLeft: -space.xs },
+  back: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: space.s,
+    minHeight: target,
+    paddingRight: space.l,
+    marginLeft: -space.xs,
+  },
   title: { fontFamily: fonts.bold },
 }));

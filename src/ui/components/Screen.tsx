@@ -19,7 +19,13 @@ export function Screen({ children, actions }: { children: ReactNode; actions?: R
 const useStyles = makeStyles((theme) => ({
   pane: { flex: 1, backgroundColor: theme.colors.ground },
   scroll: { flex: 1 },
-  content: { padding: space.l, paddingBottom: space.xl, width: '100%', maxWidth: measure.column + 2 * space.l, alignSelf: 'center' },
+  content: {
+    padding: space.l,
+    paddingBottom: space.xl,
+    width: '100%',
+    maxWidth: measure.column + 2 * space.l,
+    alignSelf: 'center',
+  },
   actions: {
     flexDirection: 'row',
     gap: space.s,

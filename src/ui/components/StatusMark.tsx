@@ -11,7 +11,9 @@ export function StatusMark({ status }: { status: Status }) {
   return (
     <Svg width={SIZE} height={SIZE} viewBox="0 0 22 22" aria-hidden>
       {status === 'pass' && <Circle cx={11} cy={11} r={7.5} fill="none" stroke={good} strokeWidth={3} />}
-      {status === 'watch' && <Path d="M11 3 L20 19 H2 Z" fill="none" stroke={amber} strokeWidth={3} strokeLinejoin="round" />}
+      {status === 'watch' && (
+        <Path d="M11 3 L20 19 H2 Z" fill="none" stroke={amber} strokeWidth={3} strokeLinejoin="round" />
+      )}
       {status === 'fail' && <Rect x={3.5} y={3.5} width={15} height={15} fill={clay} />}
     </Svg>
   );

@@ -1,6 +1,6 @@
-import { Pressable } from 'react-native';
 import { circle, stroke } from '../theme/tokens';
 import { Icon } from './Icon';
+import { Tappable } from './Tappable';
 import { makeStyles } from './useStyles';
 
 interface Props {
@@ -15,7 +15,7 @@ interface Props {
 export function TickCircle({ label, done, pressing = false, onPress }: Props) {
   const styles = useStyles({ done, pressing });
   return (
-    <Pressable
+    <Tappable
       role="checkbox"
       aria-checked={done}
       aria-label={label}
@@ -24,7 +24,7 @@ export function TickCircle({ label, done, pressing = false, onPress }: Props) {
       style={({ pressed }) => [styles.circle, pressed && styles.pressed]}
     >
       {done ? <Icon name="Check" size={26} color={styles.tick.color} /> : null}
-    </Pressable>
+    </Tappable>
   );
 }
 

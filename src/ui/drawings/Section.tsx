@@ -39,7 +39,8 @@ export function Section({ plan, fit, length, width, label }: Props) {
   const height = boxPx.height + MARGIN.top + MARGIN.bottom;
   const x = (mm: number) => left + mm * pxPerMm;
   const y = (mm: number) => MARGIN.top + (plan.heightMm - mm) * pxPerMm;
-  const failing = (rules: string[]) => fit?.checks.some((each) => each.status === 'fail' && rules.includes(each.rule)) ?? false;
+  const failing = (rules: string[]) =>
+    fit?.checks.some((each) => each.status === 'fail' && rules.includes(each.rule)) ?? false;
   const scale = { x, y, pxPerMm };
   return (
     <View role="img" aria-label={label}>
@@ -102,7 +103,15 @@ function Soil({ plan, scale: { x, y, pxPerMm }, colors }: PartProps) {
   return (
     <G>
       <Rect x={x(0)} y={top} width={wide} height={tall} fill="url(#soil)" />
-      <Line x1={x(0)} y1={top} x2={x(plan.widthMm)} y2={top} stroke={colors.litter} strokeWidth={4} strokeDasharray="9 3" />
+      <Line
+        x1={x(0)}
+        y1={top}
+        x2={x(plan.widthMm)}
+        y2={top}
+        stroke={colors.litter}
+        strokeWidth={4}
+        strokeDasharray="9 3"
+      />
       {labelled && (
         <>
           <Label x={x(0) + 10} y={y(0) - 9} color={colors.onSoil} text="damp" />
@@ -116,7 +125,17 @@ function Soil({ plan, scale: { x, y, pxPerMm }, colors }: PartProps) {
 }
 
 /** An opening at its true size, and never so small that it could not be seen. */
-function Opening({ vent, scale: { x, y, pxPerMm }, colors, unsafe }: { vent: SectionVent; scale: Scale; colors: Palette; unsafe: boolean }) {
+function Opening({
+  vent,
+  scale: { x, y, pxPerMm },
+  colors,
+  unsafe,
+}: {
+  vent: SectionVent;
+  scale: Scale;
+  colors: Palette;
+  unsafe: boolean;
+}) {
   const stroke = unsafe ? colors.clay : colors.wall;
   const across = Math.max(vent.acrossMm * pxPerMm, 2.4);
   const tall = Math.max(vent.tallMm * pxPerMm, 2.4);
@@ -126,7 +145,9 @@ function Opening({ vent, scale: { x, y, pxPerMm }, colors, unsafe }: { vent: Sec
     return <Circle cx={cx} cy={cy} r={across / 2} fill={colors.ground} stroke={stroke} strokeWidth={1} />;
   }
   const isWall = vent.where === 'left' || vent.where === 'right';
-  const size = isWall ? { w: WALL + 4, h: Math.max(tall, 4) } : { w: Math.max(across, 4), h: vent.where === 'behind' ? tall : 9 };
+  const size = isWall
+    ? { w: WALL + 4, h: Math.max(tall, 4) }
+    : { w: Math.max(across, 4), h: vent.where === 'behind' ? tall : 9 };
   return (
     <Rect
       x={cx - size.w / 2}
@@ -191,7 +212,15 @@ interface DimensionProps extends PartProps {
   widthFails: boolean;
 }
 
-function Dimensions({ plan, scale: { x, y, pxPerMm }, colors, length, gapFails, depthFails, widthFails }: DimensionProps) {
+function Dimensions({
+  plan,
+  scale: { x, y, pxPerMm },
+  colors,
+  length,
+  gapFails,
+  depthFails,
+  widthFails,
+}: DimensionProps) {
   const at = x(plan.widthMm * 0.88);
   const inSoil = x(plan.widthMm * 0.24);
   const base = y(0) + 14;
@@ -203,7 +232,14 @@ function Dimensions({ plan, scale: { x, y, pxPerMm }, colors, length, gapFails, 
       {plan.animal && (
         <>
           <Measure x1={at} y1={y(plan.heightMm) + 3} x2={at} y2={y(plan.depthMm) - 5} color={gapInk} />
-          <Tag x={at} y={(y(plan.heightMm) + y(plan.depthMm)) / 2} text={`gap ${length.long(plan.gapMm)}`} colors={colors} loud={gapFails} limit={x(plan.widthMm) - 6} />
+          <Tag
+            x={at}
+            y={(y(plan.heightMm) + y(plan.depthMm)) / 2}
+            text={`gap ${length.long(plan.gapMm)}`}
+            colors={colors}
+            loud={gapFails}
+            limit={x(plan.widthMm) - 6}
+          />
         </>
       )}
       {plan.depthMm * pxPerMm > 26 && (
@@ -219,16 +255,37 @@ function Dimensions({ plan, scale: { x, y, pxPerMm }, colors, length, gapFails, 
         </>
       )}
       <Measure x1={x(0)} y1={base} x2={x(plan.widthMm)} y2={base} color={widthInk} />
-      <Label x={x(plan.widthMm / 2)} y={base + 19} text={`${length.long(plan.widthMm)} inside`} color={widthInk} anchor="middle" bold={widthFails} />
+      <Label
+        x={x(plan.widthMm / 2)}
+        y={base + 19}
+        text={`${length.long(plan.widthMm)} inside`}
+        color={widthInk}
+        anchor="middle"
+        bold={widthFails}
+      />
       <Rect x={12} y={base + 8} width={barPx / 2} height={4} fill={colors.ink} />
-      <Rect x={12 + barPx / 2} y={base + 8} width={barPx / 2} height={4} fill={colors.ground} stroke={colors.ink} strokeWidth={1} />
+      <Rect
+        x={12 + barPx / 2}
+        y={base + 8}
+        width={barPx / 2}
+        height={4}
+        fill={colors.ground}
+        stroke={colors.ink}
+        strokeWidth={1}
+      />
       <Label x={12} y={base + 27} text={length.long(plan.scaleBarMm)} color={colors.inkSoft} />
     </G>
   );
 }
 
 /** Where the soil should stand, outside the wall, when it does not. */
-function FillMark({ fit, plan, scale: { x, y }, colors, length }: PartProps & { fit: FitAnswer | null; length: LengthWords }) {
+function FillMark({
+  fit,
+  plan,
+  scale: { x, y },
+  colors,
+  length,
+}: PartProps & { fit: FitAnswer | null; length: LengthWords }) {
   const to = fit?.substrateDepthMm.recommended;
   if (to === undefined || to === null || Math.abs(to - plan.depthMm) < 0.5) return null;
   const [wanted, present] = [y(to), y(plan.depthMm)];
@@ -247,7 +304,14 @@ function Measure({ x1, y1, x2, y2, color }: { x1: number; y1: number; x2: number
   const upright = x1 === x2;
   const tick = (cx: number, cy: number) =>
     upright ? `M ${cx - 5} ${cy} H ${cx + 5}` : `M ${cx} ${cy - 4} V ${cy + 4}`;
-  return <Path d={`M ${x1} ${y1} L ${x2} ${y2} ${tick(x1, y1)} ${tick(x2, y2)}`} stroke={color} strokeWidth={1.5} fill="none" />;
+  return (
+    <Path
+      d={`M ${x1} ${y1} L ${x2} ${y2} ${tick(x1, y1)} ${tick(x2, y2)}`}
+      stroke={color}
+      strokeWidth={1.5}
+      fill="none"
+    />
+  );
 }
 
 interface LabelProps {
@@ -268,13 +332,34 @@ function Label({ x, y, text, color, anchor = 'start', bold = false }: LabelProps
 }
 
 /** A dimension's number on a ground of its own; filled with clay where the rule fails. */
-function Tag({ x, y, text, colors, loud, limit }: { x: number; y: number; text: string; colors: Palette; loud: boolean; limit: number }) {
+function Tag({
+  x,
+  y,
+  text,
+  colors,
+  loud,
+  limit,
+}: {
+  x: number;
+  y: number;
+  text: string;
+  colors: Palette;
+  loud: boolean;
+  limit: number;
+}) {
   const wide = text.length * TYPE * 0.56 + 14;
   const leftEdge = Math.min(x - wide / 2, limit - wide);
   return (
     <G>
       <Rect x={leftEdge} y={y - 12} width={wide} height={24} rx={4} fill={loud ? colors.clay : colors.air} />
-      <Label x={leftEdge + wide / 2} y={y + 4.5} text={text} color={loud ? colors.onClay : colors.ink} anchor="middle" bold={loud} />
+      <Label
+        x={leftEdge + wide / 2}
+        y={y + 4.5}
+        text={text}
+        color={loud ? colors.onClay : colors.ink}
+        anchor="middle"
+        bold={loud}
+      />
     </G>
   );
 }

@@ -40,12 +40,28 @@ export function Tarantula({ spanPx, color, light }: Props) {
     return `${lift} Q ${px((knee + foot * 2) / 3)} ${-px(kneeHeight * 0.6)} ${end} ${-thick / 2}`;
   };
   const drawn = (leg: Leg, stroke: string) => (
-    <Path key={leg.foot} d={path(leg)} fill="none" stroke={stroke} strokeWidth={thick} strokeLinecap="round" strokeLinejoin="round" />
+    <Path
+      key={leg.foot}
+      d={path(leg)}
+      fill="none"
+      stroke={stroke}
+      strokeWidth={thick}
+      strokeLinecap="round"
+      strokeLinejoin="round"
+    />
   );
   return (
     <G>
       {FAR.map((leg) => drawn(leg, light))}
-      <Ellipse cx={px(-0.13)} cy={-px(0.15)} rx={px(0.13)} ry={px(0.095)} fill={light} stroke={color} strokeWidth={thick * 0.5} />
+      <Ellipse
+        cx={px(-0.13)}
+        cy={-px(0.15)}
+        rx={px(0.13)}
+        ry={px(0.095)}
+        fill={light}
+        stroke={color}
+        strokeWidth={thick * 0.5}
+      />
       <Ellipse cx={px(0.07)} cy={-px(BODY_HEIGHT)} rx={px(0.1)} ry={px(0.06)} fill={color} />
       <Ellipse cx={px(0.18)} cy={-px(BODY_HEIGHT - 0.03)} rx={px(0.035)} ry={px(0.025)} fill={color} />
       {NEAR.map((leg) => drawn(leg, color))}

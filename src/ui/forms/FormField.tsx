@@ -14,7 +14,9 @@ interface Props<Values extends FieldValues> {
 
 /** A field of a form, with its problem under it. */
 export function FormField<Values extends FieldValues>({ control, name, label, hint, keyboard, check }: Props<Values>) {
-  const rules = check ? ({ validate: (value: string) => check(value) } as RegisterOptions<Values, FieldPath<Values>>) : {};
+  const rules = check
+    ? ({ validate: (value: string) => check(value) } as RegisterOptions<Values, FieldPath<Values>>)
+    : {};
   return (
     <Controller
       control={control}

@@ -59,7 +59,13 @@ function CheckRow({ check, schoolName }: { check: Check; schoolName: (id: string
 
 const useStyles = makeStyles((theme) => ({
   row: { borderBottomWidth: 1, borderBottomColor: theme.colors.line },
-  head: { flexDirection: 'row', alignItems: 'center', gap: space.m, minHeight: target + space.s, paddingVertical: space.s },
+  head: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: space.m,
+    minHeight: target + space.s,
+    paddingVertical: space.s,
+  },
   words: { flex: 1, gap: space.hair },
   grounds: { gap: space.s, paddingBottom: space.m, paddingLeft: space.xl + space.s },
 }));

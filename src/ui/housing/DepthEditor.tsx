@@ -39,7 +39,14 @@ export function DepthEditor({ depthMm, heightMm, fit, onChange }: Props) {
       <View style={styles.row}>
         <StepButton label="Less soil" icon="Minus" onPress={() => step(-STEP_MM)} />
         <View style={styles.field}>
-          <Field label={`Soil depth, ${length.unit}`} value={draft ?? length.short(depthMm)} onChange={type} onBlur={() => setDraft(null)} problem={problem} keyboard="decimal-pad" />
+          <Field
+            label={`Soil depth, ${length.unit}`}
+            value={draft ?? length.short(depthMm)}
+            onChange={type}
+            onBlur={() => setDraft(null)}
+            problem={problem}
+            keyboard="decimal-pad"
+          />
         </View>
         <StepButton label="More soil" icon="Plus" onPress={() => step(STEP_MM)} />
       </View>
@@ -53,10 +60,15 @@ function readDepth(typed: string, heightMm: number, length: LengthWords): { mm?:
   if (/^\s*0+([.,]0*)?\s*$/.test(typed)) return { mm: 0 };
   const parsed = parseLength(typed, length.unit);
   if (!parsed.ok) return { problem: parsed.problem };
-  return parsed.mm > heightMm ? { problem: `At most ${length.long(heightMm)}: the box is no higher.` } : { mm: parsed.mm };
+  return parsed.mm > heightMm
+    ? { problem: `At most ${length.long(heightMm)}: the box is no higher.` }
+    : { mm: parsed.mm };
 }
 
-function bandWords({ substrateDepthMm: { min, max, conflict }, checks }: FitAnswer, long: (mm: number) => string): string {
+function bandWords(
+  { substrateDepthMm: { min, max, conflict }, checks }: FitAnswer,
+  long: (mm: number) => string,
+): string {
   if (!conflict) return `Serves from ${long(min)} to ${long(max)}.`;
   const title = (rule: string) => checks.find((check) => check.rule === rule)?.title ?? rule;
   return `No depth serves in this box: “${title(conflict.lower)}” asks for at least ${long(min)}, “${title(conflict.upper)}” for at most ${long(max)}.`;

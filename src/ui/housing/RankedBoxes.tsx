@@ -1,9 +1,10 @@
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import { useHouse } from '@/client/house';
 import type { Home } from '@/contract/records';
 import type { RankedHome } from '@/core/housing/rank';
 import { CodeTag } from '../components/CodeTag';
 import { StatusMark, STATUS_WORD, useStatusInk } from '../components/StatusMark';
+import { Tappable } from '../components/Tappable';
 import { makeStyles } from '../components/useStyles';
 import { Soft, Strong } from '../components/Words';
 import { radius, space, stroke } from '../theme/tokens';
@@ -58,7 +59,7 @@ function BoxRow({ ranked, home, isPresent, isChosen, onChoose }: RowProps) {
   const shelf = useHouse((house) => house.shelves.find((each) => each.id === home.shelfId)?.name);
   const trouble = troubleWords(ranked.fit);
   return (
-    <Pressable
+    <Tappable
       role="radio"
       aria-checked={isChosen}
       aria-label={`${home.code}, ${STATUS_WORD[verdict]}${trouble === null ? '' : `: ${trouble}`}`}
@@ -76,7 +77,7 @@ function BoxRow({ ranked, home, isPresent, isChosen, onChoose }: RowProps) {
         <Soft>{`${containerWords(home, length)}, ${shelf ?? ''}`}</Soft>
         <Soft>{fillWords(ranked, length.long)}</Soft>
       </View>
-    </Pressable>
+    </Tappable>
   );
 }
 
@@ -84,8 +85,11 @@ function BoxRow({ ranked, home, isPresent, isChosen, onChoose }: RowProps) {
 function fillWords({ depthMm, soilToAddL, fit }: RankedHome, long: (mm: number) => string): string {
   if (fit.substrateDepthMm.recommended === null) return 'no depth of soil serves';
   if (Math.abs(soilToAddL) < 0.005) return `soil right at ${long(depthMm)}`;
-  const litres = Math.abs(soilToAddL) < 1 ? `${Math.round(Math.abs(soilToAddL) * 1000)} mL` : `${Math.abs(soilToAddL).toFixed(1)} L`;
-  return soilToAddL > 0 ? `fill to ${long(depthMm)}, ${litres} more` : `take soil out to ${long(depthMm)}, ${litres} less`;
+  const litres =
+    Math.abs(soilToAddL) < 1 ? `${Math.round(Math.abs(soilToAddL) * 1000)} mL` : `${Math.abs(soilToAddL).toFixed(1)} L`;
+  return soilToAddL > 0
+    ? `fill to ${long(depthMm)}, ${litres} more`
+    : `take soil out to ${long(depthMm)}, ${litres} less`;
 }
 
 const useStyles = makeStyles((theme) => ({

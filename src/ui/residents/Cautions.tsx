@@ -12,7 +12,8 @@ const CAUTIONS: Record<Species['cautions'][number], string> = {
 };
 
 const PERMITS: Record<NonNullable<Species['permit']>, string> = {
-  'cites-2': 'May be listed under CITES Appendix II: keep the papers, and ask your own authority what holds where you live.',
+  'cites-2':
+    'May be listed under CITES Appendix II: keep the papers, and ask your own authority what holds where you live.',
 };
 
 /** What this kind can do to its keeper, and what the law may ask; the program gives no treatment and no legal advice. */
@@ -31,5 +32,11 @@ export function Cautions({ species }: { species: Species | undefined }) {
 }
 
 const useStyles = makeStyles((theme) => ({
-  all: { gap: space.s, marginTop: space.l, paddingLeft: space.m, borderLeftWidth: stroke.mark * 2, borderLeftColor: theme.colors.amber },
+  all: {
+    gap: space.s,
+    marginTop: space.l,
+    paddingLeft: space.m,
+    borderLeftWidth: stroke.mark * 2,
+    borderLeftColor: theme.colors.amber,
+  },
 }));

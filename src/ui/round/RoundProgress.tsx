@@ -28,7 +28,9 @@ export function RoundProgress({ jobs }: { jobs: Job[] }) {
       </View>
       <View style={styles.words}>
         <Soft>{`${done} of ${jobs.length} done, ${minutes} min left`}</Soft>
-        <Soft style={urgent > 0 ? styles.loud : undefined}>{urgent > 0 ? `${urgent} cannot wait` : 'all can wait'}</Soft>
+        <Soft style={urgent > 0 ? styles.loud : undefined}>
+          {urgent > 0 ? `${urgent} cannot wait` : 'all can wait'}
+        </Soft>
       </View>
     </View>
   );

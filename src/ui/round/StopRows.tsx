@@ -75,7 +75,10 @@ function JobRow({ job, home, resident, today, children }: JobProps) {
     await act();
     setBusy(false);
   };
-  const tick = () => once(() => (job.doneBy === undefined ? write(entryFor(job, home, resident), doneWords(job, home)) : undo(job.doneBy)));
+  const tick = () =>
+    once(() =>
+      job.doneBy === undefined ? write(entryFor(job, home, resident), doneWords(job, home)) : undo(job.doneBy),
+    );
   const stillThere = () =>
     once(() => write({ kind: 'refused', residentId: resident.id }, `${home.code}: prey taken out, not taken.`));
   return (
@@ -149,7 +152,13 @@ const useStyles = makeStyles((theme) => ({
   who: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'baseline', columnGap: space.s, minHeight: 30 },
   // The tag stands in the margin, level with the name and the first job.
   tag: { position: 'absolute', left: -(target + space.xs + space.m), top: space.xs },
-  job: { flexDirection: 'row', alignItems: 'center', gap: space.m, minHeight: circle, paddingLeft: target + space.xs + space.m },
+  job: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: space.m,
+    minHeight: circle,
+    paddingLeft: target + space.xs + space.m,
+  },
   words: { flex: 1, gap: space.hair },
   other: { flexDirection: 'row', marginTop: space.s },
   loud: { color: theme.colors.clay },

@@ -101,33 +101,77 @@ export function AddHomeScreen() {
       <PaneHeader back="/homes" title="Homes" />
       <Title>Add a box</Title>
       <View style={{ gap: space.m, marginTop: space.m }}>
-        <FormField control={control} name="code" label="Code on the shelf" hint="For example B3" check={needed('Write what the box is called.')} />
+        <FormField
+          control={control}
+          name="code"
+          label="Code on the shelf"
+          hint="For example B3"
+          check={needed('Write what the box is called.')}
+        />
         <Heading>Shelf</Heading>
         <Choices
           label="Shelf"
-          choices={[...shelves.map(({ id, name }) => ({ value: id, title: name })), { value: NEW_SHELF, title: 'a new shelf' }]}
+          choices={[
+            ...shelves.map(({ id, name }) => ({ value: id, title: name })),
+            { value: NEW_SHELF, title: 'a new shelf' },
+          ]}
           value={chosenShelf}
           onChange={setShelfId}
         />
         {chosenShelf === NEW_SHELF ? (
           <>
             <FormField control={control} name="room" label="Room" check={needed('Write the name of the room.')} />
-            <FormField control={control} name="shelf" label="Name of the shelf" check={needed('Write the name of the shelf.')} />
+            <FormField
+              control={control}
+              name="shelf"
+              label="Name of the shelf"
+              check={needed('Write the name of the shelf.')}
+            />
           </>
         ) : null}
         <Heading>Shape</Heading>
-        <Choices label="Shape" choices={[{ value: 'box', title: 'box' }, { value: 'cylinder', title: 'round' }]} value={shape} onChange={setShape} />
+        <Choices
+          label="Shape"
+          choices={[
+            { value: 'box', title: 'box' },
+            { value: 'cylinder', title: 'round' },
+          ]}
+          value={shape}
+          onChange={setShape}
+        />
         <Soft>Measure inside: what the animal has, not what the box takes.</Soft>
-        <FormField control={control} name="length" label={`${shape === 'box' ? 'Length' : 'Diameter'} inside, ${length.unit}`} keyboard="decimal-pad" check={sizeCheck} />
+        <FormField
+          control={control}
+          name="length"
+          label={`${shape === 'box' ? 'Length' : 'Diameter'} inside, ${length.unit}`}
+          keyboard="decimal-pad"
+          check={sizeCheck}
+        />
         {shape === 'box' ? (
-          <FormField control={control} name="width" label={`Width inside, ${length.unit}`} keyboard="decimal-pad" check={sizeCheck} />
+          <FormField
+            control={control}
+            name="width"
+            label={`Width inside, ${length.unit}`}
+            keyboard="decimal-pad"
+            check={sizeCheck}
+          />
         ) : null}
-        <FormField control={control} name="height" label={`Height inside, ${length.unit}`} keyboard="decimal-pad" check={lengthCheck(length.unit, 5, 3000)} />
+        <FormField
+          control={control}
+          name="height"
+          label={`Height inside, ${length.unit}`}
+          keyboard="decimal-pad"
+          check={lengthCheck(length.unit, 5, 3000)}
+        />
         <FormField control={control} name="depth" label={`Soil in it now, ${length.unit}`} keyboard="decimal-pad" />
         <Heading>Lid</Heading>
         <Choices
           label="Lid"
-          choices={[{ value: 'solid', title: 'solid' }, { value: 'vented', title: 'vented' }, { value: 'mesh', title: 'mesh' }]}
+          choices={[
+            { value: 'solid', title: 'solid' },
+            { value: 'vented', title: 'vented' },
+            { value: 'mesh', title: 'mesh' },
+          ]}
           value={lid}
           onChange={setLid}
         />
@@ -135,15 +179,37 @@ export function AddHomeScreen() {
         <Choices label="Holes" choices={SIDE_SETS} value={sideSet} onChange={setSideSet} />
         {sideSet !== 'none' ? (
           <>
-            <FormField control={control} name="holes" label="Holes in each side" keyboard="number-pad" check={countCheck} />
-            <FormField control={control} name="holeDiameter" label={`Diameter of a hole, ${length.unit}`} keyboard="decimal-pad" check={lengthCheck(length.unit, 0.1, 1000)} />
+            <FormField
+              control={control}
+              name="holes"
+              label="Holes in each side"
+              keyboard="number-pad"
+              check={countCheck}
+            />
+            <FormField
+              control={control}
+              name="holeDiameter"
+              label={`Diameter of a hole, ${length.unit}`}
+              keyboard="decimal-pad"
+              check={lengthCheck(length.unit, 0.1, 1000)}
+            />
             {sideSet !== 'lid' ? (
-              <FormField control={control} name="holeHeight" label={`Height of the holes over the floor, ${length.unit}`} keyboard="decimal-pad" check={lengthCheck(length.unit, 0.1, 3000)} />
+              <FormField
+                control={control}
+                name="holeHeight"
+                label={`Height of the holes over the floor, ${length.unit}`}
+                keyboard="decimal-pad"
+                check={lengthCheck(length.unit, 0.1, 3000)}
+              />
             ) : null}
           </>
         ) : null}
         {container ? (
-          <MeasuredSection plan={sectionPlan(container, Math.min(depthMm, container.heightMm), null)} fit={null} subject="the new box" />
+          <MeasuredSection
+            plan={sectionPlan(container, Math.min(depthMm, container.heightMm), null)}
+            fit={null}
+            subject="the new box"
+          />
         ) : (
           <Body>The drawing shows here once the lengths are there.</Body>
         )}
@@ -187,7 +253,8 @@ function containerFrom(
 /** The field of this form that a path of the request came from. */
 function fieldFor(path: string): keyof Values {
   const last = path.split('.').at(-1);
-  if (path.includes('vents')) return last === 'centreHeightMm' ? 'holeHeight' : last === 'count' ? 'holes' : 'holeDiameter';
+  if (path.includes('vents'))
+    return last === 'centreHeightMm' ? 'holeHeight' : last === 'count' ? 'holes' : 'holeDiameter';
   const fields: Record<string, keyof Values> = {
     lengthMm: 'length',
     diameterMm: 'length',

@@ -52,7 +52,9 @@ export function BoxesScreen({ residentId }: { residentId: string }) {
       <Title>Boxes for it</Title>
       <Name>{resident.scientificName}</Name>
       <Soft>{`${calledWords(resident)}, ${lifeWords(resident, length)}, now in ${present?.code ?? '?'}`}</Soft>
-      <Soft>Make the new home ready and damp first. Nothing between animal and freedom but a closed door and a tub.</Soft>
+      <Soft>
+        Make the new home ready and damp first. Nothing between animal and freedom but a closed door and a tub.
+      </Soft>
       <RankedBoxes
         ranking={ranking}
         homes={homes}

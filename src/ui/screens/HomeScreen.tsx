@@ -54,11 +54,18 @@ function HomePane({ home, resident }: { home: Home; resident: Resident | undefin
     );
   const actions = (
     <>
-      {wanted !== home.substrateDepthMm ? <Button grow title={`Set depth to ${length.long(wanted)}`} onPress={save} /> : null}
+      {wanted !== home.substrateDepthMm ? (
+        <Button grow title={`Set depth to ${length.long(wanted)}`} onPress={save} />
+      ) : null}
       {resident ? (
         <Button grow rank="second" title="Other boxes" onPress={() => router.push(`/residents/${resident.id}/boxes`)} />
       ) : (
-        <Button grow rank="second" title="Take an animal in here" onPress={() => router.push(`/take-in?home=${home.id}`)} />
+        <Button
+          grow
+          rank="second"
+          title="Take an animal in here"
+          onPress={() => router.push(`/take-in?home=${home.id}`)}
+        />
       )}
     </>
   );
@@ -66,8 +73,14 @@ function HomePane({ home, resident }: { home: Home; resident: Resident | undefin
     <Screen actions={actions}>
       <PaneHeader back="/homes" title="Homes" />
       <Soft>{`${shelf?.name ?? ''}, ${home.code}`}</Soft>
-      {resident ? <Name style={{ fontSize: 26, lineHeight: 32 }}>{resident.scientificName}</Name> : <Title>{`${home.code}, free`}</Title>}
-      {resident ? <Soft>{[resident.called, lifeWords(resident, length)].filter((word) => word !== null).join(', ')}</Soft> : null}
+      {resident ? (
+        <Name style={{ fontSize: 26, lineHeight: 32 }}>{resident.scientificName}</Name>
+      ) : (
+        <Title>{`${home.code}, free`}</Title>
+      )}
+      {resident ? (
+        <Soft>{[resident.called, lifeWords(resident, length)].filter((word) => word !== null).join(', ')}</Soft>
+      ) : null}
       <Soft>{`${containerWords(home, length)}, ${innerVolumeL(home.container).toFixed(1)} L, lid ${home.container.lid}`}</Soft>
       <MeasuredSection plan={sectionOf(home, resident, triedMm)} fit={fit} subject={home.code} />
       {fit ? <Verdict fit={fit} isTrying={isTrying} /> : null}
@@ -75,7 +88,9 @@ function HomePane({ home, resident }: { home: Home; resident: Resident | undefin
       {fit && resident ? (
         <CheckList
           checks={fit.checks}
-          schoolName={(school) => profileOf(resident.profile).schools.find((each) => each.id === school)?.name ?? school}
+          schoolName={(school) =>
+            profileOf(resident.profile).schools.find((each) => each.id === school)?.name ?? school
+          }
         />
       ) : (
         <Body>Nobody lives here. Whom it would serve shows when you take an animal in.</Body>

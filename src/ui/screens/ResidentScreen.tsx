@@ -54,7 +54,12 @@ function ResidentPane({ resident, home }: { resident: Resident; home: Home }) {
       actions={
         <>
           <Button grow rank="second" title={`Home ${home.code}`} onPress={() => router.push(`/homes/${home.id}`)} />
-          <Button grow rank="second" title="Other boxes" onPress={() => router.push(`/residents/${resident.id}/boxes`)} />
+          <Button
+            grow
+            rank="second"
+            title="Other boxes"
+            onPress={() => router.push(`/residents/${resident.id}/boxes`)}
+          />
         </>
       }
     >
@@ -127,7 +132,13 @@ const useStyles = makeStyles((theme) => ({
   quiet: { backgroundColor: theme.colors.resting, padding: space.m, marginTop: space.m, gap: space.xs },
   verdict: { flexDirection: 'row', alignItems: 'center', gap: space.s, paddingTop: space.l },
   heading: { marginTop: space.xl, marginBottom: space.s },
-  entry: { flexDirection: 'row', gap: space.m, paddingVertical: space.s, borderBottomWidth: 1, borderBottomColor: theme.colors.line },
+  entry: {
+    flexDirection: 'row',
+    gap: space.m,
+    paddingVertical: space.s,
+    borderBottomWidth: 1,
+    borderBottomColor: theme.colors.line,
+  },
   day: { width: 92 },
   what: { flex: 1 },
 }));

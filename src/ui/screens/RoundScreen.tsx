@@ -2,12 +2,12 @@ import { View } from 'react-native';
 import { useHouse } from '@/client/house';
 import { usePreferences } from '@/client/preferences';
 import type { Stop } from '@/contract/round';
-import { Pressable } from 'react-native';
 import { Icon } from '../components/Icon';
 import { useLoadState } from '../components/LoadState';
 import { Screen } from '../components/Screen';
 import { ShelfHeading } from '../components/ShelfHeading';
 import { Body, Soft, Title } from '../components/Words';
+import { Tappable } from '../components/Tappable';
 import { makeStyles } from '../components/useStyles';
 import { LeaveAloneList } from '../round/LeaveAloneList';
 import { RoundProgress } from '../round/RoundProgress';
@@ -31,7 +31,7 @@ export function RoundScreen({ chosenHomeId }: { chosenHomeId?: string | undefine
     <Screen>
       <View style={styles.head}>
         <Title>{isNight ? 'Night round' : `${weekday(round.on)}’s round`}</Title>
-        <Pressable
+        <Tappable
           role="switch"
           aria-checked={isNight}
           aria-label="Night colours"
@@ -39,7 +39,7 @@ export function RoundScreen({ chosenHomeId }: { chosenHomeId?: string | undefine
           style={styles.look}
         >
           <Icon name={isNight ? 'Sun' : 'Moon'} />
-        </Pressable>
+        </Tappable>
       </View>
       <RoundProgress jobs={busy.flatMap((stop) => stop.jobs)} />
       {homes.length === 0 ? <Body>No boxes yet. Add your tubs under Homes, then take an animal in.</Body> : null}

@@ -35,7 +35,9 @@ export function SettingsScreen() {
           value={look}
           onChange={(chosen) => set({ look: chosen })}
         />
-        <Soft>The night round is black with deep red ink: nothing white or blue that would disturb nocturnal animals.</Soft>
+        <Soft>
+          The night round is black with deep red ink: nothing white or blue that would disturb nocturnal animals.
+        </Soft>
         <Field
           label="Who you are"
           value={keeper}

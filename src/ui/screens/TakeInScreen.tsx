@@ -103,7 +103,10 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
         },
       });
       await load();
-      show({ text: `${resident.called ?? resident.scientificName} taken in to ${chosen.code}.`, undoEntryId: entry.id });
+      show({
+        text: `${resident.called ?? resident.scientificName} taken in to ${chosen.code}.`,
+        undoEntryId: entry.id,
+      });
       router.replace(`/homes/${chosen.id}`);
     } catch (error) {
       if (error instanceof CallFailed) {
@@ -135,12 +138,24 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
         <Heading>Who it is</Heading>
         <View style={styles.known}>
           {knownSpecies.map(({ name }) => (
-            <Pressable key={name} role="button" aria-label={`Fill in ${name}`} onPress={() => pickSpecies(name)} style={styles.species}>
+            <Pressable
+              key={name}
+              role="button"
+              aria-label={`Fill in ${name}`}
+              onPress={() => pickSpecies(name)}
+              style={styles.species}
+            >
               <Name style={styles.speciesName}>{name}</Name>
             </Pressable>
           ))}
         </View>
-        <FormField control={control} name="scientificName" label="Scientific name" check={nameCheck} hint="Genus species, or Genus sp. 'locality'" />
+        <FormField
+          control={control}
+          name="scientificName"
+          label="Scientific name"
+          check={nameCheck}
+          hint="Genus species, or Genus sp. 'locality'"
+        />
         {suggestion !== undefined ? (
           <Button rank="second" title={`Write ${suggestion}`} onPress={() => pickSpecies(suggestion)} />
         ) : null}
@@ -150,9 +165,19 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
       </View>
       <View style={styles.part}>
         <Heading>Kind</Heading>
-        <Choices label="Kind" choices={profiles.map(({ id, name }) => ({ value: id as ProfileId, title: name }))} value={profile} onChange={setProfile} />
+        <Choices
+          label="Kind"
+          choices={profiles.map(({ id, name }) => ({ value: id as ProfileId, title: name }))}
+          value={profile}
+          onChange={setProfile}
+        />
         <Heading>Stage</Heading>
-        <Choices label="Stage" choices={profileOf(profile).stages.map((value) => ({ value, title: value }))} value={stage} onChange={setStage} />
+        <Choices
+          label="Stage"
+          choices={profileOf(profile).stages.map((value) => ({ value, title: value }))}
+          value={stage}
+          onChange={setStage}
+        />
         <Heading>Sex</Heading>
         <Choices label="Sex" choices={SEXES.map((value) => ({ value, title: value }))} value={sex} onChange={setSex} />
         <FormField
@@ -180,7 +205,9 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
           </View>
         ) : null}
         <RankedBoxes ranking={ranking} homes={free} chosenId={chosenId} onChoose={setChosenId} />
-        {animal ? <Soft>Taking in writes the depth down as filled. Let the box settle before the animal moves in.</Soft> : null}
+        {animal ? (
+          <Soft>Taking in writes the depth down as filled. Let the box settle before the animal moves in.</Soft>
+        ) : null}
       </View>
     </Screen>
   );
@@ -194,6 +221,11 @@ function takeInTitle(code: string | undefined, ranked: RankedHome | undefined): 
 const useStyles = makeStyles((theme) => ({
   part: { gap: space.m, marginTop: space.l },
   known: { flexDirection: 'row', flexWrap: 'wrap', columnGap: space.l },
-  species: { minHeight: target, justifyContent: 'center', borderBottomWidth: 1, borderBottomColor: theme.colors.inkSoft },
+  species: {
+    minHeight: target,
+    justifyContent: 'center',
+    borderBottomWidth: 1,
+    borderBottomColor: theme.colors.inkSoft,
+  },
   speciesName: { fontSize: 17 },
 }));

@@ -38,7 +38,12 @@ export function themeFor(mode: 'day' | 'night') {
     components: {
       Text: { style: { fontFamily: fonts.text, fontSize: type.body, color: palette.ink } },
       Button: {
-        buttonStyle: { minHeight: target, borderRadius: radius.m, paddingHorizontal: space.l, paddingVertical: space.m },
+        buttonStyle: {
+          minHeight: target,
+          borderRadius: radius.m,
+          paddingHorizontal: space.l,
+          paddingVertical: space.m,
+        },
         titleStyle: { fontFamily: fonts.bold, fontSize: type.strong },
         disabledStyle: { backgroundColor: palette.resting },
         disabledTitleStyle: { color: palette.inkSoft },
@@ -54,9 +59,27 @@ export function themeFor(mode: 'day' | 'night') {
           paddingHorizontal: space.m,
           minHeight: target,
         },
-        inputStyle: { fontFamily: fonts.text, fontSize: type.strong, color: palette.ink, minHeight: target, outlineWidth: 0 },
-        labelStyle: { fontFamily: fonts.bold, fontSize: type.body, color: palette.ink, fontWeight: 'normal', marginBottom: space.xs },
-        errorStyle: { fontFamily: fonts.bold, fontSize: type.small, color: palette.clay, margin: 0, marginTop: space.xs },
+        inputStyle: {
+          fontFamily: fonts.text,
+          fontSize: type.strong,
+          color: palette.ink,
+          minHeight: target,
+          outlineWidth: 0,
+        },
+        labelStyle: {
+          fontFamily: fonts.bold,
+          fontSize: type.body,
+          color: palette.ink,
+          fontWeight: 'normal',
+          marginBottom: space.xs,
+        },
+        errorStyle: {
+          fontFamily: fonts.bold,
+          fontSize: type.small,
+          color: palette.clay,
+          margin: 0,
+          marginTop: space.xs,
+        },
       },
     },
   });

@@ -9,7 +9,11 @@ export function dayWords(day: Day, today: Day): string {
   if (ago === -1) return 'tomorrow';
   if (ago > 1 && ago < 7) return weekday(day);
   const sameYear = day.slice(0, 4) === today.slice(0, 4);
-  return parseISO(day).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', ...(sameYear ? {} : { year: 'numeric' }) });
+  return parseISO(day).toLocaleDateString('en-GB', {
+    day: 'numeric',
+    month: 'short',
+    ...(sameYear ? {} : { year: 'numeric' }),
+  });
 }
 
 /** The weekday of a day, for a title. */

@@ -1,0 +1,58 @@
+import { profileOf } from '@/contract/profiles';
+import type { Container } from '@/core/housing/container';
+import { fit } from '@/core/housing/fit';
+import { rankHomes, type CandidateHome } from '@/core/housing/rank';
+
+/** Runs `work` until it has had half a second and answers the median of its times, in ms. */
+function median(work: () => unknown): number {
+  const times: number[] = [];
+  work();
+  for (const started = performance.now(); performance.now() - started < 500 || times.length < 5;) {
+    const before = performance.now();
+    work();
+    times.push(performance.now() - before);
+  }
+  times.sort((a, b) => a - b);
+  return times[Math.floor(times.length / 2)] ?? 0;
+}
+
+/** A shelf of `count` different tubs; the same each time. */
+function tubs(count: number): CandidateHome[] {
+  return Array.from({ length: count }, (_, index) => {
+    const container: Container = {
+      shape: 'box',
+      lengthMm: 80 + ((index * 37) % 500),
+      widthMm: 60 + ((index * 53) % 400),
+      heightMm: 60 + ((index * 71) % 400),
+      lid: 'solid',
+      vents: [
+        { side: 'left', shape: 'hole', count: 6, diameterMm: 3, centreHeightMm: 55 },
+        { side: 'right', shape: 'hole', count: 6, diameterMm: 3, centreHeightMm: 55 },
+      ],
+    };
+    return { id: String(index), code: `T${index}`, container, substrateDepthMm: 20 };
+  });
+}
+
+const animal = { stage: 'adult', legSpanMm: 118 } as const;
+const profile = profileOf('ground-tarantula');
+const five = tubs(500);
+
+/** What any ranking has to do at least: copy the tubs and sort them by size. */
+const baseline = median(() => [...five].sort((a, b) => a.container.heightMm - b.container.heightMm));
+const oneFit = median(() => five.map((home) => fit(profile, { ...animal, ...home })));
+const ranked = median(() => rankHomes(profile, animal, five));
+
+const row = (what: string, ms: number, limit: string) =>
+  console.log(`${what.padEnd(58)} ${ms.toFixed(2).padStart(8)} ms  ${limit}`);
+row('baseline: 500 tubs copied and sorted by height', baseline, '');
+row('fit: 1 animal x 500 tubs as they stand', oneFit, 'limit 20 ms');
+row('rank: 1 animal x 500 tubs, each at its best depth', ranked, 'limit 20 ms');
+for (const count of [250, 500, 1000, 2000]) {
+  const list = tubs(count);
+  row(
+    `rank: 1 animal x ${count} tubs`,
+    median(() => rankHomes(profile, animal, list)),
+    'grows no faster than n log n',
+  );
+}

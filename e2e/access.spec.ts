@@ -1,0 +1,100 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { expect, test } from './house';
+
+/** Every place, and how to get to what has no address of its own. */
+const PLACES: { name: string; open: (page: Page) => Promise<void> }[] = [
+  { name: 'the round', open: async (page) => void (await page.goto('/')) },
+  { name: 'the residents', open: async (page) => void (await page.goto('/residents')) },
+  {
+    name: 'one resident',
+    open: async (page) => {
+      await page.goto('/residents');
+      await page.getByRole('link', { name: /^Widow Orme/ }).click();
+      await page.getByRole('radio', { name: 'It moulted' }).click();
+    },
+  },
+  { name: 'the homes', open: async (page) => void (await page.goto('/homes')) },
+  {
+    name: 'one home',
+    open: async (page) => {
+      await page.goto('/homes');
+      await page.getByRole('link', { name: /^B3/ }).click();
+      await page.getByRole('button', { name: /Too far to fall/ }).click();
+    },
+  },
+  {
+    name: 'the boxes for one animal',
+    open: async (page) => {
+      await page.goto('/residents');
+      await page.getByRole('link', { name: /^Cinder/ }).click();
+      await page.getByRole('button', { name: 'Other boxes' }).click();
+    },
+  },
+  { name: 'adding a box', open: async (page) => void (await page.goto('/homes/new')) },
+  {
+    name: 'taking in',
+    open: async (page) => {
+      await page.goto('/take-in');
+      await page.getByRole('button', { name: 'Fill in Poecilotheria regalis' }).click();
+      await page.getByLabel('Leg span, mm').fill('60');
+    },
+  },
+  { name: 'the settings', open: async (page) => void (await page.goto('/settings')) },
+];
+
+for (const look of ['day', 'night']) {
+  test(`axe finds nothing serious, by ${look}, and nothing is wider than the screen`, async ({ page }) => {
+    await page.addInitScript((chosen) => {
+      const state = { look: chosen, lengthUnit: 'mm', keeper: '' };
+      localStorage.setItem('verdant-burrow-preferences', JSON.stringify({ state, version: 0 }));
+    }, look);
+    for (const { name, open } of PLACES) {
+      await open(page);
+      await expect(page.getByRole('main').first()).toBeVisible();
+      await page.waitForTimeout(300);
+      const { violations } = await new AxeBuilder({ page }).analyze();
+      const serious = violations
+        .filter((each) => each.impact === 'serious' || each.impact === 'critical')
+        .map((each) => `${name}: ${each.id}: ${each.nodes.map((node) => node.html.slice(0, 160)).join(' | ')}`);
+      expect(serious).toEqual([]);
+      const overflow = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+      expect(overflow, name).toBeLessThanOrEqual(0);
+    }
+  });
+}
+
+test('the round can be walked with the keyboard alone', async ({ page }) => {
+  await page.goto('/');
+  const feed = page.getByRole('checkbox', { name: /^A1: 1 cricket/ });
+  await expect(feed).toBeVisible();
+  for (let presses = 0; presses < 20; presses += 1) {
+    if (await feed.evaluate((element) => element === document.activeElement)) break;
+    await page.keyboard.press('Tab');
+  }
+  await expect(feed).toBeFocused();
+  await page.keyboard.press('Space');
+  await expect(feed).toBeChecked();
+});
+
+test('everything to be tapped is at least 44 px high', async ({ page }) => {
+  for (const { open } of PLACES) {
+    await open(page);
+    await expect(page.getByRole('main').first()).toBeVisible();
+    const small = await page.evaluate(() =>
+      Array.from(
+        document.querySelectorAll(
+          '[role=button],[role=radio],[role=checkbox],[role=switch],[role=link],button,a,input',
+        ),
+      )
+        .filter((element) => (element as HTMLElement).offsetParent !== null)
+        .map((element) => ({
+          name: element.getAttribute('aria-label') ?? element.textContent,
+          box: element.getBoundingClientRect(),
+        }))
+        .filter(({ box }) => box.height > 0 && box.height < 44)
+        .map(({ name, box }) => `${name}: ${box.height}`),
+    );
+    expect(small).toEqual([]);
+  }
+});

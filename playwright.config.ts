@@ -1,0 +1,33 @@
+import { defineConfig } from '@playwright/test';
+
+/** The interface as keepers use it: a phone and a wide screen, in Debian's Chromium, on a server of each test's own. */
+export default defineConfig({
+  testDir: 'e2e',
+  timeout: 90_000,
+  expect: { timeout: 10_000 },
+  workers: 2,
+  retries: 0,
+  forbidOnly: true,
+  reporter: 'list',
+  use: {
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+    timezoneId: 'UTC',
+    locale: 'en-GB',
+    screenshot: 'only-on-failure',
+  },
+  projects: [
+    { name: 'phone', use: { viewport: { width: 390, height: 844 }, hasTouch: true } },
+    { name: 'wide', use: { viewport: { width: 1280, height: 800 } } },
+  ],
+});
