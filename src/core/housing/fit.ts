@@ -1,11 +1,20 @@
-import { bodyOf, requireSchool, requireStage, type AnimalMeasures, type Body } from '@/core/profiles/animal';
+import {
+  bodyOf,
+  requireSchool,
+  requireStage,
+  type AnimalMeasures,
+  type Body,
+  type Length,
+} from '@/core/profiles/animal';
 import {
   defaultSchool,
   type CareProfile,
   type FitRule,
   type Ground,
   type Limit,
+  type Quantity,
   type Stage,
+  type Yardstick,
 } from '@/core/profiles/profile';
 import { floorLongSideMm, floorShortSideMm, type Container } from './container';
 import { depthBand, type DepthBand, type DepthDemand } from './depthBand';
@@ -35,11 +44,9 @@ export interface Check {
   grounds: Grounds;
 }
 
-export interface FitQuestion extends AnimalMeasures {
-  stage: Stage;
+export interface FitQuestion extends Animal {
   container: Container;
   substrateDepthMm: number;
-  school?: string | undefined;
 }
 
 export interface FitAnswer {
@@ -62,6 +69,12 @@ export function compareStatus(a: Status, b: Status): number {
   return SEVERITY[a] - SEVERITY[b];
 }
 
+/** What is asked of every home alike: the animal, and the way of keeping. */
+export interface Animal extends AnimalMeasures {
+  stage: Stage;
+  school?: string | undefined;
+}
+
 /**
  * Holds one home against the rules of a care profile for one animal.
  *
@@ -71,23 +84,48 @@ export function compareStatus(a: Status, b: Status): number {
  * @throws Refusal for a stage or school the profile does not have, or when no length was given.
  */
 export function fit(profile: CareProfile, question: FitQuestion): FitAnswer {
-  requireStage(profile, question.stage);
-  requireSchool(profile, question.school);
-  const body = bodyOf(profile, question);
-  const rules = rulesInForce(profile, question.stage, question.school);
-  const checks = rules.map((rule) => check(rule, question, body));
-  const hole = rules.find((rule) => rule.quantity === 'widestOpeningMm')?.max;
-  return {
-    verdict: checks.map((each) => each.status).reduce(worse, 'pass'),
-    checks,
-    substrateDepthMm: depthBand(
-      rules.flatMap((rule) => depthDemand(rule, question.container, body)),
-      question.container.heightMm,
-      question.substrateDepthMm,
-    ),
-    largestSafeOpeningMm: limitValue(hole, question.container, body),
+  return fitter(profile, question)(question.container, question.substrateDepthMm);
+}
+
+/**
+ * As `fit`, for many homes: what depends on the animal alone is worked out once.
+ * @throws Refusal as `fit` does.
+ */
+export function fitter(
+  profile: CareProfile,
+  animal: Animal,
+): (container: Container, substrateDepthMm: number) => FitAnswer {
+  requireStage(profile, animal.stage);
+  requireSchool(profile, animal.school);
+  const body = bodyOf(profile, animal);
+  const headCount = animal.headCount ?? 1;
+  const rules = rulesInForce(profile, animal.stage, animal.school).map((rule) => prepare(rule, body));
+  const hole = rules.find(({ rule }) => rule.quantity === 'widestOpeningMm');
+  return (container, substrateDepthMm) => {
+    const checks: Check[] = [];
+    const demands: DepthDemand[] = [];
+    let verdict: Status = 'pass';
+    for (const { rule, limitsFor } of rules) {
+      const limits = limitsFor(container);
+      const each = check(rule, limits, quantityValue(rule.quantity, container, substrateDepthMm, headCount));
+      checks.push(each);
+      verdict = worse(verdict, each.status);
+      const about = DEPTH_QUANTITIES[rule.quantity];
+      if (about) demands.push({ rule: rule.id, about, min: limits.min, max: limits.max });
+    }
+    return {
+      verdict,
+      checks,
+      substrateDepthMm: depthBand(demands, container.heightMm, substrateDepthMm),
+      largestSafeOpeningMm: hole ? hole.limitsFor(container).max : null,
+    };
   };
 }
+
+const DEPTH_QUANTITIES: { [Name in Quantity]?: DepthDemand['about'] } = {
+  substrateDepthMm: 'depth',
+  surfaceToLidMm: 'gap',
+};
 
 /** The rules that apply to a stage under a school; a rule that names no stage or school always applies. */
 function rulesInForce(profile: CareProfile, stage: Stage, school: string | undefined): FitRule[] {
@@ -99,46 +137,89 @@ function rulesInForce(profile: CareProfile, stage: Stage, school: string | undef
   );
 }
 
-/** What a rule asks of the soil, in a list of its own; nothing where the rule is about something else. */
-function depthDemand(rule: FitRule, container: Container, body: Body): DepthDemand[] {
-  const about = { substrateDepthMm: 'depth', surfaceToLidMm: 'gap' } as const;
-  if (rule.quantity !== 'substrateDepthMm' && rule.quantity !== 'surfaceToLidMm') return [];
-  const min = limitValue(rule.min, container, body);
-  const max = limitValue(rule.max, container, body);
-  return [{ rule: rule.id, about: about[rule.quantity], min, max }];
+/** A rule's limits in numbers, and the grounds they rest on. */
+interface Limits {
+  min: number | null;
+  watchMin: number | null;
+  max: number | null;
+  watchMax: number | null;
+  grounds: Grounds;
 }
 
-function check(rule: FitRule, question: FitQuestion, body: Body): Check {
-  const { container } = question;
-  const value = (limit: Limit | undefined) => limitValue(limit, container, body);
-  const actual = quantityValue(rule, question);
-  const min = value(rule.min);
-  const max = value(rule.max);
+interface PreparedRule {
+  rule: FitRule;
+  limitsFor: (container: Container) => Limits;
+}
+
+const FLOOR_YARDSTICKS = new Set<Yardstick | undefined>(['floorLongSideMm', 'floorShortSideMm']);
+
+/** A rule measured by the animal has the same limits in every home; one measured by the floor is worked out for each. */
+function prepare(rule: FitRule, body: Body): PreparedRule {
+  const { min, watchMin, max, watchMax } = rule;
+  if ([min, watchMin, max, watchMax].some((limit) => FLOOR_YARDSTICKS.has(limit?.of))) {
+    return { rule, limitsFor: (container) => limitsOf(rule, body, container) };
+  }
+  const fixed = limitsOf(rule, body, null);
+  return { rule, limitsFor: () => fixed };
+}
+
+function limitsOf(rule: FitRule, body: Body, container: Container | null): Limits {
+  const grounds: Grounds = { rule: rule.id, why: rule.why, basis: rule.basis, inputs: {}, estimated: [] };
+  if (rule.source !== undefined) grounds.source = rule.source;
+  if (rule.school !== undefined) grounds.school = rule.school;
+  const value = (limit: Limit | undefined): number | null => {
+    if (!limit) return null;
+    if (!limit.of) return limit.plus ?? 0;
+    const { mm, estimated } = yardstickLength(limit.of, body, container);
+    if (estimated && !(limit.of in grounds.inputs)) grounds.estimated.push(limit.of);
+    grounds.inputs[limit.of] = mm;
+    return mm * (limit.times ?? 1) + (limit.plus ?? 0);
+  };
+  return {
+    min: value(rule.min),
+    watchMin: value(rule.watchMin),
+    max: value(rule.max),
+    watchMax: value(rule.watchMax),
+    grounds,
+  };
+}
+
+function yardstickLength(yardstick: Yardstick, body: Body, container: Container | null): Length {
+  switch (yardstick) {
+    case 'legSpanMm':
+      return body.legSpan;
+    case 'bodyLengthMm':
+      return body.bodyLength;
+    case 'carapaceWidthMm':
+      return body.carapaceWidth;
+    case 'floorLongSideMm':
+      return { mm: container ? floorLongSideMm(container) : 0, estimated: false };
+    case 'floorShortSideMm':
+      return { mm: container ? floorShortSideMm(container) : 0, estimated: false };
+  }
+}
+
+function check(rule: FitRule, { min, watchMin, max, watchMax, grounds }: Limits, actual: number): Check {
   const tooLow = min !== null && actual < min;
   const tooHigh = max !== null && (rule.maxExcluded ? actual >= max : actual > max);
+  let status: Status = 'pass';
+  if (tooLow) status = rule.softMin || (watchMin !== null && actual >= watchMin) ? 'watch' : 'fail';
+  else if (tooHigh) status = rule.softMax || (watchMax !== null && actual <= watchMax) ? 'watch' : 'fail';
+  const title = (tooLow ? rule.words.low : tooHigh ? rule.words.high : undefined) ?? rule.words.pass;
   return {
     rule: rule.id,
-    status: tooLow
-      ? severity(rule.softMin, actual >= (value(rule.watchMin) ?? min))
-      : tooHigh
-        ? severity(rule.softMax, actual <= (value(rule.watchMax) ?? max) && !(rule.maxExcluded && !rule.watchMax))
-        : 'pass',
-    title: (tooLow ? rule.words.low : tooHigh ? rule.words.high : undefined) ?? rule.words.pass,
+    status,
+    title,
     actual,
     min,
     max,
     unit: rule.quantity.endsWith('Mm') ? 'mm' : 'count',
-    grounds: groundsOf(rule, container, body),
+    grounds,
   };
 }
 
-function severity(soft: boolean | undefined, withinWatch: boolean): Status {
-  return soft || withinWatch ? 'watch' : 'fail';
-}
-
-function quantityValue(rule: FitRule, question: FitQuestion): number {
-  const { container, substrateDepthMm } = question;
-  switch (rule.quantity) {
+function quantityValue(quantity: Quantity, container: Container, substrateDepthMm: number, headCount: number): number {
+  switch (quantity) {
     case 'floorShortSideMm':
       return floorShortSideMm(container);
     case 'heightMm':
@@ -156,37 +237,6 @@ function quantityValue(rule: FitRule, question: FitQuestion): number {
     case 'openSides':
       return openSides(container, substrateDepthMm);
     case 'headCount':
-      return question.headCount ?? 1;
+      return headCount;
   }
-}
-
-function yardsticks(container: Container, body: Body): Record<string, { mm: number; estimated: boolean }> {
-  return {
-    legSpanMm: body.legSpan,
-    bodyLengthMm: body.bodyLength,
-    carapaceWidthMm: body.carapaceWidth,
-    floorLongSideMm: { mm: floorLongSideMm(container), estimated: false },
-    floorShortSideMm: { mm: floorShortSideMm(container), estimated: false },
-  };
-}
-
-function limitValue(limit: Limit | undefined, container: Container, body: Body): number | null {
-  if (!limit) return null;
-  const yardstick = limit.of ? (yardsticks(container, body)[limit.of]?.mm ?? 0) : 0;
-  return yardstick * (limit.times ?? 1) + (limit.plus ?? 0);
-}
-
-function groundsOf(rule: FitRule, container: Container, body: Body): Grounds {
-  const used = [rule.min, rule.watchMin, rule.max, rule.watchMax].flatMap((limit) => limit?.of ?? []);
-  const known = yardsticks(container, body);
-  const inputs = Object.fromEntries([...new Set(used)].map((name) => [name, known[name]?.mm ?? 0]));
-  return {
-    rule: rule.id,
-    why: rule.why,
-    basis: rule.basis,
-    ...(rule.source !== undefined && { source: rule.source }),
-    ...(rule.school !== undefined && { school: rule.school }),
-    inputs,
-    estimated: Object.keys(inputs).filter((name) => known[name]?.estimated),
-  };
 }

@@ -1,12 +1,6 @@
-import type { AnimalMeasures } from '@/core/profiles/animal';
-import type { CareProfile, Stage } from '@/core/profiles/profile';
+import type { CareProfile } from '@/core/profiles/profile';
 import { floorAreaMm2, innerVolumeL, type Container } from './container';
-import { compareStatus, fit, type FitAnswer } from './fit';
-
-export interface Animal extends AnimalMeasures {
-  stage: Stage;
-  school?: string | undefined;
-}
+import { compareStatus, fitter, type Animal, type FitAnswer, type Status } from './fit';
 
 /** One home of the keeper's own. `code` is what it is called on the shelf. */
 export interface CandidateHome {
@@ -33,33 +27,43 @@ export interface RankedHome {
  * @throws Refusal as `fit` does.
  */
 export function rankHomes(profile: CareProfile, animal: Animal, homes: CandidateHome[]): RankedHome[] {
-  const ranked = homes.map((home) => ({ home, ranking: rankHome(profile, animal, home) }));
-  const count = (each: (typeof ranked)[number], status: string) =>
-    each.ranking.fit.checks.filter((check) => check.status === status).length;
-  return ranked
-    .sort(
-      (a, b) =>
-        compareStatus(a.ranking.fit.verdict, b.ranking.fit.verdict) ||
-        count(a, 'fail') - count(b, 'fail') ||
-        count(a, 'watch') - count(b, 'watch') ||
-        innerVolumeL(a.home.container) - innerVolumeL(b.home.container) ||
-        a.home.code.localeCompare(b.home.code, 'en', { numeric: true }) ||
-        a.home.id.localeCompare(b.home.id),
-    )
-    .map((each) => each.ranking);
+  const fitIn = fitter(profile, animal);
+  const candidates = homes.map((home) => candidate(home, fitIn));
+  candidates.sort(
+    (a, b) =>
+      compareStatus(a.ranked.fit.verdict, b.ranked.fit.verdict) ||
+      a.failing - b.failing ||
+      a.watched - b.watched ||
+      a.volumeL - b.volumeL ||
+      CODES.compare(a.ranked.code, b.ranked.code) ||
+      (a.ranked.homeId < b.ranked.homeId ? -1 : 1),
+  );
+  return candidates.map((each) => each.ranked);
 }
 
-function rankHome(profile: CareProfile, animal: Animal, home: CandidateHome): RankedHome {
-  const { container, substrateDepthMm } = home;
-  const present = fit(profile, { ...animal, container, substrateDepthMm });
+/** B9 before B10. */
+const CODES = new Intl.Collator('en', { numeric: true });
+
+interface Candidate {
+  ranked: RankedHome;
+  failing: number;
+  watched: number;
+  volumeL: number;
+}
+
+function candidate(
+  { id, code, container, substrateDepthMm }: CandidateHome,
+  fitIn: ReturnType<typeof fitter>,
+): Candidate {
+  const present = fitIn(container, substrateDepthMm);
   const depthMm = present.substrateDepthMm.recommended ?? substrateDepthMm;
-  const best =
-    depthMm === substrateDepthMm ? present : fit(profile, { ...animal, container, substrateDepthMm: depthMm });
+  const best = depthMm === substrateDepthMm ? present : fitIn(container, depthMm);
+  const soilToAddL = (floorAreaMm2(container) * (depthMm - substrateDepthMm)) / 1e6;
+  const count = (status: Status) => best.checks.reduce((sum, check) => sum + (check.status === status ? 1 : 0), 0);
   return {
-    homeId: home.id,
-    code: home.code,
-    depthMm,
-    soilToAddL: (floorAreaMm2(container) * (depthMm - substrateDepthMm)) / 1e6,
-    fit: best,
+    ranked: { homeId: id, code, depthMm, soilToAddL, fit: best },
+    failing: count('fail'),
+    watched: count('watch'),
+    volumeL: innerVolumeL(container),
   };
 }
