@@ -1,0 +1,77 @@
+import path from 'node:path';
+import type { Page } from '@playwright/test';
+import { test } from './house';
+
+const PHONE = { width: 390, height: 844 };
+const WIDE = { width: 1280, height: 800 };
+const FOLDER = path.resolve(__dirname, '../docs/screenshots');
+
+interface Picture {
+  name: string;
+  size: typeof PHONE;
+  look?: 'night';
+  open: (page: Page) => Promise<unknown>;
+}
+
+const residentNamed = async (page: Page, name: RegExp) => {
+  await page.goto('/residents');
+  await page.getByRole('link', { name }).click();
+};
+const homeCalled = async (page: Page, code: RegExp) => {
+  await page.goto('/homes');
+  await page.getByRole('link', { name: code }).click();
+};
+
+const PICTURES: Picture[] = [
+  { name: 'round', size: PHONE, open: (page) => page.goto('/') },
+  { name: 'round-night', size: PHONE, look: 'night', open: (page) => page.goto('/') },
+  {
+    name: 'round-wide',
+    size: WIDE,
+    open: async (page) => {
+      await page.goto('/');
+      await page.getByRole('link', { name: /^Open B3/ }).click();
+    },
+  },
+  { name: 'home', size: PHONE, open: (page) => homeCalled(page, /^B3/) },
+  { name: 'home-wide', size: WIDE, open: (page) => homeCalled(page, /^B4/) },
+  { name: 'residents', size: PHONE, open: (page) => page.goto('/residents') },
+  { name: 'resident', size: PHONE, open: (page) => residentNamed(page, /^Widow Orme/) },
+  {
+    name: 'boxes',
+    size: PHONE,
+    open: async (page) => {
+      await residentNamed(page, /^Cinder/);
+      await page.getByRole('button', { name: 'Other boxes' }).click();
+      await page.getByRole('radio', { name: /^N3/ }).click();
+    },
+  },
+  {
+    name: 'take-in',
+    size: PHONE,
+    open: async (page) => {
+      await page.goto('/take-in');
+      await page.getByRole('button', { name: 'Fill in Grammostola pulchra' }).click();
+      await page.getByRole('radio', { name: 'adult', exact: true }).click();
+      await page.getByLabel('Leg span, mm').fill('118');
+      await page.getByRole('radio', { name: /^B9/ }).click();
+      await page.getByText('Which box').scrollIntoViewIfNeeded();
+    },
+  },
+  { name: 'settings', size: PHONE, look: 'night', open: (page) => page.goto('/settings') },
+];
+
+for (const { name, size, look, open } of PICTURES) {
+  test(name, async ({ page }) => {
+    await page.setViewportSize(size);
+    await page.addInitScript((chosen) => {
+      const state = { look: chosen ?? 'day', lengthUnit: 'mm', keeper: 'Odalys Fenn' };
+      localStorage.setItem('verdant-burrow-preferences', JSON.stringify({ state, version: 0 }));
+    }, look);
+    await open(page);
+    await page.getByRole('heading').first().waitFor();
+    // Fonts, and the drawing that waits for the width of its pane.
+    await page.waitForTimeout(900);
+    await page.screenshot({ path: path.join(FOLDER, `${name}.png`) });
+  });
+}
