@@ -149,9 +149,18 @@ const useStyles = makeStyles((theme) => ({
     paddingHorizontal: space.l,
   },
   chosen: { backgroundColor: theme.colors.resting },
-  who: { flexDirection: 'row', flexWrap: 'wrap', alignItems: 'baseline', columnGap: space.s, minHeight: 30 },
+  // As high as a thumb, without standing further from the job below than the name alone would.
+  who: {
+    flexDirection: 'row',
+    flexWrap: 'wrap',
+    alignItems: 'center',
+    columnGap: space.s,
+    minHeight: target,
+    alignContent: 'center',
+    marginVertical: -space.s,
+  },
   // The tag stands in the margin, level with the name and the first job.
-  tag: { position: 'absolute', left: -(target + space.xs + space.m), top: space.xs },
+  tag: { position: 'absolute', left: -(target + space.xs + space.m), top: space.s + space.hair },
   job: {
     flexDirection: 'row',
     alignItems: 'center',
