@@ -1,4 +1,6 @@
-import { newEntry, newHome, scientificName } from '@/contract/records';
+import { scientificName } from '@/contract/primitives';
+import { newEntry, newHome } from '@/contract/records';
+import { shippedSpecies } from '@/contract/shipped';
 import { isDay } from '@/core/measure/day';
 import { seedDemo } from '@/server/demo';
 import { insertEntry } from '@/server/storage/entries';
@@ -19,7 +21,9 @@ describe('the Ropewalk Warm House', () => {
     const days = demo.entries.map((entry) => entry.on).sort();
     expect(days[0]).toBe('2025-09-09');
     expect(days.at(-1)).toBe('2026-03-13');
-    expect(new Set(demo.residents.map((resident) => resident.profile)).size).toBe(2);
+    expect(new Set(demo.residents.map((resident) => resident.profile)).size).toBeGreaterThanOrEqual(20);
+    const known = new Set(shippedSpecies.map((species) => species.name));
+    expect(demo.residents.filter((resident) => !known.has(resident.scientificName))).toEqual([]);
   });
 
   it('is the same every time, and moves with the day', () => {
@@ -53,7 +57,10 @@ describe('the Ropewalk Warm House', () => {
     };
     const kindsAt = (code: string) => at(code).jobs.map((job: { kind: string }) => job.kind);
     expect(kindsAt('A2')).toContain('rehouse');
-    expect(kindsAt('A5')).toContain('rehouse');
+    expect(kindsAt('A5')).toContain('mend');
+    expect(kindsAt('C6')).toContain('soil');
+    expect(kindsAt('D7')).toContain('mend');
+    expect(kindsAt('F1')).toContain('mend');
     expect(kindsAt('B3')).toEqual(['feed', 'soil']);
     expect(kindsAt('B4')).toContain('leftovers');
     expect(at('B5').leaveAlone).toMatchObject({ code: 'premoult', signs: ['dull', 'dark'] });

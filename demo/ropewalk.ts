@@ -1,6 +1,7 @@
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { uniformInt } from 'pure-rand/distribution/uniformInt';
 import type { Entry } from '@/contract/records';
+import { shippedProfiles } from '@/contract/shipped';
 import { addDays, type Day } from '@/core/measure/day';
 import { HOMES, KEEPERS, RESIDENTS, SHELVES, type DemoHome, type DemoResident } from './cast';
 
@@ -12,7 +13,7 @@ const GROWTH_AT_MOULT = 1.24;
 export type DemoEntry = Omit<Entry, 'undoneAt'>;
 
 export interface Demo {
-  shelves: { id: string; room: string; name: string }[];
+  shelves: { id: string; room: string; name: string; loadLimitKg: number }[];
   homes: (Omit<DemoHome, 'shelf'> & { id: string; shelfId: string; place: number })[];
   residents: (DemoResident & { id: string; homeId: string })[];
   entries: DemoEntry[];
@@ -43,7 +44,7 @@ class Chance {
 /** The Ropewalk Warm House as it stands on `today`: the same every day, relative to that day. */
 export function ropewalk(today: Day): Demo {
   const chance = new Chance();
-  const shelves = SHELVES.map(({ room, name }) => ({ id: chance.id(), room, name }));
+  const shelves = SHELVES.map(({ room, name, loadLimitKg }) => ({ id: chance.id(), room, name, loadLimitKg }));
   const homes = HOMES.map(({ shelf, ...home }, index) => ({
     ...home,
     id: chance.id(),
@@ -58,7 +59,10 @@ export function ropewalk(today: Day): Demo {
   const start = addDays(today, -HISTORY_DAYS);
   const entries = [
     ...homes.map((home) =>
-      entry(chance, 'soil-set', start, { homeId: home.id, data: { substrateDepthMm: home.substrateDepthMm } }),
+      entry(chance, 'soil-set', start, {
+        homeId: home.id,
+        data: { substrateDepthMm: home.substrateDepthMm, ...(home.soil && { soil: home.soil }) },
+      }),
     ),
     ...residents.flatMap((resident) => storyOf(resident, today, start, chance)),
   ];
@@ -70,39 +74,58 @@ function storyOf(resident: Demo['residents'][number], today: Day, start: Day, ch
   const write = (kind: Entry['kind'], daysAgo: number, data: Entry['data'] = {}, minutesIn?: number) =>
     entry(chance, kind, addDays(today, -daysAgo), { residentId: resident.id, data }, minutesIn);
   const moults = resident.moultsDaysAgo;
-  const sizeAfter = (moultsSince: number) => Math.round(resident.legSpanMm / GROWTH_AT_MOULT ** moultsSince);
+  const profile = profileOf(resident);
+  const sizeAfter = (moultsSince: number) =>
+    resident.sizeMm === undefined
+      ? {}
+      : { [profile.measure.takes]: Math.round(resident.sizeMm / GROWTH_AT_MOULT ** moultsSince) };
   const takenIn = entry(chance, 'taken-in', start, {
     residentId: resident.id,
     homeId: resident.homeId,
-    data: { stage: resident.stage, legSpanMm: sizeAfter(moults.length) },
+    data: {
+      stage: resident.stage,
+      ...sizeAfter(moults.length),
+      ...(resident.headCount !== undefined && { headCount: resident.headCount }),
+    },
   });
   return [
     takenIn,
-    ...moults.map((daysAgo, index) =>
-      write('moulted', daysAgo, { stage: resident.stage, legSpanMm: sizeAfter(index) }),
-    ),
+    ...moults.map((daysAgo, index) => write('moulted', daysAgo, { stage: resident.stage, ...sizeAfter(index) })),
     ...(resident.signs ?? []).map(({ sign, daysAgo }) => write('sign', daysAgo, { sign })),
-    ...watering(resident).map((daysAgo) =>
-      write(resident.stage === 'spiderling' ? 'damped' : 'watered', daysAgo, {}, 40),
-    ),
+    ...profile.work
+      .filter((work) => work.stages.includes(resident.stage))
+      .flatMap((work) =>
+        every(work.everyDays, resident.waterDaysAgo).map((daysAgo) =>
+          write(work.work === 'damp' ? 'damped' : 'watered', daysAgo, {}, 40),
+        ),
+      ),
     ...meals(resident, write, chance),
   ];
 }
 
-function watering(resident: DemoResident): number[] {
-  const step = resident.stage === 'spiderling' ? 4 : 7;
-  const count = Math.floor((HISTORY_DAYS - 2 - resident.waterDaysAgo) / step);
-  return Array.from({ length: count }, (_, index) => resident.waterDaysAgo + index * step);
+function profileOf({ profile: id }: Pick<DemoResident, 'profile'>) {
+  const profile = shippedProfiles.find((each) => each.id === id);
+  if (!profile) throw new Error(`The demo names a profile that does not ship: ${id}.`);
+  return profile;
+}
+
+/** Days before today on which something was done that is done every `days`; the last time `lastDaysAgo`. */
+function every(days: number, lastDaysAgo: number): number[] {
+  const count = Math.floor((HISTORY_DAYS - 2 - lastDaysAgo) / days);
+  return Array.from({ length: count }, (_, index) => lastDaysAgo + index * days);
 }
 
 /** Meals backwards from the last, none in the week about a moult, now and then refused. */
 function meals(
-  { meals: plan, moultsDaysAgo, stage, legSpanMm }: DemoResident,
+  { meals: plan, moultsDaysAgo, stage, sizeMm = 10, profile }: DemoResident,
   write: (kind: Entry['kind'], daysAgo: number, data?: Entry['data'], minutesIn?: number) => DemoEntry,
   chance: Chance,
 ): DemoEntry[] {
   const written: DemoEntry[] = [];
-  const prey = { preyCount: stage === 'adult' ? 2 : 1, preyLengthMm: Math.max(2, Math.floor(legSpanMm * 0.18)) };
+  if (!plan) return written;
+  const { measure } = profileOf({ profile });
+  const preyLengthMm = Math.max(2, Math.floor(sizeMm * (measure.takes === 'legSpanMm' ? 0.18 : 0.4)));
+  const prey = { preyCount: stage === 'adult' ? 2 : 1, preyLengthMm };
   for (let ago = plan.lastDaysAgo; ago < HISTORY_DAYS - 5; ago += plan.everyDays + chance.from(0, 1)) {
     const isLast = ago === plan.lastDaysAgo;
     const nearMoult = moultsDaysAgo.some((moult) => ago - moult < 9 && moult - ago < 8);

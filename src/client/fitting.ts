@@ -1,34 +1,92 @@
-import { profileOf } from '@/contract/profiles';
 import type { Home, Resident } from '@/contract/records';
-import { fit, type FitAnswer } from '@/core/housing/fit';
+import { company, type CompanyAnswer } from '@/core/housing/company';
+import { fit, worse, type FitAnswer, type Status } from '@/core/housing/fit';
+import { planView, type PlanView } from '@/core/housing/planView';
+import type { HomeState } from '@/core/housing/quantities';
 import { rankHomes, type RankedHome } from '@/core/housing/rank';
-import { sectionPlan, type SectionPlan } from '@/core/housing/section';
-import { bodyOf } from '@/core/profiles/animal';
+import { sectionPlan, type SectionPlan, type SectionSubject } from '@/core/housing/section';
+import { flat, meanDepthMm, withMeanDepth, type Soil } from '@/core/housing/soil';
+import { takenMeasure } from '@/core/profiles/animal';
+import type { CareBook } from '@/core/profiles/careBook';
 
-type Measured = Pick<Resident, 'profile' | 'stage' | 'legSpanMm' | 'bodyLengthMm' | 'carapaceWidthMm'> & {
-  school?: string | null;
-};
+/** What the fit has to know of an animal or a group. */
+export type Measured = Pick<
+  Resident,
+  'profile' | 'stage' | 'legSpanMm' | 'bodyLengthMm' | 'carapaceWidthMm' | 'headCount'
+> & { scientificName?: string; school?: string | null };
 
 const asked = (animal: Measured) => ({ ...animal, school: animal.school ?? undefined });
 
-/** How a home suits an animal with its soil at a depth (its present one if not given), worked out on this device. */
-export function fitOf(home: Home, animal: Measured, substrateDepthMm = home.substrateDepthMm): FitAnswer {
-  return fit(profileOf(animal.profile), { ...asked(animal), container: home.container, substrateDepthMm });
+/** A home as it would stand with its soil raised or lowered to a depth, or given another surface. */
+export function withSoil(home: HomeState, soil: number | Soil): HomeState {
+  if (typeof soil !== 'number') return { ...home, soil, substrateDepthMm: meanDepthMm(soil) };
+  if (soil === home.substrateDepthMm) return home;
+  return { ...home, substrateDepthMm: soil, soil: withMeanDepth(home.soil ?? flat(soil), soil) };
+}
+
+/** The entry that writes down a home's soil as it now stands: at a mean depth, its surface kept; or another surface. */
+export function soilEntry(home: Home, to: number | Soil) {
+  const { substrateDepthMm, soil } = withSoil(home, to);
+  const isFlat = soil === undefined || soil.shape === 'flat';
+  return { kind: 'soil-set' as const, homeId: home.id, substrateDepthMm, ...(!isFlat && { soil }) };
+}
+
+/** How a home suits an animal, worked out on this device. */
+export function fitOf(care: CareBook, home: HomeState, animal: Measured): FitAnswer {
+  return fit(care.of(animal), { ...asked(animal), ...home });
+}
+
+/** The worst verdict of all who live in a home; null when it is free. */
+export function verdictOfHome(care: CareBook, home: Home, residents: Resident[]): Status | null {
+  const tenants = residents.filter((each) => each.homeId === home.id);
+  if (tenants.length === 0) return null;
+  return tenants.map((each) => fitOf(care, home, each).verdict).reduce(worse);
 }
 
 /** The homes from best to worst for an animal. */
-export function rankFor(animal: Measured, homes: Home[]): RankedHome[] {
-  return rankHomes(profileOf(animal.profile), asked(animal), homes);
+export function rankFor(care: CareBook, animal: Measured, homes: Home[]): RankedHome[] {
+  return rankHomes(care.of(animal), asked(animal), homes);
+}
+
+/** Who is drawn in a home, at its measure. */
+export function subjectOf(care: CareBook, animal: Measured): SectionSubject {
+  const profile = care.of(animal);
+  const { silhouette, lives, making } = profile;
+  return {
+    stage: animal.stage,
+    silhouette,
+    lives,
+    sizeMm: takenMeasure(profile, animal).mm,
+    headCount: animal.headCount,
+    dampSharePct: making.dampThroughout?.includes(animal.stage) ? 100 : making.dampSharePct,
+  };
 }
 
 /** The cut through a home, with its animal where it has one. */
-export function sectionOf(
-  home: Home,
-  animal: Measured | undefined,
-  substrateDepthMm = home.substrateDepthMm,
-): SectionPlan {
-  if (!animal) return sectionPlan(home.container, substrateDepthMm, null);
-  const profile = profileOf(animal.profile);
-  const legSpanMm = bodyOf(profile, animal).legSpan.mm;
-  return sectionPlan(home.container, substrateDepthMm, { stage: animal.stage, legSpanMm, lives: profile.lives });
+export function sectionOf(care: CareBook, home: HomeState, animal: Measured | undefined): SectionPlan {
+  return sectionPlan(home, animal ? subjectOf(care, animal) : null);
+}
+
+/** The home from above. */
+export function planOf(care: CareBook, home: HomeState, animal: Measured | undefined): PlanView {
+  return planView(home, animal ? subjectOf(care, animal) : null);
+}
+
+/** Of a resident or a newcomer, what its company has to know. */
+export type Joining = Pick<Resident, 'scientificName' | 'profile' | 'headCount'> & {
+  id?: string;
+  called: string | null;
+};
+
+/** What speaks against an animal joining those who live in a home; nothing where it is free. */
+export function companyOf(care: CareBook, animal: Joining, home: Home, residents: Resident[]): CompanyAnswer {
+  const tenants = residents.filter((each) => each.homeId === home.id && each.id !== animal.id);
+  return company(
+    [...tenants, animal].map((each) => ({
+      label: each.called ?? each.scientificName,
+      scientificName: each.scientificName,
+      profile: care.of(each),
+      headCount: each.headCount,
+    })),
+  );
 }

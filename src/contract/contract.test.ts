@@ -1,8 +1,9 @@
 import { fieldMessages } from './errors';
 import { fitRequest } from './housing';
 import { careProfile } from './profile';
-import { profileOf } from './profiles';
 import { checkShippedData } from './shippedData';
+import { substrateRequest } from './substrate';
+import { profileOf } from './testing/profileOf';
 
 const valid = {
   profile: 'ground-tarantula',
@@ -27,7 +28,32 @@ describe('a request', () => {
     ['endless', { ...valid, legSpanMm: Infinity }, 'legSpanMm', /from 0.5 to 400/],
     ['ten metres', { ...valid, legSpanMm: 10_000 }, 'legSpanMm', /got 10000/],
     ['another unit', { ...valid, legSpanMm: undefined, legSpanCm: 11.8 }, 'legSpanCm', /millimetres: legSpanMm/],
-    ['an unknown kind', { ...valid, profile: 'dragon' }, 'profile', /one of ground-tarantula, tree-tarantula/],
+    ['no id of a kind', { ...valid, profile: 'Dragon!' }, 'profile', /id of a care profile, for example/],
+    [
+      'a perch over the lid',
+      { ...valid, furniture: [{ kind: 'perch', heightMm: 400 }] },
+      'furniture.0.heightMm',
+      /at most the inside height/,
+    ],
+    [
+      'a slope over the lid',
+      { ...valid, soil: { shape: 'slope', frontMm: 300, backMm: 0 }, substrateDepthMm: 150 },
+      'soil',
+      /nowhere be deeper/,
+    ],
+    [
+      'a depth that is not the mean',
+      { ...valid, soil: { shape: 'slope', frontMm: 100, backMm: 60 } },
+      'substrateDepthMm',
+      /mean depth of the soil, 80/,
+    ],
+    ['a nest without chambers', { ...valid, nest: { chambers: [] } }, 'nest.chambers', /at least one chamber/],
+    [
+      'more holes than wall',
+      withVent({ count: 2000, diameterMm: 200 }),
+      'container.vents.0.count',
+      /more than the whole side/,
+    ],
     ['a missing stage', { ...valid, stage: undefined }, 'stage', /one of egg/],
     ['soil above the lid', { ...valid, substrateDepthMm: 300 }, 'substrateDepthMm', /at most the inside height, 296/],
     ['no such shape', { ...valid, container: { shape: 'ball' } }, 'container.shape', /box .* or cylinder/],
@@ -56,6 +82,8 @@ describe('the data that ships', () => {
     ['a rule without limit', { max: undefined }, ''],
     ['an unknown quantity', { quantity: 'colour' }, 'quantity'],
     ['a school nobody listed', { school: 'nobodys' }, 'schools'],
+    ['a yardstick its kind does not have', { max: { of: 'youngWidthMm' } }, 'fit'],
+    ['both bounds of a gap in one rule', { min: { plus: 1 }, words: { pass: 'a', low: 'b', high: 'c' } }, 'max'],
   ])('would not with %s', (_name, change, path) => {
     const profile = structuredClone(profileOf('ground-tarantula'));
     const rule = profile.fit.find((each) => each.id === 'gap');
@@ -63,5 +91,39 @@ describe('the data that ships', () => {
     const parsed = careProfile.safeParse(profile);
     expect(parsed.error?.issues.map((issue) => issue.path.join('.')).join()).toContain(path);
     expect(parsed.success).toBe(false);
+  });
+});
+
+describe('a filling', () => {
+  const request = {
+    container: valid.container,
+    depthMm: 98,
+    recipe: [{ material: 'coir', parts: 1 }],
+    wetnessFrom: 0,
+    wetnessTo: 0.5,
+  };
+
+  it('takes depth and wetness in each of their ways', () => {
+    for (const depthMm of [98, { frontMm: 120, backMm: 60 }, { shape: 'terraces', depthsMm: [90, 60] }]) {
+      expect(substrateRequest.safeParse({ ...request, depthMm }).error).toBeUndefined();
+    }
+    expect(substrateRequest.safeParse({ ...request, depthMm: undefined, frontMm: 90, backMm: 60 }).success).toBe(true);
+    expect(substrateRequest.parse({ ...request, wetnessTo: 'a-drop' }).wetnessTo).toBe(0.85);
+  });
+
+  it.each([
+    ['no depth', { depthMm: undefined }, 'depthMm', /either depthMm, or frontMm and backMm/],
+    ['two depths', { frontMm: 90, backMm: 60 }, 'depthMm', /either depthMm, or frontMm and backMm/],
+    ['soil above the lid', { depthMm: 300 }, 'depthMm', /at most the inside height, 296/],
+    ['an end above the lid', { depthMm: undefined, frontMm: 60, backMm: 300 }, 'backMm', /got 300/],
+    ['no parts', { recipe: [] }, 'recipe', /at least one part/],
+    ['parts of nothing', { recipe: [{ material: 'coir', parts: 0 }] }, 'recipe', /All parts are 0/],
+    ['an unknown material', { recipe: [{ material: 'gold', parts: 1 }] }, 'recipe.0.material', /one of coir, topsoil/],
+    ['an unknown feel', { wetnessTo: 'moist' }, 'wetnessTo', /one of crumbles/],
+    ['another unit', { depthCm: 9.8 }, 'depthCm', /millimetres: depthMm/],
+  ])('with %s is refused at the field', (_name, change, path, message) => {
+    const parsed = substrateRequest.safeParse({ ...request, ...change });
+    const fields = parsed.success ? [] : fieldMessages(parsed.error);
+    expect(fields).toContainEqual({ path, message: expect.stringMatching(message) });
   });
 });

@@ -1,15 +1,56 @@
 import { z } from 'zod';
-import { fitReply, fitRequest, rankReply, rankRequest } from './housing';
-import { day, id } from './primitives';
+import { MATERIALS } from '@/core/substrate/material';
+import {
+  boxesReply,
+  boxesRequest,
+  boxSize,
+  companyReply,
+  companyRequest,
+  fitReply,
+  fitRequest,
+  ladderReply,
+  ladderRequest,
+  rankReply,
+  rankRequest,
+} from './housing';
+import { day, id, oneOf, profileId } from './primitives';
 import { careProfile } from './profile';
-import { entry, home, homeChange, newEntry, newHome, newResident, newShelf, resident, shelf } from './records';
+import {
+  entry,
+  home,
+  homeChange,
+  newEntry,
+  newHome,
+  newPhoto,
+  newResident,
+  newShelf,
+  resident,
+  residentChange,
+  shelf,
+  shelfChange,
+} from './records';
 import { round } from './round';
 import { routes, type EndpointName } from './routes';
 import { species } from './shippedData';
+import {
+  buildSheetReply,
+  buildSheetRequest,
+  material,
+  materialChange,
+  mix,
+  plasterReply,
+  plasterRequest,
+  refreshReply,
+  refreshRequest,
+  shelfLoadReply,
+  shelfLoadRequest,
+  substrateReply,
+  substrateRequest,
+} from './substrate';
 
 /** One route: what goes in, what comes out. The server answers by it, the client calls by it, OpenAPI shows it. */
 export interface Endpoint {
-  method: 'get' | 'post' | 'patch';
+  method: 'get' | 'post' | 'patch' | 'put' | 'delete';
   /** With `:name` for what stands in the path. */
   path: string;
   summary: string;
@@ -22,6 +63,13 @@ export interface Endpoint {
 }
 
 const byId = z.strictObject({ id });
+const byProfile = z.strictObject({ profileId });
+const byMaterial = z.strictObject({ materialId: oneOf(MATERIALS) });
+const oneProfile = z.object({ profile: careProfile });
+const oneHome = z.object({ home });
+
+/** A material as it is reckoned with, and whether a keeper has set its numbers. */
+const materialInUse = z.object({ ...material.shape, isOwn: z.boolean() });
 
 export const endpoints = {
   health: {
@@ -31,8 +79,62 @@ export const endpoints = {
   },
   profiles: {
     ...routes.profiles,
-    summary: 'The care profiles, with every rule and its grounds.',
-    reply: z.object({ profiles: z.array(careProfile) }),
+    summary: 'The care profiles, with every rule and its grounds; `own` names those that keepers have made.',
+    reply: z.object({ profiles: z.array(careProfile), own: z.array(z.string()) }),
+  },
+  profile: {
+    ...routes.profile,
+    summary: 'One care profile, as it can be kept in a file and imported again.',
+    params: byProfile,
+    reply: careProfile,
+  },
+  addProfile: {
+    ...routes.addProfile,
+    summary: 'A profile of your own: a changed copy, or one imported. Those that ship cannot be replaced.',
+    body: careProfile,
+    reply: oneProfile,
+    status: 201,
+  },
+  changeProfile: {
+    ...routes.changeProfile,
+    summary: 'Puts another version of an own profile in force. One that does not parse leaves the last in force.',
+    params: byProfile,
+    body: careProfile,
+    reply: oneProfile,
+  },
+  removeProfile: {
+    ...routes.removeProfile,
+    summary: 'Removes an own profile that no resident is kept by.',
+    params: byProfile,
+    reply: z.object({ removed: z.string() }),
+  },
+  materials: {
+    ...routes.materials,
+    summary: 'What homes are filled with: density, water held, bricks. Your own numbers where you have set any.',
+    reply: z.object({ materials: z.array(materialInUse) }),
+  },
+  changeMaterial: {
+    ...routes.changeMaterial,
+    summary: 'Sets your own numbers for a material, as its bag says.',
+    params: byMaterial,
+    body: materialChange,
+    reply: z.object({ material: materialInUse }),
+  },
+  resetMaterial: {
+    ...routes.resetMaterial,
+    summary: 'Goes back to the numbers that ship.',
+    params: byMaterial,
+    reply: z.object({ material: materialInUse }),
+  },
+  mixes: {
+    ...routes.mixes,
+    summary: 'Mixes by volume that keepers use.',
+    reply: z.object({ mixes: z.array(mix) }),
+  },
+  boxSizes: {
+    ...routes.boxSizes,
+    summary: 'Sizes of box that are usual to buy, by their inside lengths.',
+    reply: z.object({ boxSizes: z.array(boxSize) }),
   },
   species: {
     ...routes.species,
@@ -50,6 +152,13 @@ export const endpoints = {
     body: newShelf,
     reply: z.object({ shelf }),
     status: 201,
+  },
+  changeShelf: {
+    ...routes.changeShelf,
+    summary: 'Corrects the name of a shelf or the load it bears.',
+    params: byId,
+    body: shelfChange,
+    reply: z.object({ shelf }),
   },
   homes: {
     ...routes.homes,
@@ -70,6 +179,19 @@ export const endpoints = {
     body: homeChange,
     reply: z.object({ home }),
   },
+  setHomePhoto: {
+    ...routes.setHomePhoto,
+    summary: 'Keeps a photo of a home; one before it is replaced. GET the same address for the picture.',
+    params: byId,
+    body: newPhoto,
+    reply: oneHome,
+  },
+  removeHomePhoto: {
+    ...routes.removeHomePhoto,
+    summary: 'Removes the photo of a home.',
+    params: byId,
+    reply: oneHome,
+  },
   residents: {
     ...routes.residents,
     summary: 'All residents, as they are now.',
@@ -77,10 +199,17 @@ export const endpoints = {
   },
   takeIn: {
     ...routes.takeIn,
-    summary: 'Takes an animal in: who it is, its first size, and the free home it moves into.',
+    summary: 'Takes an animal in: who it is, its first size, and the home it moves into.',
     body: newResident,
     reply: z.object({ resident, entry }),
     status: 201,
+  },
+  changeResident: {
+    ...routes.changeResident,
+    summary: 'Corrects who a resident is and how it is kept. Sizes, stage and home change by entries.',
+    params: byId,
+    body: residentChange,
+    reply: z.object({ resident }),
   },
   history: {
     ...routes.history,
@@ -118,5 +247,53 @@ export const endpoints = {
     summary: 'Orders homes by how well they serve one animal, each filled to its best depth.',
     body: rankRequest,
     reply: rankReply,
+  },
+  sizeLadder: {
+    ...routes.sizeLadder,
+    summary: 'The fewest sizes of box that take an animal from now to fully grown.',
+    body: ladderRequest,
+    reply: ladderReply,
+  },
+  boxesToBuy: {
+    ...routes.boxesToBuy,
+    summary: 'Houses residents in free homes and gives the smallest set of sizes to buy for those that are left.',
+    body: boxesRequest,
+    reply: boxesReply,
+  },
+  company: {
+    ...routes.company,
+    summary: 'What speaks against keeping some residents in one home.',
+    body: companyRequest,
+    reply: companyReply,
+  },
+  substrate: {
+    ...routes.substrate,
+    summary: 'Litres, water, bricks and weight of a filling, flat, sloped or terraced.',
+    body: substrateRequest,
+    reply: substrateReply,
+  },
+  plaster: {
+    ...routes.plaster,
+    summary: 'Powder and water for a poured plaster floor.',
+    body: plasterRequest,
+    reply: plasterReply,
+  },
+  refreshPlan: {
+    ...routes.refreshPlan,
+    summary: 'Days on which part of the soil is changed, never more than half at a time.',
+    body: refreshRequest,
+    reply: refreshReply,
+  },
+  shelfLoad: {
+    ...routes.shelfLoad,
+    summary: 'What stands on a shelf against what it bears.',
+    body: shelfLoadRequest,
+    reply: shelfLoadReply,
+  },
+  buildSheet: {
+    ...routes.buildSheet,
+    summary: 'What to drill, mix and fill for one home or several, step by step with its cautions, and pooled.',
+    body: buildSheetRequest,
+    reply: buildSheetReply,
   },
 } as const satisfies Record<EndpointName, Endpoint>;

@@ -35,6 +35,14 @@ const NAMES_WITH_UNITS = [
   'centreHeightMm',
   'meshApertureMm',
   'substrateDepthMm',
+  'depthMm',
+  'frontMm',
+  'backMm',
+  'litterDepthMm',
+  'tubeBoreMm',
+  'topLengthMm',
+  'topWidthMm',
+  'topDiameterMm',
 ];
 
 const UNIT_SUFFIX = /(?:Mm|Cm|M|In|Inch|Inches|Ft)$/;

@@ -1,9 +1,20 @@
 import { z } from 'zod';
-import { VENT_SIDES, wallWidthMm, type Container, type Vent } from '@/core/housing/container';
+import {
+  OPENINGS,
+  VENT_SIDES,
+  WALL_KINDS,
+  floorAreaMm2,
+  wallWidthMm,
+  type Container,
+  type Vent,
+} from '@/core/housing/container';
+import type { CompanyAnswer } from '@/core/housing/company';
 import type { FitAnswer } from '@/core/housing/fit';
-import { BASES, STAGES } from '@/core/profiles/profile';
-import { mm, oneOf, quantity } from './primitives';
-import { PROFILE_IDS } from './profiles';
+import { FURNITURE_KINDS, type Furniture } from '@/core/housing/furniture';
+import type { Nest } from '@/core/housing/nest';
+import { deepestMm, meanDepthMm, type Soil } from '@/core/housing/soil';
+import { BASES, PLACES, QUANTITIES, STAGES } from '@/core/profiles/profile';
+import { line, mm, oneOf, profileId, quantity } from './primitives';
 
 export const vent = z
   .strictObject({
@@ -28,14 +39,29 @@ const containerCommon = {
   heightMm: mm(5, 3000),
   lid: oneOf(['solid', 'vented', 'mesh']),
   vents: z.array(vent, { error: 'Must be a list of vents; an empty list where there are none.' }).max(60),
+  opens: oneOf(OPENINGS).optional(),
+  walls: oneOf(WALL_KINDS).optional(),
+  coveredSides: z.array(oneOf(VENT_SIDES)).max(6).optional(),
 };
 
 export const container = z
   .discriminatedUnion(
     'shape',
     [
-      z.strictObject({ shape: z.literal('box'), lengthMm: mm(5, 5000), widthMm: mm(5, 5000), ...containerCommon }),
-      z.strictObject({ shape: z.literal('cylinder'), diameterMm: mm(5, 5000), ...containerCommon }),
+      z.strictObject({
+        shape: z.literal('box'),
+        lengthMm: mm(5, 5000),
+        widthMm: mm(5, 5000),
+        topLengthMm: mm(5, 5000).optional(),
+        topWidthMm: mm(5, 5000).optional(),
+        ...containerCommon,
+      }),
+      z.strictObject({
+        shape: z.literal('cylinder'),
+        diameterMm: mm(5, 5000),
+        topDiameterMm: mm(5, 5000).optional(),
+        ...containerCommon,
+      }),
     ],
     { error: 'Must be box (with lengthMm, widthMm, heightMm) or cylinder (with diameterMm, heightMm).' },
   )
@@ -45,7 +71,30 @@ export const container = z
         context.addIssue({ code: 'custom', path: ['vents', index, problem.field], message: problem.message });
       }
     });
+    for (const side of VENT_SIDES) {
+      const index = box.vents.findIndex((each) => each.side === side);
+      const holes = box.vents.filter((each) => each.side === side).reduce((sum, each) => sum + closedAreaMm2(each), 0);
+      if (holes > wallAreaMm2(box, side)) {
+        const message = `The openings of this side take more than the whole side, ${Math.round(wallAreaMm2(box, side))} mm2.`;
+        context.addIssue({ code: 'custom', path: ['vents', index, 'count'], message });
+      }
+    }
   }) satisfies z.ZodType<Container>;
+
+/** Area cut out of a wall, mesh or not. mm2 */
+const closedAreaMm2 = (each: Vent) =>
+  each.count *
+  (each.diameterMm === undefined ? (each.widthMm ?? 0) * (each.heightMm ?? 0) : (Math.PI / 4) * each.diameterMm ** 2);
+
+const wallAreaMm2 = (box: Container, side: Vent['side']) =>
+  side === 'lid' || side === 'floor'
+    ? Math.max(floorAreaMm2(box), topAreaMm2(box))
+    : wallWidthMm(box, side) * box.heightMm;
+
+const topAreaMm2 = (box: Container) =>
+  box.shape === 'box'
+    ? (box.topLengthMm ?? box.lengthMm) * (box.topWidthMm ?? box.widthMm)
+    : (Math.PI / 4) * (box.topDiameterMm ?? box.diameterMm) ** 2;
 
 /** A vent has to lie inside its wall (or lid, or floor). */
 function ventProblems(box: Container, each: Vent): { field: keyof Vent; message: string }[] {
@@ -72,6 +121,38 @@ function ventProblems(box: Container, each: Vent): { field: keyof Vent; message:
   return problems;
 }
 
+const depth = mm(0, 3000);
+
+export const soil = z.discriminatedUnion(
+  'shape',
+  [
+    z.strictObject({ shape: z.literal('flat'), depthMm: depth }),
+    z.strictObject({ shape: z.literal('slope'), frontMm: depth, backMm: depth }),
+    z.strictObject({ shape: z.literal('terraces'), depthsMm: z.array(depth).min(2).max(8) }),
+  ],
+  { error: 'Must be flat (depthMm), slope (frontMm, backMm) or terraces (depthsMm, 2 to 8 of them).' },
+) satisfies z.ZodType<Soil>;
+
+export const furniture = z
+  .array(
+    z.strictObject({
+      kind: oneOf(FURNITURE_KINDS),
+      count: quantity('pieces', 1, 500, true).optional(),
+      heightMm: mm(0, 3000).optional(),
+      stopped: z.boolean().optional(),
+    }),
+    { error: 'Must be a list of pieces; an empty list where there are none.' },
+  )
+  .max(40) satisfies z.ZodType<Furniture[]>;
+
+const room = z.strictObject({ lengthMm: mm(3, 3000), widthMm: mm(3, 3000), heightMm: mm(2, 3000) });
+
+export const nest = z.strictObject({
+  chambers: z.array(room).min(1, { error: 'A nest has at least one chamber.' }).max(60),
+  tubeBoreMm: mm(1, 100).optional(),
+  outworld: room.optional(),
+}) satisfies z.ZodType<Nest>;
+
 export const stage = oneOf(STAGES);
 
 /** The measures of an animal, each optional: which are needed depends on its kind. */
@@ -82,24 +163,53 @@ export const measures = {
 };
 
 export const headCount = quantity('animals', 1, 1_000_000, true);
-export const substrateDepthMm = mm(0, 3000);
+export const substrateDepthMm = depth;
 
-/** Soil cannot stand higher than the box. */
-export function depthWithinBox(
-  value: { container: Container; substrateDepthMm: number },
-  context: z.RefinementCtx,
-): void {
-  if (value.substrateDepthMm > value.container.heightMm) {
-    context.addIssue({
-      code: 'custom',
-      path: ['substrateDepthMm'],
-      message: `Must be at most the inside height, ${value.container.heightMm} mm; got ${value.substrateDepthMm}.`,
-    });
-  }
+/** What is in a home besides its soil. */
+export const homeContents = {
+  soil: soil.optional(),
+  furniture: furniture.optional(),
+  litterDepthMm: mm(0, 500).optional(),
+  nest: nest.optional(),
+};
+
+interface Filled {
+  container: Container;
+  substrateDepthMm: number;
+  soil?: Soil | undefined;
+  furniture?: Furniture[] | undefined;
 }
 
-const animal = {
-  profile: oneOf(PROFILE_IDS),
+/** Half a millimetre: what a keeper's ruler tells apart. */
+const DEPTH_TOLERANCE_MM = 0.5;
+
+/** Soil cannot stand higher than the box, nor a perch; the depth written is the mean of its surface. */
+export function fillingWithinBox(value: Filled, context: z.RefinementCtx): void {
+  const { heightMm } = value.container;
+  const refuse = (path: (string | number)[], message: string) => context.addIssue({ code: 'custom', path, message });
+  if (value.substrateDepthMm > heightMm) {
+    refuse(['substrateDepthMm'], `Must be at most the inside height, ${heightMm} mm; got ${value.substrateDepthMm}.`);
+  }
+  if (value.soil && deepestMm(value.soil) > heightMm) {
+    refuse(['soil'], `Must nowhere be deeper than the inside height, ${heightMm} mm; got ${deepestMm(value.soil)}.`);
+  }
+  if (value.soil && Math.abs(meanDepthMm(value.soil) - value.substrateDepthMm) > DEPTH_TOLERANCE_MM) {
+    const mean = meanDepthMm(value.soil);
+    refuse(['substrateDepthMm'], `Must be the mean depth of the soil, ${mean} mm; got ${value.substrateDepthMm}.`);
+  }
+  value.furniture?.forEach((piece, index) => {
+    if ((piece.heightMm ?? 0) <= heightMm) return;
+    refuse(
+      ['furniture', index, 'heightMm'],
+      `Must be at most the inside height, ${heightMm} mm; got ${piece.heightMm}.`,
+    );
+  });
+}
+
+export const animal = {
+  profile: profileId,
+  /** Takes the numbers of this species where they differ from its profile's. */
+  scientificName: line('a scientific name', 90).optional(),
   stage,
   ...measures,
   headCount: headCount.optional(),
@@ -107,11 +217,11 @@ const animal = {
 };
 
 export const fitRequest = z
-  .strictObject({ ...animal, container, substrateDepthMm })
-  .superRefine(depthWithinBox)
+  .strictObject({ ...animal, container, substrateDepthMm, ...homeContents })
+  .superRefine(fillingWithinBox)
   .meta({ id: 'FitRequest' });
 
-const status = z.enum(['pass', 'watch', 'fail']);
+export const status = z.enum(['pass', 'watch', 'fail']);
 
 export const fitReply = z
   .object({
@@ -119,12 +229,13 @@ export const fitReply = z
     checks: z.array(
       z.object({
         rule: z.string(),
+        quantity: z.enum(QUANTITIES),
         status,
         title: z.string(),
         actual: z.number(),
         min: z.number().nullable(),
         max: z.number().nullable(),
-        unit: z.enum(['mm', 'count']),
+        unit: z.enum(['mm', 'count', 'L', 'mm2', '%']),
         grounds: z.object({
           rule: z.string(),
           why: z.string(),
@@ -136,6 +247,7 @@ export const fitReply = z
         }),
       }),
     ),
+    notChecked: z.array(z.object({ rule: z.string(), title: z.string(), needs: z.string() })),
     substrateDepthMm: z.object({
       min: z.number(),
       max: z.number(),
@@ -146,17 +258,18 @@ export const fitReply = z
   })
   .meta({ id: 'FitReply' }) satisfies z.ZodType<FitAnswer>;
 
-export const rankRequest = z
+const candidateHome = z
   .strictObject({
-    ...animal,
-    homes: z
-      .array(
-        z
-          .strictObject({ id: z.string().min(1).max(60), code: z.string().min(1).max(60), container, substrateDepthMm })
-          .superRefine(depthWithinBox),
-      )
-      .max(2000),
+    id: z.string().min(1).max(60),
+    code: z.string().min(1).max(60),
+    container,
+    substrateDepthMm,
+    ...homeContents,
   })
+  .superRefine(fillingWithinBox);
+
+export const rankRequest = z
+  .strictObject({ ...animal, homes: z.array(candidateHome).max(2000) })
   .meta({ id: 'RankRequest' });
 
 export const rankReply = z
@@ -168,7 +281,79 @@ export const rankReply = z
         depthMm: z.number(),
         soilToAddL: z.number(),
         fit: fitReply,
+        afterMoults: z.array(z.object({ moults: z.int(), verdict: status, depthMm: z.number() })),
       }),
     ),
   })
   .meta({ id: 'RankReply' });
+
+export const boxSize = z.object({
+  id: z.string(),
+  name: z.string(),
+  groups: z.array(z.string()),
+  lives: z.array(z.enum(PLACES)),
+  container,
+});
+
+export const ladderRequest = z.strictObject(animal).meta({ id: 'LadderRequest' });
+export const ladderReply = z
+  .object({
+    steps: z.array(
+      z.object({
+        size: boxSize,
+        verdict: status,
+        depthMm: z.number(),
+        fromMoults: z.int(),
+        toMoults: z.int(),
+        fromMm: z.number(),
+        toMm: z.number(),
+      }),
+    ),
+    endsAtMm: z.number().nullable(),
+  })
+  .meta({ id: 'LadderReply' });
+
+export const boxesRequest = z
+  .strictObject({
+    residents: z.array(z.strictObject({ id: z.string().min(1).max(60), ...animal })).max(2000),
+    freeHomes: z.array(candidateHome).max(2000),
+  })
+  .meta({ id: 'BoxesRequest' });
+export const boxesReply = z
+  .object({
+    housed: z.array(z.object({ residentId: z.string(), homeId: z.string(), depthMm: z.number(), verdict: status })),
+    buy: z.array(z.object({ size: boxSize, residentIds: z.array(z.string()) })),
+    unserved: z.array(z.string()),
+  })
+  .meta({ id: 'BoxesReply' });
+
+export const companyRequest = z
+  .strictObject({
+    lodgers: z
+      .array(
+        z.strictObject({
+          label: line('what it is called', 60),
+          scientificName: line('a scientific name', 90),
+          profile: profileId,
+          headCount: headCount.optional(),
+        }),
+      )
+      .min(1)
+      .max(50),
+  })
+  .meta({ id: 'CompanyRequest' });
+export const companyReply = z
+  .object({
+    verdict: status,
+    checks: z.array(
+      z.object({
+        rule: z.enum(['alone', 'eaten', 'young-look-alike', 'different-damp']),
+        status,
+        title: z.string(),
+        why: z.string(),
+        who: z.array(z.string()),
+        grounds: z.object({ basis: z.enum(BASES), source: z.string().optional() }),
+      }),
+    ),
+  })
+  .meta({ id: 'CompanyReply' }) satisfies z.ZodType<CompanyAnswer>;

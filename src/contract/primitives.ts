@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { isDay } from '@/core/measure/day';
+import { checkScientificName } from '@/core/measure/scientificName';
 
 const shown = (input: unknown) => (input === undefined ? 'nothing' : JSON.stringify(input)?.slice(0, 60));
 
@@ -37,3 +38,19 @@ export const instant = z.iso.datetime();
 export function oneOf<const T extends readonly [string, ...string[]]>(values: T) {
   return z.enum(values, { error: (issue) => `Must be one of ${values.join(', ')}; got ${shown(issue.input)}.` });
 }
+
+/** The id of a care profile; whether there is one of that id is looked up when it is used. */
+export const profileId = z
+  .string({ error: (issue) => `Must be the id of a care profile; got ${shown(issue.input)}.` })
+  .regex(/^[a-z][a-z0-9]*(-[a-z0-9]+)*$/, {
+    error: (issue) => `Must be the id of a care profile, for example ground-tarantula; got ${shown(issue.input)}.`,
+  })
+  .max(60);
+
+/** The form of a scientific name; a refusal says how it would be written. */
+export const scientificName = line('a scientific name', 90).superRefine((text, context) => {
+  const check = checkScientificName(text);
+  if (check.ok) return;
+  const message = check.suggestion ? `${check.problem} Write “${check.suggestion}”.` : check.problem;
+  context.addIssue({ code: 'custom', message });
+});

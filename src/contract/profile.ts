@@ -1,19 +1,29 @@
 import { z } from 'zod';
+import { FURNITURE_KINDS } from '@/core/housing/furniture';
 import {
   BASES,
+  BODY_MEASURES,
   MOULT_SIGNS,
+  PLACES,
   QUANTITIES,
+  SILHOUETTES,
   STAGES,
+  VENT_STYLES,
   YARDSTICKS,
   type CareProfile,
+  type FitRule,
   type Ground,
 } from '@/core/profiles/profile';
+import { profileId, quantity } from './primitives';
 
 const ground = { basis: z.enum(BASES), source: z.string().optional() };
 const withSource = (value: Ground) => value.basis !== 'published' || value.source !== undefined;
 const sourceMissing = { path: ['source'], error: 'A published number names its source.' };
 
-const fact = z.strictObject({ value: z.number(), ...ground }).refine(withSource, sourceMissing);
+export const fact = z.strictObject({ value: z.number(), ...ground }).refine(withSource, sourceMissing);
+const positive = z.strictObject({ value: z.number().positive(), ...ground }).refine(withSource, sourceMissing);
+const share = quantity('wetness', 0, 1.5);
+const percent = quantity('percent', 0, 100);
 const stages = z.array(z.enum(STAGES)).min(1);
 
 const limit = z
@@ -26,7 +36,11 @@ const limit = z
     error: 'Give a yardstick (of) or a number (plus).',
   });
 
-const fitRule = z
+/** A gap is bounded by the highest soil from below and by the lowest from above: one rule, one bound. */
+const oneSided = (rule: { quantity: FitRule['quantity']; min?: unknown; max?: unknown }) =>
+  !['surfaceToLidMm', 'substrateDepthMm'].includes(rule.quantity) || rule.min === undefined || rule.max === undefined;
+
+export const fitRule = z
   .strictObject({
     id: z.string().regex(/^[a-z]+(-[a-z]+)*$/),
     quantity: z.enum(QUANTITIES),
@@ -39,12 +53,15 @@ const fitRule = z
     maxExcluded: z.boolean().optional(),
     stages: stages.optional(),
     school: z.string().optional(),
+    fromHeadCount: z.int().positive().optional(),
+    toHeadCount: z.int().positive().optional(),
     words: z.strictObject({ pass: z.string(), low: z.string().optional(), high: z.string().optional() }),
     why: z.string().min(1),
     ...ground,
   })
   .refine(withSource, sourceMissing)
   .refine((rule) => rule.min !== undefined || rule.max !== undefined, { error: 'A rule has a min or a max.' })
+  .refine(oneSided, { path: ['max'], error: 'A rule about depth or gap bounds one side; write two rules.' })
   .refine((rule) => rule.min === undefined || rule.words.low !== undefined, {
     path: ['words', 'low'],
     error: 'Say it in words.',
@@ -54,12 +71,43 @@ const fitRule = z
     error: 'Say it in words.',
   });
 
+const making = z.strictObject({
+  mixes: z.array(z.string()).min(1),
+  dampWetness: share,
+  dryWetness: share,
+  dampSharePct: percent,
+  dampThroughout: stages.optional(),
+  litterMm: quantity('millimetres', 0, 300),
+  vents: z.strictObject({ style: z.enum(VENT_STYLES), openSharePct: percent }),
+  furniture: z.array(z.strictObject({ kind: z.enum(FURNITURE_KINDS), count: z.int().positive() })),
+  ...ground,
+});
+
+const proportions = z.strictObject(
+  Object.fromEntries(BODY_MEASURES.map((name) => [name, positive.optional()])) as Record<
+    (typeof BODY_MEASURES)[number],
+    z.ZodOptional<typeof positive>
+  >,
+);
+
+/** What a species does otherwise than its profile. */
+export const speciesOverrides = z.strictObject({
+  grownMm: positive.optional(),
+  usualMm: positive.optional(),
+  youngWidthMm: positive.optional(),
+  proportions: proportions.optional(),
+  fit: z.array(fitRule).optional(),
+  making: making.partial().optional(),
+});
+
 /** A care profile as it stands in `data/profiles/<id>.json`. */
 export const careProfile = z
   .strictObject({
-    id: z.string().regex(/^[a-z]+(-[a-z]+)*$/),
-    name: z.string().min(1),
-    lives: z.enum(['ground', 'tree']),
+    id: profileId,
+    name: z.string().min(1).max(80),
+    group: z.string().min(1).max(40),
+    silhouette: z.enum(SILHOUETTES),
+    lives: z.enum(PLACES),
     stages,
     schools: z.array(
       z.strictObject({
@@ -69,29 +117,44 @@ export const careProfile = z
         isDefault: z.boolean().optional(),
       }),
     ),
-    proportions: z.strictObject({
-      bodyLengthPerLegSpan: fact,
-      carapaceWidthPerLegSpan: fact,
-      abdomenLengthPerBodyLength: fact,
+    measure: z.strictObject({
+      takes: z.enum(BODY_MEASURES),
+      name: z.string().min(1),
+      howTo: z.string().min(1),
+      usualMm: positive.optional(),
     }),
+    proportions,
+    young: z.strictObject({ widthMm: positive }).optional(),
+    growth: z.strictObject({ ratioPerMoult: positive, grownStages: z.array(z.enum(STAGES)), grownMm: positive }),
+    company: z.strictObject({
+      sameKind: z.enum(['alone', 'group']),
+      role: z.enum(['predator', 'grazer', 'cleaner']),
+      youngLookLike: z.string().optional(),
+      ...ground,
+    }),
+    making,
+    nest: z.strictObject({ perHeadMl: positive, largestStep: positive }).optional(),
     fit: z.array(fitRule).min(1),
-    feeding: z.strictObject({
-      meals: z.array(
-        z.strictObject({
-          stages,
-          school: z.string(),
-          everyDays: z.number().positive(),
-          toleranceDays: z.number().nonnegative(),
-          preyCount: z.int().positive(),
-          ...ground,
-        }),
-      ),
-      preyLengthPerAbdomen: fact,
-      leftoversAfterHours: fact,
-      offerAgainAfterDays: fact,
-      settleDays: fact,
-      minutes: z.number().positive(),
-    }),
+    feeding: z
+      .strictObject({
+        meals: z.array(
+          z.strictObject({
+            stages,
+            school: z.string(),
+            everyDays: z.number().positive(),
+            toleranceDays: z.number().nonnegative(),
+            preyCount: z.int().positive(),
+            ...ground,
+          }),
+        ),
+        preyLengthPerAbdomen: fact,
+        abdomenLengthPerBodyLength: fact,
+        leftoversAfterHours: fact,
+        offerAgainAfterDays: fact,
+        settleDays: fact,
+        minutes: z.number().positive(),
+      })
+      .optional(),
     work: z.array(
       z.strictObject({
         work: z.enum(['water', 'damp']),
@@ -106,7 +169,7 @@ export const careProfile = z
     quietAfterMoult: z.array(
       z.strictObject({
         stages,
-        fromLegSpanMm: z.number().positive().optional(),
+        fromMm: z.number().positive().optional(),
         days: z.number().nonnegative(),
         ...ground,
       }),
@@ -115,8 +178,19 @@ export const careProfile = z
   })
   .superRefine((profile, context) => {
     const schools = new Set(profile.schools.map((school) => school.id));
-    const named = [...profile.fit, ...profile.feeding.meals].flatMap((each) => each.school ?? []);
+    const named = [...profile.fit, ...(profile.feeding?.meals ?? [])].flatMap((each) => each.school ?? []);
     for (const school of named.filter((each) => !schools.has(each))) {
       context.addIssue({ code: 'custom', path: ['schools'], message: `The school ${school} is used but not listed.` });
     }
+    const { takes } = profile.measure;
+    profile.fit.forEach((rule, index) => {
+      for (const bound of ['min', 'watchMin', 'max', 'watchMax'] as const) {
+        const yardstick = rule[bound]?.of === 'bodyLengthSquaredMm2' ? 'bodyLengthMm' : rule[bound]?.of;
+        const measure = BODY_MEASURES.find((each) => each === yardstick);
+        const isKnown = !measure || measure === takes || profile.proportions[measure] !== undefined;
+        if (isKnown && (yardstick !== 'youngWidthMm' || profile.young)) continue;
+        const message = `${yardstick} is not known of this kind: it is not taken, and proportions do not give it.`;
+        context.addIssue({ code: 'custom', path: ['fit', index, bound, 'of'], message });
+      }
+    });
   }) satisfies z.ZodType<CareProfile>;

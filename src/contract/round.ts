@@ -13,7 +13,7 @@ const reason = z.discriminatedUnion('code', [
 
 export const job = z
   .object({
-    kind: z.enum(['leftovers', 'feed', 'damp', 'water', 'soil', 'rehouse']),
+    kind: z.enum(['leftovers', 'feed', 'damp', 'water', 'soil', 'mend', 'rehouse']),
     dueOn: day,
     cannotWait: z.boolean(),
     minutes: z.number(),

@@ -1,29 +1,41 @@
 import { z } from 'zod';
 import { BASES } from '@/core/profiles/profile';
-import { careProfile } from './profile';
-import { PROFILE_IDS, profileOf, profiles } from './profiles';
-import { scientificName } from './records';
-import { knownSpecies, type Species } from './species';
+import { boxSize } from './housing';
+import { scientificName } from './primitives';
+import { careProfile, speciesOverrides } from './profile';
+import { shippedBoxSizes, shippedMaterials, shippedMixes, shippedProfiles, shippedSpecies } from './shipped';
+import { CAUTIONS, type Species } from './species';
+import { material, mix } from './substrate';
 
 export const species = z.strictObject({
   name: scientificName,
   commonName: z.string(),
-  profile: z.enum(PROFILE_IDS),
-  cautions: z.array(z.enum(['barbed-hairs', 'serious-venom'])),
-  permit: z.enum(['cites-2']).optional(),
+  profile: z.string(),
+  cautions: z.array(z.enum(CAUTIONS)),
+  permit: z.enum(['cites-2', 'plant-pest']).optional(),
+  overrides: speciesOverrides.optional(),
   basis: z.enum(BASES),
-}) satisfies z.ZodType<Species>;
+}) as z.ZodType<Species>;
 
 /**
- * Holds the data that ships with the program against its schemas.
+ * Holds the data that ships with the program against its schemas, and the files against one another.
  * @throws naming the file and the field of what does not parse.
  */
 export function checkShippedData(): void {
-  check('data/profiles', z.array(careProfile), profiles);
-  check('data/species.json', z.array(species), knownSpecies);
-  for (const id of PROFILE_IDS) {
-    if (profileOf(id).id !== id) throw new Error(`data/profiles/${id}.json calls itself ${profileOf(id).id}.`);
-  }
+  for (const profile of shippedProfiles) check(`data/profiles/${profile.id}.json`, careProfile, profile);
+  check('data/species.json', z.array(species), shippedSpecies);
+  check('data/materials.json', z.array(material), shippedMaterials);
+  check('data/mixes.json', z.array(mix), shippedMixes);
+  check('data/boxSizes.json', z.array(boxSize), shippedBoxSizes);
+  const profileIds = new Set(shippedProfiles.map((profile) => profile.id));
+  const mixIds = new Set(shippedMixes.map((each) => each.id));
+  const lost = [
+    ...shippedSpecies.filter((each) => !profileIds.has(each.profile)).map((each) => `${each.name}: ${each.profile}`),
+    ...shippedProfiles.flatMap(({ id, making }) =>
+      making.mixes.filter((name) => !mixIds.has(name)).map((name) => `${id}: ${name}`),
+    ),
+  ];
+  if (lost.length > 0) throw new Error(`The shipped data names what is not there: ${lost.join('; ')}.`);
 }
 
 function check(what: string, schema: z.ZodType, value: unknown): void {

@@ -1,15 +1,16 @@
-import speciesFile from '@data/species.json';
 import type { Basis } from '@/core/profiles/profile';
-import type { ProfileId } from './profiles';
+import type { SpeciesOverrides } from '@/core/profiles/species';
+
+export const CAUTIONS = ['barbed-hairs', 'serious-venom', 'sting', 'stab', 'pinch', 'bite', 'defence-liquid'] as const;
+export type Caution = (typeof CAUTIONS)[number];
 
 export interface Species {
   name: string;
   commonName: string;
-  profile: ProfileId;
-  cautions: ('barbed-hairs' | 'serious-venom')[];
-  permit?: 'cites-2' | undefined;
+  profile: string;
+  cautions: Caution[];
+  /** Why an authority may have to be asked: papers for protected ones, or plants at risk. */
+  permit?: 'cites-2' | 'plant-pest' | undefined;
+  overrides?: SpeciesOverrides | undefined;
   basis: Basis;
 }
-
-/** The species that ship with the program. Any other name may be taken in: this list only saves typing. */
-export const knownSpecies = speciesFile as readonly Species[];

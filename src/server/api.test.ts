@@ -70,7 +70,8 @@ describe('the API', () => {
 
   it('lists the profiles and the species', async () => {
     const { body } = await server.get('/api/profiles');
-    expect(body.profiles.map((profile: { id: string }) => profile.id)).toEqual(['ground-tarantula', 'tree-tarantula']);
+    expect(body.profiles).toHaveLength(26);
+    expect(body.own).toEqual([]);
     expect((await server.get('/api/species')).body.species.length).toBeGreaterThan(3);
   });
 
@@ -244,7 +245,8 @@ describe('the API', () => {
       });
       expect(early.body.error.fields).toEqual([{ path: 'on', message: expect.stringContaining('2026-03-10') }]);
       const second = await server.post('/api/residents', newcomer());
-      expect(second).toMatchObject({ status: 409, body: { error: { message: 'B3 is taken: Bramble lives in it.' } } });
+      expect(second.status).toBe(409);
+      expect(second.body.error.message).toMatch(/^B3 is taken: Bramble lives in it\. .*one to a box/);
     });
   });
 });

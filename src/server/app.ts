@@ -1,5 +1,6 @@
 import fs from 'node:fs';
 import path from 'node:path';
+import compression from 'compression';
 import express, { type Express, type RequestHandler } from 'express';
 import helmet from 'helmet';
 import morgan from 'morgan';
@@ -12,6 +13,9 @@ import { computeHandlers } from './resources/compute';
 import type { Deps } from './resources/deps';
 import { entryHandlers } from './resources/entries';
 import { homeHandlers } from './resources/homes';
+import { materialHandlers } from './resources/materials';
+import { photoRoute } from './resources/photos';
+import { profileHandlers } from './resources/profiles';
 import { residentHandlers } from './resources/residents';
 import { roundHandlers } from './resources/round';
 import { shelfHandlers } from './resources/shelves';
@@ -44,6 +48,8 @@ export function createApp(options: AppOptions): Express {
   );
   if (options.log) app.use(morgan(':date[iso] :method :url :status :res[content-length] B :response-time ms'));
   app.use('/api', jsonOnly, express.json({ limit: '1mb', strict: false }), refuseWhenFull(options));
+  app.use('/api', compression());
+  app.get('/api/homes/:id/photo', photoRoute(options));
   const document = openApiDocument(options.version);
   app.get('/api/openapi.json', (_request, response) => void response.json(document));
   mount(app, {
@@ -53,7 +59,9 @@ export function createApp(options: AppOptions): Express {
     ...residentHandlers(options),
     ...entryHandlers(options),
     ...roundHandlers(options),
-    ...computeHandlers(),
+    ...computeHandlers(options),
+    ...profileHandlers(options),
+    ...materialHandlers(options),
   });
   app.use('/api', unknownAddress);
   if (options.webFolder && fs.existsSync(path.join(options.webFolder, 'index.html')))

@@ -1,7 +1,7 @@
 import { ropewalk } from '../../demo/ropewalk';
 import type { Clock } from './clock';
 import type { Database, Queries } from './storage/database';
-import { insertEntry } from './storage/entries';
+import { insertEntries } from './storage/entries';
 import { insertHome } from './storage/homes';
 import { eraseRecords, fingerprint, isEmpty, readMeta, writeMeta } from './storage/meta';
 import { insertResident } from './storage/residents';
@@ -33,5 +33,5 @@ async function lay(queries: Queries, today: string): Promise<void> {
     const unknown = { source: null, permit: null, school: null };
     await insertResident(queries, { id, called, scientificName, commonName, profile, sex, ...unknown });
   }
-  for (const entry of demo.entries) await insertEntry(queries, entry);
+  await insertEntries(queries, demo.entries);
 }

@@ -1,8 +1,9 @@
 import fc from 'fast-check';
-import { profileOf } from '@/contract/profiles';
+import { profileOf } from '@/contract/testing/profileOf';
 import { Refusal } from '@/core/refusal';
 import type { Container, Vent } from './container';
-import { compareStatus, fit, type FitAnswer, type FitQuestion } from './fit';
+import { compareStatus, fit, fitter, type FitAnswer, type FitQuestion } from './fit';
+import { homeFacts } from './quantities';
 
 const GROUND = profileOf('ground-tarantula');
 const TREE = profileOf('tree-tarantula');
@@ -63,6 +64,7 @@ describe('a ground tarantula', () => {
     expect(substrateDepthMm).toEqual({ min: 119, max: 237, recommended: 119 });
     expect(checks.find((check) => check.rule === 'gap')).toEqual({
       rule: 'gap',
+      quantity: 'surfaceToLidMm',
       status: 'fail',
       title: 'Too far to fall',
       actual: 198,
@@ -284,6 +286,23 @@ describe('laws of every home', () => {
         });
         const worst = [...answer.checks].sort((a, b) => compareStatus(b.status, a.status))[0];
         expect(answer.verdict).toBe(worst?.status);
+      }),
+    );
+  });
+
+  it('the score by which homes are ranked counts what the answer says', () => {
+    fc.assert(
+      fc.property(question, ({ profile, container, legSpanMm, share }) => {
+        const substrateDepthMm = share * container.heightMm;
+        const animal = { stage: 'adult' as const, legSpanMm };
+        const { checks, substrateDepthMm: band } = fit(profile, { ...animal, container, substrateDepthMm });
+        const count = (status: string) => checks.filter((each) => each.status === status).length;
+        const quick = fitter(profile, animal);
+        const facts = homeFacts({ container, substrateDepthMm });
+        expect(quick.score(facts, substrateDepthMm)).toBe(1000 * count('fail') + count('watch'));
+        const limits: [number, number] = [0, 0];
+        quick.bandInto(facts, limits);
+        expect(limits).toEqual([band.min, band.max]);
       }),
     );
   });

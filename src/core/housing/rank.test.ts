@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { profileOf } from '@/contract/profiles';
+import { profileOf } from '@/contract/testing/profileOf';
 import type { Container } from './container';
 import { compareStatus } from './fit';
 import { rankHomes, type CandidateHome } from './rank';

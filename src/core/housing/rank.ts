@@ -1,13 +1,15 @@
+import { grown } from '@/core/profiles/animal';
 import type { CareProfile } from '@/core/profiles/profile';
-import { floorAreaMm2, innerVolumeL, type Container } from './container';
-import { compareStatus, fitter, type Animal, type FitAnswer, type Status } from './fit';
+import { innerVolumeL } from './container';
+import { nearestWithin } from './depthBand';
+import { fitter, type Animal, type FitAnswer, type Fitter, type Status } from './fit';
+import { homeFacts, type HomeFacts, type HomeState } from './quantities';
+import { fillVolumeL, flat, withMeanDepth } from './soil';
 
 /** One home of the keeper's own. `code` is what it is called on the shelf. */
-export interface CandidateHome {
+export interface CandidateHome extends HomeState {
   id: string;
   code: string;
-  container: Container;
-  substrateDepthMm: number;
 }
 
 export interface RankedHome {
@@ -18,52 +20,103 @@ export interface RankedHome {
   /** Soil to add (or to take out, when negative) to get there. L */
   soilToAddL: number;
   fit: FitAnswer;
+  /** The verdict after each of the next two moults, filled to the depth that is best then. */
+  afterMoults: { moults: number; verdict: Status; depthMm: number }[];
 }
 
-/**
- * Orders homes by how well they serve one animal, each filled to its best depth: verdict first, then fewer failing
- * and fewer watched rules, then the smaller home (less soil, and prey that is found), then the code. The order does
- * not depend on the order of `homes`.
- * @throws Refusal as `fit` does.
- */
-export function rankHomes(profile: CareProfile, animal: Animal, homes: CandidateHome[]): RankedHome[] {
-  const fitIn = fitter(profile, animal);
-  const candidates = homes.map((home) => candidate(home, fitIn));
-  candidates.sort(
-    (a, b) =>
-      compareStatus(a.ranked.fit.verdict, b.ranked.fit.verdict) ||
-      a.failing - b.failing ||
-      a.watched - b.watched ||
-      a.volumeL - b.volumeL ||
-      CODES.compare(a.ranked.code, b.ranked.code) ||
-      (a.ranked.homeId < b.ranked.homeId ? -1 : 1),
-  );
-  return candidates.map((each) => each.ranked);
+/** A home read once, to be held against many animals. */
+export interface PreparedHome {
+  home: CandidateHome;
+  facts: HomeFacts;
+  volumeL: number;
 }
 
 /** B9 before B10. */
 const CODES = new Intl.Collator('en', { numeric: true });
 
-interface Candidate {
-  ranked: RankedHome;
-  failing: number;
-  watched: number;
-  volumeL: number;
+/** Reads homes once, in the order in which equal ones are named: the smaller first, then by code. */
+export function prepareHomes(homes: CandidateHome[]): PreparedHome[] {
+  return homes
+    .map((home) => ({ home, facts: homeFacts(home), volumeL: innerVolumeL(home.container) }))
+    .sort(
+      (a, b) => a.volumeL - b.volumeL || CODES.compare(a.home.code, b.home.code) || (a.home.id < b.home.id ? -1 : 1),
+    );
 }
 
-function candidate(
-  { id, code, container, substrateDepthMm }: CandidateHome,
-  fitIn: ReturnType<typeof fitter>,
-): Candidate {
-  const present = fitIn(container, substrateDepthMm);
-  const depthMm = present.substrateDepthMm.recommended ?? substrateDepthMm;
-  const best = depthMm === substrateDepthMm ? present : fitIn(container, depthMm);
-  const soilToAddL = (floorAreaMm2(container) * (depthMm - substrateDepthMm)) / 1e6;
-  const count = (status: Status) => best.checks.reduce((sum, check) => sum + (check.status === status ? 1 : 0), 0);
-  return {
-    ranked: { homeId: id, code, depthMm, soilToAddL, fit: best },
-    failing: count('fail'),
-    watched: count('watch'),
-    volumeL: innerVolumeL(container),
-  };
+/** Filled to its best depth: how a home scores, and that depth. */
+function atBestDepth(
+  fit: Fitter,
+  { home, facts }: PreparedHome,
+  band: [number, number],
+): [score: number, depth: number] {
+  fit.bandInto(facts, band);
+  const depth = band[0] > band[1] ? home.substrateDepthMm : nearestWithin(band[0], band[1], home.substrateDepthMm);
+  return [fit.score(facts, depth), depth];
+}
+
+export const verdictOf = (score: number): Status => (score >= 1000 ? 'fail' : score > 0 ? 'watch' : 'pass');
+
+export interface Ranked {
+  /** Places in the list of prepared homes, best first. */
+  order: Uint16Array | Uint32Array;
+  /** By place in the list of prepared homes. */
+  scores: Float64Array;
+  depthsMm: Float64Array;
+}
+
+/**
+ * The order of prepared homes for one animal: verdict, fewer failing and fewer watched rules, then the order they were
+ * prepared in. Numbers only: the way to rank hundreds of residents at once.
+ */
+export function rankPrepared(profile: CareProfile, animal: Animal, homes: PreparedHome[]): Ranked {
+  const fit = fitter(profile, animal);
+  const band: [number, number] = [0, 0];
+  const scores = new Float64Array(homes.length);
+  const depthsMm = new Float64Array(homes.length);
+  // Score and place in one number: sorted as numbers, without a comparison function.
+  const keys = new Float64Array(homes.length);
+  homes.forEach((home, index) => {
+    const [score, depth] = atBestDepth(fit, home, band);
+    scores[index] = score;
+    depthsMm[index] = depth;
+    keys[index] = score * homes.length + index;
+  });
+  keys.sort();
+  return { order: Uint32Array.from(keys, (key) => key % homes.length), scores, depthsMm };
+}
+
+/**
+ * Orders homes by how well they serve one animal, each filled to its best depth: verdict first, then fewer failing
+ * and fewer watched rules, then the smaller home (less soil, and prey that is found), then the code. The order does
+ * not depend on the order of `homes`. Each home also says how it will serve after the next two moults.
+ * @throws Refusal as `fit` does.
+ */
+export function rankHomes(profile: CareProfile, animal: Animal, homes: CandidateHome[]): RankedHome[] {
+  const prepared = prepareHomes(homes);
+  const { order, depthsMm } = rankPrepared(profile, animal, prepared);
+  const now = fitter(profile, animal);
+  const later = [1, 2].map((moults) => ({ moults, fit: fitter(profile, grown(profile, animal, moults)) }));
+  const band: [number, number] = [0, 0];
+  return Array.from(order, (index) => {
+    const candidate = prepared[index] as PreparedHome;
+    const depthMm = depthsMm[index] ?? 0;
+    const { home, facts } = candidate;
+    return {
+      homeId: home.id,
+      code: home.code,
+      depthMm,
+      soilToAddL: soilToAddL(home, depthMm),
+      fit: now.answer(facts, depthMm),
+      afterMoults: later.map(({ moults, fit }) => {
+        const [score, depth] = atBestDepth(fit, candidate, band);
+        return { moults, verdict: verdictOf(score), depthMm: depth };
+      }),
+    };
+  });
+}
+
+/** Soil between the present filling of a home and another depth; the shape of its surface stays. L */
+export function soilToAddL({ container, substrateDepthMm, soil = flat(substrateDepthMm) }: HomeState, depthMm: number) {
+  if (depthMm === substrateDepthMm) return 0;
+  return fillVolumeL(container, withMeanDepth(soil, depthMm)) - fillVolumeL(container, soil);
 }

@@ -1,4 +1,4 @@
-import { profileOf } from '@/contract/profiles';
+import { profileOf } from '@/contract/testing/profileOf';
 import type { Container } from '@/core/housing/container';
 import { addDays } from '@/core/measure/day';
 import { dueWork, type LogEntry, type LogKind, type ResidentToday } from './due';

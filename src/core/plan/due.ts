@@ -1,8 +1,16 @@
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
-import { bodyOf, type AnimalMeasures } from '@/core/profiles/animal';
-import { defaultSchool, type CareProfile, type MealPlan, type MoultSign, type Stage } from '@/core/profiles/profile';
-import type { Container } from '@/core/housing/container';
-import { fit, type FitAnswer } from '@/core/housing/fit';
+import { bodyOf, takenMeasure, type AnimalMeasures } from '@/core/profiles/animal';
+import {
+  defaultSchool,
+  type CareProfile,
+  type MealPlan,
+  type MoultSign,
+  type Quantity,
+  type Stage,
+} from '@/core/profiles/profile';
+import { fit, type Check, type FitAnswer } from '@/core/housing/fit';
+import type { HomeState } from '@/core/housing/quantities';
+import { withMeanDepth } from '@/core/housing/soil';
 
 /** What keepers write down about a resident that the round depends on. */
 export type LogKind =
@@ -31,12 +39,12 @@ export interface ResidentToday extends AnimalMeasures {
   profile: CareProfile;
   stage: Stage;
   school?: string | undefined;
-  home: { container: Container; substrateDepthMm: number };
+  home: HomeState;
   /** At least the latest entry of each kind (and of each kind of sign) before today, and all of today's. */
   log: LogEntry[];
 }
 
-export type JobKind = 'leftovers' | 'feed' | 'damp' | 'water' | 'soil' | 'rehouse';
+export type JobKind = 'leftovers' | 'feed' | 'damp' | 'water' | 'soil' | 'mend' | 'rehouse';
 
 export type Reason =
   | { code: 'never'; since: Day }
@@ -80,7 +88,7 @@ export function dueWork(resident: ResidentToday, today: Day): DueWork {
   return { jobs, leaveAlone };
 }
 
-const WAITS_FOR_QUIET = new Set<JobKind>(['feed', 'soil', 'rehouse']);
+const WAITS_FOR_QUIET = new Set<JobKind>(['feed', 'soil', 'mend', 'rehouse']);
 
 const inOrder = (a: LogEntry, b: LogEntry) => a.on.localeCompare(b.on) || a.at.localeCompare(b.at);
 
@@ -120,16 +128,16 @@ function quietTime(resident: ResidentToday, today: Day): LeaveAlone | null {
 
 /** Days of rest after a moult: the rule for the largest size the animal has reached. */
 function quietDays(resident: ResidentToday): number {
-  const span = bodyOf(resident.profile, resident).legSpan.mm;
+  const size = takenMeasure(resident.profile, resident).mm;
   const rules = resident.profile.quietAfterMoult.filter(
-    (rule) => rule.stages.includes(resident.stage) && span >= (rule.fromLegSpanMm ?? 0),
+    (rule) => rule.stages.includes(resident.stage) && size >= (rule.fromMm ?? 0),
   );
   return Math.max(0, ...rules.map((rule) => rule.days));
 }
 
 function leftovers({ profile, log }: ResidentToday, today: Day): Job[] {
   const offer = latest(log, ['offered'], addDays(today, -1));
-  if (!offer) return [];
+  if (!offer || !profile.feeding) return [];
   const outcome = latest(log, ['eaten', 'refused'], today);
   const answered = outcome !== undefined && inOrder(outcome, offer) > 0;
   if (answered && outcome.on < today) return [];
@@ -148,32 +156,31 @@ function leftovers({ profile, log }: ResidentToday, today: Day): Job[] {
 
 function feeding(resident: ResidentToday, today: Day): Job[] {
   const { profile, log } = resident;
+  const { feeding: food } = profile;
   const plan = mealPlan(resident);
-  if (!plan) return [];
+  if (!plan || !food) return [];
   const yesterday = addDays(today, -1);
   const offer = latest(log, ['offered'], yesterday);
   const outcome = latest(log, ['eaten', 'refused'], yesterday);
   const refused = offer && outcome?.kind === 'refused' && outcome.on >= offer.on;
   const move = latest(log, ['taken-in', 'moved'], today);
-  const settled = move && addDays(move.on, profile.feeding.settleDays.value);
-  const interval = Math.floor(
-    refused ? Math.max(plan.everyDays, profile.feeding.offerAgainAfterDays.value) : plan.everyDays,
-  );
+  const settled = move && addDays(move.on, food.settleDays.value);
+  const interval = Math.floor(refused ? Math.max(plan.everyDays, food.offerAgainAfterDays.value) : plan.everyDays);
   const byRhythm = offer ? addDays(offer.on, interval) : (settled ?? today);
   const dueOn = settled && settled > byRhythm ? settled : byRhythm;
   if (dueOn > today) return [];
-  const body = bodyOf(profile, resident);
-  const abdomenMm = body.bodyLength.mm * profile.proportions.abdomenLengthPerBodyLength.value;
+  const bodyMm = bodyOf(profile, resident).bodyLengthMm?.mm ?? takenMeasure(profile, resident).mm;
+  const abdomenMm = bodyMm * food.abdomenLengthPerBodyLength.value;
   return [
     {
       kind: 'feed',
       dueOn,
       cannotWait: daysBetween(dueOn, today) > plan.toleranceDays,
-      minutes: profile.feeding.minutes,
+      minutes: food.minutes,
       reason: offer
         ? { code: refused ? 'after-refusal' : 'since-last', days: daysBetween(offer.on, today), on: offer.on }
         : { code: 'never', since: move?.on ?? today },
-      prey: { count: plan.preyCount, maxLengthMm: abdomenMm * profile.feeding.preyLengthPerAbdomen.value },
+      prey: { count: plan.preyCount, maxLengthMm: abdomenMm * food.preyLengthPerAbdomen.value },
       ...doneToday(log, ['offered'], today),
     },
   ];
@@ -182,7 +189,7 @@ function feeding(resident: ResidentToday, today: Day): Job[] {
 function mealPlan({ profile, stage, school }: ResidentToday): MealPlan | undefined {
   const chosen = profile.schools.find((each) => each.id === school && each.topic === 'feeding')?.id;
   const inForce = chosen ?? defaultSchool(profile, 'feeding');
-  return profile.feeding.meals.find((meal) => meal.school === inForce && meal.stages.includes(stage));
+  return profile.feeding?.meals.find((meal) => meal.school === inForce && meal.stages.includes(stage));
 }
 
 function regularWork({ profile, stage, log }: ResidentToday, today: Day): Job[] {
@@ -211,22 +218,44 @@ function homeWork(resident: ResidentToday, today: Day): Job[] {
   const { profile, home } = resident;
   const present = fit(profile, { ...resident, ...home });
   if (present.verdict !== 'fail') return [];
-  const rules = failing(present);
+  const failing = failingChecks(present);
   const toMm = present.substrateDepthMm.recommended;
-  const mended = toMm !== null && fit(profile, { ...resident, ...home, substrateDepthMm: toMm });
+  const soil = home.soil && toMm !== null ? withMeanDepth(home.soil, toMm) : undefined;
+  const mended = toMm !== null && fit(profile, { ...resident, ...home, soil, substrateDepthMm: toMm });
   const bySoil = mended && mended.verdict !== 'fail';
+  const kind = bySoil ? 'soil' : failing.every((check) => MENDED_IN_PLACE.has(check.quantity)) ? 'mend' : 'rehouse';
   return [
     {
-      kind: bySoil ? 'soil' : 'rehouse',
+      kind,
       dueOn: today,
       cannotWait: true,
-      minutes: bySoil ? profile.homeWork.soilMinutes : profile.homeWork.moveMinutes,
-      reason: { code: 'home-fails', rules },
+      minutes: kind === 'rehouse' ? profile.homeWork.moveMinutes : profile.homeWork.soilMinutes,
+      reason: { code: 'home-fails', rules: failing.map((check) => check.rule) },
       ...(bySoil && { soil: { fromMm: home.substrateDepthMm, toMm } }),
     },
   ];
 }
 
-function failing(answer: FitAnswer): string[] {
-  return answer.checks.filter((check) => check.status === 'fail').map((check) => check.rule);
+/** What is put right in the box as it stands: holes drilled or meshed, a piece put in, a bottle stopped, a chamber closed. */
+const MENDED_IN_PLACE = new Set<Quantity>([
+  'widestOpeningMm',
+  'ventSharePct',
+  'openSides',
+  'openSidePairs',
+  'meshOverheadCount',
+  'roofHoldCount',
+  'hideCount',
+  'hangingPlaceCount',
+  'creviceCount',
+  'bridgeCount',
+  'openBottleCount',
+  'litterDepthMm',
+  'perchDropMm',
+  'nestFullnessPct',
+  'tubeBoreMm',
+  'outworldCount',
+]);
+
+function failingChecks(answer: FitAnswer): Check[] {
+  return answer.checks.filter((check) => check.status === 'fail');
 }

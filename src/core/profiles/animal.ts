@@ -1,7 +1,7 @@
 import { Refusal } from '@/core/refusal';
-import type { CareProfile, Stage } from './profile';
+import { BODY_MEASURES, type BodyMeasure, type CareProfile, type Stage } from './profile';
 
-/** What was measured on the animal (mm) and how many live together. At least one length is needed. */
+/** What was measured on the animal (mm) and how many live together. */
 export interface AnimalMeasures {
   legSpanMm?: number | undefined;
   bodyLengthMm?: number | undefined;
@@ -15,36 +15,77 @@ export interface Length {
   estimated: boolean;
 }
 
-export interface Body {
-  legSpan: Length;
-  bodyLength: Length;
-  carapaceWidth: Length;
+/** The measures that mean something for the kind. */
+export type Body = { [Name in BodyMeasure]?: Length };
+
+/** How many times the taken measure another one is; undefined where it means nothing for the kind. */
+function ratio(profile: CareProfile, name: BodyMeasure): number | undefined {
+  return name === profile.measure.takes ? 1 : profile.proportions[name]?.value;
 }
 
 /**
- * Fills in the measures that were not taken from the one that was (leg span before body length before carapace
- * width), by the proportions of the profile.
- * @throws Refusal when no length was given.
+ * The measure that keepers take of this kind, worked out from another where it was not taken itself; kinds that are
+ * counted and not measured have a usual one.
+ * @throws Refusal when no length was given and there is no usual one.
+ */
+export function takenMeasure(profile: CareProfile, measures: AnimalMeasures): Length {
+  const { takes, usualMm, name } = profile.measure;
+  const direct = measures[takes];
+  if (direct !== undefined) return { mm: direct, estimated: false };
+  for (const other of BODY_MEASURES) {
+    const given = measures[other];
+    const times = ratio(profile, other);
+    if (given !== undefined && times !== undefined) return { mm: given / times, estimated: true };
+  }
+  if (usualMm) return { mm: usualMm.value, estimated: true };
+  const known = BODY_MEASURES.filter((each) => ratio(profile, each) !== undefined);
+  throw new Refusal([
+    { path: takes, message: `Give the ${name} as ${takes} in millimetres (or ${without(known, takes).join(', ')}).` },
+  ]);
+}
+
+const without = (names: BodyMeasure[], name: BodyMeasure) => names.filter((each) => each !== name);
+
+/**
+ * All measures of an animal: those taken as they are, the others by the proportions of the profile.
+ * @throws Refusal as `takenMeasure` does.
  */
 export function bodyOf(profile: CareProfile, measures: AnimalMeasures): Body {
-  const bodyRatio = profile.proportions.bodyLengthPerLegSpan.value;
-  const carapaceRatio = profile.proportions.carapaceWidthPerLegSpan.value;
-  const span =
-    measures.legSpanMm ??
-    (measures.bodyLengthMm !== undefined ? measures.bodyLengthMm / bodyRatio : undefined) ??
-    (measures.carapaceWidthMm !== undefined ? measures.carapaceWidthMm / carapaceRatio : undefined);
-  if (span === undefined) {
-    throw new Refusal([
-      { path: 'legSpanMm', message: 'Give legSpanMm, bodyLengthMm or carapaceWidthMm, in millimetres.' },
-    ]);
+  const taken = takenMeasure(profile, measures);
+  const body: Body = {};
+  for (const name of BODY_MEASURES) {
+    const measured = measures[name];
+    const times = ratio(profile, name);
+    if (measured !== undefined) body[name] = { mm: measured, estimated: false };
+    else if (times !== undefined)
+      body[name] = { mm: taken.mm * times, estimated: taken.estimated || name !== profile.measure.takes };
   }
-  const length = (measured: number | undefined, estimate: number): Length =>
-    measured === undefined ? { mm: estimate, estimated: true } : { mm: measured, estimated: false };
-  return {
-    legSpan: length(measures.legSpanMm, span),
-    bodyLength: length(measures.bodyLengthMm, span * bodyRatio),
-    carapaceWidth: length(measures.carapaceWidthMm, span * carapaceRatio),
-  };
+  return body;
+}
+
+/**
+ * The measures after so many moults: every length grows by the profile's ratio, unless the stage grows no more.
+ * @param moults 0 or more.
+ */
+export function grown<Animal extends AnimalMeasures & { stage: Stage }>(
+  profile: CareProfile,
+  animal: Animal,
+  moults: number,
+): Animal {
+  if (moults === 0 || profile.growth.grownStages.includes(animal.stage)) return animal;
+  const now = takenMeasure(profile, animal).mm;
+  // It stops where a usual grown animal does; one that is larger already stays as it is.
+  const then = Math.max(
+    now,
+    Math.min(now * profile.growth.ratioPerMoult.value ** moults, profile.growth.grownMm.value),
+  );
+  const times = then / now;
+  const larger = { ...animal };
+  for (const name of BODY_MEASURES) {
+    const length = animal[name];
+    if (length !== undefined) larger[name] = length * times;
+  }
+  return larger;
 }
 
 /** @throws Refusal naming the stages this kind does have, when `stage` is not one of them. */
@@ -60,6 +101,8 @@ export function requireStage(profile: CareProfile, stage: Stage): void {
 export function requireSchool(profile: CareProfile, school: string | undefined): void {
   if (school !== undefined && !profile.schools.some((known) => known.id === school)) {
     const known = profile.schools.map((each) => each.id).join(', ');
-    throw new Refusal([{ path: 'school', message: `${profile.name} knows the schools ${known}; got ${school}.` }]);
+    const message =
+      known === '' ? `${profile.name} knows no schools: leave it out` : `${profile.name} knows the schools ${known}`;
+    throw new Refusal([{ path: 'school', message: `${message}; got ${school}.` }]);
   }
 }

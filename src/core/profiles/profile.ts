@@ -1,3 +1,5 @@
+import type { FurnitureKind } from '@/core/housing/furniture';
+
 /** The stages of life an animal can be recorded in, in the order it passes through them. */
 export const STAGES = ['egg', 'larva', 'pupa', 'spiderling', 'nymph', 'juvenile', 'subadult', 'adult'] as const;
 export type Stage = (typeof STAGES)[number];
@@ -40,17 +42,22 @@ export interface School {
   isDefault?: boolean;
 }
 
-/** What can be read off an animal or its container, as a yardstick for a limit. */
+/** The lengths that are taken of an animal. A carapace here is whatever part of it cannot squeeze. */
+export const BODY_MEASURES = ['legSpanMm', 'bodyLengthMm', 'carapaceWidthMm'] as const;
+export type BodyMeasure = (typeof BODY_MEASURES)[number];
+
+/** What can be read off an animal, its young, its group or its container, as a yardstick for a limit. */
 export const YARDSTICKS = [
-  'legSpanMm',
-  'bodyLengthMm',
-  'carapaceWidthMm',
+  ...BODY_MEASURES,
+  'bodyLengthSquaredMm2',
+  'youngWidthMm',
   'floorLongSideMm',
   'floorShortSideMm',
+  'headCount',
 ] as const;
 export type Yardstick = (typeof YARDSTICKS)[number];
 
-/** A limit as data: `times` x the yardstick + `plus` (mm for lengths, else in the quantity's own unit). */
+/** A limit as data: `times` x the yardstick + `plus` (in the quantity's own unit). */
 export interface Limit {
   of?: Yardstick;
   times?: number;
@@ -60,14 +67,32 @@ export interface Limit {
 /** The property of the home (or of who lives in it) that a rule looks at. */
 export const QUANTITIES = [
   'floorShortSideMm',
+  'floorLongSideMm',
   'heightMm',
+  'innerVolumeL',
   'substrateDepthMm',
   'surfaceToLidMm',
+  'litterDepthMm',
+  'perchDropMm',
   'widestOpeningMm',
+  'ventSharePct',
   'meshOverheadCount',
+  'meshSideCount',
   'openSidePairs',
   'openSides',
+  'roofHoldCount',
+  'climbableWallCount',
+  'topOpeningCount',
+  'hideCount',
+  'hangingPlaceCount',
+  'creviceCount',
+  'bridgeCount',
+  'openBottleCount',
   'headCount',
+  'floorAreaPerHeadMm2',
+  'nestFullnessPct',
+  'tubeBoreMm',
+  'outworldCount',
 ] as const;
 export type Quantity = (typeof QUANTITIES)[number];
 
@@ -88,9 +113,60 @@ export interface FitRule extends Ground {
   maxExcluded?: boolean;
   stages?: Stage[];
   school?: string;
+  /** Only for groups of at least, or at most, so many heads. */
+  fromHeadCount?: number;
+  toHeadCount?: number;
   /** The verdict in a keeper's words: in order, below the minimum, above the maximum. */
   words: { pass: string; low?: string; high?: string };
   why: string;
+}
+
+/** Who may live with whom. */
+export interface Company extends Ground {
+  /** With others of its own species. */
+  sameKind: 'alone' | 'group';
+  /** `predator` eats whatever is smaller; `cleaner` lives in the soil of others and harms nobody. */
+  role: 'predator' | 'grazer' | 'cleaner';
+  /** Kinds whose young cannot be told apart bear the same word here. */
+  youngLookLike?: string;
+}
+
+/** How large it becomes. */
+export interface Growth {
+  /** Growth of the taken measure at one moult. */
+  ratioPerMoult: Fact;
+  /** Stages that grow no more. */
+  grownStages: Stage[];
+  /** The taken measure of a usual grown animal, mm. */
+  grownMm: Fact;
+}
+
+/** Ways an opening is arranged that this kind does well with; what to drill follows from it. */
+export const VENT_STYLES = ['none', 'facing', 'all-round', 'mesh-holes', 'mesh-panels'] as const;
+
+/** How to fill and air a home for this kind. */
+export interface Making extends Ground {
+  /** Ids of mixes (`data/mixes.json`), the usual one first. */
+  mixes: string[];
+  /** Wetness of the damp and the dry end; 1 is all that the mix can hold without dripping. */
+  dampWetness: number;
+  dryWetness: number;
+  /** Share of the floor that is kept damp. % */
+  dampSharePct: number;
+  /** Stages that are kept damp throughout. */
+  dampThroughout?: Stage[];
+  /** Litter to put on top, mm; 0 for none. */
+  litterMm: number;
+  vents: { style: (typeof VENT_STYLES)[number]; openSharePct: number };
+  /** What goes in on top of the soil, in this order. */
+  furniture: { kind: FurnitureKind; count: number }[];
+}
+
+/** How much nest a worker (with its share of brood or fungus) takes. */
+export interface NestSpace {
+  perHeadMl: Fact;
+  /** At most so many times the old volume at one step up. */
+  largestStep: Fact;
 }
 
 /** How often a stage is offered food, and how much, in one school. */
@@ -112,38 +188,78 @@ export interface RegularWork extends Ground {
   minutes: number;
 }
 
-/** Days after a moult during which an animal of this stage (and at least this span) is not fed or disturbed. */
+/** Days after a moult during which an animal of this stage (and at least this size) is not fed or disturbed. */
 export interface QuietTime extends Ground {
   stages: Stage[];
-  fromLegSpanMm?: number;
+  /** Of the taken measure. */
+  fromMm?: number;
   days: number;
 }
+
+/** Food for those that are offered prey. */
+export interface Feeding {
+  meals: MealPlan[];
+  /** Largest prey length as a multiple of the abdomen length. */
+  preyLengthPerAbdomen: Fact;
+  /** Length of the abdomen as a share of the body length. */
+  abdomenLengthPerBodyLength: Fact;
+  leftoversAfterHours: Fact;
+  /** After a refusal food is offered again once this many days have gone by. */
+  offerAgainAfterDays: Fact;
+  /** After taking in or moving, the first food is offered once this many days have gone by. */
+  settleDays: Fact;
+  minutes: number;
+}
+
+export const SILHOUETTES = [
+  'tarantula',
+  'jumping-spider',
+  'whip-spider',
+  'scorpion',
+  'mantis',
+  'stick-insect',
+  'leaf-insect',
+  'assassin-bug',
+  'isopod',
+  'springtail',
+  'millipede',
+  'snail',
+  'ant',
+  'moth',
+] as const;
+export type Silhouette = (typeof SILHOUETTES)[number];
+
+/** Where in the home an animal spends its time, and so where the drawing sets it. */
+export const PLACES = ['ground', 'soil', 'bark', 'wall', 'roof', 'branch', 'nest'] as const;
+export type Place = (typeof PLACES)[number];
 
 export interface CareProfile {
   id: string;
   name: string;
-  /** Where in the home it spends its time. */
-  lives: 'ground' | 'tree';
+  /** The heading under which lists show it. */
+  group: string;
+  silhouette: Silhouette;
+  lives: Place;
   stages: Stage[];
   schools: School[];
-  /** Ratios that turn one measure into another where only one was taken. */
-  proportions: {
-    bodyLengthPerLegSpan: Fact;
-    carapaceWidthPerLegSpan: Fact;
-    abdomenLengthPerBodyLength: Fact;
+  /** The length keepers take of this kind, what they call it, and how it is taken. */
+  measure: {
+    takes: BodyMeasure;
+    name: string;
+    howTo: string;
+    /** Kinds that are counted and not measured: what is reckoned with when no length was taken, mm. */
+    usualMm?: Fact;
   };
+  /** The other measures as multiples of the one that is taken. */
+  proportions: { [Name in BodyMeasure]?: Fact };
+  /** The smallest young that may hatch in the home, and must not leave it. */
+  young?: { widthMm: Fact };
+  growth: Growth;
+  company: Company;
+  making: Making;
+  nest?: NestSpace;
   fit: FitRule[];
-  feeding: {
-    meals: MealPlan[];
-    /** Largest prey length as a multiple of the abdomen length. */
-    preyLengthPerAbdomen: Fact;
-    leftoversAfterHours: Fact;
-    /** After a refusal food is offered again once this many days have gone by. */
-    offerAgainAfterDays: Fact;
-    /** After taking in or moving, the first food is offered once this many days have gone by. */
-    settleDays: Fact;
-    minutes: number;
-  };
+  feeding?: Feeding;
   work: RegularWork[];
   /** Minutes to put the soil right, and to move the animal to another box; used to plan the walk. */
   homeWork: { soilMinutes: number; moveMinutes: number };

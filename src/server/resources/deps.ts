@@ -9,8 +9,8 @@ export interface Deps {
 }
 
 /** The day something is written down for: today if not given. @throws Problem for a day that has not come. */
-export function dayOf(clock: Clock, on: string | undefined): string {
+export function dayOf(clock: Clock, on: string | undefined, field = 'on'): string {
   const today = clock.today();
-  if (on !== undefined && on > today) throw invalid('on', `Must not be after today, ${today}; got ${on}.`);
+  if (on !== undefined && on > today) throw invalid(field, `Must not be after today, ${today}; got ${on}.`);
   return on ?? today;
 }

@@ -1,7 +1,9 @@
 import { randomUUID } from 'node:crypto';
-import { profileOf } from '@/contract/profiles';
 import type { Entry, NewEntry } from '@/contract/records';
 import { requireStage } from '@/core/profiles/animal';
+import { deepestMm, meanDepthMm } from '@/core/housing/soil';
+import type { CareBook } from '@/core/profiles/careBook';
+import { careOf } from '../care';
 import type { Handlers } from '../http/mount';
 import { invalid, notFound, Problem } from '../http/problem';
 import type { Queries } from '../storage/database';
@@ -9,7 +11,7 @@ import { countStanding, findEntry, insertEntry, markUndone } from '../storage/en
 import { findHome } from '../storage/homes';
 import { findResident } from '../storage/residents';
 import { dayOf, type Deps } from './deps';
-import { requireDepthFits, requireFreeHome } from './occupancy';
+import { requireDepthFits, requireRoomFor } from './occupancy';
 
 export function entryHandlers({ database, clock }: Deps): Pick<Handlers, 'addEntry' | 'undoEntry'> {
   return {
@@ -20,7 +22,7 @@ export function entryHandlers({ database, clock }: Deps): Pick<Handlers, 'addEnt
         const known = await findEntry(queries, id);
         if (known) return { entry: known };
         const on = dayOf(clock, body.on);
-        await requireSense(queries, body, on);
+        await requireSense(queries, await careOf(queries), body, on);
         await insertEntry(queries, { ...recordOf(body), id, on, at: clock.now() });
         return { entry: await requireEntry(queries, id) };
       }),
@@ -31,7 +33,7 @@ export function entryHandlers({ database, clock }: Deps): Pick<Handlers, 'addEnt
         if (entry.undoneAt === null) {
           await requireUndoable(queries, entry);
           await markUndone(queries, entry.id, clock.now());
-          await requireHomeStillFree(queries, entry);
+          await requireHomeStillFree(queries, await careOf(queries), entry);
         }
         return { entry: await requireEntry(queries, params.id) };
       }),
@@ -45,11 +47,15 @@ async function requireEntry(queries: Queries, id: string): Promise<Entry> {
 }
 
 /** Refuses what cannot have happened: nobody there, before it came, a stage it cannot have, a box that is taken. */
-async function requireSense(queries: Queries, body: NewEntry, on: string): Promise<void> {
+async function requireSense(queries: Queries, care: CareBook, body: NewEntry, on: string): Promise<void> {
   if (body.kind === 'soil-set') {
     const home = await findHome(queries, body.homeId);
     if (!home) throw invalid('homeId', 'There is no home with that id. See /api/homes.');
-    requireDepthFits(home, body.substrateDepthMm);
+    requireDepthFits(home, body.soil ? deepestMm(body.soil) : body.substrateDepthMm);
+    if (body.soil && Math.abs(meanDepthMm(body.soil) - body.substrateDepthMm) > 0.5) {
+      const message = `Must be the mean depth of the soil, ${meanDepthMm(body.soil)} mm; got ${body.substrateDepthMm}.`;
+      throw invalid('substrateDepthMm', message);
+    }
     return;
   }
   const resident = await findResident(queries, body.residentId);
@@ -57,12 +63,13 @@ async function requireSense(queries: Queries, body: NewEntry, on: string): Promi
   if (on < resident.takenInOn) {
     throw invalid('on', `Must not be before it was taken in, on ${resident.takenInOn}; got ${on}.`);
   }
-  if (body.kind === 'moved') await requireFreeHome(queries, body.homeId, 'homeId', body.residentId);
+  if (body.kind === 'moved') await requireRoomFor(queries, care, body.homeId, 'homeId', resident);
   if (body.kind === 'moulted' || body.kind === 'measured') {
-    if (body.stage) requireStage(profileOf(resident.profile), body.stage);
-    const sized = body.legSpanMm ?? body.bodyLengthMm ?? body.carapaceWidthMm;
-    if (body.kind === 'measured' && sized === undefined && body.stage === undefined) {
-      throw invalid('legSpanMm', 'Give what was measured: legSpanMm, bodyLengthMm, carapaceWidthMm or the stage.');
+    if (body.stage) requireStage(care.of(resident), body.stage);
+    const seen = body.legSpanMm ?? body.bodyLengthMm ?? body.carapaceWidthMm ?? body.headCount ?? body.stage;
+    if (body.kind === 'measured' && seen === undefined) {
+      const { takes } = care.of(resident).measure;
+      throw invalid(takes, 'Give what was measured or counted: a length in mm, headCount or the stage.');
     }
   }
 }
@@ -90,8 +97,8 @@ async function requireUndoable(queries: Queries, entry: Entry): Promise<void> {
 }
 
 /** Taking a move back sends the animal to its old home: somebody else may live there by now. */
-async function requireHomeStillFree(queries: Queries, entry: Entry): Promise<void> {
+async function requireHomeStillFree(queries: Queries, care: CareBook, entry: Entry): Promise<void> {
   if (entry.kind !== 'moved' || entry.residentId === null) return;
   const resident = await findResident(queries, entry.residentId);
-  if (resident) await requireFreeHome(queries, resident.homeId, 'id', resident.id);
+  if (resident) await requireRoomFor(queries, care, resident.homeId, 'id', resident);
 }

@@ -1,14 +1,28 @@
 import { randomUUID } from 'node:crypto';
+import { shippedMixes } from '@/contract/shipped';
 import type { Home } from '@/contract/records';
+import { deepestMm } from '@/core/housing/soil';
 import type { Handlers } from '../http/mount';
 import { invalid, notFound, Problem } from '../http/problem';
 import { sqlState, UNIQUE_VIOLATION, type Queries } from '../storage/database';
 import { insertEntry } from '../storage/entries';
-import { findHome, holdHome, insertHome, listHomes, nextPlace, updateHome } from '../storage/homes';
+import {
+  findHome,
+  holdHome,
+  insertHome,
+  listHomes,
+  nextPlace,
+  removePhoto,
+  updateHome,
+  writePhoto,
+  type HomeFacts,
+} from '../storage/homes';
 import { findShelf } from '../storage/shelves';
-import type { Deps } from './deps';
+import { dayOf, type Deps } from './deps';
 
-export function homeHandlers({ database, clock }: Deps): Pick<Handlers, 'homes' | 'addHome' | 'changeHome'> {
+type Names = 'homes' | 'addHome' | 'changeHome' | 'setHomePhoto' | 'removeHomePhoto';
+
+export function homeHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
   return {
     homes: async () => ({ homes: await listHomes(database) }),
 
@@ -16,7 +30,9 @@ export function homeHandlers({ database, clock }: Deps): Pick<Handlers, 'homes' 
       refusingTwins(body.code, async () =>
         database.transaction(async (queries) => {
           await requireShelf(queries, body.shelfId);
-          const { substrateDepthMm, ...facts } = body;
+          requireMix(body.mixId);
+          if (body.quarantineSince) dayOf(clock, body.quarantineSince, 'quarantineSince');
+          const { substrateDepthMm, soil, ...facts } = body;
           const id = body.id ?? randomUUID();
           await insertHome(queries, { ...facts, id, place: body.place ?? (await nextPlace(queries, body.shelfId)) });
           await insertEntry(queries, {
@@ -28,7 +44,7 @@ export function homeHandlers({ database, clock }: Deps): Pick<Handlers, 'homes' 
             at: clock.now(),
             keeper: null,
             note: null,
-            data: { substrateDepthMm },
+            data: { substrateDepthMm, ...(soil && { soil }) },
           });
           return { home: await requireHome(queries, id) };
         }),
@@ -40,16 +56,47 @@ export function homeHandlers({ database, clock }: Deps): Pick<Handlers, 'homes' 
           if (!(await holdHome(queries, params.id))) throw notFound('home with that id');
           const before = await requireHome(queries, params.id);
           if (body.shelfId !== undefined) await requireShelf(queries, body.shelfId);
-          const after = { ...before, ...withoutUndefined(body) };
-          if (after.container.heightMm < before.substrateDepthMm) {
-            const message = `The soil in it stands ${before.substrateDepthMm} mm high; the box must be higher than that.`;
-            throw invalid('container.heightMm', message);
-          }
+          requireMix(body.mixId);
+          if (body.quarantineSince) dayOf(clock, body.quarantineSince, 'quarantineSince');
+          const after = { ...before, ...withoutUndefined(body) } as HomeFacts;
+          requireContentsFit(after, before);
           await updateHome(queries, after);
           return { home: await requireHome(queries, params.id) };
         }),
       ),
+
+    setHomePhoto: ({ params, body }) =>
+      database.transaction(async (queries) => {
+        if (!(await holdHome(queries, params.id))) throw notFound('home with that id');
+        await writePhoto(queries, params.id, body.jpegBase64);
+        return { home: await requireHome(queries, params.id) };
+      }),
+
+    removeHomePhoto: ({ params }) =>
+      database.transaction(async (queries) => {
+        if (!(await holdHome(queries, params.id))) throw notFound('home with that id');
+        await removePhoto(queries, params.id);
+        return { home: await requireHome(queries, params.id) };
+      }),
   };
+}
+
+/** A container may change round what is in it, but must still hold it. */
+function requireContentsFit({ container, furniture }: HomeFacts, { soil, substrateDepthMm }: Home): void {
+  const soilMm = soil ? deepestMm(soil) : substrateDepthMm;
+  if (container.heightMm < soilMm) {
+    throw invalid('container.heightMm', `The soil in it stands ${soilMm} mm high; the box must be higher than that.`);
+  }
+  const index = furniture?.findIndex((piece) => (piece.heightMm ?? 0) > container.heightMm) ?? -1;
+  if (index >= 0) {
+    throw invalid(`furniture.${index}.heightMm`, `Must be at most the inside height, ${container.heightMm} mm.`);
+  }
+}
+
+function requireMix(mixId: string | null | undefined): void {
+  if (mixId && !shippedMixes.some((mix) => mix.id === mixId)) {
+    throw invalid('mixId', `Must be one of ${shippedMixes.map((mix) => mix.id).join(', ')}; got ${mixId}.`);
+  }
 }
 
 function withoutUndefined<T extends object>(value: T): Partial<T> {

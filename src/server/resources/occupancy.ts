@@ -1,31 +1,53 @@
-import type { Home } from '@/contract/records';
+import type { Home, Resident } from '@/contract/records';
+import { company, type Lodger } from '@/core/housing/company';
+import type { CareBook } from '@/core/profiles/careBook';
 import { invalid, Problem } from '../http/problem';
 import type { Queries } from '../storage/database';
 import { findHome, holdHome } from '../storage/homes';
 import { residentsIn } from '../storage/residents';
 
+/** Who is to live in a home. */
+export type Newcomer = Pick<Resident, 'scientificName' | 'profile' | 'called' | 'headCount'> & { id?: string };
+
 /**
- * The home, held for this transaction and free of anybody but `besides`: these kinds live alone.
- * @throws Problem when there is no such home, or somebody lives in it.
+ * The home, held for this transaction, in which a newcomer may live: free, or with company that it and they bear.
+ * @throws Problem when there is no such home, it is in quarantine, or those in it and the newcomer must not meet.
  */
-export async function requireFreeHome(
+export async function requireRoomFor(
   queries: Queries,
+  care: CareBook,
   homeId: string,
   field: string,
-  besides?: string,
+  newcomer: Newcomer,
 ): Promise<Home> {
   const held = await holdHome(queries, homeId);
   const home = held ? await findHome(queries, homeId) : undefined;
   if (!home) throw invalid(field, 'There is no home with that id. See /api/homes.');
-  const [tenant] = await residentsIn(queries, homeId, besides);
-  if (tenant) {
-    const name = tenant.called ?? tenant.scientificName;
-    throw new Problem('conflict', `${home.code} is taken: ${name} lives in it.`, [
+  const tenants = await residentsIn(queries, homeId, newcomer.id);
+  if (tenants.length > 0 && home.quarantineSince !== null) {
+    throw new Problem('conflict', `${home.code} is in quarantine since ${home.quarantineSince}.`, [
+      { path: field, message: 'Nobody joins those in quarantine: choose another home.' },
+    ]);
+  }
+  const { verdict, checks } = company([...tenants, newcomer].map((each) => lodgerOf(care, each)));
+  const tenant = tenants[0];
+  if (tenant && verdict === 'fail') {
+    const why = checks.find((check) => check.status === 'fail')?.why ?? '';
+    throw new Problem('conflict', `${home.code} is taken: ${nameOf(tenant)} lives in it. ${why}`, [
       { path: field, message: 'Choose a free home.' },
     ]);
   }
   return home;
 }
+
+const nameOf = (each: Newcomer) => each.called ?? each.scientificName;
+
+const lodgerOf = (care: CareBook, each: Newcomer): Lodger => ({
+  label: nameOf(each),
+  scientificName: each.scientificName,
+  profile: care.of(each),
+  headCount: each.headCount,
+});
 
 /** @throws Problem when soil of that depth would stand higher than the box. */
 export function requireDepthFits(home: Home, substrateDepthMm: number): void {

@@ -1,18 +1,20 @@
 import { randomUUID } from 'node:crypto';
-import { profileOf } from '@/contract/profiles';
 import type { NewResident, Resident } from '@/contract/records';
-import { requireSchool, requireStage } from '@/core/profiles/animal';
+import { requireSchool, requireStage, takenMeasure } from '@/core/profiles/animal';
+import { careOf } from '../care';
 import type { Handlers } from '../http/mount';
 import { notFound, Problem } from '../http/problem';
 import { sqlState, UNIQUE_VIOLATION, type Queries } from '../storage/database';
 import { findEntry, historyOf, insertEntry } from '../storage/entries';
-import { findResident, insertResident, listResidents } from '../storage/residents';
+import { findResident, insertResident, listResidents, updateResident } from '../storage/residents';
 import { dayOf, type Deps } from './deps';
-import { requireDepthFits, requireFreeHome } from './occupancy';
+import { requireDepthFits, requireRoomFor } from './occupancy';
 
 const HISTORY_LIMIT = 200;
 
-export function residentHandlers({ database, clock }: Deps): Pick<Handlers, 'residents' | 'takeIn' | 'history'> {
+type Names = 'residents' | 'takeIn' | 'changeResident' | 'history';
+
+export function residentHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
   return {
     residents: async () => ({ residents: await listResidents(database) }),
 
@@ -21,19 +23,35 @@ export function residentHandlers({ database, clock }: Deps): Pick<Handlers, 'res
       return { entries: await historyOf(database, params.id, HISTORY_LIMIT) };
     },
 
+    changeResident: ({ params, body }) =>
+      database.transaction(async (queries) => {
+        const before = await requireResident(queries, params.id);
+        const given = Object.fromEntries(Object.entries(body).filter(([, value]) => value !== undefined));
+        const after: Resident = { ...before, ...given };
+        const profile = (await careOf(queries)).of(after);
+        requireStage(profile, after.stage);
+        requireSchool(profile, after.school ?? undefined);
+        takenMeasure(profile, after);
+        await updateResident(queries, after);
+        return { resident: await requireResident(queries, params.id) };
+      }),
+
     takeIn: async ({ body }) => {
       const on = dayOf(clock, body.on);
-      const profile = profileOf(body.profile);
+      const care = await careOf(database);
+      const profile = care.of(body);
       requireStage(profile, body.stage);
       requireSchool(profile, body.school);
+      takenMeasure(profile, body);
       const id = body.id ?? randomUUID();
       try {
         return await database.transaction(async (queries) => {
-          const home = await requireFreeHome(queries, body.homeId, 'homeId');
+          const newcomer = { ...body, called: body.called ?? null, id };
+          const home = await requireRoomFor(queries, care, body.homeId, 'homeId', newcomer);
           await insertResident(queries, factsOf(id, body));
           const common = { on, keeper: body.keeper ?? null, note: null };
           const entryId = randomUUID();
-          const { stage, legSpanMm, bodyLengthMm, carapaceWidthMm } = body;
+          const { stage, legSpanMm, bodyLengthMm, carapaceWidthMm, headCount } = body;
           await insertEntry(queries, {
             ...common,
             id: entryId,
@@ -41,7 +59,7 @@ export function residentHandlers({ database, clock }: Deps): Pick<Handlers, 'res
             residentId: id,
             homeId: home.id,
             at: clock.now(),
-            data: JSON.parse(JSON.stringify({ stage, legSpanMm, bodyLengthMm, carapaceWidthMm })),
+            data: JSON.parse(JSON.stringify({ stage, legSpanMm, bodyLengthMm, carapaceWidthMm, headCount })),
           });
           if (body.substrateDepthMm !== undefined && body.substrateDepthMm !== home.substrateDepthMm) {
             requireDepthFits(home, body.substrateDepthMm);

@@ -1,7 +1,7 @@
-import { profileOf } from '@/contract/profiles';
 import type { Entry } from '@/contract/records';
 import { dueWork, type LogEntry, type LogKind } from '@/core/plan/due';
 import { MOULT_SIGNS } from '@/core/profiles/profile';
+import { careOf } from '../care';
 import type { Handlers } from '../http/mount';
 import { entriesForRound } from '../storage/entries';
 import { listHomes } from '../storage/homes';
@@ -12,7 +12,8 @@ export function roundHandlers({ database, clock }: Deps): Pick<Handlers, 'round'
   return {
     round: async ({ query }) => {
       const on = query.on ?? clock.today();
-      const [residents, homes, entries] = [
+      const [care, residents, homes, entries] = [
+        await careOf(database),
         await listResidents(database),
         await listHomes(database),
         await entriesForRound(database, on),
@@ -28,7 +29,7 @@ export function roundHandlers({ database, clock }: Deps): Pick<Handlers, 'round'
             {
               ...resident,
               school: resident.school ?? undefined,
-              profile: profileOf(resident.profile),
+              profile: care.of(resident),
               home,
               log: logs.get(resident.id) ?? [],
             },

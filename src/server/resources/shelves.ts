@@ -1,29 +1,50 @@
 import { randomUUID } from 'node:crypto';
 import { sqlState, UNIQUE_VIOLATION } from '../storage/database';
-import { findShelf, insertShelf, listShelves } from '../storage/shelves';
+import { findShelf, insertShelf, listShelves, updateShelf } from '../storage/shelves';
 import type { Handlers } from '../http/mount';
-import { Problem } from '../http/problem';
+import { notFound, Problem } from '../http/problem';
 import type { Deps } from './deps';
 
-export function shelfHandlers({ database }: Deps): Pick<Handlers, 'shelves' | 'addShelf'> {
+export function shelfHandlers({ database }: Deps): Pick<Handlers, 'shelves' | 'addShelf' | 'changeShelf'> {
   return {
     shelves: async () => ({ shelves: await listShelves(database) }),
 
     addShelf: async ({ body }) => {
       const id = body.id ?? randomUUID();
-      try {
-        return await database.transaction(async (queries) => {
+      return refusingTwins(body.name, () =>
+        database.transaction(async (queries) => {
           await insertShelf(queries, { ...body, id });
           const shelf = await findShelf(queries, id);
           if (!shelf) throw new Error('The shelf just written cannot be read.');
           return { shelf };
-        });
-      } catch (error) {
-        if (sqlState(error) !== UNIQUE_VIOLATION) throw error;
-        throw new Problem('conflict', `There is a shelf “${body.name}” in ${body.room} already.`, [
-          { path: 'name', message: 'Taken in this room: give it another name.' },
-        ]);
-      }
+        }),
+      );
     },
+
+    changeShelf: ({ params, body }) =>
+      refusingTwins(body.name, () =>
+        database.transaction(async (queries) => {
+          const before = await findShelf(queries, params.id);
+          if (!before) throw notFound('shelf with that id');
+          const shelf = {
+            ...before,
+            name: body.name ?? before.name,
+            loadLimitKg: body.loadLimitKg === undefined ? before.loadLimitKg : body.loadLimitKg,
+          };
+          await updateShelf(queries, shelf);
+          return { shelf };
+        }),
+      ),
   };
+}
+
+async function refusingTwins<T>(name: string | undefined, write: () => Promise<T>): Promise<T> {
+  try {
+    return await write();
+  } catch (error) {
+    if (sqlState(error) !== UNIQUE_VIOLATION) throw error;
+    throw new Problem('conflict', `There is a shelf “${name ?? 'with that id'}” in this room already.`, [
+      { path: 'name', message: 'Taken in this room: give it another name.' },
+    ]);
+  }
 }

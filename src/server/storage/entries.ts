@@ -54,6 +54,19 @@ export async function insertEntry(queries: Queries, entry: Omit<Entry, 'undoneAt
   return rows.length > 0;
 }
 
+/** Writes many entries at once, in the order given; their ids must be new. */
+export async function insertEntries(queries: Queries, entries: Omit<Entry, 'undoneAt'>[]): Promise<void> {
+  await queries.query(
+    `INSERT INTO entry (id, kind, resident_id, home_id, on_day, at, keeper, note, data)
+     SELECT r.id, r.kind, r."residentId", r."homeId", r."on", r.at, r.keeper, r.note, r.data
+     FROM ROWS FROM (jsonb_to_recordset($1::jsonb) AS (id uuid, kind text, "residentId" uuid, "homeId" uuid, "on" date,
+       at timestamptz, keeper text, note text, data jsonb)) WITH ORDINALITY AS r (id, kind, "residentId", "homeId", "on",
+       at, keeper, note, data, place)
+     ORDER BY r.place`,
+    [JSON.stringify(entries)],
+  );
+}
+
 /** How many entries of a kind about a home have not been undone. */
 export async function countStanding(queries: Queries, homeId: string, kind: Entry['kind']): Promise<number> {
   const [row] = await queries.query<{ standing: number }>(

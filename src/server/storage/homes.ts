@@ -1,5 +1,4 @@
 import type { Home } from '@/contract/records';
-import type { Container } from '@/core/housing/container';
 import type { Queries } from './database';
 
 interface HomeRow {
@@ -7,8 +6,16 @@ interface HomeRow {
   code: string;
   shelf_id: string;
   place: number;
-  container: Container;
+  container: Home['container'];
   substrate_depth_mm: number;
+  soil: Home['soil'] | null;
+  furniture: Home['furniture'] | null;
+  litter_depth_mm: number | null;
+  nest: Home['nest'] | null;
+  mix_id: string | null;
+  weight_limit_kg: number | null;
+  quarantine_since: string | null;
+  photo_version: number | null;
   resident_ids: string[];
 }
 
@@ -16,8 +23,7 @@ const SELECT = `
   WITH tenants AS MATERIALIZED (
     SELECT r.home_id, json_agg(r.id ORDER BY r.taken_in_on, r.id) AS resident_ids FROM resident_now r GROUP BY r.home_id
   )
-  SELECT h.id, h.code, h.shelf_id, h.place, h.container, h.substrate_depth_mm,
-    coalesce(t.resident_ids, '[]'::json) AS resident_ids
+  SELECT h.*, coalesce(t.resident_ids, '[]'::json) AS resident_ids
   FROM home_now h JOIN shelf s ON s.id = h.shelf_id LEFT JOIN tenants t ON t.home_id = h.id`;
 
 const fromRow = (row: HomeRow): Home => ({
@@ -27,6 +33,14 @@ const fromRow = (row: HomeRow): Home => ({
   place: row.place,
   container: row.container,
   substrateDepthMm: row.substrate_depth_mm,
+  ...(row.soil && { soil: row.soil }),
+  ...(row.furniture && { furniture: row.furniture }),
+  ...(row.litter_depth_mm !== null && { litterDepthMm: row.litter_depth_mm }),
+  ...(row.nest && { nest: row.nest }),
+  mixId: row.mix_id,
+  weightLimitKg: row.weight_limit_kg,
+  quarantineSince: row.quarantine_since,
+  photoVersion: row.photo_version,
   residentIds: row.resident_ids,
 });
 
@@ -54,24 +68,58 @@ export async function nextPlace(queries: Queries, shelfId: string): Promise<numb
   return row?.next ?? 1;
 }
 
-export type HomeFacts = Pick<Home, 'id' | 'code' | 'shelfId' | 'place' | 'container'>;
+export type HomeFacts = Pick<Home, 'id' | 'code' | 'shelfId' | 'place' | 'container'> &
+  Partial<Pick<Home, 'furniture' | 'litterDepthMm' | 'nest' | 'mixId' | 'weightLimitKg' | 'quarantineSince'>>;
+
+const json = (value: unknown) => (value === undefined || value === null ? null : JSON.stringify(value));
+
+const valuesOf = (home: HomeFacts) => [
+  home.id,
+  home.code,
+  home.shelfId,
+  home.place,
+  JSON.stringify(home.container),
+  json(home.furniture),
+  home.litterDepthMm ?? null,
+  json(home.nest),
+  home.mixId ?? null,
+  home.weightLimitKg ?? null,
+  home.quarantineSince ?? null,
+];
 
 export async function insertHome(queries: Queries, home: HomeFacts): Promise<void> {
-  await queries.query('INSERT INTO home (id, code, shelf_id, place, container) VALUES ($1, $2, $3, $4, $5::jsonb)', [
-    home.id,
-    home.code,
-    home.shelfId,
-    home.place,
-    JSON.stringify(home.container),
-  ]);
+  await queries.query(
+    `INSERT INTO home (id, code, shelf_id, place, container, furniture, litter_depth_mm, nest, mix_id,
+       weight_limit_kg, quarantine_since)
+     VALUES ($1, $2, $3, $4, $5::jsonb, $6::jsonb, $7, $8::jsonb, $9, $10, $11)`,
+    valuesOf(home),
+  );
 }
 
 export async function updateHome(queries: Queries, home: HomeFacts): Promise<void> {
-  await queries.query('UPDATE home SET code = $2, shelf_id = $3, place = $4, container = $5::jsonb WHERE id = $1', [
-    home.id,
-    home.code,
-    home.shelfId,
-    home.place,
-    JSON.stringify(home.container),
-  ]);
+  await queries.query(
+    `UPDATE home SET code = $2, shelf_id = $3, place = $4, container = $5::jsonb, furniture = $6::jsonb,
+       litter_depth_mm = $7, nest = $8::jsonb, mix_id = $9, weight_limit_kg = $10, quarantine_since = $11
+     WHERE id = $1`,
+    valuesOf(home),
+  );
+}
+
+/** Keeps a photo of a home in the place of one before. Pictures travel as base64: both databases take it alike. */
+export async function writePhoto(queries: Queries, homeId: string, jpegBase64: string): Promise<void> {
+  await queries.query('DELETE FROM home_photo WHERE home_id = $1', [homeId]);
+  await queries.query(`INSERT INTO home_photo (home_id, jpeg) VALUES ($1, decode($2, 'base64'))`, [homeId, jpegBase64]);
+}
+
+export async function removePhoto(queries: Queries, homeId: string): Promise<void> {
+  await queries.query('DELETE FROM home_photo WHERE home_id = $1', [homeId]);
+}
+
+/** The photo of a home as it was sent. */
+export async function readPhoto(queries: Queries, homeId: string): Promise<Buffer | undefined> {
+  const [row] = await queries.query<{ jpeg: string }>(
+    `SELECT encode(jpeg, 'base64') AS jpeg FROM home_photo WHERE home_id = $1`,
+    [homeId],
+  );
+  return row && Buffer.from(row.jpeg, 'base64');
 }

@@ -21,14 +21,18 @@ export async function isEmpty(queries: Queries): Promise<boolean> {
 export async function fingerprint(queries: Queries): Promise<string> {
   const [row] = await queries.query<{ print: string }>(
     `SELECT md5(concat(
-       (SELECT count(*) FROM room), '/', (SELECT count(*) FROM shelf), '/', (SELECT count(*) FROM resident), '/',
+       (SELECT count(*) FROM room), '/', (SELECT count(*) FROM shelf), '/', (SELECT string_agg(r::text, ',' ORDER BY r.id) FROM resident r), '/',
        (SELECT count(*) || '/' || count(undone_at) FROM entry), '/',
-       (SELECT string_agg(h::text, ',' ORDER BY h.id) FROM home h))) AS print`,
+       (SELECT string_agg(h::text, ',' ORDER BY h.id) FROM home h), '/',
+       (SELECT string_agg(s::text, ',' ORDER BY s.id) FROM shelf s), '/',
+       (SELECT string_agg(p.home_id || ':' || p.version, ',' ORDER BY p.home_id) FROM home_photo p), '/',
+       (SELECT string_agg(o::text, ',' ORDER BY o.id) FROM own_profile o), '/',
+       (SELECT string_agg(o::text, ',' ORDER BY o.id) FROM own_material o))) AS print`,
   );
   return row?.print ?? '';
 }
 
 /** Empties every table of records; the migrations stay. */
 export async function eraseRecords(queries: Queries): Promise<void> {
-  await queries.query('TRUNCATE meta, entry, resident, home, shelf, room');
+  await queries.query('TRUNCATE meta, entry, resident, home_photo, home, shelf, room, own_profile, own_material');
 }

@@ -10,6 +10,7 @@ interface ResidentRow {
   stage: Resident['stage'];
   measures: Pick<Resident, 'legSpanMm' | 'bodyLengthMm' | 'carapaceWidthMm'>;
   measured_on: string;
+  head_count: number | null;
   sex: Resident['sex'];
   source: string | null;
   permit: string | null;
@@ -26,6 +27,7 @@ const fromRow = (row: ResidentRow): Resident => ({
   profile: row.profile,
   stage: row.stage,
   ...row.measures,
+  ...(row.head_count !== null && { headCount: row.head_count }),
   measuredOn: row.measured_on,
   sex: row.sex,
   source: row.source,
@@ -59,6 +61,24 @@ export type ResidentFacts = Pick<
   Resident,
   'id' | 'called' | 'scientificName' | 'commonName' | 'profile' | 'sex' | 'source' | 'permit' | 'school'
 >;
+
+/** Corrects who a resident is. */
+export async function updateResident(queries: Queries, resident: ResidentFacts): Promise<void> {
+  await queries.query(
+    `UPDATE resident SET called = $2, common_name = $3, profile = $4, sex = $5, source = $6, permit = $7, school = $8
+     WHERE id = $1`,
+    [
+      resident.id,
+      resident.called,
+      resident.commonName,
+      resident.profile,
+      resident.sex,
+      resident.source,
+      resident.permit,
+      resident.school,
+    ],
+  );
+}
 
 /** Writes who a resident is. It is not here before its `taken-in` entry is written too. */
 export async function insertResident(queries: Queries, resident: ResidentFacts): Promise<void> {

@@ -2,7 +2,9 @@ import { randomUUID } from 'node:crypto';
 import type { Shelf } from '@/contract/records';
 import type { Queries } from './database';
 
-const COLUMNS = `SELECT s.id, s.name, r.name AS room, s.position FROM shelf s JOIN room r ON r.id = s.room_id`;
+const COLUMNS = `
+  SELECT s.id, s.name, r.name AS room, s.position, s.load_limit_kg AS "loadLimitKg"
+  FROM shelf s JOIN room r ON r.id = s.room_id`;
 
 /** All shelves in the order of the round. */
 export function listShelves(queries: Queries): Promise<Shelf[]> {
@@ -14,14 +16,25 @@ export async function findShelf(queries: Queries, id: string): Promise<Shelf | u
 }
 
 /** Adds a shelf behind the last; its room is made where no room of that name stands yet. */
-export async function insertShelf(queries: Queries, shelf: { id: string; room: string; name: string }): Promise<void> {
+export async function insertShelf(
+  queries: Queries,
+  shelf: { id: string; room: string; name: string; loadLimitKg?: number | undefined },
+): Promise<void> {
   await queries.query(`INSERT INTO room (id, name) VALUES ($1, $2) ON CONFLICT (lower(name)) DO NOTHING`, [
     randomUUID(),
     shelf.room,
   ]);
   await queries.query(
-    `INSERT INTO shelf (id, room_id, name, position)
-     SELECT $1, r.id, $2, 1 + coalesce((SELECT max(position) FROM shelf), -1) FROM room r WHERE lower(r.name) = lower($3)`,
-    [shelf.id, shelf.name, shelf.room],
+    `INSERT INTO shelf (id, room_id, name, position, load_limit_kg)
+     SELECT $1, r.id, $2, 1 + coalesce((SELECT max(position) FROM shelf), -1), $4 FROM room r WHERE lower(r.name) = lower($3)`,
+    [shelf.id, shelf.name, shelf.room, shelf.loadLimitKg ?? null],
   );
+}
+
+export async function updateShelf(queries: Queries, shelf: Pick<Shelf, 'id' | 'name' | 'loadLimitKg'>): Promise<void> {
+  await queries.query('UPDATE shelf SET name = $2, load_limit_kg = $3 WHERE id = $1', [
+    shelf.id,
+    shelf.name,
+    shelf.loadLimitKg,
+  ]);
 }

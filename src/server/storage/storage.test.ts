@@ -1,12 +1,15 @@
 import { randomUUID } from 'node:crypto';
-import type { Entry } from '@/contract/records';
+import type { Entry, Home } from '@/contract/records';
+import { profileOf } from '@/contract/testing/profileOf';
 import type { Container } from '@/core/housing/container';
 import { databases, emptyDatabase } from '../testing/databases';
 import type { Database } from './database';
 import { entriesForRound, findEntry, historyOf, insertEntry, markUndone } from './entries';
-import { findHome, insertHome, listHomes } from './homes';
+import { findHome, insertHome, listHomes, readPhoto, removePhoto, updateHome, writePhoto } from './homes';
+import { listOwnMaterials, removeOwnMaterial, writeOwnMaterial } from './materials';
 import { fingerprint } from './meta';
 import { migrate } from './migrate';
+import { insertOwnProfile, keptBy, listOwnProfiles, removeOwnProfile, updateOwnProfile } from './profiles';
 import { findResident, insertResident, listResidents } from './residents';
 import { insertShelf, listShelves } from './shelves';
 
@@ -78,7 +81,9 @@ describe.each(databases)('storage on $kind', ({ open }) => {
   });
 
   it('gives back what was written: numbers, days, instants, containers', async () => {
-    expect(await listShelves(database)).toEqual([{ id: shelfId, name: 'Shelf A', room: 'Boiler Room', position: 0 }]);
+    expect(await listShelves(database)).toEqual([
+      { id: shelfId, name: 'Shelf A', room: 'Boiler Room', position: 0, loadLimitKg: null },
+    ]);
     const [first, second] = await listHomes(database);
     expect(first).toEqual({
       id: homes.b,
@@ -87,6 +92,10 @@ describe.each(databases)('storage on $kind', ({ open }) => {
       place: 1,
       container,
       substrateDepthMm: 60,
+      mixId: null,
+      weightLimitKg: null,
+      quarantineSince: null,
+      photoVersion: null,
       residentIds: [],
     });
     expect(second).toMatchObject({ code: 'A10', residentIds: [residentId] });
@@ -99,6 +108,62 @@ describe.each(databases)('storage on $kind', ({ open }) => {
       data: { preyCount: 2, feeder: 'x' },
     });
     expect(await findEntry(database, written.id)).toEqual({ ...written, undoneAt: null });
+  });
+
+  it('keeps all that belongs to a home, a photo byte for byte', async () => {
+    const home = (await findHome(database, homes.b)) as Home;
+    const full = {
+      ...home,
+      furniture: [{ kind: 'perch', heightMm: 70, count: 2 }],
+      litterDepthMm: 12.5,
+      nest: { chambers: [{ lengthMm: 30, widthMm: 20, heightMm: 8 }], tubeBoreMm: 4 },
+      mixId: 'coir',
+      weightLimitKg: 2.5,
+      quarantineSince: '2026-03-01',
+    } satisfies Home;
+    await updateHome(database, full);
+    expect(await findHome(database, homes.b)).toEqual(full);
+    const picture = Buffer.from([0xff, 0xd8, 0xff, 0x00, 0x27, 0x5c, 0xfe]);
+    await writePhoto(database, homes.b, picture.toString('base64'));
+    const { photoVersion: first } = (await findHome(database, homes.b)) as Home;
+    expect(await readPhoto(database, homes.b)).toEqual(picture);
+    await writePhoto(database, homes.b, Buffer.from('another').toString('base64'));
+    const { photoVersion: second } = (await findHome(database, homes.b)) as Home;
+    expect(second).not.toBe(first);
+    await removePhoto(database, homes.b);
+    expect(await readPhoto(database, homes.b)).toBeUndefined();
+    await updateHome(database, home);
+  });
+
+  it('keeps a sloped surface with its depth, and a count without a size', async () => {
+    const soil = { shape: 'slope', frontMm: 70, backMm: 50 } as const;
+    const set = { kind: 'soil-set', residentId: null, homeId: homes.b } as const;
+    const sloped = await write({ ...set, data: { substrateDepthMm: 60, soil } });
+    expect(await findHome(database, homes.b)).toMatchObject({ substrateDepthMm: 60, soil });
+    await markUndone(database, sloped.id, '2026-03-12T08:00:00.000Z');
+    expect((await findHome(database, homes.b))?.soil).toBeUndefined();
+    const counted = await write({ kind: 'measured', data: { headCount: 420 } });
+    expect(await findResident(database, residentId)).toMatchObject({ headCount: 420, legSpanMm: 12.5 });
+    await markUndone(database, counted.id, '2026-03-12T08:00:00.000Z');
+    expect((await findResident(database, residentId))?.headCount).toBeUndefined();
+  });
+
+  it('keeps own profiles and materials, each once', async () => {
+    const own = { ...profileOf('mantis'), id: 'mantis-own', name: 'Ours' };
+    expect(await insertOwnProfile(database, own)).toBe(true);
+    expect(await insertOwnProfile(database, { ...own, name: 'Twice' })).toBe(false);
+    expect(await listOwnProfiles(database)).toEqual([own]);
+    expect(await updateOwnProfile(database, { ...own, name: 'Changed' })).toBe(true);
+    expect(await updateOwnProfile(database, { ...own, id: 'nobody' })).toBe(false);
+    expect((await listOwnProfiles(database))[0]?.name).toBe('Changed');
+    expect(await keptBy(database, 'ground-tarantula')).toEqual([{ name: 'Pip', stage: 'spiderling' }]);
+    expect([await removeOwnProfile(database, own.id), await removeOwnProfile(database, own.id)]).toEqual([true, false]);
+    const numbers = { looseDensityGPerL: 90, waterHeldMlPerL: 500 };
+    await writeOwnMaterial(database, 'coir', { ...numbers, looseDensityGPerL: 70 });
+    await writeOwnMaterial(database, 'coir', numbers);
+    expect([...(await listOwnMaterials(database))]).toEqual([['coir', numbers]]);
+    await removeOwnMaterial(database, 'coir');
+    expect((await listOwnMaterials(database)).size).toBe(0);
   });
 
   it('reads the present off the latest standing entry, and the one before it once that is undone', async () => {

@@ -24,6 +24,8 @@ export interface TestServer {
   get: (path: string) => Promise<Answer>;
   post: (path: string, body: unknown) => Promise<Answer>;
   patch: (path: string, body: unknown) => Promise<Answer>;
+  put: (path: string, body: unknown) => Promise<Answer>;
+  remove: (path: string) => Promise<Answer>;
   raw: (path: string, init: RequestInit) => Promise<Answer>;
   close: () => Promise<void>;
 }
@@ -46,6 +48,8 @@ export async function startServer(database: Database, clock = fixedClock()): Pro
     get: (path) => raw(path, {}),
     post: send('POST'),
     patch: send('PATCH'),
+    put: send('PUT'),
+    remove: (path) => raw(path, { method: 'DELETE' }),
     close: () => new Promise((resolve) => server.close(() => resolve())),
   };
 }

@@ -1,8 +1,7 @@
 import Text from '@rneui/themed/dist/Text';
 import { View } from 'react-native';
-import { fonts, radius, space, stroke, target, type } from '../theme/tokens';
+import { useChipStyles } from './chipStyles';
 import { Tappable } from './Tappable';
-import { makeStyles } from './useStyles';
 
 interface Props<Value extends string> {
   label: string;
@@ -13,7 +12,7 @@ interface Props<Value extends string> {
 
 /** A few ways of which one holds: all to be seen, one tap. */
 export function Choices<Value extends string>({ label, choices, value, onChange }: Props<Value>) {
-  const styles = useStyles();
+  const styles = useChipStyles();
   return (
     <View role="radiogroup" aria-label={label} style={styles.group}>
       {choices.map((choice) => {
@@ -33,19 +32,3 @@ export function Choices<Value extends string>({ label, choices, value, onChange 
     </View>
   );
 }
-
-const useStyles = makeStyles((theme) => ({
-  group: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
-  choice: {
-    minHeight: target,
-    justifyContent: 'center',
-    paddingHorizontal: space.m,
-    borderWidth: stroke.thin,
-    borderColor: theme.colors.inkSoft,
-    borderRadius: radius.s,
-    backgroundColor: theme.colors.raised,
-  },
-  chosen: { backgroundColor: theme.colors.bar, borderColor: theme.colors.bar },
-  title: { fontFamily: fonts.text, fontSize: type.body },
-  chosenTitle: { fontFamily: fonts.bold, color: theme.colors.barInk },
-}));

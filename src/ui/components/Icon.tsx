@@ -9,9 +9,11 @@ import Settings from 'lucide-react-native/icons/sliders-horizontal';
 import Sun from 'lucide-react-native/icons/sun';
 import Route from 'lucide-react-native/icons/route';
 import Bug from 'lucide-react-native/icons/bug';
+import Drag from 'lucide-react-native/icons/move-vertical';
+import Store from 'lucide-react-native/icons/shopping-basket';
 import { useTheme } from './useStyles';
 
-const ICONS = { Box, ChevronRight, Check, ArrowLeft, Moon, Plus, Minus, Settings, Sun, Route, Bug };
+const ICONS = { Box, ChevronRight, Check, ArrowLeft, Moon, Plus, Minus, Settings, Sun, Route, Bug, Store, Drag };
 export type IconName = keyof typeof ICONS;
 
 /** A line icon. It always stands beside a word or inside something that has a name, so it has none itself. */

@@ -6,11 +6,11 @@ import { Icon, type IconName } from './Icon';
 import { useIsWide } from './useLayout';
 import { makeStyles } from './useStyles';
 
-const PLACES: { path: '/' | '/residents' | '/homes' | '/take-in' | '/settings'; title: string; icon: IconName }[] = [
+const PLACES: { path: '/' | '/residents' | '/homes' | '/store' | '/settings'; title: string; icon: IconName }[] = [
   { path: '/', title: 'Round', icon: 'Route' },
   { path: '/residents', title: 'Residents', icon: 'Bug' },
   { path: '/homes', title: 'Homes', icon: 'Box' },
-  { path: '/take-in', title: 'Take in', icon: 'Plus' },
+  { path: '/store', title: 'Store', icon: 'Store' },
   { path: '/settings', title: 'Settings', icon: 'Settings' },
 ];
 

@@ -13,7 +13,8 @@ export function PaneHeader({
   title,
   children,
 }: {
-  back: '/residents' | '/homes' | '/';
+  back:
+    '/residents' | '/homes' | '/' | '/store' | '/settings' | '/profiles' | `/homes/${string}` | `/residents/${string}`;
   title: string;
   children?: ReactNode;
 }) {

@@ -10,8 +10,31 @@ export function lengthCheck(unit: LengthUnit, minMm: number, maxMm: number) {
   };
 }
 
+/** A whole number of animals as typed; undefined when it is none. */
+export function headCountIn(text: string): number | undefined {
+  const count = Number(text.trim());
+  return /^\d+$/.test(text.trim()) && count >= 1 && count <= 1_000_000 ? count : undefined;
+}
+
+/** A check for how many of something there are. */
+export const countCheck = (text: string): string | true =>
+  (/^\s*\d+\s*$/.test(text) && Number(text) >= 1 && Number(text) <= 2000) || 'A whole number from 1 to 2000.';
+
 /** The length a field holds, in mm; undefined while it holds none. */
 export function lengthIn(text: string, unit: LengthUnit): number | undefined {
   const parsed = parseLength(text, unit);
   return parsed.ok ? parsed.mm : undefined;
+}
+
+/** A plain number as typed, with a comma or a point; undefined when it is none. */
+export function numberIn(text: string): number | undefined {
+  return /^\s*-?\d+([.,]\d+)?\s*$/.test(text) ? Number(text.trim().replace(',', '.')) : undefined;
+}
+
+/** A check for a plain number between two limits. */
+export function numberCheck(min: number, max: number) {
+  return (text: string): string | true => {
+    const value = numberIn(text);
+    return (value !== undefined && value >= min && value <= max) || `A number from ${min} to ${max}.`;
+  };
 }

@@ -1,28 +1,41 @@
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
-import type { Check } from '@/core/housing/fit';
+import type { Check, FitAnswer } from '@/core/housing/fit';
 import { StatusMark, STATUS_WORD, useStatusInk } from '../components/StatusMark';
 import { makeStyles } from '../components/useStyles';
 import { Body, Soft, Strong } from '../components/Words';
 import { space, target } from '../theme/tokens';
-import { checkNumbers, inputWords, limitWords } from '../words/checks';
+import { checkNumbers, inputWords, limitWords, marksOf, notCheckedWords, worstFirst } from '../words/checks';
 import { useLength } from '../words/useLength';
 
-const ORDER = { fail: 0, watch: 1, pass: 2 } as const;
+interface Props {
+  fit: FitAnswer;
+  schoolName: (id: string) => string;
+}
 
 /** Every rule with its verdict, the worst first; a tap shows what it rests on. */
-export function CheckList({ checks, schoolName }: { checks: Check[]; schoolName: (id: string) => string }) {
-  const worstFirst = [...checks].sort((a, b) => ORDER[a.status] - ORDER[b.status]);
+export function CheckList({ fit, schoolName }: Props) {
+  const numbers = new Map(marksOf(fit.checks).map(({ check, number }) => [check, number]));
+  const unknown = notCheckedWords(fit);
   return (
     <View>
-      {worstFirst.map((check) => (
-        <CheckRow key={check.rule} check={check} schoolName={schoolName} />
+      {worstFirst(fit.checks).map((check) => (
+        <CheckRow key={check.rule} check={check} number={numbers.get(check)} schoolName={schoolName} />
       ))}
+      {unknown.length > 0 ? (
+        <Soft style={{ paddingTop: space.m }}>{`Not checked until this box says ${unknown.join(', ')}.`}</Soft>
+      ) : null}
     </View>
   );
 }
 
-function CheckRow({ check, schoolName }: { check: Check; schoolName: (id: string) => string }) {
+interface RowProps {
+  check: Check;
+  number: number | undefined;
+  schoolName: (id: string) => string;
+}
+
+function CheckRow({ check, number, schoolName }: RowProps) {
   const styles = useStyles();
   const length = useLength();
   const ink = useStatusInk(check.status);
@@ -39,7 +52,7 @@ function CheckRow({ check, schoolName }: { check: Check; schoolName: (id: string
         onPress={() => setOpen(!isOpen)}
         style={styles.head}
       >
-        <StatusMark status={check.status} />
+        <StatusMark status={check.status} number={number} />
         <View style={styles.words}>
           <Strong>{check.title}</Strong>
           <Soft>{`${grounds.basis}${grounds.school ? `, ${schoolName(grounds.school)}` : ''}`}</Soft>

@@ -90,6 +90,7 @@ const useStyles = makeStyles((theme) => ({
   step: {
     width: target + space.s,
     height: target + space.xs,
+    marginBottom: space.xs,
     alignItems: 'center',
     justifyContent: 'center',
     borderWidth: stroke.line,

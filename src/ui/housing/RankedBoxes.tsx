@@ -9,7 +9,8 @@ import { makeStyles } from '../components/useStyles';
 import { Soft, Strong } from '../components/Words';
 import { radius, space, stroke } from '../theme/tokens';
 import { troubleWords } from '../words/checks';
-import { containerWords } from '../words/residents';
+import { litres } from '../words/home';
+import { calledWords, containerWords } from '../words/residents';
 import { useLength } from '../words/useLength';
 
 interface Props {
@@ -20,7 +21,7 @@ interface Props {
   onChoose: (homeId: string) => void;
 }
 
-/** Own boxes from best to worst; each says what is wrong with it and how deep to fill it. */
+/** Own boxes from best to worst; each says what is wrong with it, how deep to fill it, and how long it will serve. */
 export function RankedBoxes({ ranking, homes, presentId, chosenId, onChoose }: Props) {
   const styles = useStyles();
   return (
@@ -56,7 +57,9 @@ function BoxRow({ ranked, home, isPresent, isChosen, onChoose }: RowProps) {
   const length = useLength();
   const { verdict } = ranked.fit;
   const ink = useStatusInk(verdict);
-  const shelf = useHouse((house) => house.shelves.find((each) => each.id === home.shelfId)?.name);
+  const { shelves, residents } = useHouse();
+  const shelf = shelves.find((each) => each.id === home.shelfId)?.name;
+  const company = isPresent ? [] : residents.filter((each) => each.homeId === home.id).map(calledWords);
   const trouble = troubleWords(ranked.fit);
   return (
     <Tappable
@@ -74,8 +77,10 @@ function BoxRow({ ranked, home, isPresent, isChosen, onChoose }: RowProps) {
           {isPresent ? <Soft>lives here now</Soft> : null}
         </View>
         {trouble === null ? null : <Soft style={{ color: ink }}>{trouble}</Soft>}
+        {company.length > 0 ? <Soft>{`joins ${company.join(', ')}`}</Soft> : null}
         <Soft>{`${containerWords(home, length)}, ${shelf ?? ''}`}</Soft>
         <Soft>{fillWords(ranked, length.long)}</Soft>
+        {verdict === 'fail' ? null : <Soft>{laterWords(ranked)}</Soft>}
       </View>
     </Tappable>
   );
@@ -85,11 +90,16 @@ function BoxRow({ ranked, home, isPresent, isChosen, onChoose }: RowProps) {
 function fillWords({ depthMm, soilToAddL, fit }: RankedHome, long: (mm: number) => string): string {
   if (fit.substrateDepthMm.recommended === null) return 'no depth of soil serves';
   if (Math.abs(soilToAddL) < 0.005) return `soil right at ${long(depthMm)}`;
-  const litres =
-    Math.abs(soilToAddL) < 1 ? `${Math.round(Math.abs(soilToAddL) * 1000)} mL` : `${Math.abs(soilToAddL).toFixed(1)} L`;
   return soilToAddL > 0
-    ? `fill to ${long(depthMm)}, ${litres} more`
-    : `take soil out to ${long(depthMm)}, ${litres} less`;
+    ? `fill to ${long(depthMm)}, ${litres(soilToAddL)} more`
+    : `take soil out to ${long(depthMm)}, ${litres(-soilToAddL)} less`;
+}
+
+/** How many of the next two moults it still serves after. */
+function laterWords({ afterMoults }: RankedHome): string {
+  const served = afterMoults.findIndex((each) => each.verdict === 'fail');
+  if (served === 0) return 'outgrown at the next moult';
+  return served > 0 ? 'serves one more moult' : 'serves two moults and more';
 }
 
 const useStyles = makeStyles((theme) => ({

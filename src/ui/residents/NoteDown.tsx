@@ -1,9 +1,11 @@
 import { useState } from 'react';
 import { View } from 'react-native';
+import { useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
-import { profileOf } from '@/contract/profiles';
 import type { Resident } from '@/contract/records';
 import { parseLength } from '@/core/measure/length';
+import { headCountIn } from '../forms/checks';
+import { capital } from '../words/text';
 import { Button } from '../components/Button';
 import { Choices } from '../components/Choices';
 import { Field } from '../components/Field';
@@ -16,7 +18,7 @@ import { useLength } from '../words/useLength';
 const WHAT = [
   { value: 'sign', title: 'A sign' },
   { value: 'moulted', title: 'It moulted' },
-  { value: 'measured', title: 'A size' },
+  { value: 'measured', title: 'A size or a count' },
 ] as const;
 type What = (typeof WHAT)[number]['value'];
 
@@ -42,7 +44,9 @@ interface FormProps {
 
 function SignForm({ resident, onDone }: FormProps) {
   const write = useLog((log) => log.write);
-  const signs = profileOf(resident.profile).leaveAloneSigns.map((sign) => ({ value: sign, title: signWords(sign) }));
+  const signs = useHouse((house) => house.care)
+    .of(resident)
+    .leaveAloneSigns.map((sign) => ({ value: sign, title: signWords(sign) }));
   return (
     <Choices
       label="Sign of a moult"
@@ -59,32 +63,52 @@ function SignForm({ resident, onDone }: FormProps) {
 function SizeForm({ kind, resident, onDone }: FormProps & { kind: 'moulted' | 'measured' }) {
   const length = useLength();
   const write = useLog((log) => log.write);
+  const { measure, stages: known, company } = useHouse((house) => house.care).of(resident);
   const [stage, setStage] = useState(resident.stage);
   const [text, setText] = useState('');
+  const [heads, setHeads] = useState('');
   const [problem, setProblem] = useState<string>();
+  const [headsProblem, setHeadsProblem] = useState<string>();
+  const isGroup = company.sameKind === 'group';
   const save = async () => {
     const parsed = text.trim() === '' ? null : parseLength(text, length.unit);
     if (parsed && !parsed.ok) return setProblem(parsed.problem);
-    if (!parsed && kind === 'measured') return setProblem('Write the leg span you measured.');
-    const words = kind === 'moulted' ? 'moult written down.' : 'size written down.';
-    const entry = { kind, residentId: resident.id, stage, ...(parsed && { legSpanMm: parsed.mm }) };
-    if (await write(entry, `${calledWords(resident)}: ${words}`)) onDone();
+    const count = heads.trim() === '' ? null : headCountIn(heads);
+    if (count === undefined) return setHeadsProblem('A whole number from 1 to 1000000.');
+    if (!parsed && count === null && kind === 'measured') return setProblem(`Write the ${measure.name} you measured.`);
+    const words = kind === 'moulted' ? 'moult written down.' : 'written down.';
+    const measured = { ...(parsed && { [measure.takes]: parsed.mm }), ...(count !== null && { headCount: count }) };
+    if (await write({ kind, residentId: resident.id, stage, ...measured }, `${calledWords(resident)}: ${words}`))
+      onDone();
   };
-  const stages = profileOf(resident.profile).stages.map((value) => ({ value, title: value }));
+  const stages = known.map((value) => ({ value, title: value }));
   return (
     <View style={{ gap: space.m }}>
       <Choices label="Stage" choices={stages} value={stage} onChange={setStage} />
       <Field
-        label={`Leg span, ${length.unit}`}
+        label={`${capital(measure.name)}, ${length.unit}`}
         value={text}
         onChange={(typed) => {
           setText(typed);
           setProblem(undefined);
         }}
         problem={problem}
-        hint={kind === 'moulted' ? 'Leave empty until it can be measured.' : 'Across, leg I to leg IV.'}
+        hint={kind === 'moulted' ? 'Leave empty until it can be measured.' : measure.howTo}
         keyboard="decimal-pad"
       />
+      {isGroup ? (
+        <Field
+          label="How many"
+          value={heads}
+          onChange={(typed) => {
+            setHeads(typed);
+            setHeadsProblem(undefined);
+          }}
+          problem={headsProblem}
+          hint="Leave empty if nobody counted."
+          keyboard="number-pad"
+        />
+      ) : null}
       <Button title="Write down" onPress={() => void save()} />
     </View>
   );

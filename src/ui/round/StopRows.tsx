@@ -1,7 +1,7 @@
 import { router } from 'expo-router';
 import { useState, type ReactNode } from 'react';
 import { Pressable, View } from 'react-native';
-import { fitOf } from '@/client/fitting';
+import { fitOf, soilEntry } from '@/client/fitting';
 import { useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import type { Home, Resident } from '@/contract/records';
@@ -65,10 +65,11 @@ function JobRow({ job, home, resident, today, children }: JobProps) {
   const styles = useStyles();
   const length = useLength();
   const { write, undo } = useLog();
+  const care = useHouse((house) => house.care);
   const [isBusy, setBusy] = useState(false);
   const done = job.doneBy !== undefined;
   const title = jobTitle(job, length);
-  const reason = jobReason(job, today, job.reason.code === 'home-fails' ? fitOf(home, resident) : undefined);
+  const reason = jobReason(job, today, job.reason.code === 'home-fails' ? fitOf(care, home, resident) : undefined);
   const once = async (act: () => Promise<unknown>) => {
     if (isBusy) return;
     setBusy(true);
@@ -95,6 +96,8 @@ function JobRow({ job, home, resident, today, children }: JobProps) {
       </View>
       {job.kind === 'rehouse' ? (
         <Button rank="second" title="Boxes" onPress={() => router.push(`/residents/${resident.id}/boxes`)} />
+      ) : job.kind === 'mend' ? (
+        <Button rank="second" title="Mend" onPress={() => router.push(`/homes/${home.id}`)} />
       ) : (
         <TickCircle
           label={`${home.code}: ${job.kind === 'leftovers' ? 'nothing left, eaten' : title}`}
@@ -124,8 +127,9 @@ function entryFor(job: Job, home: Home, resident: Resident) {
     case 'damp':
       return { kind: 'damped', residentId } as const;
     case 'soil':
+    case 'mend':
     case 'rehouse':
-      return { kind: 'soil-set', homeId: home.id, substrateDepthMm: job.soil?.toMm ?? home.substrateDepthMm } as const;
+      return soilEntry(home, job.soil?.toMm ?? home.substrateDepthMm);
   }
 }
 
@@ -135,6 +139,7 @@ const DONE_WORDS: Record<Job['kind'], string> = {
   water: 'dish filled.',
   damp: 'soil damped.',
   soil: 'soil set.',
+  mend: 'mended.',
   rehouse: 'moved.',
 };
 const doneWords = (job: Job, home: Home) => `${home.code}: ${DONE_WORDS[job.kind]}`;

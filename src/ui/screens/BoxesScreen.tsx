@@ -1,26 +1,36 @@
 import { router } from 'expo-router';
-import { useState } from 'react';
-import { rankFor } from '@/client/fitting';
+import { useMemo, useState } from 'react';
+import { companyOf, rankFor } from '@/client/fitting';
 import { useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import { Button } from '../components/Button';
+import { LinkRow } from '../components/LinkRow';
 import { useLoadState } from '../components/LoadState';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
 import { Body, Name, Soft, Title } from '../components/Words';
+import { CompanyChecks } from '../housing/CompanyChecks';
 import { RankedBoxes } from '../housing/RankedBoxes';
+import { SizeLadder } from '../housing/SizeLadder';
 import { calledWords, lifeWords } from '../words/residents';
 import { useLength } from '../words/useLength';
 
-/** The keeper's free boxes, best first, for one animal; and moving it there. */
+/** The keeper's boxes it may live in, best first; moving it there; and the sizes it will want later. */
 export function BoxesScreen({ residentId }: { residentId: string }) {
   const length = useLength();
-  const { homes, residents } = useHouse();
+  const { homes, residents, care } = useHouse();
   const write = useLog((log) => log.write);
   const [chosenId, setChosenId] = useState<string>();
   const loading = useLoadState();
-  if (loading) return <Screen>{loading}</Screen>;
   const resident = residents.find((each) => each.id === residentId);
+  const ranking = useMemo(() => {
+    if (!resident) return [];
+    const open = homes.filter(
+      (home) => home.id === resident.homeId || companyOf(care, resident, home, residents).verdict !== 'fail',
+    );
+    return rankFor(care, resident, open);
+  }, [resident, homes, residents, care]);
+  if (loading) return <Screen>{loading}</Screen>;
   if (!resident) {
     return (
       <Screen>
@@ -30,10 +40,6 @@ export function BoxesScreen({ residentId }: { residentId: string }) {
     );
   }
   const present = homes.find((home) => home.id === resident.homeId);
-  const ranking = rankFor(
-    resident,
-    homes.filter((home) => home.residentIds.length === 0 || home.id === resident.homeId),
-  );
   const chosen = homes.find((home) => home.id === chosenId && home.id !== resident.homeId);
   const fails = ranking.find((each) => each.homeId === chosen?.id)?.fit.verdict === 'fail';
   const title = chosen ? `Move to ${chosen.code}${fails ? ' all the same' : ''}` : 'Choose a box to move to';
@@ -55,6 +61,23 @@ export function BoxesScreen({ residentId }: { residentId: string }) {
       <Soft>
         Make the new home ready and damp first. Nothing between animal and freedom but a closed door and a tub.
       </Soft>
+      {chosen ? (
+        <>
+          <LinkRow
+            links={[
+              {
+                title: `Compare ${chosen.code} with ${present?.code ?? 'its home'}`,
+                onPress: () => router.push(`/residents/${resident.id}/compare?with=${chosen.id}`),
+              },
+              {
+                title: `Build sheet for ${chosen.code}`,
+                onPress: () => router.push(`/build?homes=${chosen.id}&for=${resident.id}`),
+              },
+            ]}
+          />
+          <CompanyChecks answer={companyOf(care, resident, chosen, residents)} />
+        </>
+      ) : null}
       <RankedBoxes
         ranking={ranking}
         homes={homes}
@@ -62,6 +85,7 @@ export function BoxesScreen({ residentId }: { residentId: string }) {
         chosenId={chosenId}
         onChoose={setChosenId}
       />
+      <SizeLadder profile={care.of(resident)} animal={{ ...resident, school: resident.school ?? undefined }} />
     </Screen>
   );
 }

@@ -1,30 +1,36 @@
 import { router } from 'expo-router';
-import { useState } from 'react';
-import { View } from 'react-native';
-import { fitOf, sectionOf } from '@/client/fitting';
+import { useRef, useState } from 'react';
+import { Image, View } from 'react-native';
+import { fitOf, planOf, sectionOf, soilEntry, withSoil } from '@/client/fitting';
 import { useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
-import { profileOf } from '@/contract/profiles';
 import type { Home, Resident } from '@/contract/records';
+import { company } from '@/core/housing/company';
 import { innerVolumeL } from '@/core/housing/container';
-import type { FitAnswer } from '@/core/housing/fit';
+import { worse, type FitAnswer } from '@/core/housing/fit';
+import { flat, type Soil } from '@/core/housing/soil';
 import { Button } from '../components/Button';
+import { Choices } from '../components/Choices';
+import { LinkRow } from '../components/LinkRow';
 import { useLoadState } from '../components/LoadState';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
 import { StatusMark, STATUS_WORD, useStatusInk } from '../components/StatusMark';
-import { Body, Name, Soft, Strong, Title } from '../components/Words';
+import { Body, Heading, Name, Soft, Strong, Title } from '../components/Words';
+import { exportSvg } from '../drawings/exportSvg';
 import { MeasuredSection } from '../drawings/MeasuredSection';
+import { PlanDrawing } from '../drawings/PlanDrawing';
 import { CheckList } from '../housing/CheckList';
+import { CompanyChecks } from '../housing/CompanyChecks';
 import { DepthEditor } from '../housing/DepthEditor';
+import { SoilShape } from '../housing/SoilShape';
 import { space } from '../theme/tokens';
-import { containerWords, lifeWords } from '../words/residents';
+import { calledWords, containerWords, lifeWords } from '../words/residents';
 import { useLength } from '../words/useLength';
 
-/** One box: its section to scale, its verdicts, and another depth to try. */
+/** One box: its section to scale, its verdicts, and another filling to try. */
 export function HomeScreen({ id }: { id: string }) {
   const home = useHouse((house) => house.homes.find((each) => each.id === id));
-  const resident = useHouse((house) => house.residents.find((each) => each.homeId === id));
   const loading = useLoadState();
   if (loading) return <Screen>{loading}</Screen>;
   if (!home) {
@@ -35,67 +41,155 @@ export function HomeScreen({ id }: { id: string }) {
       </Screen>
     );
   }
-  // A depth being tried belongs to one box and one saved depth: another of either starts afresh.
-  return <HomePane key={`${home.id} ${home.substrateDepthMm}`} home={home} resident={resident} />;
+  // What is being tried belongs to one box as it was last saved: another of either starts afresh.
+  return <HomePane key={JSON.stringify([home.id, home.substrateDepthMm, home.soil, home.container])} home={home} />;
 }
 
-function HomePane({ home, resident }: { home: Home; resident: Resident | undefined }) {
+function HomePane({ home }: { home: Home }) {
   const length = useLength();
   const write = useLog((log) => log.write);
-  const shelf = useHouse((house) => house.shelves.find((each) => each.id === home.shelfId));
-  const [triedMm, setTriedMm] = useState(home.substrateDepthMm);
-  const fit = resident ? fitOf(home, resident, triedMm) : null;
-  const isTrying = triedMm !== home.substrateDepthMm;
-  const wanted = isTrying ? triedMm : (fit?.substrateDepthMm.recommended ?? home.substrateDepthMm);
+  const { care, residents, shelves } = useHouse();
+  const tenants = residents.filter((each) => each.homeId === home.id);
+  const shelf = shelves.find((each) => each.id === home.shelfId);
+  const [tried, setTried] = useState(home);
+  const [view, setView] = useState<'side' | 'above'>('side');
+  const picture = useRef<View>(null);
+  const fits = tenants.map((resident) => ({ resident, fit: fitOf(care, tried, resident) }));
+  // The one with most against it is drawn and filled for.
+  const main = fits.reduce<(typeof fits)[number] | undefined>(
+    (worst, each) => (!worst || worse(worst.fit.verdict, each.fit.verdict) !== worst.fit.verdict ? each : worst),
+    undefined,
+  );
+  const fit = main?.fit ?? null;
+  const isTrying = tried !== home;
+  const wanted = isTrying ? tried.substrateDepthMm : (fit?.substrateDepthMm.recommended ?? home.substrateDepthMm);
+  const isChanged = isTrying ? !sameSoil(tried, home) : wanted !== home.substrateDepthMm;
+  const trySoil = (soil: number | Soil) => setTried((before) => ({ ...home, ...withSoil(before, soil) }));
   const save = () =>
     void write(
-      { kind: 'soil-set', homeId: home.id, substrateDepthMm: wanted },
+      soilEntry(home, isTrying ? (tried.soil ?? tried.substrateDepthMm) : wanted),
       `${home.code}: soil set to ${length.long(wanted)}.`,
     );
-  const actions = (
-    <>
-      {wanted !== home.substrateDepthMm ? (
-        <Button grow title={`Set depth to ${length.long(wanted)}`} onPress={save} />
-      ) : null}
-      {resident ? (
-        <Button grow rank="second" title="Other boxes" onPress={() => router.push(`/residents/${resident.id}/boxes`)} />
-      ) : (
-        <Button
-          grow
-          rank="second"
-          title="Take an animal in here"
-          onPress={() => router.push(`/take-in?home=${home.id}`)}
-        />
-      )}
-    </>
-  );
+  const saveDrawing = () => {
+    const svg = (picture.current as unknown as HTMLElement | null)?.querySelector('svg');
+    if (svg) exportSvg(svg, `${home.code}-${view}.svg`);
+  };
+  // A nest of chambers is not filled.
+  const hasSoil = home.nest === undefined;
+  const first = tenants[0];
+  const links = [
+    { title: 'Build sheet', onPress: () => router.push(`/build?homes=${home.id}`) },
+    ...(first ? [{ title: 'Compare', onPress: () => router.push(`/residents/${first.id}/compare`) }] : []),
+    { title: 'Change the box', onPress: () => router.push(`/homes/${home.id}/edit`) },
+    { title: 'Save drawing', onPress: saveDrawing },
+  ];
   return (
-    <Screen actions={actions}>
+    <Screen
+      actions={
+        <>
+          {isChanged ? <Button grow title={`Set depth to ${length.long(wanted)}`} onPress={save} /> : null}
+          {first ? (
+            <Button
+              grow
+              rank="second"
+              title="Other boxes"
+              onPress={() => router.push(`/residents/${first.id}/boxes`)}
+            />
+          ) : (
+            <Button
+              grow
+              rank="second"
+              title="Take an animal in here"
+              onPress={() => router.push(`/take-in?home=${home.id}`)}
+            />
+          )}
+        </>
+      }
+    >
       <PaneHeader back="/homes" title="Homes" />
       <Soft>{`${shelf?.name ?? ''}, ${home.code}`}</Soft>
-      {resident ? (
-        <Name style={{ fontSize: 26, lineHeight: 32 }}>{resident.scientificName}</Name>
-      ) : (
-        <Title>{`${home.code}, free`}</Title>
-      )}
-      {resident ? (
-        <Soft>{[resident.called, lifeWords(resident, length)].filter((word) => word !== null).join(', ')}</Soft>
-      ) : null}
+      {tenants.length === 0 ? <Title>{`${home.code}, free`}</Title> : null}
+      {tenants.map((resident) => (
+        <Tenant key={resident.id} resident={resident} />
+      ))}
       <Soft>{`${containerWords(home, length)}, ${innerVolumeL(home.container).toFixed(1)} L, lid ${home.container.lid}`}</Soft>
-      <MeasuredSection plan={sectionOf(home, resident, triedMm)} fit={fit} subject={home.code} />
+      {home.quarantineSince !== null ? <Strong>{`In quarantine since ${home.quarantineSince}`}</Strong> : null}
+      <View style={{ height: space.s }} />
+      <Choices
+        label="View"
+        choices={[
+          { value: 'side', title: 'side' },
+          { value: 'above', title: 'from above' },
+        ]}
+        value={view}
+        onChange={setView}
+      />
+      <View ref={picture}>
+        {view === 'side' ? (
+          <MeasuredSection
+            plan={sectionOf(care, tried, main?.resident)}
+            fit={fit}
+            subject={home.code}
+            {...(hasSoil && { onDepth: trySoil })}
+          />
+        ) : (
+          <PlanDrawing plan={planOf(care, tried, main?.resident)} subject={home.code} />
+        )}
+      </View>
       {fit ? <Verdict fit={fit} isTrying={isTrying} /> : null}
-      <DepthEditor depthMm={triedMm} heightMm={home.container.heightMm} fit={fit} onChange={setTriedMm} />
-      {fit && resident ? (
-        <CheckList
-          checks={fit.checks}
-          schoolName={(school) =>
-            profileOf(resident.profile).schools.find((each) => each.id === school)?.name ?? school
-          }
-        />
-      ) : (
+      {hasSoil ? (
+        <>
+          <DepthEditor
+            depthMm={tried.substrateDepthMm}
+            heightMm={home.container.heightMm}
+            fit={fit}
+            onChange={trySoil}
+          />
+          <SoilShape
+            soil={tried.soil ?? flat(tried.substrateDepthMm)}
+            heightMm={home.container.heightMm}
+            onChange={trySoil}
+          />
+        </>
+      ) : null}
+      <LinkRow links={links} />
+      <CompanyChecks
+        answer={company(tenants.map((each) => ({ ...each, label: calledWords(each), profile: care.of(each) })))}
+      />
+      {fits.map(({ resident, fit: each }) => (
+        <View key={resident.id}>
+          {tenants.length > 1 ? <Heading style={{ marginTop: space.l }}>{calledWords(resident)}</Heading> : null}
+          <CheckList
+            fit={each}
+            schoolName={(school) => care.of(resident).schools.find((one) => one.id === school)?.name ?? school}
+          />
+        </View>
+      ))}
+      {tenants.length === 0 ? (
         <Body>Nobody lives here. Whom it would serve shows when you take an animal in.</Body>
-      )}
+      ) : null}
+      {home.photoVersion !== null ? (
+        <Image
+          source={{ uri: `/api/homes/${home.id}/photo?version=${home.photoVersion}` }}
+          accessibilityLabel={`Photo of ${home.code}`}
+          style={{ width: '100%', aspectRatio: 4 / 3, marginTop: space.l }}
+          resizeMode="contain"
+        />
+      ) : null}
     </Screen>
+  );
+}
+
+const sameSoil = (a: Home, b: Home) =>
+  a.substrateDepthMm === b.substrateDepthMm && JSON.stringify(a.soil) === JSON.stringify(b.soil);
+
+function Tenant({ resident }: { resident: Resident }) {
+  const length = useLength();
+  return (
+    <View>
+      <Name style={{ fontSize: 26, lineHeight: 32 }}>{resident.scientificName}</Name>
+      <Soft>{[resident.called, lifeWords(resident, length)].filter((word) => word !== null).join(', ')}</Soft>
+    </View>
   );
 }
 
@@ -105,7 +199,7 @@ function Verdict({ fit, isTrying }: { fit: FitAnswer; isTrying: boolean }) {
     <View style={{ flexDirection: 'row', alignItems: 'center', gap: space.s, paddingTop: space.s }} aria-live="polite">
       <StatusMark status={fit.verdict} />
       <Strong style={{ color: ink }}>{STATUS_WORD[fit.verdict]}</Strong>
-      <Soft>{isTrying ? 'with the depth you try; not saved yet' : 'as it stands'}</Soft>
+      <Soft>{isTrying ? 'with the filling you try; not saved yet' : 'as it stands'}</Soft>
     </View>
   );
 }

@@ -1,28 +1,39 @@
 import { router } from 'expo-router';
 import { View } from 'react-native';
-import { fitOf } from '@/client/fitting';
+import { fitOf, verdictOfHome } from '@/client/fitting';
 import { useHouse } from '@/client/house';
+import { useStock } from '@/client/stock';
+import { loadOf } from '@/client/weights';
+import type { Home, Shelf } from '@/contract/records';
+import { worse } from '@/core/housing/fit';
 import { Button } from '../components/Button';
 import { CodeTag } from '../components/CodeTag';
 import { ListRow } from '../components/ListRow';
 import { useLoadState } from '../components/LoadState';
 import { Screen } from '../components/Screen';
 import { ShelfHeading } from '../components/ShelfHeading';
-import { STATUS_WORD, StatusMark } from '../components/StatusMark';
+import { STATUS_WORD, StatusMark, useStatusInk } from '../components/StatusMark';
 import { Body, Name, Soft, Strong, Title } from '../components/Words';
 import { Trouble } from '../housing/Trouble';
+import { space } from '../theme/tokens';
 import { containerWords } from '../words/residents';
 import { useLength } from '../words/useLength';
 
-/** Every box, in shelf order: who lives in it and whether it serves. */
+/** Every box, in shelf order: who lives in it and whether it serves; and what each shelf carries. */
 export function HomesScreen({ chosenId }: { chosenId?: string | undefined }) {
-  const { shelves, homes, residents } = useHouse();
-  const length = useLength();
+  const { shelves, homes } = useHouse();
   const loading = useLoadState();
   if (loading) return <Screen>{loading}</Screen>;
   const free = homes.filter((home) => home.residentIds.length === 0).length;
   return (
-    <Screen actions={<Button grow title="Add a box" onPress={() => router.push('/homes/new')} />}>
+    <Screen
+      actions={
+        <>
+          <Button grow title="Add a box" onPress={() => router.push('/homes/new')} />
+          <Button grow rank="second" title="Build sheet" onPress={() => router.push('/build')} />
+        </>
+      }
+    >
       <Title>Homes</Title>
       <Soft>{`${homes.length} boxes, ${free} free`}</Soft>
       {homes.length === 0 ? <Body>No boxes yet. Measure one inside and add it.</Body> : null}
@@ -32,27 +43,55 @@ export function HomesScreen({ chosenId }: { chosenId?: string | undefined }) {
         return (
           <View key={shelf.id}>
             <ShelfHeading name={shelf.name} note={shelf.room} />
-            {here.map((home) => {
-              const resident = residents.find((each) => each.homeId === home.id);
-              const fit = resident && fitOf(home, resident);
-              return (
-                <ListRow
-                  key={home.id}
-                  label={`${home.code}, ${resident ? `${resident.scientificName}, ` : 'free, '}${fit ? STATUS_WORD[fit.verdict] : ''}`}
-                  onPress={() => router.push(`/homes/${home.id}`)}
-                  isChosen={home.id === chosenId}
-                  left={<CodeTag code={home.code} />}
-                  right={fit ? <StatusMark status={fit.verdict} /> : null}
-                >
-                  {resident ? <Name>{resident.scientificName}</Name> : <Strong>Free</Strong>}
-                  {fit ? <Trouble fit={fit} /> : null}
-                  <Soft>{containerWords(home, length)}</Soft>
-                </ListRow>
-              );
-            })}
+            <ShelfWeight shelf={shelf} homes={here} />
+            {here.map((home) => (
+              <HomeRow key={home.id} home={home} isChosen={home.id === chosenId} />
+            ))}
           </View>
         );
       })}
     </Screen>
+  );
+}
+
+function HomeRow({ home, isChosen }: { home: Home; isChosen: boolean }) {
+  const { residents, care } = useHouse();
+  const length = useLength();
+  const tenants = residents.filter((each) => each.homeId === home.id);
+  const verdict = verdictOfHome(care, home, tenants);
+  const names = tenants.map((each) => each.scientificName).join(', ');
+  const fits = tenants.map((each) => fitOf(care, home, each));
+  const worst = fits.find((fit) => fits.every((other) => worse(fit.verdict, other.verdict) === fit.verdict));
+  return (
+    <ListRow
+      label={`${home.code}, ${names === '' ? 'free' : names}${verdict ? `, ${STATUS_WORD[verdict]}` : ''}`}
+      onPress={() => router.push(`/homes/${home.id}`)}
+      isChosen={isChosen}
+      left={<CodeTag code={home.code} />}
+      right={verdict ? <StatusMark status={verdict} /> : null}
+    >
+      {tenants.length === 0 ? <Strong>Free</Strong> : null}
+      {tenants.map((each) => (
+        <Name key={each.id}>{each.scientificName}</Name>
+      ))}
+      {worst ? <Trouble fit={worst} /> : null}
+      <Soft>{`${containerWords(home, length)}${home.quarantineSince === null ? '' : ', in quarantine'}`}</Soft>
+    </ListRow>
+  );
+}
+
+/** The soil, water and boxes of a shelf against what it bears. */
+function ShelfWeight({ shelf, homes }: { shelf: Shelf; homes: Home[] }) {
+  const { care, residents } = useHouse();
+  const { table, mixes } = useStock();
+  const load =
+    table && shelf.loadLimitKg !== null ? loadOf(shelf.loadLimitKg, homes, residents, care, table, mixes) : null;
+  const ink = useStatusInk(load?.status ?? 'pass');
+  if (!load) return null;
+  const words = `soil and water ${load.massKg.toFixed(0)} of ${load.limitKg} kg`;
+  return load.status === 'pass' ? (
+    <Soft style={{ marginTop: space.s }}>{words}</Soft>
+  ) : (
+    <Strong style={{ color: ink }}>{`${words}: ${load.status === 'fail' ? 'too heavy' : 'nearly full'}`}</Strong>
   );
 }

@@ -4,9 +4,9 @@ import { View } from 'react-native';
 import { call } from '@/client/api';
 import { fitOf, sectionOf } from '@/client/fitting';
 import { problemOf, useHouse } from '@/client/house';
-import { knownSpecies } from '@/contract/species';
 import type { Entry, Home, Resident } from '@/contract/records';
 import { Button } from '../components/Button';
+import { LinkRow } from '../components/LinkRow';
 import { useLoadState } from '../components/LoadState';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
@@ -43,11 +43,11 @@ export function ResidentScreen({ id }: { id: string }) {
 function ResidentPane({ resident, home }: { resident: Resident; home: Home }) {
   const styles = useStyles();
   const length = useLength();
-  const { round, shelves } = useHouse();
-  const fit = fitOf(home, resident);
+  const { round, shelves, care, species: known } = useHouse();
+  const fit = fitOf(care, home, resident);
   const quiet = round?.stops.find((stop) => stop.residentId === resident.id)?.leaveAlone;
   const shelf = shelves.find((each) => each.id === home.shelfId);
-  const species = knownSpecies.find((each) => each.name === resident.scientificName);
+  const species = known.find((each) => each.name === resident.scientificName);
   const today = round?.on ?? resident.takenInOn;
   return (
     <Screen
@@ -68,6 +68,15 @@ function ResidentPane({ resident, home }: { resident: Resident; home: Home }) {
       <Name style={styles.name}>{resident.scientificName}</Name>
       <Soft>{[resident.commonName, resident.called].filter((word) => word !== null).join(', ')}</Soft>
       <Strong>{lifeWords(resident, length)}</Strong>
+      <LinkRow
+        links={[
+          {
+            title: `Kept as ${care.of(resident).name.toLowerCase()}`,
+            onPress: () => router.push(`/residents/${resident.id}/care`),
+          },
+          { title: 'Compare boxes', onPress: () => router.push(`/residents/${resident.id}/compare`) },
+        ]}
+      />
       <Soft>{`measured ${dayWords(resident.measuredOn, today)}, here since ${dayWords(resident.takenInOn, today)}`}</Soft>
       <Soft>
         {[resident.source && `from ${resident.source}`, resident.permit && `permit ${resident.permit}`]
@@ -84,7 +93,11 @@ function ResidentPane({ resident, home }: { resident: Resident; home: Home }) {
         <StatusMark status={fit.verdict} />
         <Strong>{`${home.code}: ${STATUS_WORD[fit.verdict].toLowerCase()}`}</Strong>
       </View>
-      <MeasuredSection plan={sectionOf(home, resident)} fit={fit} subject={`${home.code}, ${calledWords(resident)}`} />
+      <MeasuredSection
+        plan={sectionOf(care, home, resident)}
+        fit={fit}
+        subject={`${home.code}, ${calledWords(resident)}`}
+      />
       <Cautions species={species} />
       <NoteDown resident={resident} />
       <History residentId={resident.id} today={today} />

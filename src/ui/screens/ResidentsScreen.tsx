@@ -16,18 +16,20 @@ import { useLength } from '../words/useLength';
 
 /** Everybody, in shelf order. */
 export function ResidentsScreen({ chosenId }: { chosenId?: string | undefined }) {
-  const { shelves, homes, residents } = useHouse();
+  const { shelves, homes, residents, care } = useHouse();
   const length = useLength();
   const loading = useLoadState();
   if (loading) return <Screen>{loading}</Screen>;
   const housed = residents.flatMap((resident) => {
     const home = homes.find((each) => each.id === resident.homeId);
-    return home ? [{ resident, home, fit: fitOf(home, resident) }] : [];
+    return home ? [{ resident, home, fit: fitOf(care, home, resident) }] : [];
   });
   return (
     <Screen actions={<Button grow title="Take an animal in" onPress={() => router.push('/take-in')} />}>
       <Title>Residents</Title>
-      <Soft>{residents.length === 1 ? '1 animal' : `${residents.length} animals`}</Soft>
+      <Soft>
+        {residents.length === 1 ? '1 resident' : `${residents.length} residents: animals, groups and colonies`}
+      </Soft>
       {residents.length === 0 ? <Body>Nobody yet.</Body> : null}
       {shelves.map((shelf) => {
         const here = housed.filter(({ home }) => home.shelfId === shelf.id);

@@ -1,9 +1,11 @@
+import { router } from 'expo-router';
 import { View } from 'react-native';
 import { usePreferences } from '@/client/preferences';
 import { Choices } from '../components/Choices';
 import { Field } from '../components/Field';
+import { ListRow } from '../components/ListRow';
 import { Screen } from '../components/Screen';
-import { Heading, Soft, Title } from '../components/Words';
+import { Heading, Soft, Strong, Title } from '../components/Words';
 import { space } from '../theme/tokens';
 
 /** What belongs to this phone: its unit, its colours, and whose it is. */
@@ -44,6 +46,11 @@ export function SettingsScreen() {
           onChange={(name) => set({ keeper: name.slice(0, 60) })}
           hint="Written beside everything you log from this device."
         />
+        <Heading>The house</Heading>
+        <ListRow label="Care profiles" onPress={() => router.push('/profiles')}>
+          <Strong>Care profiles</Strong>
+          <Soft>The rules of every kind, and your own; import and save as files.</Soft>
+        </ListRow>
       </View>
     </Screen>
   );

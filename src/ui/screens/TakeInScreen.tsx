@@ -3,12 +3,10 @@ import { useState } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import { Pressable, View } from 'react-native';
 import { call, CallFailed } from '@/client/api';
-import { rankFor, sectionOf } from '@/client/fitting';
+import { companyOf, rankFor, sectionOf, withSoil } from '@/client/fitting';
 import { problemOf, useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import { keeperField } from '@/client/preferences';
-import { profileOf, profiles, type ProfileId } from '@/contract/profiles';
-import { knownSpecies } from '@/contract/species';
 import type { RankedHome } from '@/core/housing/rank';
 import { checkScientificName } from '@/core/measure/scientificName';
 import { SEXES, type Stage } from '@/core/profiles/profile';
@@ -20,22 +18,29 @@ import { makeStyles } from '../components/useStyles';
 import { Body, Heading, Name, Soft, Strong, Title } from '../components/Words';
 import { MeasuredSection } from '../drawings/MeasuredSection';
 import { FormField } from '../forms/FormField';
-import { lengthCheck, lengthIn } from '../forms/checks';
+import { headCountIn, lengthCheck, lengthIn } from '../forms/checks';
+import { CompanyChecks } from '../housing/CompanyChecks';
 import { RankedBoxes } from '../housing/RankedBoxes';
 import { Cautions } from '../residents/Cautions';
 import { space, target } from '../theme/tokens';
+import { byGroup } from '../words/profiles';
+import { capital } from '../words/text';
 import { useLength } from '../words/useLength';
 
 interface Values {
   scientificName: string;
   commonName: string;
   called: string;
-  legSpan: string;
+  size: string;
+  headCount: string;
   source: string;
   permit: string;
 }
 
-const SPAN_LIMITS_MM = [0.5, 400] as const;
+/** By the measure that is taken; the server holds each to its own. */
+const SIZE_LIMITS_MM = { legSpanMm: [0.5, 400], bodyLengthMm: [0.2, 640], carapaceWidthMm: [0.05, 60] } as const;
+/** So many species are offered while the name is typed. */
+const OFFERED = 6;
 
 const nameCheck = (text: string): string | true => {
   const check = checkScientificName(text);
@@ -47,30 +52,52 @@ const nameCheck = (text: string): string | true => {
 export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
   const styles = useStyles();
   const length = useLength();
-  const { homes, load } = useHouse();
+  const { homes, residents, care, species: knownSpecies, load } = useHouse();
   const show = useLog((log) => log.show);
   const loading = useLoadState();
   const { control, setValue, setError, handleSubmit, clearErrors } = useForm<Values>({
-    defaultValues: { scientificName: '', commonName: '', called: '', legSpan: '', source: '', permit: '' },
+    defaultValues: { scientificName: '', commonName: '', called: '', size: '', headCount: '', source: '', permit: '' },
     mode: 'onTouched',
   });
-  const [profile, setProfile] = useState<ProfileId>('ground-tarantula');
+  const [profile, setProfile] = useState('ground-tarantula');
   const [stage, setStage] = useState<Stage>('juvenile');
   const [sex, setSex] = useState<(typeof SEXES)[number]>('unknown');
   const [chosenId, setChosenId] = useState(homeId);
   const [isBusy, setBusy] = useState(false);
-  const [typedName, typedSpan] = useWatch({ control, name: ['scientificName', 'legSpan'] });
+  const [typedName, typedSize, typedHeads] = useWatch({ control, name: ['scientificName', 'size', 'headCount'] });
   if (loading) return <Screen>{loading}</Screen>;
 
   const nameForm = checkScientificName(typedName);
   const suggestion = nameForm.ok ? undefined : nameForm.suggestion;
-  const species = knownSpecies.find((each) => each.name === typedName.trim());
-  const free = homes.filter((home) => home.residentIds.length === 0);
-  const legSpanMm = lengthIn(typedSpan, length.unit);
-  const animal = legSpanMm !== undefined && legSpanMm <= SPAN_LIMITS_MM[1] ? { profile, stage, legSpanMm } : null;
-  const ranking = animal ? rankFor(animal, free) : [];
-  const chosen = free.find((home) => home.id === chosenId);
+  const scientificName = typedName.trim();
+  const species = knownSpecies.find((each) => each.name === scientificName);
+  const kept = care.of({ profile, scientificName });
+  const { measure } = kept;
+  const limits = SIZE_LIMITS_MM[measure.takes];
+  const sizeMm = lengthIn(typedSize, length.unit);
+  const headCount = headCountIn(typedHeads);
+  const isMeasured = sizeMm !== undefined && sizeMm >= limits[0] && sizeMm <= limits[1];
+  const isGroup = kept.company.sameKind === 'group';
+  const size = {
+    ...(isMeasured && { [measure.takes]: sizeMm }),
+    ...(isGroup && headCount !== undefined && { headCount }),
+  };
+  // Kinds that are counted may come without a measure.
+  const animal = isMeasured || measure.usualMm ? { profile, scientificName, stage, ...size } : null;
+  const newcomer = { profile, scientificName, called: null, headCount };
+  const open = homes.filter((home) => companyOf(care, newcomer, home, residents).verdict !== 'fail');
+  const ranking = animal ? rankFor(care, animal, open) : [];
+  const chosen = open.find((home) => home.id === chosenId);
   const ranked = ranking.find((each) => each.homeId === chosenId);
+  const pickProfile = (id: string) => {
+    setProfile(id);
+    const { stages } = care.of({ profile: id });
+    if (!stages.includes(stage)) setStage(stages.at(-1) ?? stage);
+  };
+  const asked = typedName.trim().toLowerCase();
+  const offered = knownSpecies
+    .filter(({ name, commonName }) => `${name} ${commonName}`.toLowerCase().includes(asked) && name !== scientificName)
+    .slice(0, OFFERED);
 
   const pickSpecies = (name: string) => {
     const known = knownSpecies.find((each) => each.name === name);
@@ -78,11 +105,11 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
     clearErrors('scientificName');
     if (!known) return;
     setValue('commonName', known.commonName);
-    setProfile(known.profile);
+    pickProfile(known.profile);
   };
 
   const takeIn = async (values: Values) => {
-    if (!chosen || !ranked || legSpanMm === undefined || isBusy) return;
+    if (!chosen || !ranked || isBusy) return;
     const given = (text: string) => (text.trim() === '' ? undefined : text.trim());
     setBusy(true);
     try {
@@ -96,7 +123,7 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
           profile,
           stage,
           sex,
-          legSpanMm,
+          ...size,
           homeId: chosen.id,
           substrateDepthMm: ranked.depthMm,
           ...keeperField(),
@@ -111,7 +138,7 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
     } catch (error) {
       if (error instanceof CallFailed) {
         for (const { path, message } of error.fields) {
-          const field = path === 'legSpanMm' ? 'legSpan' : path;
+          const field = path === measure.takes ? 'size' : path;
           if (field in values) setError(field as keyof Values, { message });
         }
       }
@@ -137,7 +164,7 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
       <View style={styles.part}>
         <Heading>Who it is</Heading>
         <View style={styles.known}>
-          {knownSpecies.map(({ name }) => (
+          {offered.map(({ name }) => (
             <Pressable
               key={name}
               role="button"
@@ -164,17 +191,11 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
         <Cautions species={species} />
       </View>
       <View style={styles.part}>
-        <Heading>Kind</Heading>
-        <Choices
-          label="Kind"
-          choices={profiles.map(({ id, name }) => ({ value: id as ProfileId, title: name }))}
-          value={profile}
-          onChange={setProfile}
-        />
+        <KindChoice profile={profile} onChange={pickProfile} />
         <Heading>Stage</Heading>
         <Choices
           label="Stage"
-          choices={profileOf(profile).stages.map((value) => ({ value, title: value }))}
+          choices={kept.stages.map((value) => ({ value, title: value }))}
           value={stage}
           onChange={setStage}
         />
@@ -182,12 +203,26 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
         <Choices label="Sex" choices={SEXES.map((value) => ({ value, title: value }))} value={sex} onChange={setSex} />
         <FormField
           control={control}
-          name="legSpan"
-          label={`Leg span, ${length.unit}`}
-          hint="Across, leg I to leg IV. You may write another unit behind it: 4 in, 10 cm."
+          name="size"
+          label={`${capital(measure.name)}, ${length.unit}`}
+          hint={`${measure.howTo} You may write another unit behind it: 4 in, 10 cm.`}
           keyboard="decimal-pad"
-          check={lengthCheck(length.unit, ...SPAN_LIMITS_MM)}
+          check={(text) =>
+            measure.usualMm && text.trim() === '' ? true : lengthCheck(length.unit, limits[0], limits[1])(text)
+          }
         />
+        {isGroup ? (
+          <FormField
+            control={control}
+            name="headCount"
+            label="How many"
+            hint="Leave empty if nobody counted."
+            keyboard="number-pad"
+            check={(text) =>
+              text.trim() === '' || headCountIn(text) !== undefined || 'A whole number from 1 to 1000000.'
+            }
+          />
+        ) : null}
       </View>
       <View style={styles.part}>
         <Heading>Papers</Heading>
@@ -196,20 +231,51 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
       </View>
       <View style={styles.part}>
         <Heading>Which box</Heading>
-        {!animal ? <Body>Write the leg span above, and your free boxes are ranked here.</Body> : null}
-        {animal && free.length === 0 ? <Body>No box is free. Add one under Homes.</Body> : null}
+        {!animal ? <Body>{`Write the ${measure.name} above, and your boxes are ranked here.`}</Body> : null}
+        {animal && open.length === 0 ? <Body>No box is free. Add one under Homes.</Body> : null}
         {animal && chosen && ranked ? (
           <View>
             <Strong>{`${chosen.code}, filled to ${length.long(ranked.depthMm)}`}</Strong>
-            <MeasuredSection plan={sectionOf(chosen, animal, ranked.depthMm)} fit={ranked.fit} subject={chosen.code} />
+            <MeasuredSection
+              plan={sectionOf(care, withSoil(chosen, ranked.depthMm), animal)}
+              fit={ranked.fit}
+              subject={chosen.code}
+            />
+            <CompanyChecks answer={companyOf(care, newcomer, chosen, residents)} />
           </View>
         ) : null}
-        <RankedBoxes ranking={ranking} homes={free} chosenId={chosenId} onChoose={setChosenId} />
+        <RankedBoxes ranking={ranking} homes={open} chosenId={chosenId} onChoose={setChosenId} />
         {animal ? (
           <Soft>Taking in writes the depth down as filled. Let the box settle before the animal moves in.</Soft>
         ) : null}
       </View>
     </Screen>
+  );
+}
+
+/** The kinds under their headings: the heading is chosen first, then the kind. */
+function KindChoice({ profile, onChange }: { profile: string; onChange: (id: string) => void }) {
+  const groups = byGroup(useHouse((house) => house.care.profiles));
+  const present = groups.find(({ members }) => members.some(({ id }) => id === profile)) ?? groups[0];
+  return (
+    <>
+      <Heading>Kind</Heading>
+      <Choices
+        label="Group"
+        choices={groups.map(({ group }) => ({ value: group, title: group }))}
+        value={present?.group}
+        onChange={(chosen) => {
+          const first = groups.find(({ group }) => group === chosen)?.members[0];
+          if (first && chosen !== present?.group) onChange(first.id);
+        }}
+      />
+      <Choices
+        label="Kind"
+        choices={(present?.members ?? []).map(({ id, name }) => ({ value: id, title: name }))}
+        value={profile}
+        onChange={onChange}
+      />
+    </>
   );
 }
 

@@ -1,3 +1,12 @@
-/** The screens with forms, loaded together and only when one is opened: what they share would else load with the first screen. */
+/** The screens that are not met on the daily walk, loaded together and only when one is opened: what they share would else load with the first screen. */
 export { AddHomeScreen } from './AddHomeScreen';
+export { BoxesScreen } from './BoxesScreen';
+export { BuildScreen } from './BuildScreen';
+export { CompareScreen } from './CompareScreen';
+export { EditHomeScreen } from './EditHomeScreen';
+export { KeptAsScreen } from './KeptAsScreen';
+export { MaterialScreen } from './MaterialScreen';
+export { ProfileScreen } from './ProfileScreen';
+export { ProfilesScreen } from './ProfilesScreen';
+export { StoreScreen } from './StoreScreen';
 export { TakeInScreen } from './TakeInScreen';

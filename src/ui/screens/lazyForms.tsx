@@ -3,4 +3,13 @@ import { lazy } from 'react';
 const load = () => import('./formScreens');
 
 export const AddHomeScreen = lazy(async () => ({ default: (await load()).AddHomeScreen }));
+export const BoxesScreen = lazy(async () => ({ default: (await load()).BoxesScreen }));
+export const BuildScreen = lazy(async () => ({ default: (await load()).BuildScreen }));
+export const CompareScreen = lazy(async () => ({ default: (await load()).CompareScreen }));
+export const EditHomeScreen = lazy(async () => ({ default: (await load()).EditHomeScreen }));
+export const KeptAsScreen = lazy(async () => ({ default: (await load()).KeptAsScreen }));
+export const MaterialScreen = lazy(async () => ({ default: (await load()).MaterialScreen }));
+export const ProfileScreen = lazy(async () => ({ default: (await load()).ProfileScreen }));
+export const ProfilesScreen = lazy(async () => ({ default: (await load()).ProfilesScreen }));
+export const StoreScreen = lazy(async () => ({ default: (await load()).StoreScreen }));
 export const TakeInScreen = lazy(async () => ({ default: (await load()).TakeInScreen }));

@@ -65,6 +65,8 @@ export function themeFor(mode: 'day' | 'night') {
           color: palette.ink,
           minHeight: target,
           outlineWidth: 0,
+          // The frame round the field shows the focus.
+          outlineStyle: 'none' as never,
         },
         labelStyle: {
           fontFamily: fonts.bold,

@@ -7,10 +7,27 @@ const lengthOf = (entry: Entry, name: string) => {
   return typeof value === 'number' ? value : undefined;
 };
 
+/** What was measured and counted: ", span 118 mm", ", 12 of them". */
+function sizeOf(entry: Entry, length: LengthWords): string {
+  const words = [
+    ...MEASURES.flatMap(({ name, word }) => {
+      const mm = lengthOf(entry, name);
+      return mm === undefined ? [] : [`${word} ${length.long(mm)}`];
+    }),
+    ...(typeof entry.data.headCount === 'number' ? [`${entry.data.headCount} of them`] : []),
+  ];
+  return words.map((word) => `, ${word}`).join('');
+}
+
+const MEASURES = [
+  { name: 'legSpanMm', word: 'span' },
+  { name: 'bodyLengthMm', word: 'length' },
+  { name: 'carapaceWidthMm', word: 'carapace' },
+];
+
 /** One line of history. */
 export function entryWords(entry: Entry, length: LengthWords): string {
-  const span = lengthOf(entry, 'legSpanMm');
-  const size = span === undefined ? '' : `, span ${length.long(span)}`;
+  const size = sizeOf(entry, length);
   switch (entry.kind) {
     case 'taken-in':
       return `Taken in as ${entry.data.stage}${size}`;

@@ -8,12 +8,18 @@ export function preyLimitMm(maxLengthMm: number): number {
   return maxLengthMm < 10 ? Math.floor(maxLengthMm * 2) / 2 : Math.floor(maxLengthMm);
 }
 
+/** Crickets hatch at about 3 mm: whoever takes nothing larger is given fruit flies. */
+function preyWords(maxLengthMm: number, count: number): string {
+  if (maxLengthMm < 4) return count === 1 ? 'fruit fly' : 'fruit flies';
+  return count === 1 ? 'cricket' : 'crickets';
+}
+
 /** What is to be done, short. */
 export function jobTitle(job: Job, length: LengthWords): string {
   switch (job.kind) {
     case 'feed': {
       const { count, maxLengthMm } = job.prey ?? { count: 1, maxLengthMm: 0 };
-      return `${count} ${count === 1 ? 'cricket' : 'crickets'}, up to ${length.long(preyLimitMm(maxLengthMm))}`;
+      return `${count} ${preyWords(maxLengthMm, count)}, up to ${length.long(preyLimitMm(maxLengthMm))}`;
     }
     case 'leftovers':
       return 'Look for the prey, take out what is left';
@@ -26,6 +32,8 @@ export function jobTitle(job: Job, length: LengthWords): string {
         'Raise',
         (job.soil?.toMm ?? 0) >= (job.soil?.fromMm ?? 0) ? 'Raise' : 'Lower',
       );
+    case 'mend':
+      return 'Put the box right';
     case 'rehouse':
       return 'This box no longer serves';
   }

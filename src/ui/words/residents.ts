@@ -6,16 +6,22 @@ export function calledWords(resident: Resident): string {
   return resident.called ?? resident.scientificName;
 }
 
-/** The one measure that was taken, with its name. */
-export function sizeWords(resident: Resident, length: LengthWords): string {
+/** The one measure that was taken, with its name; null of those that were only counted. */
+export function sizeWords(resident: Resident, length: LengthWords): string | null {
   if (resident.legSpanMm !== undefined) return `span ${length.long(resident.legSpanMm)}`;
-  if (resident.bodyLengthMm !== undefined) return `body ${length.long(resident.bodyLengthMm)}`;
-  return `carapace ${length.long(resident.carapaceWidthMm ?? 0)}`;
+  if (resident.bodyLengthMm !== undefined) return `length ${length.long(resident.bodyLengthMm)}`;
+  return resident.carapaceWidthMm === undefined ? null : `carapace ${length.long(resident.carapaceWidthMm)}`;
 }
 
-/** Sex (where known), stage and size in one line. */
+/** Heads, sex (where known), stage and size in one line. */
 export function lifeWords(resident: Resident, length: LengthWords): string {
-  return [resident.sex === 'unknown' ? null : resident.sex, resident.stage, sizeWords(resident, length)]
+  const { headCount, sex, stage } = resident;
+  return [
+    headCount === undefined ? null : `${headCount}`,
+    sex === 'unknown' ? null : sex,
+    stage,
+    sizeWords(resident, length),
+  ]
     .filter((word) => word !== null)
     .join(', ');
 }

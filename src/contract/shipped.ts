@@ -1,0 +1,78 @@
+import boxSizeFile from '@data/boxSizes.json';
+import materialFile from '@data/materials.json';
+import mixFile from '@data/mixes.json';
+import antLargeMediterranean from '@data/profiles/ant-large-mediterranean.json';
+import antLeafcutter from '@data/profiles/ant-leafcutter.json';
+import antPrimitiveHunter from '@data/profiles/ant-primitive-hunter.json';
+import antSmallTemperate from '@data/profiles/ant-small-temperate.json';
+import burrowingTarantula from '@data/profiles/burrowing-tarantula.json';
+import communalAssassinBug from '@data/profiles/communal-assassin-bug.json';
+import creviceScorpion from '@data/profiles/crevice-scorpion.json';
+import desertScorpion from '@data/profiles/desert-scorpion.json';
+import forestScorpion from '@data/profiles/forest-scorpion.json';
+import groundStickInsect from '@data/profiles/ground-stick-insect.json';
+import groundTarantula from '@data/profiles/ground-tarantula.json';
+import isopodDryVented from '@data/profiles/isopod-dry-vented.json';
+import isopodDwarfTropical from '@data/profiles/isopod-dwarf-tropical.json';
+import isopodTemperate from '@data/profiles/isopod-temperate.json';
+import jumpingSpider from '@data/profiles/jumping-spider.json';
+import landSnail from '@data/profiles/land-snail.json';
+import leafInsect from '@data/profiles/leaf-insect.json';
+import mantis from '@data/profiles/mantis.json';
+import millipedeArid from '@data/profiles/millipede-arid.json';
+import millipedeTropical from '@data/profiles/millipede-tropical.json';
+import mothColdEgg from '@data/profiles/moth-cold-egg.json';
+import mothTropical from '@data/profiles/moth-tropical.json';
+import springtail from '@data/profiles/springtail.json';
+import stickInsect from '@data/profiles/stick-insect.json';
+import treeTarantula from '@data/profiles/tree-tarantula.json';
+import whipSpider from '@data/profiles/whip-spider.json';
+import speciesFile from '@data/species.json';
+import type { BoxSize } from '@/core/housing/ladder';
+import type { CareProfile } from '@/core/profiles/profile';
+import type { Material, Mix } from '@/core/substrate/material';
+import type { Species } from './species';
+
+/*
+ * The data that ships with the program, for the server and the tests: a page asks the server for it. The server holds
+ * the files against their schemas before it starts (`checkShippedData`).
+ */
+
+/** Every care profile, kind by kind. */
+export const shippedProfiles = [
+  groundTarantula,
+  burrowingTarantula,
+  treeTarantula,
+  jumpingSpider,
+  whipSpider,
+  forestScorpion,
+  desertScorpion,
+  creviceScorpion,
+  mantis,
+  stickInsect,
+  groundStickInsect,
+  leafInsect,
+  communalAssassinBug,
+  isopodDwarfTropical,
+  isopodTemperate,
+  isopodDryVented,
+  springtail,
+  millipedeTropical,
+  millipedeArid,
+  landSnail,
+  antSmallTemperate,
+  antLargeMediterranean,
+  antLeafcutter,
+  antPrimitiveHunter,
+  mothColdEgg,
+  mothTropical,
+] as unknown as readonly CareProfile[];
+
+/** Species with a common name, cautions and what they do otherwise. Any other name may be taken in. */
+export const shippedSpecies = speciesFile as unknown as readonly Species[];
+
+export const shippedMaterials = materialFile as unknown as readonly Material[];
+export const shippedMixes = mixFile as unknown as readonly Mix[];
+
+/** Sizes of box that are usual to buy. */
+export const shippedBoxSizes = boxSizeFile as unknown as readonly BoxSize[];

@@ -1,0 +1,76 @@
+import fc from 'fast-check';
+import { shippedProfiles } from '@/contract/shipped';
+import { profileOf } from '@/contract/testing/profileOf';
+import { wallWidthMm, type Container } from './container';
+import { drillPlan, ventsOf } from './drilling';
+import { fit } from './fit';
+
+const box = (change: Partial<Container> = {}): Container =>
+  ({ shape: 'box', lengthMm: 250, widthMm: 160, heightMm: 150, lid: 'solid', vents: [], ...change }) as Container;
+
+describe('what to drill', () => {
+  // On record, common practice: a 6 L tub with four small holes (about 3 mm) in each side stays damp for a month.
+  it('in a 6 L tub for a ground tarantula comes to about four holes of 3 mm in each side', () => {
+    const plan = drillPlan(profileOf('ground-tarantula'), box(), 60, 17.7);
+    expect(plan).toMatchObject({ kind: 'holes', diameterMm: 3, sides: ['front', 'back', 'left', 'right'] });
+    expect(plan.perSide).toBe(4);
+  });
+
+  it('is smaller where the animal is, in the half millimetres that drills come in', () => {
+    const drill = (largestSafeMm: number) =>
+      drillPlan(profileOf('ground-tarantula'), box(), 60, largestSafeMm).diameterMm;
+    expect([drill(3.1), drill(3), drill(2.6), drill(2.5), drill(0.4)]).toEqual([3, 2.5, 2.5, 2, 0.5]);
+  });
+
+  it('leaves out what stands against something', () => {
+    const plan = drillPlan(profileOf('ground-tarantula'), box({ coveredSides: ['back', 'lid'] }), 60, 17);
+    expect(plan.sides).toEqual(['front', 'left', 'right']);
+    expect(plan.covered).toEqual(['back', 'lid']);
+  });
+
+  it('is a cut-out with mesh where young would leave through holes, and nothing for those kept closed', () => {
+    expect(drillPlan(profileOf('isopod-temperate'), box(), 50, 0.7)).toMatchObject({
+      kind: 'mesh-holes',
+      meshApertureMm: 0.7,
+    });
+    expect(drillPlan(profileOf('isopod-dwarf-tropical'), box(), 50, 0.35).perSide).toBe(0);
+  });
+
+  it('is nothing where the openings that are there serve', () => {
+    const plan = drillPlan(profileOf('ground-tarantula'), box(), 60, 17);
+    expect(drillPlan(profileOf('ground-tarantula'), box({ vents: ventsOf(plan) }), 60, 17).perSide).toBe(0);
+  });
+
+  it('always holds the animal, lies in the wall above the soil, and leaves plastic between the holes', () => {
+    const side = fc.double({ min: 60, max: 700, noNaN: true });
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...shippedProfiles),
+        side,
+        side,
+        side,
+        fc.double({ min: 0, max: 0.6, noNaN: true }),
+        (profile, lengthMm, widthMm, heightMm, share) => {
+          const container = box({ lengthMm, widthMm, heightMm } as Partial<Container>);
+          const stage = profile.stages.at(-1) ?? 'adult';
+          const size = { [profile.measure.takes]: profile.growth.grownMm.value };
+          const depthMm = share * heightMm;
+          const question = { stage, ...size, container, substrateDepthMm: depthMm };
+          const { largestSafeOpeningMm } = fit(profile, question);
+          const plan = drillPlan(profile, container, depthMm, largestSafeOpeningMm);
+          if (plan.perSide === 0) return;
+          const way = plan.meshApertureMm ?? plan.diameterMm;
+          if (largestSafeOpeningMm !== null && largestSafeOpeningMm > 0.5) {
+            expect(way).toBeLessThanOrEqual(largestSafeOpeningMm);
+          }
+          expect(plan.centreHeightMm).toBeGreaterThan(depthMm);
+          expect(plan.centreHeightMm).toBeLessThan(heightMm);
+          if (plan.perSide > 1) expect(plan.spacingMm).toBeGreaterThan(plan.diameterMm);
+          for (const each of plan.sides) {
+            expect((plan.perSide - 1) * plan.spacingMm).toBeLessThanOrEqual(wallWidthMm(container, each));
+          }
+        },
+      ),
+    );
+  });
+});

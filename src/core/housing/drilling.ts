@@ -1,0 +1,144 @@
+import type { CareProfile } from '@/core/profiles/profile';
+import {
+  floorAreaMm2,
+  wallWidthMm,
+  WALL_SIDES,
+  type Container,
+  type Vent,
+  type VentSide,
+  type WallSide,
+} from './container';
+import { widestOpeningMm, ventSharePct } from './openings';
+
+/** One size of hole in one row on each of some sides. */
+export interface DrillPlan {
+  kind: 'none' | 'holes' | 'mesh-holes' | 'mesh-panels';
+  sides: WallSide[];
+  /** Openings in each side. */
+  perSide: number;
+  diameterMm: number;
+  /** Middle to middle along the row. mm */
+  spacingMm: number;
+  /** Middle of the row over the inside floor. mm */
+  centreHeightMm: number;
+  /** The finest mesh needed behind the openings; null where none is. mm */
+  meshApertureMm: number | null;
+  /** What all of it opens, as a share of the floor. % */
+  openSharePct: number;
+  /** Not all the air that was wanted fits on the sides that are free. */
+  isShort: boolean;
+  /** Sides that were left out because something stands against them. */
+  covered: VentSide[];
+}
+
+/** Drills come in half millimetres; about 3 mm is what keepers drill (common practice). */
+const USUAL_DRILL_MM = 3;
+const DRILL_STEP_MM = 0.5;
+/** Where holes would let the young out, the other way is a round cut-out of about 5 cm with mesh (common practice). */
+const CUT_OUT_MM = 50;
+/** Open share of fine mesh; from memory. */
+const MESH_OPEN = 0.4;
+/** Plastic between two holes, as a multiple of their diameter, so that it does not crack; from memory. */
+const LEAST_SPACING = 3;
+/** From the corner to the first hole. mm; from memory */
+const CORNER_MM = 15;
+
+/**
+ * What to drill so that a home for this kind opens the share of its floor that its profile asks for: the size that
+ * holds animal and young, how many on which sides, how far apart and how high. Sides that are covered (in a stack, by
+ * the wall) are left out.
+ * @param depthMm soil as it will be filled, mm
+ * @param largestSafeMm an opening must be narrower than this; null where nothing limits it
+ */
+export function drillPlan(
+  profile: CareProfile,
+  container: Container,
+  depthMm: number,
+  largestSafeMm: number | null,
+): DrillPlan {
+  const { style, openSharePct } = profile.making.vents;
+  const free = WALL_SIDES.filter((side) => !container.coveredSides?.includes(side));
+  const covered = container.coveredSides ?? [];
+  const none = { kind: 'none' as const, sides: [], perSide: 0, diameterMm: 0, spacingMm: 0 };
+  const nothing = { ...none, centreHeightMm: 0, meshApertureMm: null, openSharePct: 0, isShort: false, covered };
+  if (style === 'none' || isAiredAlready(container, openSharePct, largestSafeMm)) return nothing;
+  const meshed = style === 'mesh-holes' || style === 'mesh-panels';
+  const sides = style === 'all-round' ? free : facing(free, container);
+  if (sides.length === 0) return { ...nothing, isShort: true };
+
+  const diameterMm = meshed ? cutOutMm(container, depthMm) : drillMm(largestSafeMm);
+  const wantedMm2 = (openSharePct / 100) * floorAreaMm2(container);
+  const oneMm2 = (Math.PI / 4) * diameterMm ** 2 * (meshed ? MESH_OPEN : 1);
+  const narrowest = Math.min(...sides.map((side) => wallWidthMm(container, side)));
+  const usable = Math.max(0, narrowest - 2 * CORNER_MM);
+  const step = meshed ? diameterMm * 1.3 : diameterMm * LEAST_SPACING;
+  const most = Math.max(1, Math.floor(usable / step) + 1);
+  const wanted = Math.max(1, Math.ceil(wantedMm2 / oneMm2 / sides.length));
+  const perSide = Math.min(most, wanted);
+  return {
+    kind: meshed ? style : 'holes',
+    sides,
+    perSide,
+    diameterMm,
+    spacingMm: perSide > 1 ? usable / (perSide - 1) : usable,
+    centreHeightMm: rowHeightMm(container, depthMm, diameterMm),
+    meshApertureMm: meshed ? (largestSafeMm ?? 1) : null,
+    openSharePct: (100 * perSide * sides.length * oneMm2) / floorAreaMm2(container),
+    isShort: wanted > most,
+    covered,
+  };
+}
+
+/** So near to what is wanted nobody drills again. */
+const ENOUGH = 0.7;
+
+/** The openings that are there give the air that is wanted, and nobody leaves through them. */
+function isAiredAlready(container: Container, openSharePct: number, largestSafeMm: number | null): boolean {
+  const holds = largestSafeMm === null || widestOpeningMm(container) < largestSafeMm;
+  return holds && ventSharePct(container) >= ENOUGH * openSharePct;
+}
+
+/** Two sides that face each other where both are free, the longer way for the air first; else what is free. */
+function facing(free: WallSide[], container: Container): WallSide[] {
+  const long: WallSide[][] =
+    container.shape === 'box' && container.widthMm > container.lengthMm
+      ? [
+          ['front', 'back'],
+          ['left', 'right'],
+        ]
+      : [
+          ['left', 'right'],
+          ['front', 'back'],
+        ];
+  return long.find((pair) => pair.every((side) => free.includes(side))) ?? free;
+}
+
+/** The usual drill, or the next smaller half millimetre that holds whoever must not leave. */
+function drillMm(largestSafeMm: number | null): number {
+  if (largestSafeMm === null || largestSafeMm > USUAL_DRILL_MM) return USUAL_DRILL_MM;
+  const steps = Math.ceil(largestSafeMm / DRILL_STEP_MM) - 1;
+  return Math.max(DRILL_STEP_MM, steps * DRILL_STEP_MM);
+}
+
+function cutOutMm(container: Container, depthMm: number): number {
+  return Math.min(CUT_OUT_MM, Math.max(10, (container.heightMm - depthMm) * 0.6));
+}
+
+/** Two thirds up the air, and nowhere closer to soil or lid than the opening is wide. */
+function rowHeightMm(container: Container, depthMm: number, diameterMm: number): number {
+  const gap = container.heightMm - depthMm;
+  const wanted = depthMm + (gap * 2) / 3;
+  return Math.round(Math.max(depthMm + diameterMm, Math.min(container.heightMm - diameterMm, wanted)));
+}
+
+/** The plan as vents of the container, for the fit and the drawing. */
+export function ventsOf(plan: DrillPlan): Vent[] {
+  return plan.sides.map((side) => ({
+    side,
+    shape: 'hole' as const,
+    count: plan.perSide,
+    diameterMm: plan.diameterMm,
+    centreHeightMm: plan.centreHeightMm,
+    ...(plan.meshApertureMm !== null && { meshApertureMm: plan.meshApertureMm, meshOpenFraction: MESH_OPEN }),
+  }));
+}

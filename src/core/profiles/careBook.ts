@@ -1,0 +1,47 @@
+import { Refusal } from '@/core/refusal';
+import type { CareProfile } from './profile';
+import { withOverrides, type SpeciesOverrides } from './species';
+
+/** What has to be known of a resident to find how it is kept. */
+export interface Kept {
+  profile: string;
+  scientificName?: string | undefined;
+}
+
+/** All care profiles of the house: those that ship and the keepers' own, with what single species do otherwise. */
+export interface CareBook {
+  profiles: readonly CareProfile[];
+  /** The profile as it holds for this resident. @throws Refusal at `profile` when there is none of that id. */
+  of: (kept: Kept) => CareProfile;
+  has: (id: string) => boolean;
+}
+
+interface SpeciesEntry {
+  name: string;
+  profile: string;
+  overrides?: SpeciesOverrides | undefined;
+}
+
+/** Own profiles come after those that ship and never replace one of them. */
+export function careBook(profiles: readonly CareProfile[], species: readonly SpeciesEntry[]): CareBook {
+  const byId = new Map(profiles.map((profile) => [profile.id, profile]));
+  const overrides = new Map(species.map((each) => [`${each.profile} ${each.name}`, each.overrides]));
+  const merged = new Map<string, CareProfile>();
+  return {
+    profiles,
+    has: (id) => byId.has(id),
+    of: ({ profile: id, scientificName }) => {
+      const profile = byId.get(id);
+      if (!profile) {
+        const message = `There is no care profile ${id}. Known are ${[...byId.keys()].join(', ')}.`;
+        throw new Refusal([{ path: 'profile', message }]);
+      }
+      const key = `${id} ${scientificName ?? ''}`;
+      const own = overrides.get(key);
+      if (!own) return profile;
+      const known = merged.get(key) ?? withOverrides(profile, own);
+      merged.set(key, known);
+      return known;
+    },
+  };
+}

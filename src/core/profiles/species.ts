@@ -1,0 +1,30 @@
+import type { CareProfile, FitRule, Fact } from './profile';
+
+/** What a species does otherwise than the profile it names. Rules replace those of the same id; others are added. */
+export interface SpeciesOverrides {
+  grownMm?: Fact;
+  usualMm?: Fact;
+  youngWidthMm?: Fact;
+  proportions?: CareProfile['proportions'];
+  fit?: FitRule[];
+  making?: Partial<CareProfile['making']>;
+}
+
+/** The profile as it holds for a species: its own numbers where it has any. */
+export function withOverrides(profile: CareProfile, overrides: SpeciesOverrides | undefined): CareProfile {
+  if (!overrides) return profile;
+  const { grownMm, usualMm, youngWidthMm, proportions, fit, making } = overrides;
+  const own = fit ?? [];
+  return {
+    ...profile,
+    growth: grownMm ? { ...profile.growth, grownMm } : profile.growth,
+    measure: usualMm ? { ...profile.measure, usualMm } : profile.measure,
+    proportions: { ...profile.proportions, ...proportions },
+    making: { ...profile.making, ...making },
+    ...(youngWidthMm && { young: { widthMm: youngWidthMm } }),
+    fit: [
+      ...profile.fit.map((rule) => own.find((each) => each.id === rule.id && each.school === rule.school) ?? rule),
+      ...own.filter((rule) => !profile.fit.some((each) => each.id === rule.id && each.school === rule.school)),
+    ],
+  };
+}

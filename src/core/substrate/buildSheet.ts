@@ -1,0 +1,119 @@
+import { areaAtMm2, type Container } from '@/core/housing/container';
+import { drillPlan, type DrillPlan } from '@/core/housing/drilling';
+import { fit, type FitQuestion } from '@/core/housing/fit';
+import type { FurnitureKind } from '@/core/housing/furniture';
+import { flat, meanDepthMm, type Soil } from '@/core/housing/soil';
+import type { CareProfile, Making } from '@/core/profiles/profile';
+import type { MaterialTable, RecipePart } from './material';
+import { substrate, type BricksToSoak, type MaterialAmount, type SubstrateAnswer } from './substrate';
+import { feelOf, type Feel } from './wetness';
+
+/** What can hurt someone at a step, said where it is done. */
+export type BuildCaution =
+  | 'drill'
+  | 'hot-iron'
+  | 'boiling-water'
+  | 'dust'
+  | 'caustic-dust'
+  | 'sets-hot'
+  | 'mould-spores'
+  | 'unsprayed-leaves'
+  | 'zip';
+
+type StepBody =
+  | { code: 'drill'; plan: DrillPlan }
+  | { code: 'prepare'; material: MaterialAmount['material']; how: 'bake-or-boil' | 'rinse' | 'soak'; volumeL: number }
+  | { code: 'soak-bricks'; bricks: BricksToSoak }
+  | { code: 'mix'; materials: MaterialAmount[] }
+  | { code: 'water'; waterMl: number; excessWaterMl: number; feel: Feel }
+  | { code: 'fill'; soil: Soil; volumeL: number; dampSharePct: number }
+  | { code: 'litter'; depthMm: number; volumeL: number }
+  | { code: 'furnish'; kind: FurnitureKind; count: number }
+  | { code: 'settle'; days: number }
+  | { code: 'label' };
+
+export type BuildStep = StepBody & { cautions: BuildCaution[] };
+
+/** A made home rests this long before anybody moves in: leaks, gnats and wrong wetness show. days; common practice */
+const SETTLE_DAYS = 2;
+
+export interface HomeToBuild extends FitQuestion {
+  recipe: RecipePart[];
+  wetnessFrom: number;
+  /** What the profile asks of its damp end where it is not given. */
+  wetnessTo?: number | undefined;
+}
+
+export interface BuiltHome {
+  filling: SubstrateAnswer;
+  steps: BuildStep[];
+}
+
+/**
+ * What it takes to make one home for an animal, as it is described: holes, filling, and the steps.
+ * @throws Refusal as `fit` and `substrate` do.
+ */
+export function buildHome(profile: CareProfile, home: HomeToBuild, materials: MaterialTable): BuiltHome {
+  const { making } = profile;
+  const soil = home.soil ?? flat(home.substrateDepthMm);
+  const { largestSafeOpeningMm } = fit(profile, home);
+  const plan = drillPlan(profile, home.container, home.substrateDepthMm, largestSafeOpeningMm);
+  const { container, recipe, wetnessFrom, wetnessTo = making.dampWetness } = home;
+  const filling = substrate({ container, soil, recipe, wetnessFrom, wetnessTo }, materials);
+  return { filling, steps: buildSteps(making, container, soil, plan, filling, materials) };
+}
+
+/**
+ * The work on one home in the order it is done: holes while it is empty, everything that has to be baked or soaked,
+ * the mix, its water, the filling, litter, furniture, a rest, the label.
+ */
+function buildSteps(
+  making: Making,
+  container: Container,
+  soil: Soil,
+  plan: DrillPlan,
+  filling: SubstrateAnswer,
+  materials: MaterialTable,
+): BuildStep[] {
+  const litterL = (areaAtMm2(container, meanDepthMm(soil)) * making.litterMm) / 1e6;
+  const steps: BuildStep[] = [];
+  if (plan.perSide > 0) steps.push({ code: 'drill', plan, cautions: ['drill', 'hot-iron'] });
+  const parts = filling.materials.filter((part) => part.volumeL > 0);
+  for (const { material, volumeL } of parts) {
+    const how = materials[material].preparation;
+    if (how) steps.push({ code: 'prepare', material, how, volumeL, cautions: preparationCautions(how) });
+  }
+  const hasLitter = parts.some(({ material }) => material === 'leaf-litter');
+  if (litterL > 0 && !hasLitter) {
+    steps.push({
+      code: 'prepare',
+      material: 'leaf-litter',
+      how: 'bake-or-boil',
+      volumeL: litterL,
+      cautions: preparationCautions('bake-or-boil'),
+    });
+  }
+  for (const bricks of filling.bricks) steps.push({ code: 'soak-bricks', bricks, cautions: ['boiling-water'] });
+  if (parts.length > 0) {
+    const dusts = new Set(parts.flatMap(({ material }) => materials[material].cautions));
+    steps.push({ code: 'mix', materials: parts, cautions: [...dusts] });
+    steps.push({
+      code: 'water',
+      waterMl: filling.waterMl,
+      excessWaterMl: filling.excessWaterMl,
+      feel: feelOf(making.dampWetness),
+      cautions: [],
+    });
+    steps.push({ code: 'fill', soil, volumeL: filling.volumeL, dampSharePct: making.dampSharePct, cautions: [] });
+  }
+  if (litterL > 0) steps.push({ code: 'litter', depthMm: making.litterMm, volumeL: litterL, cautions: [] });
+  for (const { kind, count } of making.furniture) steps.push({ code: 'furnish', kind, count, cautions: [] });
+  const zip: BuildCaution[] = container.opens === 'zip' ? ['zip'] : [];
+  steps.push({ code: 'settle', days: SETTLE_DAYS, cautions: zip });
+  steps.push({ code: 'label', cautions: [] });
+  return steps;
+}
+
+function preparationCautions(how: 'bake-or-boil' | 'rinse' | 'soak'): BuildCaution[] {
+  return how === 'bake-or-boil' ? ['unsprayed-leaves', 'boiling-water'] : [];
+}

@@ -1,0 +1,111 @@
+import type { Container } from '@/core/housing/container';
+import { fillVolumeL, type Soil } from '@/core/housing/soil';
+import { Refusal } from '@/core/refusal';
+import type { Material, MaterialId, MaterialTable, RecipePart } from './material';
+
+export interface SubstrateQuestion {
+  container: Container;
+  soil: Soil;
+  recipe: RecipePart[];
+  /** 1 is all that the mix can hold without dripping; over 1 it drips. */
+  wetnessFrom: number;
+  wetnessTo: number;
+  /** Volume of hides, stones and roots that stand in the soil. L */
+  displacedL?: number | undefined;
+  /** By how much the loose mix sinks when it is watered and settles: so much more is mixed. % */
+  settlingPct?: number | undefined;
+}
+
+export interface MaterialAmount {
+  material: MaterialId;
+  volumeL: number;
+  dryMassG: number;
+  /** Water that this part holds at the wetness aimed at. mL */
+  waterMl: number;
+}
+
+export interface BricksToSoak {
+  material: MaterialId;
+  count: number;
+  /** What `count` bricks drink, and the loose volume they give. */
+  soakWaterMl: number;
+  looseVolumeL: number;
+  /** Wetness of the material once soaked; 1 is all it holds. */
+  wetness: number;
+}
+
+export interface SubstrateAnswer {
+  /** Volume in the home once settled. L */
+  volumeL: number;
+  materials: MaterialAmount[];
+  bricks: BricksToSoak[];
+  /** Water to add to get from `wetnessFrom` to `wetnessTo`; 0 when the mix is wetter already. mL */
+  waterMl: number;
+  /** Water it would have to lose first. mL */
+  excessWaterMl: number;
+  dryMassG: number;
+  /** Mass in the home at `wetnessTo`. g */
+  wetMassG: number;
+}
+
+/**
+ * How much of everything a filling takes. Parts are by loose volume and volumes add; water is what each part holds at
+ * wetness 1, times the wetness. Bricks are whole ones.
+ * @throws Refusal for a recipe whose parts are all nothing, soil above the lid, and displaced volume above the fill.
+ */
+export function substrate(question: SubstrateQuestion, materials: MaterialTable): SubstrateAnswer {
+  const { container, soil, recipe, wetnessFrom, wetnessTo, displacedL = 0, settlingPct = 0 } = question;
+  const fillL = fillVolumeL(container, soil);
+  if (displacedL > fillL) {
+    throw new Refusal([
+      { path: 'displacedL', message: `Must be less than the filling, ${fillL.toFixed(2)} L; got ${displacedL}.` },
+    ]);
+  }
+  const volumeL = fillL - displacedL;
+  const looseL = volumeL / (1 - settlingPct / 100);
+  const amounts = shares(recipe).map(({ material, share }) => {
+    const { looseDensityGPerL, waterHeldMlPerL } = materials[material];
+    const partL = looseL * share;
+    return {
+      material,
+      volumeL: partL,
+      dryMassG: partL * looseDensityGPerL.value,
+      waterMl: partL * waterHeldMlPerL.value * wetnessTo,
+    };
+  });
+  const heldMl = amounts.reduce((sum, each) => sum + each.volumeL * materials[each.material].waterHeldMlPerL.value, 0);
+  const addMl = heldMl * (wetnessTo - wetnessFrom);
+  const dryMassG = amounts.reduce((sum, each) => sum + each.dryMassG, 0);
+  return {
+    volumeL,
+    materials: amounts,
+    bricks: amounts.flatMap((each) => bricksFor(each, materials[each.material])),
+    waterMl: Math.max(0, addMl),
+    excessWaterMl: Math.max(0, -addMl),
+    dryMassG,
+    // A millilitre of water is a gram.
+    wetMassG: dryMassG + heldMl * wetnessTo,
+  };
+}
+
+/** The parts as shares of one, equal materials added together. */
+function shares(recipe: RecipePart[]): { material: MaterialId; share: number }[] {
+  const total = recipe.reduce((sum, { parts }) => sum + parts, 0);
+  if (!(total > 0)) {
+    throw new Refusal([{ path: 'recipe', message: 'All parts are 0: at least one must be more.' }]);
+  }
+  const byMaterial = new Map<MaterialId, number>();
+  for (const { material, parts } of recipe) byMaterial.set(material, (byMaterial.get(material) ?? 0) + parts / total);
+  return [...byMaterial].filter(([, share]) => share > 0).map(([material, share]) => ({ material, share }));
+}
+
+/** Whole bricks for an amount of a material; none where it is not sold in bricks. */
+export function bricksFor({ material, volumeL }: MaterialAmount, { brick, waterHeldMlPerL }: Material): BricksToSoak[] {
+  if (!brick || volumeL <= 0) return [];
+  const count = Math.ceil(volumeL / brick.looseVolumeL.value - 1e-9);
+  const soakWaterMl = count * brick.soakWaterL.value * 1000;
+  const looseVolumeL = count * brick.looseVolumeL.value;
+  return [
+    { material, count, soakWaterMl, looseVolumeL, wetness: soakWaterMl / (looseVolumeL * waterHeldMlPerL.value) },
+  ];
+}

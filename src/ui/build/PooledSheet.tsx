@@ -1,0 +1,36 @@
+import { View } from 'react-native';
+import type { PooledSubstrate } from '@/core/substrate/pool';
+import { makeStyles } from '../components/useStyles';
+import { Heading, Soft, Strong } from '../components/Words';
+import { space } from '../theme/tokens';
+import { kilograms, litres, MATERIAL_WORDS } from '../words/home';
+
+/** What all homes of a sheet take together: one heap, one round of soaking. */
+export function PooledSheet({ pooled }: { pooled: PooledSubstrate }) {
+  const styles = useStyles();
+  return (
+    <View style={styles.all}>
+      <Heading>All together</Heading>
+      {pooled.materials.map(({ material, volumeL, dryMassG }) => (
+        <View key={material} style={styles.line}>
+          <Strong style={styles.what}>{MATERIAL_WORDS[material]}</Strong>
+          <Strong>{litres(volumeL)}</Strong>
+          <Soft style={styles.mass}>{`${kilograms(dryMassG)} dry`}</Soft>
+        </View>
+      ))}
+      {pooled.bricks.map(({ material, count, soakWaterMl, looseVolumeL }) => (
+        <Soft key={material}>
+          {`${count} ${count === 1 ? 'brick' : 'bricks'} of ${MATERIAL_WORDS[material]}, ${litres(soakWaterMl / 1000)} to soak them, gives about ${litres(looseVolumeL)}`}
+        </Soft>
+      ))}
+      <Soft>{`${litres(pooled.waterMl / 1000)} of water in all; ${kilograms(pooled.wetMassG)} when damp`}</Soft>
+    </View>
+  );
+}
+
+const useStyles = makeStyles((theme) => ({
+  all: { gap: space.s, marginTop: space.l, padding: space.m, backgroundColor: theme.colors.resting },
+  line: { flexDirection: 'row', alignItems: 'baseline', gap: space.m },
+  what: { flex: 1 },
+  mass: { width: 96, textAlign: 'right' },
+}));

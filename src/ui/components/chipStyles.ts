@@ -1,0 +1,19 @@
+import { fonts, radius, space, stroke, target, type } from '../theme/tokens';
+import { makeStyles } from './useStyles';
+
+/** How something to choose looks, before and after it is chosen. */
+export const useChipStyles = makeStyles((theme) => ({
+  group: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
+  choice: {
+    minHeight: target,
+    justifyContent: 'center',
+    paddingHorizontal: space.m,
+    borderWidth: stroke.thin,
+    borderColor: theme.colors.inkSoft,
+    borderRadius: radius.s,
+    backgroundColor: theme.colors.raised,
+  },
+  chosen: { backgroundColor: theme.colors.bar, borderColor: theme.colors.bar },
+  title: { fontFamily: fonts.text, fontSize: type.body },
+  chosenTitle: { fontFamily: fonts.bold, color: theme.colors.barInk },
+}));

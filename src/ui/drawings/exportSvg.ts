@@ -1,0 +1,26 @@
+/** What the drawing's fonts are called where this program's own files are not at hand. */
+const FONT_NAMES: Record<string, string> = {
+  AtkinsonBold: '\'Atkinson Hyperlegible\', sans-serif" font-weight="bold',
+  Atkinson: "'Atkinson Hyperlegible', sans-serif",
+};
+
+/** Saves a drawing on the screen as an SVG file that stands on its own. */
+export function exportSvg(svg: SVGElement, fileName: string): void {
+  const copy = svg.cloneNode(true) as SVGElement;
+  copy.setAttribute('xmlns', 'http://www.w3.org/2000/svg');
+  let text = new XMLSerializer().serializeToString(copy);
+  for (const [own, common] of Object.entries(FONT_NAMES)) {
+    text = text.replaceAll(`font-family="${own}"`, `font-family="${common}"`);
+  }
+  saveFile(fileName, `<?xml version="1.0" encoding="UTF-8"?>\n${text}`, 'image/svg+xml');
+}
+
+/** Hands a text to the browser as a file to keep. */
+export function saveFile(fileName: string, text: string, type: string): void {
+  const address = URL.createObjectURL(new Blob([text], { type }));
+  const link = document.createElement('a');
+  link.href = address;
+  link.download = fileName;
+  link.click();
+  URL.revokeObjectURL(address);
+}

@@ -1,0 +1,286 @@
+import { useState } from 'react';
+import { useForm, useWatch, type Control, type FieldPath } from 'react-hook-form';
+import { View } from 'react-native';
+import { call, CallFailed } from '@/client/api';
+import { problemOf, useHouse } from '@/client/house';
+import { useLog } from '@/client/log';
+import { useStock } from '@/client/stock';
+import { sectionPlan } from '@/core/housing/section';
+import { Button } from '../components/Button';
+import { Choices } from '../components/Choices';
+import { PaneHeader } from '../components/PaneHeader';
+import { Screen } from '../components/Screen';
+import { Toggles } from '../components/Toggles';
+import { Body, Heading, Soft, Title } from '../components/Words';
+import { MeasuredSection } from '../drawings/MeasuredSection';
+import { FormField } from '../forms/FormField';
+import { lengthCheck } from '../forms/checks';
+import { space } from '../theme/tokens';
+import { OPENS, SIDES, WALLS } from '../words/home';
+import { useLength } from '../words/useLength';
+import { ContentFields, NestFields } from './ContentFields';
+import { fieldFor, readDepth, readHome, type ReadHome } from './reading';
+import { VentFields } from './VentFields';
+import { NEW_SHELF, type HomeValues } from './values';
+
+interface Props {
+  title: string;
+  action: string;
+  back: '/homes' | `/homes/${string}`;
+  initial: HomeValues;
+  /** A box that stands already has its soil set by an entry, not here. */
+  asksDepth: boolean;
+  /** Writes what was read; throws CallFailed with the fields that were refused. */
+  save: (values: HomeValues, read: ReadHome, shelfId: string) => Promise<void>;
+  children?: React.ReactNode;
+}
+
+/** A box by its inside lengths, its openings, and what is in it; drawn as it is typed. */
+export function HomeForm({ title, action, back, initial, asksDepth, save, children }: Props) {
+  const length = useLength();
+  const { shelves, load } = useHouse();
+  const { mixes } = useStock();
+  const show = useLog((log) => log.show);
+  const { control, handleSubmit, setError, setValue } = useForm<HomeValues>({
+    defaultValues: initial,
+    mode: 'onTouched',
+  });
+  const [isBusy, setBusy] = useState(false);
+  const values = useWatch({ control }) as HomeValues;
+  const read = readHome(values, length);
+  const depthMm = readDepth(values, length);
+
+  const submit = async (typed: HomeValues) => {
+    if (!read || isBusy) return;
+    setBusy(true);
+    try {
+      const shelfId =
+        typed.shelfId === NEW_SHELF
+          ? (await call('addShelf', { body: { room: typed.room.trim(), name: typed.shelf.trim() } })).shelf.id
+          : typed.shelfId;
+      setValue('shelfId', shelfId);
+      await save(typed, read, shelfId);
+    } catch (error) {
+      if (error instanceof CallFailed) {
+        for (const { path, message } of error.fields) {
+          setError(fieldFor(path, typed) as FieldPath<HomeValues>, { message });
+        }
+      }
+      show({ text: problemOf(error), isProblem: true });
+      await load();
+    } finally {
+      setBusy(false);
+    }
+  };
+
+  return (
+    <Screen actions={<Button grow disabled={isBusy} title={action} onPress={() => void handleSubmit(submit)()} />}>
+      <PaneHeader back={back} title="Back" />
+      <Title>{title}</Title>
+      <View style={{ gap: space.m, marginTop: space.m }}>
+        <FormField
+          control={control}
+          name="code"
+          label="Code on the shelf"
+          hint="For example B3"
+          check={needed('Write what the box is called.')}
+        />
+        <Heading>Shelf</Heading>
+        <Choices
+          label="Shelf"
+          choices={[
+            ...shelves.map(({ id, name }) => ({ value: id, title: name })),
+            { value: NEW_SHELF, title: 'a new shelf' },
+          ]}
+          value={values.shelfId}
+          onChange={(shelfId) => setValue('shelfId', shelfId)}
+        />
+        {values.shelfId === NEW_SHELF ? (
+          <>
+            <FormField control={control} name="room" label="Room" check={needed('Write the name of the room.')} />
+            <FormField
+              control={control}
+              name="shelf"
+              label="Name of the shelf"
+              check={needed('Write the name of the shelf.')}
+            />
+          </>
+        ) : null}
+        <SizeFields control={control} values={values} setValue={setValue} />
+        {asksDepth ? (
+          <FormField control={control} name="depth" label={`Soil in it now, ${length.unit}`} keyboard="decimal-pad" />
+        ) : null}
+        <Heading>Mix in it</Heading>
+        <Choices
+          label="Mix in it"
+          choices={[{ value: '', title: 'not said' }, ...mixes.map(({ id, name }) => ({ value: id, title: name }))]}
+          value={values.mixId}
+          onChange={(mixId) => setValue('mixId', mixId)}
+        />
+        <FormField
+          control={control}
+          name="litter"
+          label={`Litter on top, ${length.unit}`}
+          hint="Leave empty if nobody measured."
+          keyboard="decimal-pad"
+        />
+        <Heading>Lid</Heading>
+        <Choices
+          label="Lid"
+          choices={[
+            { value: 'solid', title: 'solid' },
+            { value: 'vented', title: 'vented' },
+            { value: 'mesh', title: 'mesh' },
+          ]}
+          value={values.lid}
+          onChange={(lid) => setValue('lid', lid)}
+        />
+        <Heading>Opens</Heading>
+        <Choices
+          label="Opens"
+          choices={[{ value: '' as const, title: 'not said' }, ...OPENS]}
+          value={values.opens}
+          onChange={(opens) => setValue('opens', opens)}
+        />
+        <Heading>Walls</Heading>
+        <Choices
+          label="Walls"
+          choices={[{ value: '' as const, title: 'not said' }, ...WALLS]}
+          value={values.walls}
+          onChange={(walls) => setValue('walls', walls)}
+        />
+        <VentFields control={control} setValue={setValue} />
+        <Heading>Covered from outside</Heading>
+        <Soft>Sides that stand against a wall or the next box: openings there pass no air.</Soft>
+        <Toggles
+          label="Covered"
+          choices={SIDES}
+          values={values.covered}
+          onChange={(covered) => setValue('covered', covered)}
+        />
+        <ContentFields control={control} setValue={setValue} />
+        <NestFields control={control} setValue={setValue} />
+        <FormField
+          control={control}
+          name="weightLimitKg"
+          label="Weight the box bears, kg"
+          hint="Leave empty if nobody knows."
+          keyboard="decimal-pad"
+          check={(text) =>
+            text.trim() === '' || Number(text.replace(',', '.')) > 0 || 'A number of kilograms, more than 0.'
+          }
+        />
+        <Heading>Quarantine</Heading>
+        <Choices
+          label="Quarantine"
+          choices={[
+            { value: 'no', title: 'no' },
+            { value: 'yes', title: 'kept apart' },
+          ]}
+          value={values.isQuarantined ? 'yes' : 'no'}
+          onChange={(value) => setValue('isQuarantined', value === 'yes')}
+        />
+        {children}
+        {read ? (
+          <MeasuredSection
+            plan={sectionPlan(
+              {
+                container: read.container,
+                substrateDepthMm: Math.min(depthMm, read.container.heightMm),
+                furniture: read.furniture,
+                nest: read.nest ?? undefined,
+                litterDepthMm: read.litterDepthMm ?? undefined,
+              },
+              null,
+            )}
+            fit={null}
+            subject="the box"
+          />
+        ) : (
+          <Body>The drawing shows here once the lengths are there.</Body>
+        )}
+      </View>
+    </Screen>
+  );
+}
+
+interface SizeProps {
+  control: Control<HomeValues>;
+  values: HomeValues;
+  setValue: ReturnType<typeof useForm<HomeValues>>['setValue'];
+}
+
+function SizeFields({ control, values, setValue }: SizeProps) {
+  const length = useLength();
+  const sizeCheck = lengthCheck(length.unit, 5, 5000);
+  const isBox = values.shape === 'box';
+  return (
+    <>
+      <Heading>Shape</Heading>
+      <Choices
+        label="Shape"
+        choices={[
+          { value: 'box', title: 'box' },
+          { value: 'cylinder', title: 'round' },
+        ]}
+        value={values.shape}
+        onChange={(shape) => setValue('shape', shape)}
+      />
+      <Soft>Measure inside: what the animal has, not what the box takes.</Soft>
+      <FormField
+        control={control}
+        name="length"
+        label={`${isBox ? 'Length' : 'Diameter'} inside, ${length.unit}`}
+        keyboard="decimal-pad"
+        check={sizeCheck}
+      />
+      {isBox ? (
+        <FormField
+          control={control}
+          name="width"
+          label={`Width inside, ${length.unit}`}
+          keyboard="decimal-pad"
+          check={sizeCheck}
+        />
+      ) : null}
+      <FormField
+        control={control}
+        name="height"
+        label={`Height inside, ${length.unit}`}
+        keyboard="decimal-pad"
+        check={lengthCheck(length.unit, 5, 3000)}
+      />
+      <Choices
+        label="Walls upright or widening"
+        choices={[
+          { value: 'no', title: 'upright walls' },
+          { value: 'yes', title: 'wider at the top' },
+        ]}
+        value={values.isTapered ? 'yes' : 'no'}
+        onChange={(value) => setValue('isTapered', value === 'yes')}
+      />
+      {values.isTapered ? (
+        <>
+          <FormField
+            control={control}
+            name="topLength"
+            label={`${isBox ? 'Length' : 'Diameter'} under the lid, ${length.unit}`}
+            keyboard="decimal-pad"
+            check={sizeCheck}
+          />
+          {isBox ? (
+            <FormField
+              control={control}
+              name="topWidth"
+              label={`Width under the lid, ${length.unit}`}
+              keyboard="decimal-pad"
+              check={sizeCheck}
+            />
+          ) : null}
+        </>
+      ) : null}
+    </>
+  );
+}
+
+const needed = (problem: string) => (text: string) => text.trim() !== '' || problem;

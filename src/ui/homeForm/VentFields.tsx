@@ -1,0 +1,105 @@
+import { useFieldArray, useWatch, type Control, type UseFormSetValue } from 'react-hook-form';
+import { View } from 'react-native';
+import { Button } from '../components/Button';
+import { Choices } from '../components/Choices';
+import { LinkRow } from '../components/LinkRow';
+import { Toggles } from '../components/Toggles';
+import { Heading, Soft } from '../components/Words';
+import { FormField } from '../forms/FormField';
+import { countCheck, lengthCheck } from '../forms/checks';
+import { space } from '../theme/tokens';
+import { SHAPES, SIDES } from '../words/home';
+import { useLength } from '../words/useLength';
+import { NEW_VENTS, type HomeValues } from './values';
+
+interface Props {
+  control: Control<HomeValues>;
+  setValue: UseFormSetValue<HomeValues>;
+}
+
+/** The openings of a box, group by group: each the same in some sides. */
+export function VentFields({ control, setValue }: Props) {
+  const { fields, append, remove } = useFieldArray({ control, name: 'vents' });
+  return (
+    <View style={{ gap: space.m }}>
+      <Heading>Openings</Heading>
+      {fields.length === 0 ? <Soft>No openings: closed but for its lid.</Soft> : null}
+      {fields.map((field, index) => (
+        <VentGroupFields
+          key={field.id}
+          index={index}
+          control={control}
+          setValue={setValue}
+          onRemove={() => remove(index)}
+        />
+      ))}
+      <Button rank="second" title="More openings" onPress={() => append(NEW_VENTS)} />
+    </View>
+  );
+}
+
+function VentGroupFields({ index, control, setValue, onRemove }: Props & { index: number; onRemove: () => void }) {
+  const length = useLength();
+  const group = useWatch({ control, name: `vents.${index}` });
+  const set = <Name extends keyof typeof group>(name: Name, value: (typeof group)[Name]) =>
+    setValue(`vents.${index}.${name}` as `vents.${number}.shape`, value as never);
+  const isHole = group.shape === 'hole';
+  const inWall = group.sides.some((side) => side !== 'lid' && side !== 'floor');
+  return (
+    <View style={{ gap: space.m, paddingBottom: space.m }}>
+      <Choices label="Kind of opening" choices={SHAPES} value={group.shape} onChange={(shape) => set('shape', shape)} />
+      <Toggles label="In" choices={SIDES} values={group.sides} onChange={(sides) => set('sides', sides)} />
+      <FormField
+        control={control}
+        name={`vents.${index}.count`}
+        label="How many in each side"
+        keyboard="number-pad"
+        check={countCheck}
+      />
+      <FormField
+        control={control}
+        name={`vents.${index}.across`}
+        label={`${isHole ? 'Diameter' : 'Width'} of one, ${length.unit}`}
+        keyboard="decimal-pad"
+        check={lengthCheck(length.unit, 0.1, 3000)}
+      />
+      {isHole ? null : (
+        <FormField
+          control={control}
+          name={`vents.${index}.tall`}
+          label={`Height of one, ${length.unit}`}
+          keyboard="decimal-pad"
+          check={lengthCheck(length.unit, 0.1, 3000)}
+        />
+      )}
+      {inWall ? (
+        <FormField
+          control={control}
+          name={`vents.${index}.centre`}
+          label={`Their middle over the floor, ${length.unit}`}
+          keyboard="decimal-pad"
+          check={lengthCheck(length.unit, 0.1, 3000)}
+        />
+      ) : null}
+      <Choices
+        label="Mesh"
+        choices={[
+          { value: 'open', title: 'open' },
+          { value: 'meshed', title: 'covered with mesh' },
+        ]}
+        value={group.isMeshed ? 'meshed' : 'open'}
+        onChange={(value) => set('isMeshed', value === 'meshed')}
+      />
+      {group.isMeshed ? (
+        <FormField
+          control={control}
+          name={`vents.${index}.aperture`}
+          label={`Width of one mesh, ${length.unit}`}
+          keyboard="decimal-pad"
+          check={lengthCheck(length.unit, 0.01, 100)}
+        />
+      ) : null}
+      <LinkRow links={[{ title: `Take away openings ${index + 1}`, onPress: onRemove }]} />
+    </View>
+  );
+}

@@ -1,0 +1,178 @@
+import type { Home } from '@/contract/records';
+import type { Container, Opens, Vent, VentSide, WallKind } from '@/core/housing/container';
+import type { FurnitureKind } from '@/core/housing/furniture';
+import type { LengthWords } from '../words/useLength';
+
+/** Openings of one kind, the same in each of some sides; lengths as typed. */
+export interface VentGroup {
+  sides: VentSide[];
+  shape: Vent['shape'];
+  count: string;
+  across: string;
+  tall: string;
+  centre: string;
+  isMeshed: boolean;
+  aperture: string;
+  openPct: string;
+}
+
+export interface PieceValues {
+  kind: FurnitureKind;
+  count: string;
+  height: string;
+  isStopped: boolean;
+}
+
+export interface RoomValues {
+  length: string;
+  width: string;
+  height: string;
+}
+
+/** A box as it is typed in the form: every length is text in the keeper's unit. */
+export interface HomeValues {
+  code: string;
+  shelfId: string;
+  room: string;
+  shelf: string;
+  shape: Container['shape'];
+  length: string;
+  width: string;
+  height: string;
+  isTapered: boolean;
+  topLength: string;
+  topWidth: string;
+  depth: string;
+  lid: Container['lid'];
+  opens: Opens | '';
+  walls: WallKind | '';
+  covered: VentSide[];
+  vents: VentGroup[];
+  knowsContents: boolean;
+  pieces: PieceValues[];
+  litter: string;
+  mixId: string;
+  isNest: boolean;
+  chambers: RoomValues[];
+  tubeBore: string;
+  hasOutworld: boolean;
+  outworld: RoomValues;
+  weightLimitKg: string;
+  isQuarantined: boolean;
+}
+
+export const NEW_SHELF = 'new';
+const NO_ROOM: RoomValues = { length: '', width: '', height: '' };
+
+export const NEW_VENTS: VentGroup = {
+  sides: ['left', 'right'],
+  shape: 'hole',
+  count: '',
+  across: '3',
+  tall: '',
+  centre: '',
+  isMeshed: false,
+  aperture: '',
+  openPct: '40',
+};
+export const NEW_PIECE: PieceValues = { kind: 'hide', count: '1', height: '', isStopped: false };
+export const NEW_ROOM = NO_ROOM;
+
+export const emptyHome = (shelfId: string, holeMm: string): HomeValues => ({
+  code: '',
+  shelfId,
+  room: '',
+  shelf: '',
+  shape: 'box',
+  length: '',
+  width: '',
+  height: '',
+  isTapered: false,
+  topLength: '',
+  topWidth: '',
+  depth: '0',
+  lid: 'solid',
+  opens: '',
+  walls: '',
+  covered: [],
+  vents: [{ ...NEW_VENTS, across: holeMm }],
+  knowsContents: false,
+  pieces: [],
+  litter: '',
+  mixId: '',
+  isNest: false,
+  chambers: [NO_ROOM],
+  tubeBore: '',
+  hasOutworld: false,
+  outworld: NO_ROOM,
+  weightLimitKg: '',
+  isQuarantined: false,
+});
+
+/** A box of the records as the form shows it. */
+export function valuesOf(home: Home, length: LengthWords): HomeValues {
+  const { container, nest, furniture } = home;
+  const text = (mm: number | undefined) => (mm === undefined ? '' : length.short(mm));
+  const room = (each: { lengthMm: number; widthMm: number; heightMm: number } | undefined): RoomValues =>
+    each ? { length: text(each.lengthMm), width: text(each.widthMm), height: text(each.heightMm) } : NO_ROOM;
+  const top =
+    container.shape === 'box' ? [container.topLengthMm, container.topWidthMm] : [container.topDiameterMm, undefined];
+  return {
+    code: home.code,
+    shelfId: home.shelfId,
+    room: '',
+    shelf: '',
+    shape: container.shape,
+    length: text(container.shape === 'box' ? container.lengthMm : container.diameterMm),
+    width: text(container.shape === 'box' ? container.widthMm : undefined),
+    height: text(container.heightMm),
+    isTapered: top.some((mm) => mm !== undefined),
+    topLength: text(top[0]),
+    topWidth: text(top[1]),
+    depth: text(home.substrateDepthMm),
+    lid: container.lid,
+    opens: container.opens ?? '',
+    walls: container.walls ?? '',
+    covered: container.coveredSides ?? [],
+    vents: groupsOf(container.vents, text),
+    knowsContents: furniture !== undefined,
+    pieces: (furniture ?? []).map(({ kind, count = 1, heightMm, stopped = false }) => ({
+      kind,
+      count: String(count),
+      height: text(heightMm),
+      isStopped: stopped,
+    })),
+    litter: text(home.litterDepthMm),
+    mixId: home.mixId ?? '',
+    isNest: nest !== undefined,
+    chambers: nest ? nest.chambers.map(room) : [NO_ROOM],
+    tubeBore: text(nest?.tubeBoreMm),
+    hasOutworld: nest?.outworld !== undefined,
+    outworld: room(nest?.outworld),
+    weightLimitKg: home.weightLimitKg === null ? '' : String(home.weightLimitKg),
+    isQuarantined: home.quarantineSince !== null,
+  };
+}
+
+/** Equal openings of several sides stand together in the form. */
+function groupsOf(vents: Vent[], text: (mm: number | undefined) => string): VentGroup[] {
+  const groups: VentGroup[] = [];
+  for (const vent of vents) {
+    const group: VentGroup = {
+      sides: [vent.side],
+      shape: vent.shape,
+      count: String(vent.count),
+      across: text(vent.diameterMm ?? vent.widthMm),
+      tall: text(vent.heightMm),
+      centre: text(vent.centreHeightMm),
+      isMeshed: vent.meshApertureMm !== undefined || vent.meshOpenFraction !== undefined,
+      aperture: text(vent.meshApertureMm),
+      openPct: vent.meshOpenFraction === undefined ? '40' : String(Math.round(vent.meshOpenFraction * 100)),
+    };
+    const key = (each: VentGroup) => JSON.stringify({ ...each, sides: [] });
+    const alike = groups.find((each) => key(each) === key(group));
+    if (alike) alike.sides.push(vent.side);
+    else groups.push(group);
+  }
+  return groups;
+}

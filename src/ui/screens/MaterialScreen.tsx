@@ -1,0 +1,126 @@
+import { router } from 'expo-router';
+import { useForm } from 'react-hook-form';
+import { View } from 'react-native';
+import { call, CallFailed } from '@/client/api';
+import { problemOf } from '@/client/house';
+import { useLog } from '@/client/log';
+import { useStock } from '@/client/stock';
+import type { MaterialId } from '@/core/substrate/material';
+import { Button } from '../components/Button';
+import { LinkRow } from '../components/LinkRow';
+import { PaneHeader } from '../components/PaneHeader';
+import { Screen } from '../components/Screen';
+import { Body, Soft, Title } from '../components/Words';
+import { FormField } from '../forms/FormField';
+import { numberCheck, numberIn } from '../forms/checks';
+import { space } from '../theme/tokens';
+
+interface Values {
+  looseDensityGPerL: string;
+  waterHeldMlPerL: string;
+  massG: string;
+  soakWaterL: string;
+  looseVolumeL: string;
+}
+
+/** The numbers of one material, as its bag says. */
+export function MaterialScreen({ id }: { id: string }) {
+  const stock = useStock();
+  const material = stock.materials.find((each) => each.id === id);
+  if (!material) {
+    return (
+      <Screen>
+        <PaneHeader back="/store" title="Store" />
+        <Body>{stock.problem ?? (stock.table ? 'There is no material of that name.' : 'Fetching the materials…')}</Body>
+      </Screen>
+    );
+  }
+  return <MaterialForm key={`${id} ${material.isOwn}`} material={material} reload={stock.load} />;
+}
+
+type Material = ReturnType<typeof useStock>['materials'][number];
+
+function MaterialForm({ material, reload }: { material: Material; reload: () => Promise<void> }) {
+  const show = useLog((log) => log.show);
+  const { brick } = material;
+  const { control, handleSubmit, setError } = useForm<Values>({
+    mode: 'onTouched',
+    defaultValues: {
+      looseDensityGPerL: String(material.looseDensityGPerL.value),
+      waterHeldMlPerL: String(material.waterHeldMlPerL.value),
+      massG: String(brick?.massG.value ?? ''),
+      soakWaterL: String(brick?.soakWaterL.value ?? ''),
+      looseVolumeL: String(brick?.looseVolumeL.value ?? ''),
+    },
+  });
+  const materialId = material.id as MaterialId;
+  const keep = async (work: () => Promise<unknown>, text: string) => {
+    try {
+      await work();
+      await reload();
+      show({ text });
+      router.replace('/store');
+    } catch (error) {
+      if (error instanceof CallFailed) {
+        for (const { path, message } of error.fields) {
+          setError((path.split('.').at(-1) ?? 'looseDensityGPerL') as keyof Values, { message });
+        }
+      }
+      show({ text: problemOf(error), isProblem: true });
+    }
+  };
+  const save = (values: Values) =>
+    keep(
+      () =>
+        call('changeMaterial', {
+          params: { materialId },
+          body: {
+            looseDensityGPerL: numberIn(values.looseDensityGPerL) ?? 0,
+            waterHeldMlPerL: numberIn(values.waterHeldMlPerL) ?? 0,
+            ...(brick && {
+              brick: {
+                massG: numberIn(values.massG) ?? 0,
+                soakWaterL: numberIn(values.soakWaterL) ?? 0,
+                looseVolumeL: numberIn(values.looseVolumeL) ?? 0,
+              },
+            }),
+          },
+        }),
+      `${material.name}: your own numbers are in force.`,
+    );
+  const field = (name: keyof Values, label: string, min: number, max: number) => (
+    <FormField control={control} name={name} label={label} keyboard="decimal-pad" check={numberCheck(min, max)} />
+  );
+  return (
+    <Screen actions={<Button grow title="Keep these numbers" onPress={() => void handleSubmit(save)()} />}>
+      <PaneHeader back="/store" title="Store" />
+      <Title>{material.name}</Title>
+      <Soft>{`Now reckoned with: ${material.looseDensityGPerL.basis}.`}</Soft>
+      <View style={{ gap: space.m, marginTop: space.m }}>
+        {field('looseDensityGPerL', 'Mass of a litre, loose and dry, g', 5, 3000)}
+        {field('waterHeldMlPerL', 'Water a litre holds without dripping, mL', 0, 1000)}
+        {brick ? (
+          <>
+            {field('massG', 'Mass of a brick, g', 10, 20_000)}
+            {field('soakWaterL', 'Water to soak a brick, L', 0.1, 100)}
+            {field('looseVolumeL', 'Loose volume a brick gives, L', 0.1, 200)}
+          </>
+        ) : null}
+        {material.isOwn ? (
+          <LinkRow
+            links={[
+              {
+                title: 'Back to the usual numbers',
+                onPress: () =>
+                  void keep(
+                    () => call('resetMaterial', { params: { materialId } }),
+                    `${material.name}: usual numbers.`,
+                  ),
+              },
+            ]}
+          />
+        ) : null}
+      </View>
+    </Screen>
+  );
+}

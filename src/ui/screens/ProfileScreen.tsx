@@ -1,0 +1,203 @@
+import { router } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { call, CallFailed } from '@/client/api';
+import { problemOf, useHouse } from '@/client/house';
+import { useLog } from '@/client/log';
+import { useStock } from '@/client/stock';
+import type { CareProfile } from '@/core/profiles/profile';
+import { Button } from '../components/Button';
+import { Field } from '../components/Field';
+import { LinkRow } from '../components/LinkRow';
+import { useLoadState } from '../components/LoadState';
+import { PaneHeader } from '../components/PaneHeader';
+import { Screen } from '../components/Screen';
+import { makeStyles } from '../components/useStyles';
+import { Body, Heading, Soft, Strong, Title } from '../components/Words';
+import { saveFile } from '../drawings/exportSvg';
+import { numberIn } from '../forms/checks';
+import { space } from '../theme/tokens';
+import { FURNITURE_WORDS } from '../words/home';
+import { numbersOf, ruleWords, withNumber } from '../words/profiles';
+
+/** One care profile: what it asks of a home and why; one's own can be changed number by number. */
+export function ProfileScreen({ id }: { id: string }) {
+  const { care, ownProfiles } = useHouse();
+  const loading = useLoadState();
+  if (loading) return <Screen>{loading}</Screen>;
+  const profile = care.profiles.find((each) => each.id === id);
+  if (!profile) {
+    return (
+      <Screen>
+        <PaneHeader back="/profiles" title="Care profiles" />
+        <Body>There is no care profile of that name.</Body>
+      </Screen>
+    );
+  }
+  return ownProfiles.includes(id) ? (
+    <OwnProfile key={JSON.stringify(profile)} profile={profile} />
+  ) : (
+    <ShippedProfile profile={profile} />
+  );
+}
+
+function useProfileWork(profile: CareProfile) {
+  const { care, loadCare } = useHouse();
+  const show = useLog((log) => log.show);
+  const attempt = async (work: () => Promise<unknown>, text: string, then?: () => void) => {
+    try {
+      await work();
+      await loadCare();
+      show({ text });
+      then?.();
+    } catch (error) {
+      show({ text: problemOf(error), isProblem: true });
+      if (error instanceof CallFailed) return error.fields;
+    }
+    return [];
+  };
+  const copy = () => {
+    let id = `${profile.id}-own`;
+    for (let count = 2; care.has(id); count += 1) id = `${profile.id}-own-${count}`;
+    const body = { ...profile, id, name: `${profile.name}, ours` };
+    void attempt(
+      () => call('addProfile', { body }),
+      `${body.name}: change its numbers.`,
+      () => router.replace(`/profiles/${id}`),
+    );
+  };
+  const exportIt = () => saveFile(`${profile.id}.json`, `${JSON.stringify(profile, null, 2)}\n`, 'application/json');
+  return { attempt, copy, exportIt };
+}
+
+function ShippedProfile({ profile }: { profile: CareProfile }) {
+  const { copy, exportIt } = useProfileWork(profile);
+  return (
+    <Screen actions={<Button grow title="Copy and change" onPress={copy} />}>
+      <PaneHeader back="/profiles" title="Care profiles" />
+      <Title>{profile.name}</Title>
+      <LinkRow links={[{ title: 'Save as a file', onPress: exportIt }]} />
+      <Summary profile={profile} />
+      {profile.fit.map((rule) => (
+        <Rule key={`${rule.id} ${rule.school ?? ''}`} profile={profile} rule={rule} />
+      ))}
+    </Screen>
+  );
+}
+
+function OwnProfile({ profile }: { profile: CareProfile }) {
+  const { attempt, copy, exportIt } = useProfileWork(profile);
+  const [name, setName] = useState(profile.name);
+  const [typed, setTyped] = useState<Record<string, string>>({});
+  const [problems, setProblems] = useState<Record<string, string>>({});
+  const save = async () => {
+    const wrong = Object.entries(typed).filter(([, text]) => numberIn(text) === undefined);
+    if (wrong.length > 0)
+      return setProblems(Object.fromEntries(wrong.map(([key]) => [key, 'A number, for example 1.5.'])));
+    const body = {
+      ...profile,
+      name: name.trim(),
+      fit: profile.fit.map((rule, index) =>
+        numbersOf(rule).reduce((changed, { key }) => {
+          const value = numberIn(typed[`${index}.${key}`] ?? '');
+          return value === undefined ? changed : withNumber(changed, key, value);
+        }, rule),
+      ),
+    };
+    const fields = await attempt(
+      () => call('changeProfile', { params: { profileId: profile.id }, body }),
+      `${body.name}: the new numbers are in force.`,
+    );
+    setProblems(Object.fromEntries(fields.map(({ path, message }) => [path.replace(/^fit\./, ''), message])));
+  };
+  const remove = () =>
+    void attempt(
+      () => call('removeProfile', { params: { profileId: profile.id } }),
+      `${profile.name} removed.`,
+      () => router.replace('/profiles'),
+    );
+  return (
+    <Screen actions={<Button grow title="Put in force" onPress={() => void save()} />}>
+      <PaneHeader back="/profiles" title="Care profiles" />
+      <Title>{profile.name}</Title>
+      <Soft>Your own. Assign it under “Kept as” of a resident.</Soft>
+      <LinkRow
+        links={[
+          { title: 'Save as a file', onPress: exportIt },
+          { title: 'Copy', onPress: copy },
+          { title: 'Remove', onPress: remove },
+        ]}
+      />
+      <Field label="Name" value={name} onChange={setName} problem={problems.name} />
+      <Summary profile={profile} />
+      {profile.fit.map((rule, index) => (
+        <Rule key={`${rule.id} ${rule.school ?? ''}`} profile={profile} rule={rule}>
+          {numbersOf(rule).map(({ key, label, value }) => (
+            <Field
+              key={key}
+              label={`${rule.words.pass}: ${label}`}
+              value={typed[`${index}.${key}`] ?? String(value)}
+              onChange={(text) => setTyped((before) => ({ ...before, [`${index}.${key}`]: text }))}
+              problem={problems[`${index}.${key}`]}
+              keyboard="decimal-pad"
+            />
+          ))}
+        </Rule>
+      ))}
+    </Screen>
+  );
+}
+
+function Summary({ profile: { measure, making, growth, company, schools } }: { profile: CareProfile }) {
+  const { mixes } = useStock();
+  const names = making.mixes.map((id) => mixes.find((mix) => mix.id === id)?.name ?? id);
+  const furniture = making.furniture.map(({ kind, count }) => `${count} x ${FURNITURE_WORDS[kind]}`);
+  const lines = [
+    `Measured by ${measure.name}: ${measure.howTo}`,
+    `Grown at about ${growth.grownMm.value} mm, ${growth.ratioPerMoult.value} times larger at each moult (${growth.ratioPerMoult.basis}).`,
+    company.sameKind === 'alone' ? 'Lives alone.' : 'Lives in groups.',
+    `Mixes: ${names.join('; ')}.`,
+    `Damp end ${making.dampWetness}, dry end ${making.dryWetness} of all the mix holds; ${making.dampSharePct} % of the floor damp.`,
+    `Openings: ${making.vents.openSharePct} % of the floor.`,
+    ...(furniture.length > 0 ? [`In it: ${furniture.join(', ')}.`] : []),
+    ...(schools.length > 0 ? [`Schools: ${schools.map((school) => school.name).join('; ')}.`] : []),
+  ];
+  return (
+    <View style={{ gap: space.xs, marginVertical: space.m }}>
+      {lines.map((line) => (
+        <Body key={line}>{line}</Body>
+      ))}
+      <Heading style={{ marginTop: space.l }}>Rules for its home</Heading>
+    </View>
+  );
+}
+
+interface RuleProps {
+  profile: CareProfile;
+  rule: CareProfile['fit'][number];
+  children?: React.ReactNode;
+}
+
+function Rule({ profile, rule, children }: RuleProps) {
+  const styles = useStyles();
+  const school = profile.schools.find((each) => each.id === rule.school)?.name;
+  const when = [
+    rule.stages?.join(', '),
+    rule.fromHeadCount === undefined ? undefined : `from ${rule.fromHeadCount} heads`,
+    rule.toHeadCount === undefined ? undefined : `up to ${rule.toHeadCount} heads`,
+    school,
+  ].filter((word) => word !== undefined);
+  return (
+    <View style={styles.rule}>
+      <Strong>{rule.words.pass}</Strong>
+      <Body>{ruleWords(rule)}</Body>
+      <Soft>{rule.why}</Soft>
+      <Soft>{[`${rule.basis}${rule.source === undefined ? '' : ` (${rule.source})`}`, ...when].join('; ')}</Soft>
+      {children}
+    </View>
+  );
+}
+
+const useStyles = makeStyles((theme) => ({
+  rule: { gap: space.xs, paddingVertical: space.m, borderBottomWidth: 1, borderBottomColor: theme.colors.line },
+}));

@@ -1,0 +1,71 @@
+import { router } from 'expo-router';
+import { useRef } from 'react';
+import { View } from 'react-native';
+import { call } from '@/client/api';
+import { problemOf, useHouse } from '@/client/house';
+import { useLog } from '@/client/log';
+import type { CareProfile } from '@/core/profiles/profile';
+import { Button } from '../components/Button';
+import { ListRow } from '../components/ListRow';
+import { useLoadState } from '../components/LoadState';
+import { PaneHeader } from '../components/PaneHeader';
+import { Screen } from '../components/Screen';
+import { Heading, Soft, Strong, Title } from '../components/Words';
+import { space } from '../theme/tokens';
+import { byGroup } from '../words/profiles';
+
+/** How each kind is kept: the profiles that ship, and the keepers' own. */
+export function ProfilesScreen({ chosenId }: { chosenId?: string | undefined }) {
+  const { care, ownProfiles, loadCare } = useHouse();
+  const show = useLog((log) => log.show);
+  const input = useRef<HTMLInputElement>(null);
+  const loading = useLoadState();
+  if (loading) return <Screen>{loading}</Screen>;
+  const read = async (file: File | undefined) => {
+    if (!file) return;
+    try {
+      const profile = JSON.parse(await file.text()) as CareProfile;
+      // One of our own that comes back from its file is put in force again; any other is new.
+      if (ownProfiles.includes(profile.id)) {
+        await call('changeProfile', { params: { profileId: profile.id }, body: profile });
+      } else {
+        await call('addProfile', { body: profile });
+      }
+      await loadCare();
+      show({ text: `${profile.name} is in force.` });
+      router.push(`/profiles/${profile.id}`);
+    } catch (error) {
+      const text = error instanceof SyntaxError ? 'That file is not JSON. Nothing was changed.' : problemOf(error);
+      show({ text, isProblem: true });
+    }
+  };
+  return (
+    <Screen actions={<Button grow rank="second" title="Import a profile" onPress={() => input.current?.click()} />}>
+      <PaneHeader back="/settings" title="Settings" />
+      <Title>Care profiles</Title>
+      <Soft>Every rule with its numbers and whose practice it is. Copy one to change it.</Soft>
+      <input
+        ref={input}
+        type="file"
+        accept="application/json,.json"
+        aria-label="Profile to import"
+        style={{ display: 'none' }}
+        onChange={(event) => {
+          void read(event.target.files?.[0]);
+          event.target.value = '';
+        }}
+      />
+      {byGroup(care.profiles).map(({ group, members }) => (
+        <View key={group}>
+          <Heading style={{ marginTop: space.l }}>{group}</Heading>
+          {members.map(({ id, name, fit }) => (
+            <ListRow key={id} label={name} onPress={() => router.push(`/profiles/${id}`)} isChosen={id === chosenId}>
+              <Strong>{name}</Strong>
+              <Soft>{`${fit.length} rules${ownProfiles.includes(id) ? ', your own' : ''}`}</Soft>
+            </ListRow>
+          ))}
+        </View>
+      ))}
+    </Screen>
+  );
+}

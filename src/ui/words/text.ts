@@ -1,0 +1,4 @@
+/** The first letter large, as a label begins. */
+export function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}
