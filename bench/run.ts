@@ -1,7 +1,9 @@
-import { profileOf } from '@/contract/profiles';
+import { shippedProfiles } from '@/contract/shipped';
+import { profileOf } from '@/contract/testing/profileOf';
 import type { Container } from '@/core/housing/container';
 import { fit, fitter } from '@/core/housing/fit';
-import { rankHomes, type CandidateHome } from '@/core/housing/rank';
+import { homeFacts } from '@/core/housing/quantities';
+import { prepareHomes, rankHomes, rankPrepared, type CandidateHome } from '@/core/housing/rank';
 
 /** Runs `work` until it has had half a second and answers the median of its times, in ms. */
 function median(work: () => unknown): number {
@@ -42,7 +44,7 @@ const five = tubs(500);
 const baseline = median(() => [...five].sort((a, b) => a.container.heightMm - b.container.heightMm));
 const fitted = median(() => {
   const fitIn = fitter(profile, animal);
-  return five.map((home) => fitIn(home.container, home.substrateDepthMm));
+  return five.map((home) => fitIn.answer(homeFacts(home), home.substrateDepthMm));
 });
 const oneByOne = median(() => five.map((home) => fit(profile, { ...animal, ...home })));
 const ranked = median(() => rankHomes(profile, animal, five));
@@ -59,5 +61,27 @@ for (const count of [250, 500, 1000, 2000]) {
     `rank: 1 animal x ${count} tubs`,
     median(() => rankHomes(profile, animal, list)),
     'grows no faster than n log n',
+  );
+}
+
+/** Residents of every kind and many sizes; the same each time. */
+const residents = Array.from({ length: 300 }, (_, index) => {
+  const kind = shippedProfiles[index % shippedProfiles.length] ?? profile;
+  const size = kind.growth.grownMm.value * (0.3 + ((index * 7) % 10) / 14);
+  const stage = kind.stages.at(-1) ?? 'adult';
+  return { profile: kind, stage, [kind.measure.takes]: size, headCount: kind.company.sameKind === 'alone' ? 1 : 20 };
+});
+/** The same work asked one home at a time, with every ground: what the numbers-only way saves. */
+const plainly = median(() => residents.slice(0, 10).map((each) => rankHomes(each.profile, each, five)));
+row('baseline: 10 residents x 500 tubs, every ground written out', plainly, '');
+for (const count of [75, 150, 300]) {
+  const some = residents.slice(0, count);
+  row(
+    `rank: ${count} residents x 500 tubs, best depth each`,
+    median(() => {
+      const prepared = prepareHomes(five);
+      return some.map((each) => rankPrepared(each.profile, each, prepared));
+    }),
+    'limit 200 ms for 300',
   );
 }

@@ -1,7 +1,7 @@
 import { expose } from 'comlink';
 import { boxesToBuy, type Homeless, type ShoppingList, type BoxSize } from '@/core/housing/ladder';
-import { prepareHomes, rankPrepared, verdictOf, type CandidateHome } from '@/core/housing/rank';
-import type { Status } from '@/core/housing/fit';
+import { prepareHomes, rankPrepared, type CandidateHome } from '@/core/housing/rank';
+import { statusOf, type Status } from '@/core/housing/fit';
 
 /** For each resident its best homes, by id, and how well the best serves. */
 export interface BestHomes {
@@ -21,7 +21,7 @@ const work = {
       return {
         residentId: resident.id,
         homeIds: best.map((index) => prepared[index]?.home.id ?? ''),
-        verdict: first === undefined ? null : verdictOf(scores[first] ?? 1000),
+        verdict: first === undefined ? null : statusOf(scores[first] ?? 1000),
       };
     });
   },

@@ -83,8 +83,8 @@ export function floorAreaMm2(container: Container): number {
  * prism, cylinder and frustum alike. mm3
  */
 export function volumeBelowMm3(container: Container, heightMm: number): number {
-  const [floor, middle, top] = [0, heightMm / 2, heightMm].map((height) => areaAtMm2(container, height));
-  return (heightMm / 6) * ((floor ?? 0) + 4 * (middle ?? 0) + (top ?? 0));
+  const middle = areaAtMm2(container, heightMm / 2);
+  return (heightMm / 6) * (areaAtMm2(container, 0) + 4 * middle + areaAtMm2(container, heightMm));
 }
 
 /** Inside volume to the lid. L */

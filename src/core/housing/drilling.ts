@@ -8,7 +8,7 @@ import {
   type VentSide,
   type WallSide,
 } from './container';
-import { widestOpeningMm, ventSharePct } from './openings';
+import { openingsOf } from './openings';
 
 /** One size of hole in one row on each of some sides. */
 export interface DrillPlan {
@@ -94,8 +94,8 @@ const ENOUGH = 0.7;
 
 /** The openings that are there give the air that is wanted, and nobody leaves through them. */
 function isAiredAlready(container: Container, openSharePct: number, largestSafeMm: number | null): boolean {
-  const holds = largestSafeMm === null || widestOpeningMm(container) < largestSafeMm;
-  return holds && ventSharePct(container) >= ENOUGH * openSharePct;
+  const { widestMm, sharePct } = openingsOf(container);
+  return (largestSafeMm === null || widestMm < largestSafeMm) && sharePct >= ENOUGH * openSharePct;
 }
 
 /** Two sides that face each other where both are free, the longer way for the air first; else what is free. */

@@ -13,12 +13,23 @@ import {
   type FitRule,
   type Ground,
   type Limit,
+  type Quantity,
   type School,
   type Stage,
   type Yardstick,
 } from '@/core/profiles/profile';
 import { depthBand, type DepthBand, type DepthDemand } from './depthBand';
-import { homeFacts, NEEDS, quantityValue, unitOf, type HomeFacts, type HomeState, type Unit } from './quantities';
+import {
+  homeFacts,
+  INDEX,
+  NEEDS,
+  quantityValue,
+  unitOf,
+  VARYING,
+  type HomeFacts,
+  type HomeState,
+  type Unit,
+} from './quantities';
 
 export type Status = 'pass' | 'watch' | 'fail';
 
@@ -118,21 +129,24 @@ export function fitter(profile: CareProfile, animal: Animal): Fitter {
     perHeadMl: perHeadMl(profile, animal),
   };
   const rules = rulesInForce(profile, animal).map((rule) => prepare(rule, context));
+  const aboutDepth = rules.filter((rule) => rule.isAboutDepth);
   return {
     answer: (home, depthMm) => answer(rules, context, home, depthMm),
     bandInto: (home, band) => {
       band[0] = 0;
       band[1] = home.heightMm;
-      for (const rule of rules) {
-        if (!rule.isAboutDepth) continue;
-        const demand = depthDemand(rule, home);
-        if (demand.min !== null && demand.min > band[0]) band[0] = demand.min;
-        if (demand.max !== null && demand.max < band[1]) band[1] = demand.max;
+      for (let index = 0; index < aboutDepth.length; index += 1) {
+        const rule = aboutDepth[index] as PreparedRule;
+        const [least, most] = [leastDepth(rule, home), mostDepth(rule, home)];
+        if (least > band[0]) band[0] = least;
+        if (most < band[1]) band[1] = most;
       }
     },
     score: (home, depthMm) => {
       let sum = 0;
-      for (const rule of rules) sum += SCORE[statusAt(rule, context, home, depthMm)];
+      for (let index = 0; index < rules.length; index += 1) {
+        sum += scoreAt(rules[index] as PreparedRule, context, home, depthMm);
+      }
       return sum;
     },
   };
@@ -166,15 +180,22 @@ function rulesInForce(profile: CareProfile, { stage, school, headCount = 1 }: An
   );
 }
 
-/** A limit as a number, or as a multiple of a side of the home. NaN where there is none. */
+/** A limit as `value` + `long` x the longer + `short` x the shorter side of the floor. `value` is NaN where there is none. */
 interface BoundLimit {
   value: number;
-  side: 'floorLongSideMm' | 'floorShortSideMm' | null;
-  times: number;
+  long: number;
+  short: number;
 }
 
+/** A rule with its numbers worked out for one animal. All are of one shape: rules as they come from JSON are not, and slow to read. */
 interface PreparedRule {
   rule: FitRule;
+  quantity: Quantity;
+  softMin: boolean;
+  softMax: boolean;
+  maxExcluded: boolean;
+  /** Place of its quantity among those that are fixed for a home; -1 where the value depends on depth or heads. */
+  fixedAt: number;
   min: BoundLimit;
   watchMin: BoundLimit;
   max: BoundLimit;
@@ -188,6 +209,11 @@ const DEPTH_QUANTITIES = new Set(['substrateDepthMm', 'surfaceToLidMm', 'perchDr
 function prepare(rule: FitRule, context: Context): PreparedRule {
   return {
     rule,
+    quantity: rule.quantity,
+    softMin: rule.softMin === true,
+    softMax: rule.softMax === true,
+    maxExcluded: rule.maxExcluded === true,
+    fixedAt: VARYING.has(rule.quantity) ? -1 : INDEX[rule.quantity],
     min: bind(rule.min, context),
     watchMin: bind(rule.watchMin, context),
     max: bind(rule.max, context),
@@ -198,10 +224,11 @@ function prepare(rule: FitRule, context: Context): PreparedRule {
 }
 
 function bind(limit: Limit | undefined, context: Context): BoundLimit {
-  if (!limit) return { value: NaN, side: null, times: 1 };
+  if (!limit) return { value: NaN, long: 0, short: 0 };
   const { of, times = 1, plus = 0 } = limit;
-  if (of === 'floorLongSideMm' || of === 'floorShortSideMm') return { value: plus, side: of, times };
-  return { value: (of ? yardstick(of, context) : 0) * times + plus, side: null, times: 1 };
+  if (of === 'floorLongSideMm') return { value: plus, long: times, short: 0 };
+  if (of === 'floorShortSideMm') return { value: plus, long: 0, short: times };
+  return { value: (of ? yardstick(of, context) : 0) * times + plus, long: 0, short: 0 };
 }
 
 /** A yardstick of the animal; NaN where it means nothing for this kind, so that no limit comes of it. */
@@ -223,59 +250,40 @@ function yardstick(name: Yardstick, { body, youngWidthMm, headCount }: Context):
   }
 }
 
-const at = (limit: BoundLimit, home: HomeFacts) =>
-  limit.side === null ? limit.value : limit.times * home[limit.side] + limit.value;
-
-const SCORE: Record<Status, number> = { pass: 0, watch: 1, fail: 1000 };
+const at = (limit: BoundLimit, home: HomeFacts): number =>
+  limit.value + limit.long * home.floorLongSideMm + limit.short * home.floorShortSideMm;
 
 /** Lengths computed on two ways may differ in their last binary digits: less than a nanometre is no failing. */
 const EPSILON = 1e-9;
 
-function statusAt(
-  prepared: PreparedRule,
-  { headCount, perHeadMl: perHead }: Context,
-  home: HomeFacts,
-  depthMm: number,
-) {
-  const { rule, bound } = prepared;
-  const actual = quantityValue(rule.quantity, home, depthMm, headCount, perHead, bound);
-  return statusOf(prepared, actual, home);
+/** What a rule adds to the score of a home: nothing, 1 to be watched, 1000 failing. */
+function scoreAt(prepared: PreparedRule, context: Context, home: HomeFacts, depthMm: number): number {
+  const { fixedAt } = prepared;
+  const actual =
+    fixedAt >= 0
+      ? (home.fixed[fixedAt] as number)
+      : quantityValue(prepared.quantity, home, depthMm, context.headCount, context.perHeadMl, prepared.bound);
+  // Comparisons with NaN are false: what is not known, or not limited, passes.
+  if (actual < at(prepared.min, home) - EPSILON) {
+    return prepared.softMin || actual >= at(prepared.watchMin, home) - EPSILON ? 1 : 1000;
+  }
+  const most = at(prepared.max, home);
+  if (prepared.maxExcluded ? actual >= most : actual > most + EPSILON) {
+    return prepared.softMax || actual <= at(prepared.watchMax, home) + EPSILON ? 1 : 1000;
+  }
+  return 0;
 }
 
-/** Comparisons with NaN are false: what is not known, or not limited, passes. */
-function statusOf({ rule, min, watchMin, max, watchMax }: PreparedRule, actual: number, home: HomeFacts): Status {
-  if (actual < at(min, home) - EPSILON) {
-    return rule.softMin || actual >= at(watchMin, home) - EPSILON ? 'watch' : 'fail';
-  }
-  const most = at(max, home);
-  if (rule.maxExcluded ? actual >= most : actual > most + EPSILON) {
-    return rule.softMax || actual <= at(watchMax, home) + EPSILON ? 'watch' : 'fail';
-  }
-  return 'pass';
+/** The least mean depth that a depth rule asks for: a gap is turned round, a slope keeps its lowest place safe. NaN: any. */
+function leastDepth({ quantity, min, max }: PreparedRule, home: HomeFacts): number {
+  if (quantity === 'surfaceToLidMm') return home.heightMm + home.below - at(max, home);
+  return quantity === 'perchDropMm' ? NaN : at(min, home) - home.above;
 }
 
-/** What a depth rule asks of the mean depth: a gap or a drop is turned round, a slope keeps its worst place safe. */
-function depthDemand(prepared: PreparedRule, home: HomeFacts): DepthDemand {
-  const { rule } = prepared;
-  const min = nullable(at(prepared.min, home));
-  const max = nullable(at(prepared.max, home));
-  const less = (from: number, by: number | null) => (by === null ? null : from - by);
-  switch (rule.quantity) {
-    case 'surfaceToLidMm':
-      return {
-        rule: rule.id,
-        min: less(home.heightMm + home.below, max),
-        max: less(home.heightMm - home.above, min),
-      };
-    case 'perchDropMm':
-      return { rule: rule.id, min: null, max: nullable(home.perchMm - home.above - (min ?? NaN)) };
-    default:
-      return {
-        rule: rule.id,
-        min: min === null ? null : min - home.above,
-        max: max === null ? null : max - home.above,
-      };
-  }
+/** The greatest mean depth that a depth rule leaves: over a slope its highest place counts. NaN: any. */
+function mostDepth({ quantity, min, max }: PreparedRule, home: HomeFacts): number {
+  if (quantity === 'surfaceToLidMm') return home.heightMm - home.above - at(min, home);
+  return quantity === 'perchDropMm' ? home.perchMm - home.above - at(min, home) : at(max, home) - home.above;
 }
 
 const nullable = (value: number) => (Number.isNaN(value) ? null : value);
@@ -289,7 +297,10 @@ function answer(rules: PreparedRule[], context: Context, home: HomeFacts, depthM
   for (const prepared of rules) {
     const { rule, bound } = prepared;
     const actual = quantityValue(rule.quantity, home, depthMm, context.headCount, context.perHeadMl, bound);
-    if (prepared.isAboutDepth) demands.push(depthDemand(prepared, home));
+    if (prepared.isAboutDepth) {
+      const [least, most] = [leastDepth(prepared, home), mostDepth(prepared, home)];
+      demands.push({ rule: rule.id, min: nullable(least), max: nullable(most) });
+    }
     const min = nullable(at(prepared.min, home));
     const max = nullable(at(prepared.max, home));
     if (rule.quantity === 'widestOpeningMm' && max !== null) {
@@ -299,7 +310,7 @@ function answer(rules: PreparedRule[], context: Context, home: HomeFacts, depthM
       notChecked.push({ rule: rule.id, title: rule.words.pass, needs: NEEDS[rule.quantity] ?? rule.quantity });
       continue;
     }
-    const status = statusOf(prepared, actual, home);
+    const status = statusOf(scoreAt(prepared, context, home, depthMm));
     verdict = worse(verdict, status);
     checks.push({
       rule: rule.id,
@@ -321,6 +332,9 @@ function answer(rules: PreparedRule[], context: Context, home: HomeFacts, depthM
     largestSafeOpeningMm,
   };
 }
+
+/** The verdict that a score stands for. */
+export const statusOf = (score: number): Status => (score >= 1000 ? 'fail' : score > 0 ? 'watch' : 'pass');
 
 function titleOf({ words }: FitRule, status: Status, isLow: boolean): string {
   if (status === 'pass') return words.pass;

@@ -1,8 +1,8 @@
 import { grown, takenMeasure } from '@/core/profiles/animal';
 import type { CareProfile, Place } from '@/core/profiles/profile';
 import type { Container } from './container';
-import type { Animal, Status } from './fit';
-import { prepareHomes, rankPrepared, verdictOf, type CandidateHome, type PreparedHome } from './rank';
+import { statusOf, type Animal, type Status } from './fit';
+import { prepareHomes, rankPrepared, type CandidateHome, type PreparedHome } from './rank';
 
 /** A size of box that can be bought, by its inside lengths. */
 export interface BoxSize {
@@ -46,7 +46,7 @@ export function sizeLadder(profile: CareProfile, animal: Animal, sizes: BoxSize[
   const sizeOf = new Map(sizes.map((size) => [size.id, size]));
   const life = sizesToCome(profile, animal);
   const served = life.map((each) => rankPrepared(profile, each, boxes));
-  const serves = (box: number, step: number) => verdictOf(served[step]?.scores[box] ?? Infinity);
+  const serves = (box: number, step: number) => statusOf(served[step]?.scores[box] ?? Infinity);
   const steps: LadderStep[] = [];
   let step = 0;
   while (step < life.length) {
@@ -134,7 +134,7 @@ export function boxesToBuy(homeless: Homeless[], free: CandidateHome[], sizes: B
     const home = taken[index];
     const depthMm = home === undefined ? undefined : ranked[index]?.depthsMm[home];
     if (home === undefined || depthMm === undefined) return void left.push(each);
-    const verdict = verdictOf(ranked[index]?.scores[home] ?? 0);
+    const verdict = statusOf(ranked[index]?.scores[home] ?? 0);
     housed.push({ residentId: each.id, homeId: own[home]?.home.id ?? '', depthMm, verdict });
   });
   return { housed, ...purchase(left, sizes) };

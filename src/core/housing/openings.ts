@@ -22,11 +22,6 @@ export function apertureMm(vent: Vent): number {
   return Math.min(vent.widthMm ?? Infinity, vent.heightMm ?? Infinity);
 }
 
-/** The widest way out of the container; 0 when it has no opening. mm */
-export function widestOpeningMm(container: Container): number {
-  return Math.max(0, ...container.vents.map(apertureMm));
-}
-
 const isMeshed = (vent: Vent) => vent.meshApertureMm !== undefined || vent.meshOpenFraction !== undefined;
 
 const isCovered = (container: Container, side: VentSide) => container.coveredSides?.includes(side) ?? false;
@@ -38,46 +33,60 @@ export function openAreaMm2(vent: Vent): number {
   return vent.count * one * (isMeshed(vent) ? (vent.meshOpenFraction ?? USUAL_MESH_OPEN) : 1);
 }
 
-/** How high the openings of a wall reach: the soil closes it when it stands higher. mm, -Infinity where it has none. */
-export function openUpToMm(container: Container, side: VentSide): number {
-  if (isCovered(container, side)) return -Infinity;
-  if (container.walls === 'mesh') return Infinity;
-  return Math.max(
-    -Infinity,
-    // One of unknown height is taken to lie above the soil.
-    ...container.vents.filter((vent) => vent.side === side).map((vent) => vent.centreHeightMm ?? Infinity),
-  );
+/** Everything the rules ask of the openings of a container. */
+export interface Openings {
+  /** The widest way out; 0 when there is no opening. mm */
+  widestMm: number;
+  /**
+   * How high the openings of front, back, left and right reach: soil that stands higher closes them. One of unknown
+   * height is taken to lie above the soil; a covered side is closed. mm, -Infinity where there is none.
+   */
+  upToMm: [front: number, back: number, left: number, right: number];
+  /** Meshed surfaces to hang from by the claws overhead: a mesh lid, or mesh set into the lid. */
+  meshOverhead: number;
+  /** Walls that are mesh for a third or more, 0 to 4. */
+  meshSides: number;
+  /** Everything open to the air as a share of the floor; covered sides do not count. % */
+  sharePct: number;
 }
 
-const SIDE_PAIRS = [
-  ['left', 'right'],
-  ['front', 'back'],
-] as const;
-
-/** Pairs of walls that face each other and are both open above the soil, 0 to 2: the way for cross flow. */
-export function openSidePairs(container: Container, substrateDepthMm: number): number {
-  return SIDE_PAIRS.filter((pair) => pair.every((side) => openUpToMm(container, side) > substrateDepthMm)).length;
-}
-
-/** Walls with an opening above the soil, 0 to 4. */
-export function openSides(container: Container, substrateDepthMm: number): number {
-  return WALL_SIDES.filter((side) => openUpToMm(container, side) > substrateDepthMm).length;
-}
-
-/** Meshed surfaces an animal could hang from by its claws overhead: a mesh lid, or mesh set into the lid. */
-export function meshOverheadCount(container: Container): number {
-  const panels = container.vents.filter((vent) => vent.side === 'lid' && isMeshed(vent)).length;
-  return panels + (container.lid === 'mesh' ? 1 : 0);
-}
-
-/** Walls that are mesh for a third or more, 0 to 4. */
-export function meshSideCount(container: Container): number {
-  if (container.walls === 'mesh') return 4;
-  return WALL_SIDES.filter((side) => {
-    const panels = container.vents.filter((vent) => vent.side === side && vent.shape === 'panel' && isMeshed(vent));
-    const area = panels.reduce((sum, vent) => sum + vent.count * (vent.widthMm ?? 0) * (vent.heightMm ?? 0), 0);
-    return area >= MESH_SIDE_FROM * sideAreaMm2(container, side);
-  }).length;
+/** Reads all openings of a container at once. */
+export function openingsOf(container: Container): Openings {
+  const { vents, walls, lid } = container;
+  const upToMm: Openings['upToMm'] = [-Infinity, -Infinity, -Infinity, -Infinity];
+  const panels = [0, 0, 0, 0];
+  let widestMm = 0;
+  let meshOverhead = lid === 'mesh' ? 1 : 0;
+  let openMm2 = 0;
+  let lidIsListed = false;
+  for (const vent of vents) {
+    widestMm = Math.max(widestMm, apertureMm(vent));
+    const covered = isCovered(container, vent.side);
+    if (!covered) openMm2 += openAreaMm2(vent);
+    if (vent.side === 'lid') {
+      lidIsListed ||= !covered;
+      if (isMeshed(vent)) meshOverhead += 1;
+      continue;
+    }
+    const wall = WALL_SIDES.indexOf(vent.side as (typeof WALL_SIDES)[number]);
+    if (wall < 0) continue;
+    if (!covered) upToMm[wall] = Math.max(upToMm[wall] ?? -Infinity, vent.centreHeightMm ?? Infinity);
+    if (vent.shape === 'panel' && isMeshed(vent)) {
+      panels[wall] = (panels[wall] ?? 0) + vent.count * (vent.widthMm ?? 0) * (vent.heightMm ?? 0);
+    }
+  }
+  let meshSides = 0;
+  WALL_SIDES.forEach((side, wall) => {
+    const area = panels[wall] ?? 0;
+    if (walls === 'mesh' || (area > 0 && area >= MESH_SIDE_FROM * sideAreaMm2(container, side))) meshSides += 1;
+    if (walls !== 'mesh' || isCovered(container, side)) return;
+    upToMm[wall] = Infinity;
+    openMm2 += USUAL_MESH_OPEN * sideAreaMm2(container, side);
+  });
+  if (!isCovered(container, 'lid') && !lidIsListed && lid !== 'solid') {
+    openMm2 += (lid === 'mesh' ? USUAL_MESH_OPEN : USUAL_VENTED_LID) * sideAreaMm2(container, 'lid');
+  }
+  return { widestMm, upToMm, meshOverhead, meshSides, sharePct: (100 * openMm2) / floorAreaMm2(container) };
 }
 
 const CLIMBABLE: Record<WallKind, boolean> = {
@@ -91,25 +100,7 @@ const CLIMBABLE: Record<WallKind, boolean> = {
 };
 
 /** Walls (or silicone corners) that claws hold on to; null while nobody said what the walls are. */
-export function climbableWallCount(container: Container): number | null {
-  if (container.walls !== undefined && CLIMBABLE[container.walls]) return 4;
-  const panels = meshSideCount(container);
-  return container.walls === undefined && panels === 0 ? null : panels;
-}
-
-/** Everything open to the air, as a share of the floor; covered sides do not count. % */
-export function ventSharePct(container: Container): number {
-  const free = container.vents.filter((vent) => !isCovered(container, vent.side));
-  let area = free.reduce((sum, vent) => sum + openAreaMm2(vent), 0);
-  if (!isCovered(container, 'lid')) {
-    const listed = free.some((vent) => vent.side === 'lid');
-    if (container.lid === 'mesh' && !listed) area += USUAL_MESH_OPEN * sideAreaMm2(container, 'lid');
-    if (container.lid === 'vented' && !listed) area += USUAL_VENTED_LID * sideAreaMm2(container, 'lid');
-  }
-  if (container.walls === 'mesh') {
-    for (const side of WALL_SIDES.filter((each) => !isCovered(container, each))) {
-      area += USUAL_MESH_OPEN * sideAreaMm2(container, side);
-    }
-  }
-  return (100 * area) / floorAreaMm2(container);
+export function climbableWallCount({ walls }: Container, { meshSides }: Openings): number | null {
+  if (walls !== undefined && CLIMBABLE[walls]) return 4;
+  return walls === undefined && meshSides === 0 ? null : meshSides;
 }

@@ -1,15 +1,8 @@
 import { QUANTITIES, type Quantity } from '@/core/profiles/profile';
-import { floorAreaMm2, floorLongSideMm, floorShortSideMm, innerVolumeL, WALL_SIDES, type Container } from './container';
+import { floorAreaMm2, floorLongSideMm, floorShortSideMm, innerVolumeL, type Container } from './container';
 import { furnitureCount, lowestPerchMm, openBottleCount, type Furniture } from './furniture';
 import { nestVolumeMl, type Nest } from './nest';
-import {
-  climbableWallCount,
-  meshOverheadCount,
-  meshSideCount,
-  openUpToMm,
-  ventSharePct,
-  widestOpeningMm,
-} from './openings';
+import { climbableWallCount, openingsOf, type Openings } from './openings';
 import { deepestMm, fillVolumeL, flat, meanDepthMm, shallowestMm, type Soil } from './soil';
 
 /** A home as the rules see it. What is left out is not known, and rules about it are not checked. */
@@ -61,7 +54,7 @@ export interface HomeFacts {
   /** Values of the quantities that depend neither on the depth nor on the heads, by their place in QUANTITIES. */
   fixed: Float64Array;
   /** How high the openings of front, back, left and right reach. mm */
-  openUpTo: [number, number, number, number];
+  openUpTo: Openings['upToMm'];
   perchMm: number;
   /** Of the chambers; where none are listed the box itself is the nest. */
   nestMl: number;
@@ -70,6 +63,18 @@ export interface HomeFacts {
 
 export const INDEX = Object.fromEntries(QUANTITIES.map((name, index) => [name, index])) as Record<Quantity, number>;
 
+/** Quantities that depend on the depth of the soil or on how many live there. */
+export const VARYING = new Set<Quantity>([
+  'substrateDepthMm',
+  'surfaceToLidMm',
+  'perchDropMm',
+  'openSidePairs',
+  'openSides',
+  'headCount',
+  'floorAreaPerHeadMm2',
+  'nestFullnessPct',
+]);
+
 const known = (value: number | null | undefined) => value ?? NaN;
 
 /** Reads everything off a home that does not depend on who lives in it. */
@@ -77,6 +82,7 @@ export function homeFacts(home: HomeState): HomeFacts {
   const { container, furniture, nest } = home;
   const soil = home.soil ?? flat(home.substrateDepthMm);
   const mean = meanDepthMm(soil);
+  const openings = openingsOf(container);
   const fixed = new Float64Array(QUANTITIES.length).fill(NaN);
   const set = (name: Quantity, value: number | null | undefined) => {
     fixed[INDEX[name]] = known(value);
@@ -86,21 +92,20 @@ export function homeFacts(home: HomeState): HomeFacts {
   set('heightMm', container.heightMm);
   set('innerVolumeL', innerVolumeL(container));
   set('litterDepthMm', home.litterDepthMm);
-  set('widestOpeningMm', widestOpeningMm(container));
-  set('ventSharePct', ventSharePct(container));
-  set('meshOverheadCount', meshOverheadCount(container));
-  set('meshSideCount', meshSideCount(container));
-  set('roofHoldCount', meshOverheadCount(container) + (furnitureCount(furniture, 'roof') ?? 0));
-  set('climbableWallCount', climbableWallCount(container));
+  set('widestOpeningMm', openings.widestMm);
+  set('ventSharePct', openings.sharePct);
+  set('meshOverheadCount', openings.meshOverhead);
+  set('meshSideCount', openings.meshSides);
+  set('roofHoldCount', openings.meshOverhead + (furnitureCount(furniture, 'roof') ?? 0));
+  set('climbableWallCount', climbableWallCount(container, openings));
   set('topOpeningCount', container.opens === undefined ? null : container.opens === 'top' ? 1 : 0);
   set('hideCount', furnitureCount(furniture, 'hide'));
-  set('hangingPlaceCount', hangingPlaces(home));
+  set('hangingPlaceCount', hangingPlaces(furniture, openings));
   set('creviceCount', furnitureCount(furniture, 'crevice'));
   set('bridgeCount', furnitureCount(furniture, 'bridge'));
   set('openBottleCount', openBottleCount(furniture));
   set('tubeBoreMm', nest?.tubeBoreMm);
   set('outworldCount', nest && (nest.outworld ? 1 : 0));
-  const [front, back, left, right] = WALL_SIDES.map((side) => openUpToMm(container, side));
   return {
     heightMm: container.heightMm,
     floorLongSideMm: floorLongSideMm(container),
@@ -108,7 +113,7 @@ export function homeFacts(home: HomeState): HomeFacts {
     above: deepestMm(soil) - mean,
     below: mean - shallowestMm(soil),
     fixed,
-    openUpTo: [known(front), known(back), known(left), known(right)],
+    openUpTo: openings.upToMm,
     perchMm: known(lowestPerchMm(furniture)),
     nestMl: nest ? nestVolumeMl(nest) : 1000 * (innerVolumeL(container) - fillVolumeL(container, soil)),
     floorAreaMm2: floorAreaMm2(container),
@@ -116,10 +121,14 @@ export function homeFacts(home: HomeState): HomeFacts {
 }
 
 /** Mesh to hang from counts with the furniture: a meshed wall or roof offers at least one place. */
-function hangingPlaces({ container, furniture }: HomeState): number | null {
+function hangingPlaces(furniture: Furniture[] | undefined, { meshSides, meshOverhead }: Openings): number | null {
   const pieces = furnitureCount(furniture, 'hanging');
-  const mesh = meshSideCount(container) + meshOverheadCount(container);
+  const mesh = meshSides + meshOverhead;
   return pieces === null && mesh === 0 ? null : (pieces ?? 0) + mesh;
+}
+
+function openSides([front, back, left, right]: Openings['upToMm'], depthMm: number): number {
+  return Number(front > depthMm) + Number(back > depthMm) + Number(left > depthMm) + Number(right > depthMm);
 }
 
 /**
@@ -147,7 +156,7 @@ export function quantityValue(
       return Number(front > depthMm && back > depthMm) + Number(left > depthMm && right > depthMm);
     }
     case 'openSides':
-      return facts.openUpTo.reduce((sum, height) => sum + Number(height > depthMm), 0);
+      return openSides(facts.openUpTo, depthMm);
     case 'headCount':
       return headCount ?? 1;
     case 'floorAreaPerHeadMm2':

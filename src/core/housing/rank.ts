@@ -2,7 +2,7 @@ import { grown } from '@/core/profiles/animal';
 import type { CareProfile } from '@/core/profiles/profile';
 import { innerVolumeL } from './container';
 import { nearestWithin } from './depthBand';
-import { fitter, type Animal, type FitAnswer, type Fitter, type Status } from './fit';
+import { fitter, statusOf, type Animal, type FitAnswer, type Fitter, type Status } from './fit';
 import { homeFacts, type HomeFacts, type HomeState } from './quantities';
 import { fillVolumeL, flat, withMeanDepth } from './soil';
 
@@ -43,22 +43,15 @@ export function prepareHomes(homes: CandidateHome[]): PreparedHome[] {
     );
 }
 
-/** Filled to its best depth: how a home scores, and that depth. */
-function atBestDepth(
-  fit: Fitter,
-  { home, facts }: PreparedHome,
-  band: [number, number],
-): [score: number, depth: number] {
+/** The depth at which a home serves best: its present one where it serves, else the nearest that does. mm */
+function bestDepthMm(fit: Fitter, { home, facts }: PreparedHome, band: [number, number]): number {
   fit.bandInto(facts, band);
-  const depth = band[0] > band[1] ? home.substrateDepthMm : nearestWithin(band[0], band[1], home.substrateDepthMm);
-  return [fit.score(facts, depth), depth];
+  return band[0] > band[1] ? home.substrateDepthMm : nearestWithin(band[0], band[1], home.substrateDepthMm);
 }
-
-export const verdictOf = (score: number): Status => (score >= 1000 ? 'fail' : score > 0 ? 'watch' : 'pass');
 
 export interface Ranked {
   /** Places in the list of prepared homes, best first. */
-  order: Uint16Array | Uint32Array;
+  order: Uint32Array;
   /** By place in the list of prepared homes. */
   scores: Float64Array;
   depthsMm: Float64Array;
@@ -75,14 +68,18 @@ export function rankPrepared(profile: CareProfile, animal: Animal, homes: Prepar
   const depthsMm = new Float64Array(homes.length);
   // Score and place in one number: sorted as numbers, without a comparison function.
   const keys = new Float64Array(homes.length);
-  homes.forEach((home, index) => {
-    const [score, depth] = atBestDepth(fit, home, band);
+  for (let index = 0; index < homes.length; index += 1) {
+    const home = homes[index] as PreparedHome;
+    const depth = bestDepthMm(fit, home, band);
+    const score = fit.score(home.facts, depth);
     scores[index] = score;
     depthsMm[index] = depth;
     keys[index] = score * homes.length + index;
-  });
+  }
   keys.sort();
-  return { order: Uint32Array.from(keys, (key) => key % homes.length), scores, depthsMm };
+  const order = new Uint32Array(homes.length);
+  for (let place = 0; place < homes.length; place += 1) order[place] = (keys[place] ?? 0) % homes.length;
+  return { order, scores, depthsMm };
 }
 
 /**
@@ -108,8 +105,8 @@ export function rankHomes(profile: CareProfile, animal: Animal, homes: Candidate
       soilToAddL: soilToAddL(home, depthMm),
       fit: now.answer(facts, depthMm),
       afterMoults: later.map(({ moults, fit }) => {
-        const [score, depth] = atBestDepth(fit, candidate, band);
-        return { moults, verdict: verdictOf(score), depthMm: depth };
+        const depth = bestDepthMm(fit, candidate, band);
+        return { moults, verdict: statusOf(fit.score(facts, depth)), depthMm: depth };
       }),
     };
   });
