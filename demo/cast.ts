@@ -198,8 +198,7 @@ export const HOMES: DemoHome[] = [
   home('N6', 'N', vial(60, 120, []), 0),
   home('N7', 'N', box(280, 180, 120, windows([...LEFT_RIGHT], 40, 40, 85, 0.3), 'solid', { walls: 'plastic' }), 0),
   home('N8', 'N', box(200, 200, 300, holes([...LEFT_RIGHT], 10, 3, 220), 'mesh', { opens: 'front' }), 0),
-  home('N9', 'N', box(450, 350, 450, holes([...FOUR_SIDES], 8, 3, 380), 'solid', { walls: 'plastic' }), 0),
-  home('N10', 'N', { ...vial(160, 180, holes([...LEFT_RIGHT], 6, 2, 150)), topDiameterMm: 190 }, 0),
+  home('N9', 'N', { ...vial(160, 180, holes([...LEFT_RIGHT], 6, 2, 150)), topDiameterMm: 190 }, 0),
 ];
 
 export interface DemoResident {

@@ -41,6 +41,51 @@ const PLACES: { name: string; open: (page: Page) => Promise<void> }[] = [
     },
   },
   { name: 'the settings', open: async (page) => void (await page.goto('/settings')) },
+  {
+    name: 'a nest from above',
+    open: async (page) => {
+      await page.goto('/homes');
+      await page.getByRole('link', { name: /^F1/ }).click();
+      await page.getByRole('radio', { name: 'from above' }).click();
+    },
+  },
+  {
+    name: 'changing a box',
+    open: async (page) => {
+      await page.goto('/homes');
+      await page.getByRole('link', { name: /^C5/ }).click();
+      await page.getByRole('button', { name: 'Change the box' }).click();
+    },
+  },
+  {
+    name: 'two boxes compared',
+    open: async (page) => {
+      await page.goto('/residents');
+      await page.getByRole('link', { name: /^Bramble/ }).click();
+      await page.getByRole('button', { name: 'Compare boxes' }).click();
+    },
+  },
+  {
+    name: 'a build sheet',
+    open: async (page) => {
+      await page.goto('/homes');
+      await page.getByRole('link', { name: /^E1/ }).click();
+      await page.getByRole('button', { name: 'Build sheet' }).last().click();
+      await expect(page.getByText(/Mix .* coir/)).toBeVisible();
+    },
+  },
+  { name: 'the store', open: async (page) => void (await page.goto('/store')) },
+  { name: 'a material', open: async (page) => void (await page.goto('/store/coir')) },
+  { name: 'the profiles', open: async (page) => void (await page.goto('/profiles')) },
+  { name: 'one profile', open: async (page) => void (await page.goto('/profiles/tree-tarantula')) },
+  {
+    name: 'how one is kept',
+    open: async (page) => {
+      await page.goto('/residents');
+      await page.getByRole('link', { name: /^Vesper/ }).click();
+      await page.getByRole('button', { name: /^Kept as/ }).click();
+    },
+  },
 ];
 
 for (const look of ['day', 'night']) {
@@ -66,7 +111,7 @@ for (const look of ['day', 'night']) {
 
 test('the round can be walked with the keyboard alone', async ({ page }) => {
   await page.goto('/');
-  const feed = page.getByRole('checkbox', { name: /^A1: 1 cricket/ });
+  const feed = page.getByRole('checkbox', { name: /^A1: 1 fruit fly/ });
   await expect(feed).toBeVisible();
   for (let presses = 0; presses < 20; presses += 1) {
     if (await feed.evaluate((element) => element === document.activeElement)) break;

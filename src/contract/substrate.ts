@@ -245,12 +245,14 @@ const step = <Code extends string, Shape extends z.ZodRawShape>(code: Code, shap
 
 export const buildStep = z.discriminatedUnion('code', [
   step('drill', { plan: drillPlan }),
+  step('cover', { meshApertureMm: z.number() }),
   step('prepare', {
     material: z.enum(MATERIALS),
     how: z.enum(['bake-or-boil', 'rinse', 'soak']),
     volumeL: z.number(),
   }),
   step('soak-bricks', { bricks }),
+  step('pour', { plaster: plasterReply }),
   step('mix', { materials: z.array(materialAmount) }),
   step('water', { waterMl: z.number(), excessWaterMl: z.number(), feel: z.enum(FEELS) }),
   step('fill', { soil, volumeL: z.number(), dampSharePct: z.number() }),

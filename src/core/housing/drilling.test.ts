@@ -41,6 +41,16 @@ describe('what to drill', () => {
     expect(drillPlan(profileOf('ground-tarantula'), box({ vents: ventsOf(plan) }), 60, 17).perSide).toBe(0);
   });
 
+  it('is what is missing where there are some already, above the soil', () => {
+    const kind = profileOf('tree-tarantula');
+    const right = { side: 'right', shape: 'hole', count: 30, diameterMm: 3, centreHeightMm: 110 } as const;
+    expect(drillPlan(kind, box({ vents: [right] }), 60, 15).sides).toEqual(['left']);
+    expect(drillPlan(kind, box({ vents: [{ ...right, centreHeightMm: 50 }] }), 60, 15).sides).toEqual([
+      'left',
+      'right',
+    ]);
+  });
+
   it('always holds the animal, lies in the wall above the soil, and leaves plastic between the holes', () => {
     const side = fc.double({ min: 60, max: 700, noNaN: true });
     fc.assert(

@@ -8,7 +8,7 @@ import {
   type VentSide,
   type WallSide,
 } from './container';
-import { openingsOf } from './openings';
+import { openAreaMm2 } from './openings';
 
 /** One size of hole in one row on each of some sides. */
 export interface DrillPlan {
@@ -46,7 +46,7 @@ const CORNER_MM = 15;
 /**
  * What to drill so that a home for this kind opens the share of its floor that its profile asks for: the size that
  * holds animal and young, how many on which sides, how far apart and how high. Sides that are covered (in a stack, by
- * the wall) are left out.
+ * the wall) are left out, and so are those that open enough already.
  * @param depthMm soil as it will be filled, mm
  * @param largestSafeMm an opening must be narrower than this; null where nothing limits it
  */
@@ -61,19 +61,24 @@ export function drillPlan(
   const covered = container.coveredSides ?? [];
   const none = { kind: 'none' as const, sides: [], perSide: 0, diameterMm: 0, spacingMm: 0 };
   const nothing = { ...none, centreHeightMm: 0, meshApertureMm: null, openSharePct: 0, isShort: false, covered };
-  if (style === 'none' || isAiredAlready(container, openSharePct, largestSafeMm)) return nothing;
+  if (style === 'none') return nothing;
   const meshed = style === 'mesh-holes' || style === 'mesh-panels';
-  const sides = style === 'all-round' ? free : facing(free, container);
-  if (sides.length === 0) return { ...nothing, isShort: true };
+  const wantedSides = style === 'all-round' ? free : facing(free, container);
+  if (wantedSides.length === 0) return { ...nothing, isShort: true };
 
+  const perSideMm2 = ((openSharePct / 100) * floorAreaMm2(container)) / wantedSides.length;
+  const there = (side: WallSide) => openAboveMm2(container, side, depthMm);
+  const sides = wantedSides.filter((side) => there(side) < ENOUGH * perSideMm2);
+  if (sides.length === 0) return nothing;
   const diameterMm = meshed ? cutOutMm(container, depthMm) : drillMm(largestSafeMm);
-  const wantedMm2 = (openSharePct / 100) * floorAreaMm2(container);
   const oneMm2 = (Math.PI / 4) * diameterMm ** 2 * (meshed ? MESH_OPEN : 1);
   const narrowest = Math.min(...sides.map((side) => wallWidthMm(container, side)));
   const usable = Math.max(0, narrowest - 2 * CORNER_MM);
   const step = meshed ? diameterMm * 1.3 : diameterMm * LEAST_SPACING;
   const most = Math.max(1, Math.floor(usable / step) + 1);
-  const wanted = Math.max(1, Math.ceil(wantedMm2 / oneMm2 / sides.length));
+  // The side with least decides: all that are drilled get the same row.
+  const missingMm2 = perSideMm2 - Math.min(...sides.map(there));
+  const wanted = Math.max(1, Math.ceil(missingMm2 / oneMm2));
   const perSide = Math.min(most, wanted);
   return {
     kind: meshed ? style : 'holes',
@@ -92,10 +97,12 @@ export function drillPlan(
 /** So near to what is wanted nobody drills again. */
 const ENOUGH = 0.7;
 
-/** The openings that are there give the air that is wanted, and nobody leaves through them. */
-function isAiredAlready(container: Container, openSharePct: number, largestSafeMm: number | null): boolean {
-  const { widestMm, sharePct } = openingsOf(container);
-  return (largestSafeMm === null || widestMm < largestSafeMm) && sharePct >= ENOUGH * openSharePct;
+/** What a wall opens already above the soil. mm2 */
+function openAboveMm2({ vents, walls }: Container, side: WallSide, depthMm: number): number {
+  if (walls === 'mesh') return Infinity;
+  return vents
+    .filter((vent) => vent.side === side && (vent.centreHeightMm ?? Infinity) > depthMm)
+    .reduce((sum, vent) => sum + openAreaMm2(vent), 0);
 }
 
 /** Two sides that face each other where both are free, the longer way for the air first; else what is free. */

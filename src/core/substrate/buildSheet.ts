@@ -1,10 +1,13 @@
-import { areaAtMm2, type Container } from '@/core/housing/container';
+import { areaAtMm2, innerVolumeL, type Container } from '@/core/housing/container';
 import { drillPlan, type DrillPlan } from '@/core/housing/drilling';
 import { fit, type FitQuestion } from '@/core/housing/fit';
 import type { FurnitureKind } from '@/core/housing/furniture';
+import { nestVolumeMl } from '@/core/housing/nest';
+import { openingsOf } from '@/core/housing/openings';
 import { flat, meanDepthMm, type Soil } from '@/core/housing/soil';
 import type { CareProfile, Making } from '@/core/profiles/profile';
 import type { MaterialTable, RecipePart } from './material';
+import { plaster, type PlasterAnswer } from './plaster';
 import { substrate, type BricksToSoak, type MaterialAmount, type SubstrateAnswer } from './substrate';
 import { feelOf, type Feel } from './wetness';
 
@@ -22,8 +25,10 @@ export type BuildCaution =
 
 type StepBody =
   | { code: 'drill'; plan: DrillPlan }
+  | { code: 'cover'; meshApertureMm: number }
   | { code: 'prepare'; material: MaterialAmount['material']; how: 'bake-or-boil' | 'rinse' | 'soak'; volumeL: number }
   | { code: 'soak-bricks'; bricks: BricksToSoak }
+  | { code: 'pour'; plaster: PlasterAnswer }
   | { code: 'mix'; materials: MaterialAmount[] }
   | { code: 'water'; waterMl: number; excessWaterMl: number; feel: Feel }
   | { code: 'fill'; soil: Soil; volumeL: number; dampSharePct: number }
@@ -60,11 +65,14 @@ export function buildHome(profile: CareProfile, home: HomeToBuild, materials: Ma
   const plan = drillPlan(profile, home.container, home.substrateDepthMm, largestSafeOpeningMm);
   const { container, recipe, wetnessFrom, wetnessTo = making.dampWetness } = home;
   const filling = substrate({ container, soil, recipe, wetnessFrom, wetnessTo }, materials);
-  return { filling, steps: buildSteps(making, container, soil, plan, filling, materials) };
+  const isTooWide = largestSafeOpeningMm !== null && openingsOf(container).widestMm >= largestSafeOpeningMm;
+  const tooWideFor = isTooWide ? largestSafeOpeningMm : null;
+  const steps = buildSteps(making, container, soil, plan, tooWideFor, filling, materials);
+  return { filling, steps: [...pourSteps(profile, home, filling), ...steps] };
 }
 
 /**
- * The work on one home in the order it is done: holes while it is empty, everything that has to be baked or soaked,
+ * The work on one home in the order it is done: holes (and mesh over those that would let somebody out) while it is empty, everything that has to be baked or soaked,
  * the mix, its water, the filling, litter, furniture, a rest, the label.
  */
 function buildSteps(
@@ -72,13 +80,16 @@ function buildSteps(
   container: Container,
   soil: Soil,
   plan: DrillPlan,
+  tooWideFor: number | null,
   filling: SubstrateAnswer,
   materials: MaterialTable,
 ): BuildStep[] {
   const litterL = (areaAtMm2(container, meanDepthMm(soil)) * making.litterMm) / 1e6;
   const steps: BuildStep[] = [];
   if (plan.perSide > 0) steps.push({ code: 'drill', plan, cautions: ['drill', 'hot-iron'] });
-  const parts = filling.materials.filter((part) => part.volumeL > 0);
+  if (tooWideFor !== null) steps.push({ code: 'cover', meshApertureMm: tooWideFor, cautions: [] });
+  // Plaster is poured, not mixed with soil.
+  const parts = filling.materials.filter((part) => part.volumeL > 0 && part.material !== 'plaster');
   for (const { material, volumeL } of parts) {
     const how = materials[material].preparation;
     if (how) steps.push({ code: 'prepare', material, how, volumeL, cautions: preparationCautions(how) });
@@ -112,6 +123,23 @@ function buildSteps(
   steps.push({ code: 'settle', days: SETTLE_DAYS, cautions: zip });
   steps.push({ code: 'label', cautions: [] });
   return steps;
+}
+
+/** Water to a gram of plaster powder; read the bag. mL; from memory */
+const PLASTER_WATER = 0.7;
+
+/**
+ * The plaster of a nest: what its chambers leave of a box with plaster walls, cast round formers of damp sand; or a
+ * floor, where the recipe is plaster.
+ */
+function pourSteps(profile: CareProfile, { container, nest }: HomeToBuild, filling: SubstrateAnswer): BuildStep[] {
+  const floorMl =
+    1000 * filling.materials.reduce((sum, part) => sum + (part.material === 'plaster' ? part.volumeL : 0), 0);
+  const isBlock = profile.nest !== undefined && nest !== undefined && container.walls === 'plaster';
+  const blockMl = isBlock ? Math.max(0, 1000 * innerVolumeL(container) - nestVolumeMl(nest)) : 0;
+  const volumeMl = Math.max(floorMl, blockMl);
+  if (volumeMl <= 0) return [];
+  return [{ code: 'pour', plaster: plaster(volumeMl, PLASTER_WATER), cautions: ['sets-hot', 'dust'] }];
 }
 
 function preparationCautions(how: 'bake-or-boil' | 'rinse' | 'soak'): BuildCaution[] {

@@ -258,9 +258,33 @@ describe('a build sheet', () => {
     expect(cautions('mix')).toContain('caustic-dust');
     const zipped = build('stick-insect', 'coir', { container: { ...container, opens: 'zip' } });
     expect(zipped.steps.find((step) => step.code === 'settle')?.cautions).toEqual(['zip']);
-    expect(build('ant-small-temperate', 'plaster').steps.find((step) => step.code === 'mix')?.cautions).toContain(
+    expect(build('ant-small-temperate', 'plaster').steps.find((step) => step.code === 'pour')?.cautions).toContain(
       'sets-hot',
     );
+  });
+
+  it('pours a nest round its chambers, and a floor where the mix is plaster', () => {
+    const pour = (change: object, mixId = 'sand-clay') =>
+      build('ant-small-temperate', mixId, { substrateDepthMm: 0, ...change }).steps.find(
+        (step) => step.code === 'pour',
+      );
+    const block = { ...container, lengthMm: 200, widthMm: 100, heightMm: 40, walls: 'plaster' };
+    const nest = { chambers: [{ lengthMm: 100, widthMm: 50, heightMm: 10 }] };
+    // 800 mL of box without 50 mL of chamber.
+    expect(pour({ container: block, nest })).toMatchObject({ plaster: { volumeMl: 750 } });
+    expect(pour({ container: { ...block, walls: 'plastic' }, nest })).toBeUndefined();
+    const floor = pour({ container: { ...block, walls: 'plastic' }, substrateDepthMm: 10 }, 'plaster');
+    expect(floor).toMatchObject({ plaster: { volumeMl: expect.closeTo(200) } });
+  });
+
+  it('covers openings that somebody could leave by, and only those', () => {
+    const wide = { side: 'left', shape: 'hole', count: 4, diameterMm: 20, centreHeightMm: 120 } as const;
+    const cover = (vents: (typeof wide)[]) =>
+      build('ground-tarantula', 'coir', { container: { ...container, vents } }).steps.find(
+        (step) => step.code === 'cover',
+      );
+    expect(cover([wide])).toMatchObject({ meshApertureMm: expect.closeTo(17.7) });
+    expect(cover([])).toBeUndefined();
   });
 
   it('brings the mix to the wetness its kind wants', () => {

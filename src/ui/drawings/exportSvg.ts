@@ -1,7 +1,7 @@
 /** What the drawing's fonts are called where this program's own files are not at hand. */
 const FONT_NAMES: Record<string, string> = {
-  AtkinsonBold: '\'Atkinson Hyperlegible\', sans-serif" font-weight="bold',
-  Atkinson: "'Atkinson Hyperlegible', sans-serif",
+  'font-family: AtkinsonBold': "font-family: 'Atkinson Hyperlegible', sans-serif; font-weight: bold",
+  'font-family: Atkinson;': "font-family: 'Atkinson Hyperlegible', sans-serif;",
 };
 
 /** Saves a drawing on the screen as an SVG file that stands on its own. */
@@ -10,7 +10,7 @@ export function exportSvg(svg: SVGElement, fileName: string): void {
   copy.setAttribute('xmlns', 'http://www.w3.org/2000/svg');
   let text = new XMLSerializer().serializeToString(copy);
   for (const [own, common] of Object.entries(FONT_NAMES)) {
-    text = text.replaceAll(`font-family="${own}"`, `font-family="${common}"`);
+    text = text.replaceAll(own, common);
   }
   saveFile(fileName, `<?xml version="1.0" encoding="UTF-8"?>\n${text}`, 'image/svg+xml');
 }

@@ -9,10 +9,12 @@ import { useSheets } from '@/client/sheets';
 import { useStock } from '@/client/stock';
 import type { Home, Resident } from '@/contract/records';
 import { ventsOf } from '@/core/housing/drilling';
+import { apertureMm } from '@/core/housing/openings';
 import { buildHome, type BuildStep, type BuiltHome } from '@/core/substrate/buildSheet';
 import type { MaterialTable, Mix } from '@/core/substrate/material';
 import { pool } from '@/core/substrate/pool';
 import { WETNESS_OF_FEEL, type Feel } from '@/core/substrate/wetness';
+import { RefreshPlan } from '../build/RefreshPlan';
 import { StepList } from '../build/StepList';
 import { PooledSheet } from '../build/PooledSheet';
 import { Button } from '../components/Button';
@@ -191,6 +193,7 @@ function OneHome({ home, resident, mix, filled, built, mixes, onMix }: OneProps)
         onChange={onMix}
       />
       <StepList homeId={home.id} code={home.code} steps={built.steps} />
+      {built.filling.volumeL > 0 ? <RefreshPlan code={home.code} volumeL={built.filling.volumeL} /> : null}
       <LinkRow links={[{ title: `Start ${home.code} again`, onPress: () => clear(home.id) }]} />
       <Button
         title={`Write down ${home.code} as built`}
@@ -205,17 +208,22 @@ function OneHome({ home, resident, mix, filled, built, mixes, onMix }: OneProps)
 /** What the ticked steps have changed about the box. */
 function recordOf(home: Home, mix: Mix, done: BuildStep[]) {
   const drilled = done.find((step) => step.code === 'drill');
+  const covered = done.find((step) => step.code === 'cover');
   const litter = done.find((step) => step.code === 'litter');
   const pieces = done.filter((step) => step.code === 'furnish');
   const kept = (home.furniture ?? []).filter((piece) => !pieces.some((step) => step.kind === piece.kind));
   return {
     mixId: mix.id,
-    ...(drilled && {
+    ...((drilled ?? covered) && {
       container: {
         ...home.container,
         vents: [
-          ...home.container.vents.filter((vent) => vent.side === 'lid' || vent.side === 'floor'),
-          ...ventsOf(drilled.plan),
+          ...home.container.vents.map((vent) =>
+            covered && apertureMm(vent) >= covered.meshApertureMm
+              ? { ...vent, meshApertureMm: covered.meshApertureMm * 0.9 }
+              : vent,
+          ),
+          ...(drilled ? ventsOf(drilled.plan) : []),
         ],
       },
     }),

@@ -1,7 +1,7 @@
 import type { DrillPlan } from '@/core/housing/drilling';
 import { depthsOf } from '@/core/housing/soil';
 import type { BuildCaution, BuildStep } from '@/core/substrate/buildSheet';
-import { FEEL_WORDS, FURNITURE_WORDS, litres, MATERIAL_WORDS, SIDE_WORDS } from './home';
+import { FEEL_WORDS, FURNITURE_WORDS, kilograms, litres, MATERIAL_WORDS, SIDE_WORDS } from './home';
 import type { LengthWords } from './useLength';
 
 /** What a step is, and what it takes. */
@@ -17,6 +17,11 @@ export function stepWords(step: BuildStep, length: LengthWords, code: string): S
   switch (step.code) {
     case 'drill':
       return { title: drillTitle(step.plan, length), detail: drillDetail(step.plan, length) };
+    case 'cover':
+      return {
+        title: `Cover the wide openings with mesh finer than ${length.long(step.meshApertureMm)}`,
+        detail: 'Glued from outside, no loose ends. As they are, somebody could leave.',
+      };
     case 'prepare':
       return {
         title: `${HOW_WORDS[step.how]} ${litres(step.volumeL)} of ${MATERIAL_WORDS[step.material]}`,
@@ -28,6 +33,13 @@ export function stepWords(step: BuildStep, length: LengthWords, code: string): S
       return {
         title: `Soak ${count} ${count === 1 ? 'brick' : 'bricks'} of ${MATERIAL_WORDS[material]} in ${litres(soakWaterMl / 1000)}`,
         detail: `Gives about ${litres(looseVolumeL)} loose. What you use of it brings its share of this water along. Read the label: bricks differ.`,
+      };
+    }
+    case 'pour': {
+      const { powderG, waterMl, dryMassG } = step.plaster;
+      return {
+        title: `Pour ${kilograms(powderG)} of plaster powder into ${litres(waterMl / 1000)} of water`,
+        detail: `Round formers of damp sand, which leave the chambers and the water reservoir; one filling hole. Powder into water, stirred slowly. Weighs ${kilograms(dryMassG)} when it has dried, in a week or more.`,
       };
     }
     case 'mix':
@@ -82,10 +94,11 @@ const FURNISH_DETAIL: { [Kind in string]?: string } = {
 };
 
 function drillTitle({ kind, perSide, sides, diameterMm }: DrillPlan, length: LengthWords): string {
-  const where = sides.map((side) => SIDE_WORDS[side]).join(', ');
+  const names = sides.map((side) => SIDE_WORDS[side]).join(', ');
+  const where = sides.length === 1 ? `in the ${names} side` : `in each side: ${names}`;
   return kind === 'holes'
-    ? `Drill ${perSide} holes of ${length.long(diameterMm)} in each side: ${where}`
-    : `Cut ${perSide} round ${perSide === 1 ? 'opening' : 'openings'} of ${length.long(diameterMm)} in each side: ${where}`;
+    ? `Drill ${perSide} holes of ${length.long(diameterMm)} ${where}`
+    : `Cut ${perSide} round ${perSide === 1 ? 'opening' : 'openings'} of ${length.long(diameterMm)} ${where}`;
 }
 
 function drillDetail(
