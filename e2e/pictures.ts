@@ -34,7 +34,7 @@ const PICTURES: Picture[] = [
     },
   },
   { name: 'home', size: PHONE, open: (page) => homeCalled(page, /^B3/) },
-  { name: 'home-wide', size: WIDE, open: (page) => homeCalled(page, /^B4/) },
+  { name: 'home-wide', size: WIDE, open: (page) => homeCalled(page, /^C3/) },
   { name: 'residents', size: PHONE, open: (page) => page.goto('/residents') },
   { name: 'resident', size: PHONE, open: (page) => residentNamed(page, /^Widow Orme/) },
   {
@@ -58,6 +58,47 @@ const PICTURES: Picture[] = [
       await page.getByText('Which box').scrollIntoViewIfNeeded();
     },
   },
+  {
+    name: 'build-sheet',
+    size: PHONE,
+    open: async (page) => {
+      await homeCalled(page, /^E1/);
+      await page.getByRole('button', { name: 'Build sheet' }).last().click();
+      await page.getByText(/^1\. /).scrollIntoViewIfNeeded();
+    },
+  },
+  {
+    name: 'compare',
+    size: PHONE,
+    open: async (page) => {
+      await residentNamed(page, /^Bramble/);
+      await page.getByRole('button', { name: 'Compare boxes' }).click();
+    },
+  },
+  { name: 'nest', size: PHONE, open: (page) => homeCalled(page, /^F1/) },
+  {
+    name: 'terraces',
+    size: PHONE,
+    open: (page) => homeCalled(page, /^E5/),
+  },
+  {
+    name: 'from-above',
+    size: PHONE,
+    open: async (page) => {
+      await homeCalled(page, /^C4/);
+      await page.getByRole('radio', { name: 'from above' }).click();
+    },
+  },
+  {
+    name: 'store',
+    size: PHONE,
+    open: async (page) => {
+      await page.goto('/store');
+      await page.getByRole('radio', { name: 'after two moults' }).click();
+      await page.getByText(/^Buy /).first().waitFor();
+    },
+  },
+  { name: 'profile-wide', size: WIDE, open: (page) => page.goto('/profiles/communal-assassin-bug') },
   { name: 'settings', size: PHONE, look: 'night', open: (page) => page.goto('/settings') },
 ];
 

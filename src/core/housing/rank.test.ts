@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { profileOf } from '@/contract/testing/profileOf';
 import type { Container } from './container';
-import { compareStatus } from './fit';
-import { rankHomes, type CandidateHome } from './rank';
+import { compareStatus, statusOf } from './fit';
+import { prepareHomes, rankHomes, rankPrepared, type CandidateHome } from './rank';
 
 const GROUND = profileOf('ground-tarantula');
 const vents: Container['vents'] = [
@@ -45,6 +45,38 @@ describe('ranking own tubs', () => {
           expect([...verdicts].sort(compareStatus)).toEqual(verdicts);
         },
       ),
+    );
+  });
+
+  it('says how each home serves after the next two moults', () => {
+    const young = { stage: 'juvenile' as const, legSpanMm: 80 };
+    const [first] = rankHomes(GROUND, young, [home('B10', [240, 170, 120], 40)]);
+    // 80, 100 and 125 mm of leg span on a floor of 170 mm: 2 x, 1.7 x, and 1.36 x.
+    expect(first?.fit.verdict).toBe('pass');
+    expect(first?.afterMoults.map((each) => each.verdict)).toEqual(['fail', 'fail']);
+    const [large] = rankHomes(GROUND, young, [home('B11', [500, 300, 200], 100)]);
+    expect(large?.afterMoults.map((each) => each.verdict)).toEqual(['pass', 'pass']);
+    const [grown] = rankHomes(GROUND, { stage: 'adult', legSpanMm: 150 }, [home('B11', [500, 300, 200], 100)]);
+    expect(grown?.afterMoults.map((each) => each.verdict)).toEqual(['pass', 'pass']);
+  });
+
+  it('ranks by numbers alone as it does with every ground written out', () => {
+    const side = fc.integer({ min: 40, max: 600 });
+    const homes = fc
+      .array(fc.tuple(side, side, side), { minLength: 1, maxLength: 12 })
+      .map((sizes) => sizes.map((size, index) => home(`T${index}`, size)));
+    fc.assert(
+      fc.property(homes, fc.double({ min: 10, max: 200, noNaN: true }), (list, legSpanMm) => {
+        const animal = { stage: 'adult' as const, legSpanMm };
+        const prepared = prepareHomes(list);
+        const { order, scores, depthsMm } = rankPrepared(GROUND, animal, prepared);
+        const plain = rankHomes(GROUND, animal, list);
+        expect(Array.from(order, (index) => prepared[index]?.home.id)).toEqual(plain.map((each) => each.homeId));
+        expect(Array.from(order, (index) => statusOf(scores[index] ?? NaN))).toEqual(
+          plain.map((each) => each.fit.verdict),
+        );
+        expect(Array.from(order, (index) => depthsMm[index])).toEqual(plain.map((each) => each.depthMm));
+      }),
     );
   });
 });

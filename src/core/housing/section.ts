@@ -186,19 +186,19 @@ function piecesFor(furniture: Furniture[] | undefined, subject: SectionSubject |
   );
   const kinds = known ?? (subject ? USUAL[subject.lives].map((kind) => ({ kind, heightMm: undefined })) : []);
   const standing = kinds.filter(({ kind }) => kind !== 'dish');
-  return standing.map(({ kind, heightMm }, index) =>
-    placePiece(kind, heightMm, (index + 0.5) / Math.max(2, standing.length), subject, cut),
-  );
+  return standing.map(({ kind, heightMm }, index) => placePiece(kind, heightMm, index, standing.length, subject, cut));
 }
 
 function placePiece(
   kind: FurnitureKind,
   perchMm: number | undefined,
-  share: number,
+  index: number,
+  count: number,
   subject: SectionSubject | null,
   cut: Cut,
 ): Piece {
   const { heightMm } = cut.container;
+  const share = (index + 0.5) / Math.max(2, count);
   const ground = surfacePoint(cut, share);
   const gap = heightMm - ground.y;
   const thickMm = cut.boxMm * (THICKNESS[kind] ?? 0.025);
@@ -214,10 +214,13 @@ function placePiece(
       return piece({ x: cut.boxMm * share, y: ground.y }, { x: cut.boxMm * share, y: ground.y + gap * 0.9 });
     case 'branch':
     case 'perch': {
-      const y = perchMm ?? ground.y + gap * 0.86;
-      return perchMm === undefined
-        ? piece(surfacePoint(cut, 0.14), { x: cut.boxMm * 0.86, y })
-        : piece({ x: cut.boxMm * 0.06, y }, { x: cut.boxMm * 0.94, y });
+      if (perchMm !== undefined) {
+        return piece({ x: cut.boxMm * 0.06, y: perchMm }, { x: cut.boxMm * 0.94, y: perchMm });
+      }
+      // Several cross one another, each less steep than the last.
+      const foot = index % 2 === 0 ? 0.14 + 0.05 * index : 0.9 - 0.05 * index;
+      const top = { x: cut.boxMm * (1 - foot), y: ground.y + gap * Math.max(0.3, 0.86 - 0.12 * index) };
+      return piece(surfacePoint(cut, foot), top);
     }
     case 'roof-net':
       return piece({ x: cut.boxMm * 0.06, y: heightMm - 4 }, { x: cut.boxMm * 0.94, y: heightMm - 4 });
@@ -252,7 +255,9 @@ function dropOf(furniture: Furniture[] | undefined, cut: Cut): SectionPlan['drop
 }
 
 function placeAnimals(subject: SectionSubject, cut: Cut, pieces: Piece[], nest: NestDrawing | null): PlacedAnimal[] {
-  const count = Math.min(MOST_DRAWN, subject.headCount ?? 1);
+  // No more than stand in the box without covering one another.
+  const abreast = Math.max(1, Math.floor((cut.boxMm * (subject.lives === 'branch' ? 1.2 : 1)) / subject.sizeMm));
+  const count = Math.min(MOST_DRAWN, nest ? MOST_DRAWN : abreast, subject.headCount ?? 1);
   const first = placeOne(subject, cut, pieces, nest);
   if (count === 1) return [first];
   const { leftMm, rightMm } = cut.edges(first.at.y);
@@ -260,6 +265,7 @@ function placeAnimals(subject: SectionSubject, cut: Cut, pieces: Piece[], nest: 
   return Array.from({ length: count }, (_, index) => {
     const x = leftMm + subject.sizeMm / 2 + (room * index) / (count - 1);
     if (nest) return inChamber(subject, nest, index);
+    if (subject.lives === 'wall') return onWall(subject, cut, index, count);
     if (subject.lives === 'soil') return { ...first, at: { x, y: first.at.y * (0.55 + 0.35 * ((index * 5) % 3)) } };
     if (first.hangs || first.angleDeg !== 0) {
       const along = count === 1 ? 0.5 : 0.15 + (0.7 * index) / (count - 1);
@@ -269,8 +275,19 @@ function placeAnimals(subject: SectionSubject, cut: Cut, pieces: Piece[], nest: 
   });
 }
 
+const STOOD_ON = new Set<FurnitureKind>(['bark', 'bark-round', 'branch', 'perch']);
+
+/** Up the right wall and down the left, by turns. */
+function onWall({ sizeMm }: SectionSubject, cut: Cut, index: number, count: number): PlacedAnimal {
+  const isRight = index % 2 === 0;
+  const { y } = surfacePoint(cut, isRight ? 1 : 0);
+  const up = y + (cut.container.heightMm - y) * ((index + 1) / (count + 1));
+  const { leftMm, rightMm } = cut.edges(up);
+  return { at: { x: isRight ? rightMm : leftMm, y: up }, angleDeg: isRight ? 90 : -90, hangs: false, sizeMm };
+}
+
 const alongPiece = (pieces: Piece[], share: number, otherwise: Point): Point => {
-  const piece = pieces.find(({ kind }) => kind === 'branch' || kind === 'perch' || kind === 'bark');
+  const piece = pieces.find(({ kind }) => STOOD_ON.has(kind));
   if (!piece) return { ...otherwise, x: otherwise.x * 2 * share };
   return {
     x: piece.foot.x + (piece.top.x - piece.foot.x) * share,
@@ -290,7 +307,7 @@ function placeOne(subject: SectionSubject, cut: Cut, pieces: Piece[], nest: Nest
     }
     case 'bark':
     case 'branch': {
-      const piece = pieces.find(({ kind }) => kind === 'bark' || kind === 'branch' || kind === 'perch');
+      const piece = pieces.find(({ kind }) => STOOD_ON.has(kind));
       if (!piece) break;
       const at = alongPiece([piece], 0.55, piece.foot);
       const rise = piece.top.y - piece.foot.y;
@@ -299,10 +316,8 @@ function placeOne(subject: SectionSubject, cut: Cut, pieces: Piece[], nest: Nest
     }
     case 'roof':
       return { at: { x: cut.boxMm / 2, y: heightMm }, angleDeg: 0, hangs: true, sizeMm };
-    case 'wall': {
-      const { y } = surfacePoint(cut, 1);
-      return { at: { x: cut.edges(y).rightMm, y: y + (heightMm - y) * 0.5 }, angleDeg: 90, hangs: false, sizeMm };
-    }
+    case 'wall':
+      return onWall(subject, cut, 0, 1);
     case 'ground':
     case 'nest':
       break;

@@ -3,8 +3,10 @@ import { useEffect } from 'react';
 /** On paper there is nothing to press, and a list is as long as it is. */
 const CSS = `@media print {
   [role="navigation"], [role="status"], [role="button"], [role="radiogroup"], [role="group"] { display: none !important; }
-  html, body, #root, #root div { height: auto !important; max-height: none !important; overflow: visible !important; position: static !important; flex: none !important; }
-  #root div[style*="row"], #root [role="main"] div { break-inside: avoid-page; }
+  html, body, #root, #root div:not([role="checkbox"], [role="img"], [role="img"] *) {
+    height: auto !important; max-height: none !important; overflow: visible !important; position: static !important;
+  }
+  [role="main"] div:has(> [role="checkbox"]), [role="img"] { break-inside: avoid; }
   body { background: #fff !important; }
 }`;
 

@@ -2,7 +2,7 @@ import { router } from 'expo-router';
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { call } from '@/client/api';
-import { fitOf, soilEntry, withSoil } from '@/client/fitting';
+import { fitOf, sectionOf, soilEntry, withSoil } from '@/client/fitting';
 import { problemOf, useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import { useSheets } from '@/client/sheets';
@@ -26,6 +26,7 @@ import { Screen } from '../components/Screen';
 import { Toggles } from '../components/Toggles';
 import { Body, Heading, Name, Soft, Title } from '../components/Words';
 import { usePrintStyle } from '../build/printStyle';
+import { MeasuredSection } from '../drawings/MeasuredSection';
 import { space } from '../theme/tokens';
 import { FEEL_CHOICES, kilograms } from '../words/home';
 import { calledWords } from '../words/residents';
@@ -109,13 +110,15 @@ function Sheet({ homes, forWhom, table, mixes }: SheetProps) {
           {`${home.code} stands free: choose it under “Other boxes” of the animal it is for, and come here from there.`}
         </Body>
       ))}
-      <Heading style={{ marginTop: space.m }}>The mix is now</Heading>
-      <Choices
-        label="How the mix feels now"
-        choices={[{ value: 'dry' as const, title: 'dry' }, ...FEEL_CHOICES]}
-        value={feelNow}
-        onChange={setFeelNow}
-      />
+      <View role="group" aria-label="The mix" style={{ marginTop: space.m, gap: space.s }}>
+        <Heading>The mix is now</Heading>
+        <Choices
+          label="How the mix feels now"
+          choices={[{ value: 'dry' as const, title: 'dry' }, ...FEEL_CHOICES]}
+          value={feelNow}
+          onChange={setFeelNow}
+        />
+      </View>
       {plans.length > 1 ? (
         <PooledSheet
           pooled={pool(
@@ -132,7 +135,7 @@ function Sheet({ homes, forWhom, table, mixes }: SheetProps) {
           onMix={(mixId) => setMixOf((before) => ({ ...before, [plan.home.id]: mixId }))}
         />
       ))}
-      <View style={{ marginTop: space.xl, gap: space.s }}>
+      <View role="group" aria-label="Homes on this sheet" style={{ marginTop: space.xl, gap: space.s }}>
         <Heading>Homes on this sheet</Heading>
         <Toggles
           label="Homes"
@@ -192,6 +195,11 @@ function OneHome({ home, resident, mix, filled, built, mixes, onMix }: OneProps)
         value={mix.id}
         onChange={onMix}
       />
+      <MeasuredSection
+        plan={sectionOf(care, { ...filled, container: asBuilt(home, built.steps) }, resident)}
+        fit={null}
+        subject={home.code}
+      />
       <StepList homeId={home.id} code={home.code} steps={built.steps} />
       {built.filling.volumeL > 0 ? <RefreshPlan code={home.code} volumeL={built.filling.volumeL} /> : null}
       <LinkRow links={[{ title: `Start ${home.code} again`, onPress: () => clear(home.id) }]} />
@@ -205,6 +213,18 @@ function OneHome({ home, resident, mix, filled, built, mixes, onMix }: OneProps)
   );
 }
 
+/** The container with the openings that some steps drill and cover. */
+function asBuilt({ container }: Home, steps: BuildStep[]): Home['container'] {
+  const drilled = steps.find((step) => step.code === 'drill');
+  const covered = steps.find((step) => step.code === 'cover');
+  const vents = container.vents.map((vent) =>
+    covered && apertureMm(vent) >= covered.meshApertureMm
+      ? { ...vent, meshApertureMm: covered.meshApertureMm * 0.9 }
+      : vent,
+  );
+  return { ...container, vents: [...vents, ...(drilled ? ventsOf(drilled.plan) : [])] };
+}
+
 /** What the ticked steps have changed about the box. */
 function recordOf(home: Home, mix: Mix, done: BuildStep[]) {
   const drilled = done.find((step) => step.code === 'drill');
@@ -214,19 +234,7 @@ function recordOf(home: Home, mix: Mix, done: BuildStep[]) {
   const kept = (home.furniture ?? []).filter((piece) => !pieces.some((step) => step.kind === piece.kind));
   return {
     mixId: mix.id,
-    ...((drilled ?? covered) && {
-      container: {
-        ...home.container,
-        vents: [
-          ...home.container.vents.map((vent) =>
-            covered && apertureMm(vent) >= covered.meshApertureMm
-              ? { ...vent, meshApertureMm: covered.meshApertureMm * 0.9 }
-              : vent,
-          ),
-          ...(drilled ? ventsOf(drilled.plan) : []),
-        ],
-      },
-    }),
+    ...((drilled ?? covered) && { container: asBuilt(home, done) }),
     ...(litter && { litterDepthMm: litter.depthMm }),
     ...(pieces.length > 0 && {
       furniture: [
