@@ -88,13 +88,20 @@ const PLACES: { name: string; open: (page: Page) => Promise<void> }[] = [
   },
 ];
 
-for (const look of ['day', 'night']) {
-  test(`axe finds nothing serious, by ${look}, and nothing is wider than the screen`, async ({ page }) => {
+/** So many places to a test: each takes seconds to go through. */
+const AT_ONCE = 6;
+const PARTS = Array.from({ length: Math.ceil(PLACES.length / AT_ONCE) }, (_, part) =>
+  PLACES.slice(part * AT_ONCE, (part + 1) * AT_ONCE),
+);
+const CASES = ['day', 'night'].flatMap((look) => PARTS.map((places, part) => ({ look, places, part: part + 1 })));
+
+for (const { look, places, part } of CASES) {
+  test(`axe finds nothing serious, by ${look}, and nothing is wider than the screen (${part})`, async ({ page }) => {
     await page.addInitScript((chosen) => {
       const state = { look: chosen, lengthUnit: 'mm', keeper: '' };
       localStorage.setItem('verdant-burrow-preferences', JSON.stringify({ state, version: 0 }));
     }, look);
-    for (const { name, open } of PLACES) {
+    for (const { name, open } of places) {
       await open(page);
       await expect(page.getByRole('main').first()).toBeVisible();
       await page.waitForTimeout(300);
@@ -123,6 +130,7 @@ test('the round can be walked with the keyboard alone', async ({ page }) => {
 });
 
 test('everything to be tapped is at least 44 px high', async ({ page }) => {
+  test.setTimeout(180_000);
   for (const { open } of PLACES) {
     await open(page);
     await expect(page.getByRole('main').first()).toBeVisible();

@@ -2,6 +2,7 @@ import type { Home, Resident } from '@/contract/records';
 import { company, type CompanyAnswer } from '@/core/housing/company';
 import { fit, worse, type FitAnswer, type Status } from '@/core/housing/fit';
 import { planView, type PlanView } from '@/core/housing/planView';
+import type { Homeless } from '@/core/housing/ladder';
 import type { HomeState } from '@/core/housing/quantities';
 import { rankHomes, type RankedHome } from '@/core/housing/rank';
 import { sectionPlan, type SectionPlan, type SectionSubject } from '@/core/housing/section';
@@ -29,6 +30,13 @@ export function soilEntry(home: Home, to: number | Soil) {
   const { substrateDepthMm, soil } = withSoil(home, to);
   const isFlat = soil === undefined || soil.shape === 'flat';
   return { kind: 'soil-set' as const, homeId: home.id, substrateDepthMm, ...(!isFlat && { soil }) };
+}
+
+/** What the engines have to know of a resident, without what only people read. */
+export function askedOf(care: CareBook, resident: Resident): Homeless {
+  const { id, stage, legSpanMm, bodyLengthMm, carapaceWidthMm, headCount, school } = resident;
+  const measures = { legSpanMm, bodyLengthMm, carapaceWidthMm, headCount };
+  return { id, stage, ...measures, school: school ?? undefined, profile: care.of(resident) };
 }
 
 /** How a home suits an animal, worked out on this device. */

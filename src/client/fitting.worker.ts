@@ -1,29 +1,26 @@
 import { expose } from 'comlink';
-import { boxesToBuy, type Homeless, type ShoppingList, type BoxSize } from '@/core/housing/ladder';
+import { statusOf } from '@/core/housing/fit';
+import { boxesToBuy, type BoxSize, type Homeless, type ShoppingList } from '@/core/housing/ladder';
 import { prepareHomes, rankPrepared, type CandidateHome } from '@/core/housing/rank';
-import { statusOf, type Status } from '@/core/housing/fit';
 
-/** For each resident its best homes, by id, and how well the best serves. */
-export interface BestHomes {
-  residentId: string;
-  homeIds: string[];
-  verdict: Status | null;
+/** Whom a home would serve without anything to watch, filled to its best depth. */
+export interface Serves {
+  homeId: string;
+  residentIds: string[];
 }
 
 const work = {
-  /** Ranks every home for every resident; the best `count` of each. */
-  rankAll(residents: Homeless[], homes: CandidateHome[], count: number): BestHomes[] {
+  /** For every home, whom of the residents it would serve. */
+  whomEachServes(residents: Homeless[], homes: CandidateHome[]): Serves[] {
     const prepared = prepareHomes(homes);
-    return residents.map((resident) => {
-      const { order, scores } = rankPrepared(resident.profile, resident, prepared);
-      const best = Array.from(order.subarray(0, count));
-      const first = best[0];
-      return {
-        residentId: resident.id,
-        homeIds: best.map((index) => prepared[index]?.home.id ?? ''),
-        verdict: first === undefined ? null : statusOf(scores[first] ?? 1000),
-      };
-    });
+    const served = prepared.map(({ home }) => ({ homeId: home.id, residentIds: [] as string[] }));
+    for (const resident of residents) {
+      const { scores } = rankPrepared(resident.profile, resident, prepared);
+      served.forEach((each, index) => {
+        if (statusOf(scores[index] ?? Infinity) === 'pass') each.residentIds.push(resident.id);
+      });
+    }
+    return served;
   },
 
   /** Whom the free homes take in, and what to buy for the rest. */

@@ -133,7 +133,7 @@ export const careProfile = z
       ...ground,
     }),
     making,
-    nest: z.strictObject({ perHeadMl: positive, largestStep: positive }).optional(),
+    nest: z.strictObject({ perHeadMl: positive }).optional(),
     fit: z.array(fitRule).min(1),
     feeding: z
       .strictObject({

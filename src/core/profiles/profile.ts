@@ -165,8 +165,6 @@ export interface Making extends Ground {
 /** How much nest a worker (with its share of brood or fungus) takes. */
 export interface NestSpace {
   perHeadMl: Fact;
-  /** At most so many times the old volume at one step up. */
-  largestStep: Fact;
 }
 
 /** How often a stage is offered food, and how much, in one school. */

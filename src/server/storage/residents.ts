@@ -62,21 +62,25 @@ export type ResidentFacts = Pick<
   'id' | 'called' | 'scientificName' | 'commonName' | 'profile' | 'sex' | 'source' | 'permit' | 'school'
 >;
 
+const valuesOf = (resident: ResidentFacts) => [
+  resident.id,
+  resident.called,
+  resident.scientificName,
+  resident.commonName,
+  resident.profile,
+  resident.sex,
+  resident.source,
+  resident.permit,
+  resident.school,
+];
+
 /** Corrects who a resident is. */
 export async function updateResident(queries: Queries, resident: ResidentFacts): Promise<void> {
   await queries.query(
-    `UPDATE resident SET called = $2, common_name = $3, profile = $4, sex = $5, source = $6, permit = $7, school = $8
+    `UPDATE resident SET called = $2, scientific_name = $3, common_name = $4, profile = $5, sex = $6, source = $7,
+       permit = $8, school = $9
      WHERE id = $1`,
-    [
-      resident.id,
-      resident.called,
-      resident.commonName,
-      resident.profile,
-      resident.sex,
-      resident.source,
-      resident.permit,
-      resident.school,
-    ],
+    valuesOf(resident),
   );
 }
 
@@ -85,16 +89,6 @@ export async function insertResident(queries: Queries, resident: ResidentFacts):
   await queries.query(
     `INSERT INTO resident (id, called, scientific_name, common_name, profile, sex, source, permit, school)
      VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9)`,
-    [
-      resident.id,
-      resident.called,
-      resident.scientificName,
-      resident.commonName,
-      resident.profile,
-      resident.sex,
-      resident.source,
-      resident.permit,
-      resident.school,
-    ],
+    valuesOf(resident),
   );
 }

@@ -17,6 +17,15 @@ export function Name({ children, style, ...rest }: Props) {
   );
 }
 
+/** A scientific name that is the title of a screen. */
+export function LargeName({ children }: Props) {
+  return (
+    <Text role="heading" aria-level={1} style={{ fontFamily: fonts.name, fontSize: type.largeName, lineHeight: 32 }}>
+      {children}
+    </Text>
+  );
+}
+
 /** The title of a screen. */
 export function Title({ children, style }: Props) {
   return (

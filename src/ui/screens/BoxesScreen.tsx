@@ -1,7 +1,8 @@
 import { router } from 'expo-router';
-import { useMemo, useState } from 'react';
-import { companyOf, rankFor } from '@/client/fitting';
+import { useState } from 'react';
+import { companyOf } from '@/client/fitting';
 import { useHouse } from '@/client/house';
+import { useRanking } from '@/client/useRanking';
 import { useLog } from '@/client/log';
 import { Button } from '../components/Button';
 import { LinkRow } from '../components/LinkRow';
@@ -22,14 +23,7 @@ export function BoxesScreen({ residentId }: { residentId: string }) {
   const write = useLog((log) => log.write);
   const [chosenId, setChosenId] = useState<string>();
   const loading = useLoadState();
-  const resident = residents.find((each) => each.id === residentId);
-  const ranking = useMemo(() => {
-    if (!resident) return [];
-    const open = homes.filter(
-      (home) => home.id === resident.homeId || companyOf(care, resident, home, residents).verdict !== 'fail',
-    );
-    return rankFor(care, resident, open);
-  }, [resident, homes, residents, care]);
+  const { resident, present, ranking } = useRanking(residentId);
   if (loading) return <Screen>{loading}</Screen>;
   if (!resident) {
     return (
@@ -39,7 +33,6 @@ export function BoxesScreen({ residentId }: { residentId: string }) {
       </Screen>
     );
   }
-  const present = homes.find((home) => home.id === resident.homeId);
   const chosen = homes.find((home) => home.id === chosenId && home.id !== resident.homeId);
   const fails = ranking.find((each) => each.homeId === chosen?.id)?.fit.verdict === 'fail';
   const title = chosen ? `Move to ${chosen.code}${fails ? ' all the same' : ''}` : 'Choose a box to move to';

@@ -1,8 +1,9 @@
 import { router } from 'expo-router';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { View } from 'react-native';
-import { companyOf, fitOf, rankFor, sectionOf, withSoil } from '@/client/fitting';
+import { fitOf, sectionOf, withSoil } from '@/client/fitting';
 import { useHouse } from '@/client/house';
+import { useRanking } from '@/client/useRanking';
 import type { Home, Resident } from '@/contract/records';
 import type { Check, FitAnswer } from '@/core/housing/fit';
 import type { RankedHome } from '@/core/housing/rank';
@@ -26,18 +27,9 @@ const OFFERED = 8;
 
 /** Two boxes for one animal, drawn at one scale, rule beside rule. */
 export function CompareScreen({ residentId, withId }: { residentId: string; withId: string | undefined }) {
-  const { homes, residents, care } = useHouse();
   const loading = useLoadState();
-  const resident = residents.find((each) => each.id === residentId);
-  const ranking = useMemo(() => {
-    if (!resident) return [];
-    const open = homes.filter(
-      (home) => home.id === resident.homeId || companyOf(care, resident, home, residents).verdict !== 'fail',
-    );
-    return rankFor(care, resident, open);
-  }, [resident, homes, residents, care]);
+  const { resident, present, ranking } = useRanking(residentId);
   if (loading) return <Screen>{loading}</Screen>;
-  const present = homes.find((home) => home.id === resident?.homeId);
   if (!resident || !present) {
     return (
       <Screen>

@@ -16,7 +16,7 @@ import { useLoadState } from '../components/LoadState';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
 import { StatusMark, STATUS_WORD, useStatusInk } from '../components/StatusMark';
-import { Body, Heading, Name, Soft, Strong, Title } from '../components/Words';
+import { Body, Heading, LargeName, Soft, Strong, Title } from '../components/Words';
 import { exportSvg } from '../drawings/exportSvg';
 import { MeasuredSection } from '../drawings/MeasuredSection';
 import { PlanDrawing } from '../drawings/PlanDrawing';
@@ -187,7 +187,7 @@ function Tenant({ resident }: { resident: Resident }) {
   const length = useLength();
   return (
     <View>
-      <Name style={{ fontSize: 26, lineHeight: 32 }}>{resident.scientificName}</Name>
+      <LargeName>{resident.scientificName}</LargeName>
       <Soft>{[resident.called, lifeWords(resident, length)].filter((word) => word !== null).join(', ')}</Soft>
     </View>
   );

@@ -12,7 +12,7 @@ import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
 import { StatusMark, STATUS_WORD } from '../components/StatusMark';
 import { makeStyles } from '../components/useStyles';
-import { Body, Heading, Name, Soft, Strong } from '../components/Words';
+import { Body, Heading, LargeName, Soft, Strong } from '../components/Words';
 import { MeasuredSection } from '../drawings/MeasuredSection';
 import { Cautions } from '../residents/Cautions';
 import { NoteDown } from '../residents/NoteDown';
@@ -65,7 +65,7 @@ function ResidentPane({ resident, home }: { resident: Resident; home: Home }) {
     >
       <PaneHeader back="/residents" title="Residents" />
       <Soft>{`${shelf?.name ?? ''}, ${home.code}`}</Soft>
-      <Name style={styles.name}>{resident.scientificName}</Name>
+      <LargeName>{resident.scientificName}</LargeName>
       <Soft>{[resident.commonName, resident.called].filter((word) => word !== null).join(', ')}</Soft>
       <Strong>{lifeWords(resident, length)}</Strong>
       <LinkRow
@@ -141,7 +141,6 @@ function History({ residentId, today }: { residentId: string; today: string }) {
 }
 
 const useStyles = makeStyles((theme) => ({
-  name: { fontSize: 26, lineHeight: 32 },
   quiet: { backgroundColor: theme.colors.resting, padding: space.m, marginTop: space.m, gap: space.xs },
   verdict: { flexDirection: 'row', alignItems: 'center', gap: space.s, paddingTop: space.l },
   heading: { marginTop: space.xl, marginBottom: space.s },

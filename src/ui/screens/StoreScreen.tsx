@@ -6,6 +6,7 @@ import { ListRow } from '../components/ListRow';
 import { useLoadState } from '../components/LoadState';
 import { Screen } from '../components/Screen';
 import { Body, Heading, Soft, Strong, Title } from '../components/Words';
+import { FreeBoxes } from '../store/FreeBoxes';
 import { ShoppingList } from '../store/ShoppingList';
 import { space } from '../theme/tokens';
 import { litres } from '../words/home';
@@ -20,6 +21,7 @@ export function StoreScreen({ chosenMaterial }: { chosenMaterial?: string | unde
       <Title>Store</Title>
       {problem === null ? null : <Body>{problem}</Body>}
       <ShoppingList />
+      <FreeBoxes />
       <View style={{ marginTop: space.xl }}>
         <Heading>Materials</Heading>
         <Soft>Loose and dry. Set your own numbers where your bag says otherwise.</Soft>

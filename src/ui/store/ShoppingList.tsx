@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useState } from 'react';
 import { router } from 'expo-router';
 import { View } from 'react-native';
-import { fitOf } from '@/client/fitting';
+import { askedOf, fitOf } from '@/client/fitting';
 import { fittingWorker } from '@/client/fittingWorker';
 import { useHouse } from '@/client/house';
 import { useStock } from '@/client/stock';
@@ -30,12 +30,8 @@ export function ShoppingList() {
     () =>
       residents.flatMap((resident) => {
         const home = homes.find((each) => each.id === resident.homeId);
-        const profile = care.of(resident);
-        const then = grown(profile, resident, Number(moults));
-        if (!home || !needsAnother(fitOf(care, home, then))) return [];
-        const { id, stage, legSpanMm, bodyLengthMm, carapaceWidthMm, headCount } = then;
-        const school = resident.school ?? undefined;
-        return [{ id, stage, legSpanMm, bodyLengthMm, carapaceWidthMm, headCount, school, profile }];
+        const then = grown(care.of(resident), resident, Number(moults));
+        return home && needsAnother(fitOf(care, home, then)) ? [askedOf(care, then)] : [];
       }),
     [homes, residents, care, moults],
   );

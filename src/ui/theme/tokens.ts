@@ -96,7 +96,7 @@ export const NIGHT: Palette = {
 export const space = { hair: 2, xs: 4, s: 8, m: 12, l: 18, xl: 28, xxl: 44 } as const;
 
 /** Type sizes in px. */
-export const type = { small: 13, body: 15, strong: 16, name: 19, title: 28 } as const;
+export const type = { small: 13, body: 15, strong: 16, name: 19, largeName: 26, title: 28 } as const;
 
 export const fonts = {
   text: 'Atkinson',
