@@ -146,10 +146,10 @@ test('a box is added, and a code that is taken refused at its field', async ({ p
   await expect(page.getByRole('img', { name: /300 mm wide and 180 mm high/ })).toBeVisible();
   await page.getByRole('button', { name: 'Add this box' }).click();
   await expect(page.getByText('Taken: every box has a code of its own.').first()).toBeVisible();
-  await fill({ 'Code on the shelf': 'C1' });
+  await fill({ 'Code on the shelf': 'X1' });
   await page.getByRole('button', { name: 'Add this box' }).click();
-  await expect(page.getByText('C1 added.')).toBeVisible();
-  await expect(page.getByRole('heading', { name: 'C1, free' })).toBeVisible();
+  await expect(page.getByText('X1 added.')).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'X1, free' })).toBeVisible();
 });
 
 test('settings are kept on the device: unit, night, keeper', async ({ page }) => {

@@ -134,7 +134,7 @@ export const careProfile = z
     }),
     making,
     nest: z.strictObject({ perHeadMl: positive }).optional(),
-    fit: z.array(fitRule).min(1),
+    fit: z.array(fitRule).min(1).max(100),
     feeding: z
       .strictObject({
         meals: z.array(

@@ -39,6 +39,18 @@ const kinds = (log: LogEntry[], change?: Partial<ResidentToday>) => work(log, ch
 const fed = (daysAgo: number) => [entry('offered', daysAgo), entry('eaten', daysAgo - 1)];
 
 describe('feeding', () => {
+  // Common practice, no source: communal assassin bugs are offered one prey each, weekly.
+  it('offers a group one for each', () => {
+    const gang = { profile: profileOf('communal-assassin-bug'), legSpanMm: undefined, bodyLengthMm: 24, headCount: 12 };
+    const feed = work(fed(8), gang).jobs.find((job) => job.kind === 'feed');
+    expect(feed?.prey).toEqual({ count: 12, maxLengthMm: 12 });
+  });
+
+  it('is not asked of those that graze', () => {
+    const hedge = { profile: profileOf('stick-insect'), legSpanMm: undefined, bodyLengthMm: 60, headCount: 12 };
+    expect(kinds(fed(8), { ...hedge, stage: 'nymph' })).not.toContain('feed');
+  });
+
   // Common practice, no source: spiderlings twice a week, juveniles weekly, adults every two weeks, or monthly.
   it.each([
     ['spiderling', 12, 'small-and-often', 3],
@@ -161,5 +173,33 @@ describe('the home', () => {
     expect(kinds([], dry(6))).toEqual([]);
     expect(kinds([], dry(7))).toEqual(['water']);
     expect(kinds([], { ...dry(4), stage: 'spiderling', legSpanMm: 40 })).toContain('damp');
+  });
+});
+
+describe('a home that fails', () => {
+  it('is mended where it stands, filled anew, or left for another', () => {
+    const caterpillars = {
+      profile: profileOf('moth-tropical'),
+      stage: 'larva' as const,
+      legSpanMm: undefined,
+      bodyLengthMm: 40,
+      headCount: 5,
+    };
+    const net: Container = { ...container, walls: 'mesh', lid: 'mesh' };
+    const at = (home: ResidentToday['home']) => kinds([], { ...caterpillars, home });
+    expect(at({ container: net, substrateDepthMm: 0, furniture: [{ kind: 'bottle' }, { kind: 'branch' }] })).toEqual([
+      'mend',
+    ]);
+    expect(at({ container: net, substrateDepthMm: 0, furniture: [{ kind: 'branch' }] })).toEqual([]);
+    expect(kinds([...fed(2)], { home: { container, substrateDepthMm: 98 } })).toEqual(['soil']);
+    const narrow = { container: { ...container, widthMm: 150 } as Container, substrateDepthMm: 130 };
+    expect(kinds([...fed(2)], { home: narrow })).toEqual(['rehouse']);
+  });
+
+  it('keeps the slope of its soil when it is raised', () => {
+    const sloped = { container, substrateDepthMm: 98, soil: { shape: 'slope', frontMm: 108, backMm: 88 } as const };
+    const [job] = work([...fed(2)], { home: sloped }).jobs;
+    // The lowest place, 10 mm under the mean, leaves 177 mm to the lid.
+    expect(job).toMatchObject({ kind: 'soil', soil: { fromMm: 98, toMm: 129 } });
   });
 });

@@ -180,7 +180,10 @@ function feeding(resident: ResidentToday, today: Day): Job[] {
       reason: offer
         ? { code: refused ? 'after-refusal' : 'since-last', days: daysBetween(offer.on, today), on: offer.on }
         : { code: 'never', since: move?.on ?? today },
-      prey: { count: plan.preyCount, maxLengthMm: abdomenMm * food.preyLengthPerAbdomen.value },
+      prey: {
+        count: plan.preyCount * (resident.headCount ?? 1),
+        maxLengthMm: abdomenMm * food.preyLengthPerAbdomen.value,
+      },
       ...doneToday(log, ['offered'], today),
     },
   ];

@@ -24,14 +24,16 @@ export function ProfilesScreen({ chosenId }: { chosenId?: string | undefined }) 
   const read = async (file: File | undefined) => {
     if (!file) return;
     try {
-      const profile = JSON.parse(await file.text()) as CareProfile;
+      const profile = JSON.parse(await file.text()) as CareProfile | null;
       // One of our own that comes back from its file is put in force again; any other is new.
-      if (ownProfiles.includes(profile.id)) {
+      if (profile && ownProfiles.includes(profile.id)) {
         await call('changeProfile', { params: { profileId: profile.id }, body: profile });
       } else {
-        await call('addProfile', { body: profile });
+        // Whatever it is: the server says what is wrong with it.
+        await call('addProfile', { body: profile as CareProfile });
       }
       await loadCare();
+      if (!profile) return;
       show({ text: `${profile.name} is in force.` });
       router.push(`/profiles/${profile.id}`);
     } catch (error) {
