@@ -3,7 +3,8 @@ import { uniformInt } from 'pure-rand/distribution/uniformInt';
 import type { Entry } from '@/contract/records';
 import { shippedProfiles } from '@/contract/shipped';
 import { addDays, type Day } from '@/core/measure/day';
-import { HOMES, KEEPERS, RESIDENTS, SHELVES, type DemoHome, type DemoResident } from './cast';
+import { HOMES, KEEPERS, SHELVES, type DemoHome } from './homes';
+import { RESIDENTS, type DemoResident } from './residents';
 
 /** How far back the log goes. days */
 const HISTORY_DAYS = 186;
