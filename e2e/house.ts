@@ -84,6 +84,8 @@ interface Fixtures {
 interface WorkerFixtures {
   /** The demo laid once; every test works on a copy of it. */
   laidHouse: House;
+  /** One running house for all tests of a worker that only look. */
+  standingHouse: House;
 }
 
 export const test = base.extend<Fixtures, WorkerFixtures>({
@@ -98,6 +100,16 @@ export const test = base.extend<Fixtures, WorkerFixtures>({
     },
     { scope: 'worker' },
   ],
+  standingHouse: [
+    async ({ laidHouse }, use) => {
+      const house = new House(laidHouse);
+      await house.start();
+      await use(house);
+      await house.end('SIGKILL');
+      house.remove();
+    },
+    { scope: 'worker' },
+  ],
   house: async ({ laidHouse }, use) => {
     const house = new House(laidHouse);
     await house.start();
@@ -107,5 +119,8 @@ export const test = base.extend<Fixtures, WorkerFixtures>({
   },
   baseURL: async ({ house }, use) => use(house.address),
 });
+
+/** For tests that change nothing, or nothing that another would notice: they share a server, which takes seconds to start. */
+export const testOfLooks = test.extend({ baseURL: async ({ standingHouse }, use) => use(standingHouse.address) });
 
 export { expect } from '@playwright/test';
