@@ -9,9 +9,9 @@ import {
 } from './container';
 
 /** Open share of a mesh whose weave nobody measured; from memory of common insect mesh. */
-const USUAL_MESH_OPEN = 0.4;
+export const USUAL_MESH_OPEN = 0.4;
 /** Open share of a lid said to be vented when its openings are not listed; from memory. */
-const USUAL_VENTED_LID = 0.01;
+export const USUAL_VENTED_LID = 0.01;
 /** A panel this large of its wall makes it a mesh side; from memory. */
 const MESH_SIDE_FROM = 0.3;
 

@@ -1,0 +1,179 @@
+import { wallWidthMm, WALL_SIDES, type Container, type Vent, type WallSide } from '@/core/housing/container';
+import { meanDepthMm } from '@/core/housing/soil';
+import { openAreaMm2 } from '@/core/housing/openings';
+import type { MaterialTable } from '@/core/substrate/material';
+import type { OpeningSettings } from './airOpenings';
+import { forecastMoisture, type Band, type Stale } from './forecast';
+import { moistBox, type Filling } from './moistBox';
+import type { BoxFactors, RoomAir } from './moisture';
+
+export interface VentWishes {
+  humidityPct: Band;
+  /** The damp end should stay over its limit for at least so many days. */
+  redampDays: number;
+  airChangesPerHour: number;
+  dampWetnessMin?: number | undefined;
+  /** No opening wider than this. mm */
+  maxHoleMm: number;
+}
+
+export interface VentPlanQuestion {
+  container: Container;
+  filling: Filling;
+  wetness: { damp: number; dry: number };
+  room: RoomAir;
+  warmingK: number;
+  wishes: VentWishes;
+  factors?: BoxFactors | undefined;
+  settings?: OpeningSettings | undefined;
+}
+
+/** One way of drilling a box, and how it would do. */
+export interface VentOption {
+  sides: WallSide[];
+  holesPerSide: number;
+  diameterMm: number;
+  vents: Vent[];
+  openAreaMm2: number;
+  airChangesPerHour: number;
+  relativeHumidityPct: number;
+  /** At most as far as the plan looks ahead. */
+  redampDays: number;
+  staleAir: Stale;
+  /** Which wishes it grants. */
+  grants: Record<Wish, boolean>;
+}
+
+export const WISHES = ['humidityLow', 'humidityHigh', 'redampDays', 'airChanges'] as const;
+export type Wish = (typeof WISHES)[number];
+
+/** A wish that, eased to a value, would make the others possible. */
+export interface Relaxation {
+  wish: Wish;
+  to: number;
+}
+
+export interface VentPlan {
+  /** The option with the fewest holes that grants every wish; null where none does. */
+  best: VentOption | null;
+  /** Where none does: what could be eased, the smallest step first. */
+  relax: Relaxation[];
+  /** From closed to open: what cannot be bettered in interval without losing air, and the other way round. */
+  tradeOff: VentOption[];
+  horizonDays: number;
+}
+
+const LOOKS_AHEAD_DAYS = 90;
+const DIAMETERS_MM = [2, 3, 4, 5, 6, 8, 10, 12, 16, 20];
+const PER_SIDE = [0, 1, 2, 3, 4, 6, 8, 12, 16, 24, 32];
+const SIDES: WallSide[][] = [['left', 'right'], [...WALL_SIDES], ['front', 'back']];
+/** Two holes at least this many diameters apart, so that the wall between them holds. */
+const CLOSEST = 2;
+
+/**
+ * Solves for holes: tries round holes on facing sides, well over the soil, in every number and size that the walls take
+ * and that holds the animal, follows each for 90 days, and keeps what cannot be bettered. What is on the box already is
+ * left out of the account.
+ */
+export function ventPlan(question: VentPlanQuestion, materials: MaterialTable): VentPlan {
+  const options = candidates(question).map((option) => tried(question, option, materials));
+  const granted = options.filter((option) => WISHES.every((wish) => option.grants[wish]));
+  const holes = (option: VentOption) => option.holesPerSide * option.sides.length;
+  // Holes smaller than 3 mm clog: of two plans that serve, the one that is drilled sooner.
+  const best = [...granted].sort((a, b) => holes(a) - holes(b) || a.openAreaMm2 - b.openAreaMm2)[0] ?? null;
+  return {
+    best,
+    relax: best ? [] : relaxations(options, question.wishes),
+    tradeOff: frontier(options),
+    horizonDays: LOOKS_AHEAD_DAYS,
+  };
+}
+
+type Candidate = Pick<VentOption, 'sides' | 'holesPerSide' | 'diameterMm' | 'vents' | 'openAreaMm2'>;
+
+function candidates({ container, filling, wishes }: VentPlanQuestion): Candidate[] {
+  const soilMm = meanDepthMm(filling.soil);
+  const free = SIDES.map((sides) => sides.filter((side) => !container.coveredSides?.includes(side)));
+  const found = new Map<string, Candidate>();
+  for (const sides of free) {
+    for (const diameterMm of DIAMETERS_MM.filter((each) => each <= wishes.maxHoleMm)) {
+      const centreHeightMm = soilMm + (container.heightMm - soilMm) * 0.6;
+      if (centreHeightMm + diameterMm / 2 > container.heightMm) continue;
+      for (const holesPerSide of PER_SIDE) {
+        if (sides.some((side) => holesPerSide * diameterMm * CLOSEST > wallWidthMm(container, side))) continue;
+        const vents: Vent[] =
+          holesPerSide === 0
+            ? []
+            : sides.map((side) => ({ side, shape: 'hole', count: holesPerSide, diameterMm, centreHeightMm }));
+        const openAreaMm2_ = vents.reduce((sum, vent) => sum + openAreaMm2(vent), 0);
+        const key = holesPerSide === 0 ? 'none' : `${sides.join()} ${holesPerSide} ${diameterMm}`;
+        if (!found.has(key)) found.set(key, { sides, holesPerSide, diameterMm, vents, openAreaMm2: openAreaMm2_ });
+      }
+    }
+  }
+  return [...found.values()];
+}
+
+function tried(question: VentPlanQuestion, option: Candidate, materials: MaterialTable): VentOption {
+  const { container, filling, wetness, room, warmingK, wishes, factors, settings } = question;
+  const drilled: Container = { ...container, lid: 'solid', vents: option.vents };
+  const box = moistBox(drilled, filling, materials, settings);
+  const forecast = forecastMoisture(
+    { box, wetness, room, warmingK, days: LOOKS_AHEAD_DAYS, stepMinutes: 60, factors },
+    { humidityPct: wishes.humidityPct, dampWetnessMin: wishes.dampWetnessMin },
+  );
+  const { airChangesPerHour, steadyRelativeHumidityPct: humidity, staleAir } = forecast;
+  const redampDays = forecast.daysToRedamp ?? LOOKS_AHEAD_DAYS;
+  return {
+    ...option,
+    airChangesPerHour,
+    relativeHumidityPct: humidity,
+    redampDays,
+    staleAir,
+    grants: {
+      humidityLow: humidity >= wishes.humidityPct.min,
+      humidityHigh: humidity <= wishes.humidityPct.max,
+      redampDays: redampDays >= wishes.redampDays,
+      airChanges: airChangesPerHour >= wishes.airChangesPerHour,
+    },
+  };
+}
+
+/** For each wish: if it alone were eased, how far; the step is judged as a share of the wish. */
+function relaxations(options: VentOption[], wishes: VentWishes): Relaxation[] {
+  const wanted: Record<Wish, number> = {
+    humidityLow: wishes.humidityPct.min,
+    humidityHigh: wishes.humidityPct.max,
+    redampDays: wishes.redampDays,
+    airChanges: wishes.airChangesPerHour,
+  };
+  const valueOf: Record<Wish, (option: VentOption) => number> = {
+    humidityLow: (option) => option.relativeHumidityPct,
+    humidityHigh: (option) => option.relativeHumidityPct,
+    redampDays: (option) => option.redampDays,
+    airChanges: (option) => option.airChangesPerHour,
+  };
+  return WISHES.flatMap((wish) => {
+    const others = options.filter((option) => WISHES.every((each) => each === wish || option.grants[each]));
+    if (others.length === 0) return [];
+    const values = others.map(valueOf[wish]);
+    return [{ wish, to: wish === 'humidityHigh' ? Math.min(...values) : Math.max(...values) }];
+  }).sort((a, b) => step(a, wanted) - step(b, wanted));
+}
+
+const step = ({ wish, to }: Relaxation, wanted: Record<Wish, number>) =>
+  Math.abs(to - wanted[wish]) / Math.max(1e-9, wanted[wish]);
+
+/** The options that no other betters in both interval and air, from the stillest to the airiest. */
+function frontier(options: VentOption[]): VentOption[] {
+  const sorted = [...options].sort((a, b) => b.airChangesPerHour - a.airChangesPerHour || b.redampDays - a.redampDays);
+  const kept: VentOption[] = [];
+  for (const option of sorted) {
+    const before = kept.at(-1);
+    if (before && option.redampDays <= before.redampDays) continue;
+    // Points closer together than anybody can drill say the same.
+    if (before && before.airChangesPerHour / Math.max(option.airChangesPerHour, 1e-9) < 1.08) continue;
+    kept.push(option);
+  }
+  return kept.reverse();
+}
