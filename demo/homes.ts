@@ -83,7 +83,7 @@ export const HOMES: DemoHome[] = [
   home(
     'C2',
     'C',
-    box(300, 200, 200, holes([...FOUR_SIDES], 5, 3, 160), 'solid', { walls: 'plastic', opens: 'top' }),
+    box(300, 200, 200, holes([...FOUR_SIDES], 14, 5, 160), 'solid', { walls: 'plastic', opens: 'top' }),
     75,
     {
       furniture: [hide, dish],

@@ -15,6 +15,8 @@ export interface DemoResident {
   meals?: { everyDays: number; lastDaysAgo: number; outcome: 'eaten' | 'refused' | 'open' };
   /** Days since the dish was filled or the soil damped. */
   waterDaysAgo: number;
+  /** Days since its soil was damped; left out, some time within what its forecast gives. */
+  dampedDaysAgo?: number;
   /** Days before today on which it moulted, the latest first. */
   moultsDaysAgo: number[];
   /** What was noticed, and how many days ago. */
@@ -65,7 +67,7 @@ const one = (
   sizeMm: number | undefined,
   home: string,
   waterDaysAgo: number,
-  more: Partial<Pick<DemoResident, 'headCount' | 'sex' | 'meals' | 'moultsDaysAgo' | 'signs'>>,
+  more: Partial<Pick<DemoResident, 'headCount' | 'sex' | 'meals' | 'moultsDaysAgo' | 'signs' | 'dampedDaysAgo'>>,
 ): DemoResident => ({
   ...kind,
   called,
@@ -93,6 +95,7 @@ export const RESIDENTS: DemoResident[] = [
     moultsDaysAgo: [47, 103],
   }),
   one(PINKTOE, 'Lantern', 'juvenile', 45, 'A4', 7, {
+    dampedDaysAgo: 4,
     meals: { everyDays: 7, lastDaysAgo: 3, outcome: 'eaten' },
     moultsDaysAgo: [55, 121],
   }),
@@ -155,6 +158,7 @@ export const RESIDENTS: DemoResident[] = [
   }),
   one(FOREST, 'Bollard', 'adult', 64, 'C2', 3, {
     sex: 'female',
+    dampedDaysAgo: 74,
     meals: { everyDays: 14, lastDaysAgo: 12, outcome: 'eaten' },
   }),
   one(DESERT, 'Brackish', 'adult', 60, 'C3', 4, { meals: { everyDays: 14, lastDaysAgo: 9, outcome: 'eaten' } }),
@@ -191,7 +195,7 @@ export const RESIDENTS: DemoResident[] = [
   one(DEVIL, 'The crew', 'adult', 110, 'D5', 2, { headCount: 5 }),
   one(LEAF, 'Foliage', 'nymph', 58, 'D6', 1, { headCount: 6 }),
   one(LUNA, 'The brood', 'larva', 38, 'D7', 1, { headCount: 10 }),
-  one(SWIFT, 'Swifts', 'adult', undefined, 'E1', 5, { headCount: 520 }),
+  one(SWIFT, 'Swifts', 'adult', undefined, 'E1', 5, { headCount: 520, dampedDaysAgo: 17 }),
   one(LITTLE_SEA, 'Pebbles', 'adult', undefined, 'E2', 4, { headCount: 60 }),
   one(NOSY, 'Noses', 'adult', undefined, 'E3', 3, { headCount: 45 }),
   one(SPRINGTAIL, 'Snow', 'adult', undefined, 'E4', 6, { headCount: 3000 }),

@@ -3,6 +3,8 @@ import { uniformInt } from 'pure-rand/distribution/uniformInt';
 import type { Entry } from '@/contract/records';
 import { shippedProfiles } from '@/contract/shipped';
 import { addDays, type Day } from '@/core/measure/day';
+import type { RoomAir } from '@/core/climate/moisture';
+import { dampingOf, PROBES, ROOMS, type DemoProbe } from './air';
 import { HOMES, KEEPERS, SHELVES, type DemoHome } from './homes';
 import { RESIDENTS, type DemoResident } from './residents';
 
@@ -18,6 +20,9 @@ export interface Demo {
   homes: (Omit<DemoHome, 'shelf'> & { id: string; shelfId: string; place: number })[];
   residents: (DemoResident & { id: string; homeId: string })[];
   entries: DemoEntry[];
+  /** The air of each room, by its name. */
+  rooms: Record<string, RoomAir>;
+  probes: (Omit<DemoProbe, 'home' | 'room'> & { id: string; homeId: string | null; room: string | null })[];
 }
 
 /** Everything random in the demo comes from here: the same seed gives the same house. */
@@ -67,7 +72,13 @@ export function ropewalk(today: Day): Demo {
     ),
     ...residents.flatMap((resident) => storyOf(resident, today, start, chance)),
   ];
-  return { shelves, homes, residents, entries };
+  const probes = PROBES.map(({ home, room, ...probe }) => ({
+    ...probe,
+    id: chance.id(),
+    homeId: homes.find((each) => each.code === home)?.id ?? null,
+    room: room ?? null,
+  }));
+  return { shelves, homes, residents, entries, probes, rooms: ROOMS };
 }
 
 /** One resident's log, from the day it was taken in to today. */
@@ -97,11 +108,22 @@ function storyOf(resident: Demo['residents'][number], today: Day, start: Day, ch
       .filter((work) => work.stages.includes(resident.stage))
       .flatMap((work) =>
         every(work.everyDays, resident.waterDaysAgo).map((daysAgo) =>
-          write(work.work === 'damp' ? 'damped' : 'watered', daysAgo, {}, 40),
+          write(work.work === 'mist' ? 'misted' : 'watered', daysAgo, {}, 40),
         ),
       ),
+    ...dampings(resident).map(({ daysAgo, waterMl }) => write('damped', daysAgo, { waterMl, neededMl: waterMl }, 40)),
     ...meals(resident, write, chance),
   ];
+}
+
+/** The days on which its soil was damped: as often as its forecast says, the last time within what that gives. */
+function dampings(resident: DemoResident): { daysAgo: number; waterMl: number }[] {
+  const plan = dampingOf(resident, profileOf(resident));
+  if (!plan) return [];
+  const place = RESIDENTS.findIndex(({ called }) => called === resident.called);
+  const share = (place * 37) % 80;
+  const last = resident.dampedDaysAgo ?? Math.max(1, Math.floor((share * plan.days) / 100));
+  return every(plan.days, last).map((daysAgo) => ({ daysAgo, waterMl: plan.waterMl }));
 }
 
 function profileOf({ profile: id }: Pick<DemoResident, 'profile'>) {

@@ -2,6 +2,7 @@ import { z } from 'zod';
 
 export const ERROR_CODES = [
   'bad-json',
+  'unauthorized',
   'not-found',
   'conflict',
   'too-large',

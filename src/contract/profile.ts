@@ -3,6 +3,7 @@ import { FURNITURE_KINDS } from '@/core/housing/furniture';
 import {
   BASES,
   BODY_MEASURES,
+  DAMPINGS,
   MOULT_SIGNS,
   PLACES,
   QUANTITIES,
@@ -83,6 +84,25 @@ const making = z.strictObject({
   ...ground,
 });
 
+/** Limits of temperature that any home or room of the program may have. C */
+const degrees = z.number().min(-40).max(60);
+const inOrder = (each: { min: number; max: number }) => each.min < each.max;
+const outOfOrder = { path: ['max'], error: 'Must be more than min.' };
+const bandOf = (value: z.ZodNumber) =>
+  z
+    .strictObject({ min: value, max: value, ...ground })
+    .refine(withSource, sourceMissing)
+    .refine(inOrder, outOfOrder);
+
+const climate = z.strictObject({
+  humidityPct: bandOf(quantity('percent', 0, 100)),
+  temperatureC: bandOf(degrees),
+  bearsHours: positive,
+  dampWetnessMin: positive.refine(({ value }) => value <= 1.5, { path: ['value'], error: 'Must be at most 1.5.' }),
+  airChangesPerHour: positive,
+  damping: z.enum(DAMPINGS),
+});
+
 const proportions = z.strictObject(
   Object.fromEntries(BODY_MEASURES.map((name) => [name, positive.optional()])) as Record<
     (typeof BODY_MEASURES)[number],
@@ -98,6 +118,7 @@ export const speciesOverrides = z.strictObject({
   proportions: proportions.optional(),
   fit: z.array(fitRule).optional(),
   making: making.partial().optional(),
+  climate: climate.partial().optional(),
 });
 
 /** A care profile as it stands in `data/profiles/<id>.json`. */
@@ -133,6 +154,7 @@ export const careProfile = z
       ...ground,
     }),
     making,
+    climate,
     nest: z.strictObject({ perHeadMl: positive }).optional(),
     fit: z.array(fitRule).min(1).max(100),
     feeding: z
@@ -157,7 +179,7 @@ export const careProfile = z
       .optional(),
     work: z.array(
       z.strictObject({
-        work: z.enum(['water', 'damp']),
+        work: z.enum(['water', 'mist']),
         stages,
         everyDays: z.number().positive(),
         toleranceDays: z.number().nonnegative(),

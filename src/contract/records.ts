@@ -10,7 +10,9 @@ import {
   stage,
   substrateDepthMm,
 } from './housing';
+import { dishArea, factors, heat } from './climate';
 import { day, id, instant, line, mm, oneOf, profileId, quantity, scientificName } from './primitives';
+import { wetness } from './substrate';
 
 // ---- shelves ----
 
@@ -46,6 +48,10 @@ export const home = z
     furniture: homeContents.furniture,
     litterDepthMm: homeContents.litterDepthMm,
     nest: homeContents.nest,
+    heat: heat.optional(),
+    dishAreaCm2: z.number().optional(),
+    /** Draught and surface of this box against one of its kind, by its own readings. */
+    factors: factors.optional(),
     /** Id of the mix it is filled with, where that was written down. */
     mixId: z.string().nullable(),
     /** What the box itself bears. */
@@ -67,6 +73,8 @@ const homeFields = {
   furniture: homeContents.furniture,
   litterDepthMm: homeContents.litterDepthMm,
   nest: homeContents.nest,
+  heat: heat.optional(),
+  dishAreaCm2: dishArea.optional(),
   mixId: line('the id of a mix', 60).nullable().optional(),
   weightLimitKg: quantity('kilograms', 0.05, 2000).nullable().optional(),
   quarantineSince: day.nullable().optional(),
@@ -91,6 +99,8 @@ export const homeChange = z
     ...homeFields,
     litterDepthMm: homeFields.litterDepthMm.unwrap().nullable().optional(),
     nest: homeFields.nest.unwrap().nullable().optional(),
+    heat: heat.nullable().optional(),
+    dishAreaCm2: dishArea.nullable().optional(),
   })
   .partial()
   .refine((change) => Object.keys(change).length > 0, { error: 'Give at least one field to change.' });
@@ -167,6 +177,7 @@ const entryFields = {
   keeper: line('the name of the keeper', 60).optional(),
   note: line('a note', 500).optional(),
 };
+const millilitres = quantity('millilitres', 0, 100_000);
 const aboutResident = { ...entryFields, residentId: id };
 
 export const newEntry = z
@@ -182,7 +193,16 @@ export const newEntry = z
       z.strictObject({ kind: z.literal('eaten'), ...aboutResident }),
       z.strictObject({ kind: z.literal('refused'), ...aboutResident }),
       z.strictObject({ kind: z.literal('watered'), ...aboutResident }),
-      z.strictObject({ kind: z.literal('damped'), ...aboutResident }),
+      z.strictObject({
+        kind: z.literal('damped'),
+        ...aboutResident,
+        waterMl: millilitres.optional(),
+        /** What it would have taken: pouring less leaves the soil so much drier. */
+        neededMl: millilitres.optional(),
+      }),
+      z.strictObject({ kind: z.literal('misted'), ...aboutResident, waterMl: millilitres.optional() }),
+      /** A handful of the damp end squeezed: a wetness, or how it feels. */
+      z.strictObject({ kind: z.literal('felt'), ...aboutResident, wetness }),
       z.strictObject({ kind: z.literal('looked'), ...aboutResident }),
       z.strictObject({ kind: z.literal('sign'), ...aboutResident, sign: oneOf(MOULT_SIGNS) }),
       z.strictObject({
@@ -210,7 +230,7 @@ export const newEntry = z
     ],
     {
       error:
-        'Must be one of offered, eaten, refused, watered, damped, looked, sign, moulted, measured, moved, soil-set.',
+        'Must be one of offered, eaten, refused, watered, damped, misted, felt, looked, sign, moulted, measured, moved, soil-set.',
     },
   )
   .meta({ id: 'NewEntry' });
@@ -223,6 +243,8 @@ export const ENTRY_KINDS = [
   'refused',
   'watered',
   'damped',
+  'misted',
+  'felt',
   'looked',
   'sign',
   'moulted',

@@ -2,24 +2,35 @@ import { z } from 'zod';
 import { MOULT_SIGNS } from '@/core/profiles/profile';
 import type { Job, LeaveAlone } from '@/core/plan/due';
 import { day, id, instant } from './primitives';
+import { alarm } from './readings';
 
 const reason = z.discriminatedUnion('code', [
   z.object({ code: z.literal('never'), since: day }),
   z.object({ code: z.literal('since-last'), days: z.int(), on: day }),
   z.object({ code: z.literal('after-refusal'), days: z.int(), on: day }),
   z.object({ code: z.literal('offered'), on: day, at: instant }),
+  z.object({
+    code: z.literal('dries'),
+    by: z.enum(['damped', 'felt', 'weighed']),
+    since: day,
+    dampWetness: z.number(),
+    dampWetnessMin: z.number(),
+  }),
+  z.object({ code: z.literal('dry-air'), humidityPct: z.number(), minPct: z.number(), hours: z.number() }),
+  z.object({ code: z.literal('alarms'), alarms: z.array(alarm.extend({ probe: z.string(), probeId: id })) }),
   z.object({ code: z.literal('home-fails'), rules: z.array(z.string()) }),
 ]);
 
 export const job = z
   .object({
-    kind: z.enum(['leftovers', 'feed', 'damp', 'water', 'soil', 'mend', 'rehouse']),
+    kind: z.enum(['alarm', 'leftovers', 'feed', 'damp', 'mist', 'water', 'soil', 'mend', 'rehouse']),
     dueOn: day,
     cannotWait: z.boolean(),
     minutes: z.number(),
     reason,
     prey: z.object({ count: z.int(), maxLengthMm: z.number() }).optional(),
     soil: z.object({ fromMm: z.number(), toMm: z.number() }).optional(),
+    water: z.object({ ml: z.number(), where: z.enum(['damp-end', 'throughout']) }).optional(),
     doneBy: id.optional(),
   })
   .meta({ id: 'Job' }) satisfies z.ZodType<Job>;

@@ -76,7 +76,7 @@ export const wetness = z.union([z.number().min(0).max(1.5), z.enum(FEELS).transf
 // ---- filling one home ----
 
 /** `98`, `{frontMm, backMm}` or a list of terraces. */
-const depth = z.union([mm(0, 3000), z.strictObject({ frontMm: mm(0, 3000), backMm: mm(0, 3000) }), soil], {
+export const depth = z.union([mm(0, 3000), z.strictObject({ frontMm: mm(0, 3000), backMm: mm(0, 3000) }), soil], {
   error: 'Must be a number of millimetres from 0 to 3000, {frontMm, backMm}, or terraces.',
 });
 

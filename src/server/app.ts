@@ -9,14 +9,19 @@ import { mount } from './http/mount';
 import { Problem } from './http/problem';
 import { openApiDocument } from './openapi';
 import { aboutHandlers } from './resources/about';
+import { airHandlers } from './resources/air';
 import { computeHandlers } from './resources/compute';
+import { computeClimateHandlers } from './resources/computeClimate';
 import type { Deps } from './resources/deps';
 import { entryHandlers } from './resources/entries';
 import { homeHandlers } from './resources/homes';
+import { importHandlers } from './resources/imports';
 import { materialHandlers } from './resources/materials';
 import { photoRoute } from './resources/photos';
+import { probeHandlers } from './resources/probes';
 import { profileHandlers } from './resources/profiles';
 import { residentHandlers } from './resources/residents';
+import { roomHandlers } from './resources/rooms';
 import { roundHandlers } from './resources/round';
 import { shelfHandlers } from './resources/shelves';
 import { webApp } from './webApp';
@@ -60,6 +65,11 @@ export function createApp(options: AppOptions): Express {
     ...entryHandlers(options),
     ...roundHandlers(options),
     ...computeHandlers(options),
+    ...computeClimateHandlers(options),
+    ...roomHandlers(options),
+    ...airHandlers(options),
+    ...probeHandlers(options),
+    ...importHandlers(options),
     ...profileHandlers(options),
     ...materialHandlers(options),
   });

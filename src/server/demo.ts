@@ -1,10 +1,13 @@
 import { ropewalk } from '../../demo/ropewalk';
+import { addDays } from '@/core/measure/day';
 import type { Clock } from './clock';
 import type { Database, Queries } from './storage/database';
 import { insertEntries } from './storage/entries';
 import { insertHome } from './storage/homes';
 import { eraseRecords, fingerprint, isEmpty, readMeta, writeMeta } from './storage/meta';
+import { insertProbe, updateProbe } from './storage/probes';
 import { insertResident } from './storage/residents';
+import { listRooms, updateRoomAir } from './storage/rooms';
 import { insertShelf } from './storage/shelves';
 
 /**
@@ -34,4 +37,12 @@ async function lay(queries: Queries, today: string): Promise<void> {
     await insertResident(queries, { id, called, scientificName, commonName, profile, sex, ...unknown });
   }
   await insertEntries(queries, demo.entries);
+  const rooms = await listRooms(queries);
+  for (const { id, name } of rooms) await updateRoomAir(queries, id, demo.rooms[name] ?? null);
+  for (const { faultDaysAgo = 0, fault, room, ...probe } of demo.probes) {
+    const roomId = rooms.find(({ name }) => name === room)?.id ?? null;
+    const morning = `${today}T06:00:00.000Z`;
+    await insertProbe(queries, { ...probe, kind: 'simulated', roomId, tokenSha256: null, addedAt: morning });
+    if (fault) await updateProbe(queries, probe.id, { fault }, `${addDays(today, -faultDaysAgo)}T06:00:00.000Z`);
+  }
 }

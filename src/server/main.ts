@@ -1,6 +1,7 @@
 import path from 'node:path';
 import { checkShippedData } from '@/contract/shippedData';
 import { createApp } from './app';
+import { startDevices } from './devices/devices';
 import { systemClock } from './clock';
 import { seedDemo } from './demo';
 import { packageFacts, ROOT } from './root';
@@ -10,17 +11,23 @@ import { migrate } from './storage/migrate';
 import { openFolder, openMemory } from './storage/pglite';
 import { openPostgres } from './storage/postgres';
 
+/** @throws naming the setting, where it is no port. */
+function portOf(text: string | undefined, name: string): number | undefined {
+  if (text === undefined || text === '') return undefined;
+  const port = Number(text);
+  if (Number.isInteger(port) && port >= 0 && port <= 65535) return port;
+  throw new Error(`${name} must be a whole number from 0 to 65535; got ${text}.`);
+}
+
 /** What the environment asks for. */
 function settings(environment: NodeJS.ProcessEnv) {
-  const port = Number(environment.PORT ?? 4870);
-  if (!Number.isInteger(port) || port < 0 || port > 65535) {
-    throw new Error(`PORT must be a whole number from 0 to 65535; got ${environment.PORT}.`);
-  }
   return {
-    port,
+    port: portOf(environment.PORT ?? '4870', 'PORT') ?? 4870,
     data: environment.VB_DATA === 'memory' ? 'memory' : path.resolve(environment.VB_DATA ?? path.join(ROOT, '.data')),
     demo: environment.VB_DEMO === '1',
     databaseUrl: environment.DATABASE_URL,
+    mqttPort: portOf(environment.VB_MQTT_PORT, 'VB_MQTT_PORT'),
+    mqttUrl: environment.VB_MQTT_URL,
   };
 }
 
@@ -47,6 +54,7 @@ async function main(): Promise<void> {
   const database = await openDatabase(wanted);
   await migrate(database);
   if (wanted.demo) await seedDemo(database, systemClock);
+  const devices = await startDevices({ database, clock: systemClock }, wanted.mqttPort, wanted.mqttUrl);
   const onDisk = !wanted.databaseUrl && wanted.data !== 'memory';
   const app = createApp({
     database,
@@ -64,7 +72,13 @@ async function main(): Promise<void> {
     console.log(`Verdant Burrow ${version} is ready at http://127.0.0.1:${port} on ${database.name}`);
   });
   const stop = () => {
-    server.close(() => void database.close().then(() => process.exit(0)));
+    server.close(
+      () =>
+        void devices
+          .stop()
+          .then(() => database.close())
+          .then(() => process.exit(0)),
+    );
     server.closeIdleConnections();
     // A browser keeps its connection open; after a moment it is cut.
     setTimeout(() => server.closeAllConnections(), 2000);

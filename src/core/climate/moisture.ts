@@ -81,8 +81,8 @@ const DRAUGHT_W_M2K_PER_MS = 4;
 /** Density times heat of air, J/(m3 K), and the Lewis number of vapour in air to the power 2/3. */
 const AIR_HEAT_J_M3K = 1206;
 const LEWIS_FACTOR = 0.9;
-/** Below this wetness the surface dries faster than water follows, and vapour comes from deeper down; from memory. */
-const CRITICAL_WETNESS = 0.4;
+/** Below this wetness loose fibre and litter no longer bring water up as fast as it dries, and vapour comes from deeper down; from memory. */
+const CRITICAL_WETNESS = 0.7;
 /** Open share of loose soil over its detours; from memory. */
 const SOIL_OPENNESS = 0.35;
 /** How sharply the humidity over soil falls when it is nearly dry: 1 - exp(-30 w); shape of a sorption curve, from memory. */

@@ -1,4 +1,5 @@
 import { profileOf } from '@/contract/testing/profileOf';
+import type { WateringOutlook } from '@/core/climate/watering';
 import type { Container } from '@/core/housing/container';
 import { addDays } from '@/core/measure/day';
 import { dueWork, type LogEntry, type LogKind, type ResidentToday } from './due';
@@ -166,13 +167,77 @@ describe('the home', () => {
     expect(job).toMatchObject({ kind: 'rehouse', reason: { code: 'home-fails', rules: ['floor-width'] } });
   });
 
-  it('gives water weekly to the large and damp soil to the small', () => {
-    const dry = (days: number) => ({
-      log: [entry('taken-in', 200), entry('watered', days), entry('damped', days), ...fed(2)],
-    });
+  it('gives water weekly to those with a dish, and mists those that drink from leaves', () => {
+    const dry = (days: number) => ({ log: [entry('taken-in', 200), entry('watered', days), ...fed(2)] });
     expect(kinds([], dry(6))).toEqual([]);
     expect(kinds([], dry(7))).toEqual(['water']);
-    expect(kinds([], { ...dry(4), stage: 'spiderling', legSpanMm: 40 })).toContain('damp');
+    const leaf = { profile: profileOf('leaf-insect'), legSpanMm: undefined, bodyLengthMm: 58, stage: 'nymph' as const };
+    const log = [entry('taken-in', 200), entry('misted', 1)];
+    expect(kinds([], { ...leaf, log })).toContain('mist');
+    expect(kinds([], { ...leaf, log: [...log, entry('misted', 0)] })).not.toContain('feed');
+  });
+});
+
+describe('damp soil', () => {
+  const outlook = (change: Partial<WateringOutlook> = {}): WateringOutlook => ({
+    dueOn: TODAY,
+    waterMl: 43,
+    dampWetness: 0.39,
+    dampWetnessMin: 0.4,
+    by: 'damped',
+    since: ago(28),
+    where: 'damp-end',
+    ...change,
+  });
+  const damp = (watering: WateringOutlook | null, log: LogEntry[] = []) =>
+    work([...fed(2), ...log], { watering }).jobs.find((job) => job.kind === 'damp');
+
+  it('is watered on the day its forecast names, with what it takes and where', () => {
+    expect(damp(outlook())).toEqual({
+      kind: 'damp',
+      dueOn: TODAY,
+      cannotWait: false,
+      minutes: 1,
+      reason: { code: 'dries', by: 'damped', since: ago(28), dampWetness: 0.39, dampWetnessMin: 0.4 },
+      water: { ml: 45, where: 'damp-end' },
+    });
+    expect(damp(outlook({ dueOn: addDays(TODAY, 1) }))).toBeUndefined();
+    expect(damp(outlook({ dueOn: null }))).toBeUndefined();
+    expect(damp(null)).toBeUndefined();
+  });
+
+  it('cannot wait when it is late or its air too dry, and shows what was done today', () => {
+    expect(damp(outlook({ dueOn: ago(3) }))).toMatchObject({ cannotWait: true });
+    const dryAir = { humidityPct: 48, hours: 80, minPct: 65 };
+    expect(damp(outlook({ by: 'dry-air', dryAir }))).toMatchObject({
+      cannotWait: true,
+      reason: { code: 'dry-air', humidityPct: 48, minPct: 65, hours: 80 },
+    });
+    const done = entry('damped', 0);
+    expect(damp(outlook(), [done])).toMatchObject({ doneBy: done.id });
+  });
+
+  it('is not left to dry while the animal is left alone', () => {
+    const quiet = work([entry('sign', 2, { sign: 'dark' })], { watering: outlook() });
+    expect(quiet.leaveAlone).not.toBeNull();
+    expect(quiet.jobs.map((job) => job.kind)).toContain('damp');
+  });
+});
+
+describe('probes that cry', () => {
+  const alarm = { kind: 'too-dry' as const, since: 0, hours: 80, value: 48, limit: 65, probe: 'C2', probeId: 'p1' };
+  it('send somebody to look, at once', () => {
+    const [job] = work(fed(2), { alarms: [{ ...alarm, kind: 'silent' }] }).jobs;
+    expect(job).toMatchObject({ kind: 'alarm', cannotWait: true, reason: { code: 'alarms' } });
+    const looked = entry('looked', 0);
+    expect(work([...fed(2), looked], { alarms: [alarm] }).jobs[0]).toMatchObject({ kind: 'alarm', doneBy: looked.id });
+  });
+  it('of dry air are answered by the damping, where there is one', () => {
+    const dryAir = { humidityPct: 48, hours: 80, minPct: 65 };
+    const watering = { dueOn: TODAY, waterMl: 40, dampWetness: 0.5, dampWetnessMin: 0.4, by: 'dry-air', since: ago(3) };
+    const both = { ...watering, where: 'damp-end', dryAir } as WateringOutlook;
+    expect(kinds(fed(2), { alarms: [alarm], watering: both })).toEqual(['damp']);
+    expect(kinds(fed(2), { alarms: [alarm], watering: null })).toEqual(['alarm']);
   });
 });
 

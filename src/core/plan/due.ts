@@ -11,6 +11,8 @@ import {
 import { fit, type Check, type FitAnswer } from '@/core/housing/fit';
 import type { HomeState } from '@/core/housing/quantities';
 import { withMeanDepth } from '@/core/housing/soil';
+import { pouredMl, type WateringOutlook } from '@/core/climate/watering';
+import type { Alarm } from '@/core/readings/alarms';
 
 /** What keepers write down about a resident that the round depends on. */
 export type LogKind =
@@ -21,6 +23,8 @@ export type LogKind =
   | 'refused'
   | 'watered'
   | 'damped'
+  | 'misted'
+  | 'felt'
   | 'moulted'
   | 'sign'
   | 'measured'
@@ -35,6 +39,12 @@ export interface LogEntry {
   sign?: MoultSign | undefined;
 }
 
+/** What one probe in a home says is wrong. */
+export interface ProbeAlarm extends Alarm {
+  probeId: string;
+  probe: string;
+}
+
 export interface ResidentToday extends AnimalMeasures {
   profile: CareProfile;
   stage: Stage;
@@ -42,15 +52,22 @@ export interface ResidentToday extends AnimalMeasures {
   home: HomeState;
   /** At least the latest entry of each kind (and of each kind of sign) before today, and all of today's. */
   log: LogEntry[];
+  /** When its soil is to be damped, as it stood this morning; null for kinds whose soil is not kept damp. */
+  watering?: WateringOutlook | null | undefined;
+  /** What the probes in its home say is wrong. */
+  alarms?: ProbeAlarm[] | undefined;
 }
 
-export type JobKind = 'leftovers' | 'feed' | 'damp' | 'water' | 'soil' | 'mend' | 'rehouse';
+export type JobKind = 'alarm' | 'leftovers' | 'feed' | 'damp' | 'mist' | 'water' | 'soil' | 'mend' | 'rehouse';
 
 export type Reason =
   | { code: 'never'; since: Day }
   | { code: 'since-last'; days: number; on: Day }
   | { code: 'after-refusal'; days: number; on: Day }
   | { code: 'offered'; on: Day; at: string }
+  | { code: 'dries'; by: 'damped' | 'felt' | 'weighed'; since: Day; dampWetness: number; dampWetnessMin: number }
+  | { code: 'dry-air'; humidityPct: number; minPct: number; hours: number }
+  | { code: 'alarms'; alarms: ProbeAlarm[] }
   | { code: 'home-fails'; rules: string[] };
 
 export interface Job {
@@ -61,6 +78,8 @@ export interface Job {
   reason: Reason;
   prey?: { count: number; maxLengthMm: number };
   soil?: { fromMm: number; toMm: number };
+  /** What to pour, and where. */
+  water?: { ml: number; where: WateringOutlook['where'] };
   /** The entry with which it was done today. */
   doneBy?: string;
 }
@@ -80,8 +99,10 @@ export interface DueWork {
 export function dueWork(resident: ResidentToday, today: Day): DueWork {
   const leaveAlone = quietTime(resident, today);
   const jobs = [
+    ...alarms(resident, today),
     ...leftovers(resident, today),
     ...feeding(resident, today),
+    ...damping(resident, today),
     ...regularWork(resident, today),
     ...homeWork(resident, today),
   ].filter((job) => job.doneBy !== undefined || !leaveAlone || !WAITS_FOR_QUIET.has(job.kind));
@@ -195,8 +216,49 @@ function mealPlan({ profile, stage, school }: ResidentToday): MealPlan | undefin
   return profile.feeding?.meals.find((meal) => meal.school === inForce && meal.stages.includes(stage));
 }
 
+/** Late by more than this many days, damp soil should not wait another. */
+const DAMP_TOLERANCE_DAYS = 2;
+const DAMP_MINUTES = 1;
+const LOOK_MINUTES = 2;
+
+/** The soil is damped on the day its forecast names, or at once when its air has been too dry for too long. */
+function damping({ watering, log }: ResidentToday, today: Day): Job[] {
+  if (!watering || watering.dueOn === null || watering.dueOn > today) return [];
+  const { dueOn, by, since, dampWetness, dampWetnessMin, dryAir } = watering;
+  return [
+    {
+      kind: 'damp',
+      dueOn,
+      cannotWait: dryAir !== undefined || daysBetween(dueOn, today) > DAMP_TOLERANCE_DAYS,
+      minutes: DAMP_MINUTES,
+      reason:
+        dryAir || by === 'dry-air'
+          ? { code: 'dry-air', humidityPct: 0, minPct: 0, hours: 0, ...dryAir }
+          : { code: 'dries', by, since, dampWetness, dampWetnessMin },
+      water: { ml: pouredMl(watering.waterMl), where: watering.where },
+      ...doneToday(log, ['damped'], today),
+    },
+  ];
+}
+
+/** A probe that cries is looked at; dry air alone is answered by damping where the soil is kept damp. */
+function alarms({ alarms: all = [], watering, log }: ResidentToday, today: Day): Job[] {
+  const left = all.filter((each) => each.kind !== 'too-dry' || !watering);
+  if (left.length === 0) return [];
+  return [
+    {
+      kind: 'alarm',
+      dueOn: today,
+      cannotWait: true,
+      minutes: LOOK_MINUTES,
+      reason: { code: 'alarms', alarms: left },
+      ...doneToday(log, ['looked'], today),
+    },
+  ];
+}
+
 function regularWork({ profile, stage, log }: ResidentToday, today: Day): Job[] {
-  const doneWith = { water: 'watered', damp: 'damped' } as const;
+  const doneWith = { water: 'watered', mist: 'misted' } as const;
   return profile.work
     .filter((work) => work.stages.includes(stage))
     .flatMap((work) => {

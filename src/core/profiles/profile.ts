@@ -162,6 +162,29 @@ export interface Making extends Ground {
   furniture: { kind: FurnitureKind; count: number }[];
 }
 
+/** A band of values with what it rests on. */
+export interface BandFact extends Ground {
+  min: number;
+  max: number;
+}
+
+export const DAMPINGS = ['soil', 'mist', 'none'] as const;
+
+/** The air and the water that this kind is kept in. */
+export interface Climate {
+  /** Of the air where the animal has a choice: away from dish and heat. % */
+  humidityPct: BandFact;
+  temperatureC: BandFact;
+  /** Hours that it bears outside its bands before somebody is called. */
+  bearsHours: Fact;
+  /** Under this wetness the damp end is damped again. */
+  dampWetnessMin: Fact;
+  /** With less exchange of air than this a damp home goes sour. 1/h */
+  airChangesPerHour: Fact;
+  /** Where its water comes from: soil kept damp, leaves and walls misted, or neither (a dish, a tube, its food). */
+  damping: (typeof DAMPINGS)[number];
+}
+
 /** How much nest a worker (with its share of brood or fungus) takes. */
 export interface NestSpace {
   perHeadMl: Fact;
@@ -179,7 +202,7 @@ export interface MealPlan extends Ground {
 
 /** A piece of regular work whose interval depends on the stage. */
 export interface RegularWork extends Ground {
-  work: 'water' | 'damp';
+  work: 'water' | 'mist';
   stages: Stage[];
   everyDays: number;
   toleranceDays: number;
@@ -255,6 +278,7 @@ export interface CareProfile {
   growth: Growth;
   company: Company;
   making: Making;
+  climate: Climate;
   nest?: NestSpace;
   fit: FitRule[];
   feeding?: Feeding;

@@ -8,12 +8,13 @@ export interface SpeciesOverrides {
   proportions?: CareProfile['proportions'];
   fit?: FitRule[];
   making?: Partial<CareProfile['making']>;
+  climate?: Partial<CareProfile['climate']>;
 }
 
 /** The profile as it holds for a species: its own numbers where it has any. */
 export function withOverrides(profile: CareProfile, overrides: SpeciesOverrides | undefined): CareProfile {
   if (!overrides) return profile;
-  const { grownMm, usualMm, youngWidthMm, proportions, fit, making } = overrides;
+  const { grownMm, usualMm, youngWidthMm, proportions, fit, making, climate } = overrides;
   const own = fit ?? [];
   return {
     ...profile,
@@ -21,6 +22,7 @@ export function withOverrides(profile: CareProfile, overrides: SpeciesOverrides 
     measure: usualMm ? { ...profile.measure, usualMm } : profile.measure,
     proportions: { ...profile.proportions, ...proportions },
     making: { ...profile.making, ...making },
+    climate: { ...profile.climate, ...climate },
     ...(youngWidthMm && { young: { widthMm: youngWidthMm } }),
     fit: [
       ...profile.fit.map((rule) => own.find((each) => each.id === rule.id && each.school === rule.school) ?? rule),

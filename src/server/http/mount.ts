@@ -13,6 +13,8 @@ export interface Input<Name extends EndpointName> {
   params: Part<(typeof endpoints)[Name], 'params'>;
   query: Part<(typeof endpoints)[Name], 'query'>;
   body: Part<(typeof endpoints)[Name], 'body'>;
+  /** What the header `Authorization: Bearer` carries. */
+  token: string | undefined;
 }
 
 export type Handler<Name extends EndpointName> = (input: Input<Name>) => Reply<Name> | Promise<Reply<Name>>;
@@ -30,6 +32,7 @@ export function mount(app: Express, handlers: Handlers): void {
         params: parsePart(endpoint.params, request.params, true),
         query: parsePart(endpoint.query, request.query),
         body: parsePart(endpoint.body, request.body),
+        token: /^Bearer (\S{1,200})$/.exec(request.headers.authorization ?? '')?.[1],
       };
       const reply = endpoint.reply.parse(await handler(input));
       response.status(endpoint.status ?? 200).json(reply);

@@ -1,11 +1,21 @@
-import type { Entry } from '@/contract/records';
-import { dueWork, type LogEntry, type LogKind } from '@/core/plan/due';
+import type { Entry, Home, Resident } from '@/contract/records';
+import { addDays } from '@/core/measure/day';
+import { dueWork, type LogEntry, type LogKind, type ResidentToday } from '@/core/plan/due';
+import type { CareBook } from '@/core/profiles/careBook';
 import { MOULT_SIGNS } from '@/core/profiles/profile';
-import { careOf } from '../care';
+import { DAY_MS } from '@/core/readings/reading';
+import { careOf, materialTable } from '../care';
+import { ALARM_DAYS, homeAlarms, weighingsOf } from '../homeReadings';
+import { dampedFor, roomsOf, wateringFor } from '../house';
 import type { Handlers } from '../http/mount';
+import type { Queries } from '../storage/database';
 import { entriesForRound } from '../storage/entries';
 import { listHomes } from '../storage/homes';
+import { listProbes } from '../storage/probes';
+import { readingsOfHomes } from '../storage/readings';
 import { listResidents } from '../storage/residents';
+import { roomOfShelf } from '../storage/rooms';
+import { waterFacts } from '../waterFacts';
 import type { Deps } from './deps';
 
 export function roundHandlers({ database, clock }: Deps): Pick<Handlers, 'round'> {
@@ -18,6 +28,7 @@ export function roundHandlers({ database, clock }: Deps): Pick<Handlers, 'round'
         await listHomes(database),
         await entriesForRound(database, on),
       ];
+      const water = await waterOfHomes(database, { care, residents, homes, entries, on, now: clock.now() });
       const homeById = new Map(homes.map((home) => [home.id, home]));
       const logs = groupLog(entries);
       const stops = residents
@@ -32,6 +43,7 @@ export function roundHandlers({ database, clock }: Deps): Pick<Handlers, 'round'
               profile: care.of(resident),
               home,
               log: logs.get(resident.id) ?? [],
+              ...water.get(resident.id),
             },
             on,
           );
@@ -41,6 +53,57 @@ export function roundHandlers({ database, clock }: Deps): Pick<Handlers, 'round'
       return { on, stops };
     },
   };
+}
+
+interface Scene {
+  care: CareBook;
+  residents: Resident[];
+  homes: Home[];
+  entries: Entry[];
+  on: string;
+  now: string;
+}
+
+/** For the one that each home is damped for: when that is due, and what its probes say is wrong. */
+async function waterOfHomes(queries: Queries, scene: Scene) {
+  const { care, residents, homes, entries, on, now } = scene;
+  const [rooms, roomByShelf, materials] = [
+    await roomsOf(queries, now),
+    await roomOfShelf(queries),
+    await materialTable(queries),
+  ];
+  const probes = await listProbes(queries);
+  const readings = await readingsOfHomes(queries, new Date(Date.parse(now) - ALARM_DAYS * DAY_MS).toISOString());
+  const tenantsOf = groupBy(residents, (resident) => resident.homeId);
+  const entriesOf = groupBy(entries, (entry) => entry.residentId ?? '');
+  const probesOf = groupBy(probes, (probe) => probe.homeId ?? '');
+  const water = new Map<string, Pick<ResidentToday, 'watering' | 'alarms'>>();
+  for (const home of homes) {
+    const tenants = tenantsOf.get(home.id) ?? [];
+    const tenant = dampedFor(care, tenants);
+    const room = rooms.find((each) => each.id === roomByShelf.get(home.shelfId));
+    if (!tenant || !room) continue;
+    const profile = care.of(tenant);
+    const inHome = probesOf.get(home.id) ?? [];
+    const alarms = homeAlarms(inHome, readings, profile.climate, Date.parse(now));
+    const log = tenants.flatMap((each) => entriesOf.get(each.id) ?? []);
+    const facts = waterFacts(log, weighingsOf(inHome, readings), on, addDays(on, -1));
+    water.set(tenant.id, {
+      watering: wateringFor(profile, tenant, home, room, materials, facts, on, alarms),
+      alarms,
+    });
+  }
+  return water;
+}
+
+function groupBy<T>(all: T[], keyOf: (each: T) => string): Map<string, T[]> {
+  const groups = new Map<string, T[]>();
+  for (const each of all) {
+    const group = groups.get(keyOf(each)) ?? [];
+    group.push(each);
+    groups.set(keyOf(each), group);
+  }
+  return groups;
 }
 
 function groupLog(entries: Entry[]): Map<string, LogEntry[]> {

@@ -12,6 +12,9 @@ interface HomeRow {
   furniture: Home['furniture'] | null;
   litter_depth_mm: number | null;
   nest: Home['nest'] | null;
+  heat: Home['heat'] | null;
+  dish_area_cm2: number | null;
+  factors: Home['factors'] | null;
   mix_id: string | null;
   weight_limit_kg: number | null;
   quarantine_since: string | null;
@@ -37,6 +40,9 @@ const fromRow = (row: HomeRow): Home => ({
   ...(row.furniture && { furniture: row.furniture }),
   ...(row.litter_depth_mm !== null && { litterDepthMm: row.litter_depth_mm }),
   ...(row.nest && { nest: row.nest }),
+  ...(row.heat && { heat: row.heat }),
+  ...(row.dish_area_cm2 !== null && { dishAreaCm2: row.dish_area_cm2 }),
+  ...(row.factors && { factors: row.factors }),
   mixId: row.mix_id,
   weightLimitKg: row.weight_limit_kg,
   quarantineSince: row.quarantine_since,
@@ -69,7 +75,12 @@ export async function nextPlace(queries: Queries, shelfId: string): Promise<numb
 }
 
 export type HomeFacts = Pick<Home, 'id' | 'code' | 'shelfId' | 'place' | 'container'> &
-  Partial<Pick<Home, 'furniture' | 'litterDepthMm' | 'nest' | 'mixId' | 'weightLimitKg' | 'quarantineSince'>>;
+  Partial<
+    Pick<
+      Home,
+      'furniture' | 'litterDepthMm' | 'nest' | 'heat' | 'dishAreaCm2' | 'mixId' | 'weightLimitKg' | 'quarantineSince'
+    >
+  >;
 
 const json = (value: unknown) => (value === undefined || value === null ? null : JSON.stringify(value));
 
@@ -85,13 +96,15 @@ const valuesOf = (home: HomeFacts) => [
   home.mixId ?? null,
   home.weightLimitKg ?? null,
   home.quarantineSince ?? null,
+  json(home.heat),
+  home.dishAreaCm2 ?? null,
 ];
 
 export async function insertHome(queries: Queries, home: HomeFacts): Promise<void> {
   await queries.query(
     `INSERT INTO home (id, code, shelf_id, place, container, furniture, litter_depth_mm, nest, mix_id,
-       weight_limit_kg, quarantine_since)
-     VALUES ($1, $2, $3, $4, $5::jsonb, $6::jsonb, $7, $8::jsonb, $9, $10, $11)`,
+       weight_limit_kg, quarantine_since, heat, dish_area_cm2)
+     VALUES ($1, $2, $3, $4, $5::jsonb, $6::jsonb, $7, $8::jsonb, $9, $10, $11, $12::jsonb, $13)`,
     valuesOf(home),
   );
 }
@@ -99,7 +112,8 @@ export async function insertHome(queries: Queries, home: HomeFacts): Promise<voi
 export async function updateHome(queries: Queries, home: HomeFacts): Promise<void> {
   await queries.query(
     `UPDATE home SET code = $2, shelf_id = $3, place = $4, container = $5::jsonb, furniture = $6::jsonb,
-       litter_depth_mm = $7, nest = $8::jsonb, mix_id = $9, weight_limit_kg = $10, quarantine_since = $11
+       litter_depth_mm = $7, nest = $8::jsonb, mix_id = $9, weight_limit_kg = $10, quarantine_since = $11,
+       heat = $12::jsonb, dish_area_cm2 = $13
      WHERE id = $1`,
     valuesOf(home),
   );
@@ -122,4 +136,9 @@ export async function readPhoto(queries: Queries, homeId: string): Promise<Buffe
     [homeId],
   );
   return row && Buffer.from(row.jpeg, 'base64');
+}
+
+/** Keeps what the readings of a home have taught; null forgets it. */
+export async function updateFactors(queries: Queries, homeId: string, factors: Home['factors'] | null): Promise<void> {
+  await queries.query('UPDATE home SET factors = $2::jsonb WHERE id = $1', [homeId, json(factors)]);
 }

@@ -17,22 +17,26 @@ export async function isEmpty(queries: Queries): Promise<boolean> {
   return (await queries.query('SELECT id FROM shelf LIMIT 1')).length === 0;
 }
 
-/** A value that changes with every record written, changed or undone. */
+/** A value that changes with every record written, changed or undone; what simulated probes say is not anybody's. */
 export async function fingerprint(queries: Queries): Promise<string> {
   const [row] = await queries.query<{ print: string }>(
     `SELECT md5(concat(
-       (SELECT count(*) FROM room), '/', (SELECT count(*) FROM shelf), '/', (SELECT string_agg(r::text, ',' ORDER BY r.id) FROM resident r), '/',
+       (SELECT string_agg(r::text, ',' ORDER BY r.id) FROM room r), '/', (SELECT count(*) FROM shelf), '/', (SELECT string_agg(r::text, ',' ORDER BY r.id) FROM resident r), '/',
        (SELECT count(*) || '/' || count(undone_at) FROM entry), '/',
        (SELECT string_agg(h::text, ',' ORDER BY h.id) FROM home h), '/',
        (SELECT string_agg(s::text, ',' ORDER BY s.id) FROM shelf s), '/',
        (SELECT string_agg(p.home_id || ':' || p.version, ',' ORDER BY p.home_id) FROM home_photo p), '/',
        (SELECT string_agg(o::text, ',' ORDER BY o.id) FROM own_profile o), '/',
-       (SELECT string_agg(o::text, ',' ORDER BY o.id) FROM own_material o))) AS print`,
+       (SELECT string_agg(o::text, ',' ORDER BY o.id) FROM own_material o), '/',
+       (SELECT string_agg(p.id || p.name || p.kind || p.fault, ',' ORDER BY p.id) FROM probe p), '/',
+       (SELECT count(*) FROM reading r JOIN probe p ON p.id = r.probe_id WHERE p.kind <> 'simulated')))  AS print`,
   );
   return row?.print ?? '';
 }
 
 /** Empties every table of records; the migrations stay. */
 export async function eraseRecords(queries: Queries): Promise<void> {
-  await queries.query('TRUNCATE meta, entry, resident, home_photo, home, shelf, room, own_profile, own_material');
+  await queries.query(
+    'TRUNCATE reading_staged, reading_import, reading, probe, meta, entry, resident, home_photo, home, shelf, room, own_profile, own_material',
+  );
 }

@@ -53,7 +53,10 @@ export async function findResident(queries: Queries, id: string): Promise<Reside
 
 /** Who lives in a home, other than `besides`. */
 export async function residentsIn(queries: Queries, homeId: string, besides?: string): Promise<Resident[]> {
-  const rows = await queries.query<ResidentRow>('SELECT r.* FROM resident_now r WHERE r.home_id = $1', [homeId]);
+  const rows = await queries.query<ResidentRow>(
+    'SELECT r.* FROM resident_now r WHERE r.home_id = $1 ORDER BY r.taken_in_on, r.id',
+    [homeId],
+  );
   return rows.map(fromRow).filter((resident) => resident.id !== besides);
 }
 

@@ -16,6 +16,7 @@ import { Name, Soft, Strong } from '../components/Words';
 import { circle, space, target } from '../theme/tokens';
 import { jobReason, jobTitle, preyLimitMm } from '../words/jobs';
 import { calledWords } from '../words/residents';
+import { useTemperature } from '../words/temperature';
 import { useLength } from '../words/useLength';
 
 interface Props {
@@ -64,12 +65,18 @@ interface JobProps {
 function JobRow({ job, home, resident, today, children }: JobProps) {
   const styles = useStyles();
   const length = useLength();
+  const temperature = useTemperature();
   const { write, undo } = useLog();
   const care = useHouse((house) => house.care);
   const [isBusy, setBusy] = useState(false);
   const done = job.doneBy !== undefined;
   const title = jobTitle(job, length);
-  const reason = jobReason(job, today, job.reason.code === 'home-fails' ? fitOf(care, home, resident) : undefined);
+  const reason = jobReason(
+    job,
+    today,
+    job.reason.code === 'home-fails' ? fitOf(care, home, resident) : undefined,
+    temperature,
+  );
   const once = async (act: () => Promise<unknown>) => {
     if (isBusy) return;
     setBusy(true);
@@ -125,7 +132,15 @@ function entryFor(job: Job, home: Home, resident: Resident) {
     case 'water':
       return { kind: 'watered', residentId } as const;
     case 'damp':
-      return { kind: 'damped', residentId } as const;
+      return {
+        kind: 'damped',
+        residentId,
+        ...(job.water && { waterMl: job.water.ml, neededMl: job.water.ml }),
+      } as const;
+    case 'mist':
+      return { kind: 'misted', residentId } as const;
+    case 'alarm':
+      return { kind: 'looked', residentId } as const;
     case 'soil':
     case 'mend':
     case 'rehouse':
@@ -138,6 +153,8 @@ const DONE_WORDS: Record<Job['kind'], string> = {
   leftovers: 'nothing left.',
   water: 'dish filled.',
   damp: 'soil damped.',
+  mist: 'misted.',
+  alarm: 'looked at.',
   soil: 'soil set.',
   mend: 'mended.',
   rehouse: 'moved.',

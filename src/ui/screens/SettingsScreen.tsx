@@ -10,7 +10,7 @@ import { space } from '../theme/tokens';
 
 /** What belongs to this phone: its unit, its colours, and whose it is. */
 export function SettingsScreen() {
-  const { look, lengthUnit, keeper, set } = usePreferences();
+  const { look, lengthUnit, temperatureUnit, keeper, set } = usePreferences();
   return (
     <Screen>
       <Title>Settings</Title>
@@ -26,6 +26,16 @@ export function SettingsScreen() {
           ]}
           value={lengthUnit}
           onChange={(unit) => set({ lengthUnit: unit })}
+        />
+        <Heading>Temperatures</Heading>
+        <Choices
+          label="Unit of temperature"
+          choices={[
+            { value: 'C', title: 'Celsius' },
+            { value: 'F', title: 'Fahrenheit' },
+          ]}
+          value={temperatureUnit}
+          onChange={(unit) => set({ temperatureUnit: unit })}
         />
         <Heading>Colours</Heading>
         <Choices
@@ -50,6 +60,10 @@ export function SettingsScreen() {
         <ListRow label="Care profiles" onPress={() => router.push('/profiles')}>
           <Strong>Care profiles</Strong>
           <Soft>The rules of every kind, and your own; import and save as files.</Soft>
+        </ListRow>
+        <ListRow label="Rooms and probes" onPress={() => router.push('/probes')}>
+          <Strong>Rooms and probes</Strong>
+          <Soft>The air of each room, sensors and their tokens, files of loggers.</Soft>
         </ListRow>
       </View>
     </Screen>

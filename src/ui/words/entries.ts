@@ -1,5 +1,7 @@
 import type { Entry } from '@/contract/records';
-import { signWords } from './jobs';
+import { feelOf } from '@/core/substrate/wetness';
+import { FEEL_WORDS } from './home';
+import { signWords, waterWords } from './jobs';
 import type { LengthWords } from './useLength';
 
 const lengthOf = (entry: Entry, name: string) => {
@@ -42,7 +44,11 @@ export function entryWords(entry: Entry, length: LengthWords): string {
     case 'watered':
       return 'Dish filled';
     case 'damped':
-      return 'Soil damped';
+      return `Soil damped${typeof entry.data.waterMl === 'number' ? `, ${waterWords(entry.data.waterMl)}` : ''}`;
+    case 'misted':
+      return 'Misted';
+    case 'felt':
+      return `Soil felt: ${FEEL_WORDS[feelOf(Number(entry.data.wetness))]}`;
     case 'looked':
       return 'Looked at';
     case 'sign':

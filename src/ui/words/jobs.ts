@@ -1,7 +1,9 @@
-import type { Job, LeaveAlone } from '@/core/plan/due';
+import type { Job, LeaveAlone, ProbeAlarm } from '@/core/plan/due';
+import type { AlarmKind } from '@/core/readings/alarms';
 import type { FitAnswer } from '@/core/housing/fit';
 import { dayWords, daysWords, timeWords } from './days';
 import type { LengthWords } from './useLength';
+import type { TemperatureWords } from './temperature';
 
 /** Prey is offered in whole millimetres, rounded down: the limit is the largest that is safe. */
 export function preyLimitMm(maxLengthMm: number): number {
@@ -26,7 +28,11 @@ export function jobTitle(job: Job, length: LengthWords): string {
     case 'water':
       return 'Rinse and fill the dish';
     case 'damp':
-      return 'Damp the soil';
+      return dampTitle(job.water);
+    case 'mist':
+      return 'Mist leaves and walls';
+    case 'alarm':
+      return alarmTitle(job);
     case 'soil':
       return `Raise the soil to ${length.long(job.soil?.toMm ?? 0)}`.replace(
         'Raise',
@@ -39,8 +45,56 @@ export function jobTitle(job: Job, length: LengthWords): string {
   }
 }
 
+function dampTitle(water: Job['water']): string {
+  if (!water) return 'Damp the soil';
+  return `${waterWords(water.ml)} ${water.where === 'damp-end' ? 'at the damp end' : 'over all the soil'}`;
+}
+
+/** "40 mL", "1.2 L". */
+export const waterWords = (ml: number): string => (ml < 1000 ? `${ml} mL` : `${(ml / 1000).toFixed(1)} L`);
+
+const ALARM_TITLES: Record<AlarmKind, string> = {
+  'too-dry': 'Too dry: look in',
+  'too-damp': 'Too damp: let air in',
+  'too-cold': 'Too cold: look at the heat',
+  'too-warm': 'Too warm: look at the heat',
+  silent: 'Look at the probe: it is silent',
+  stuck: 'Look at the probe: it is stuck',
+};
+
+function alarmTitle({ reason }: Job): string {
+  const first = reason.code === 'alarms' ? reason.alarms[0] : undefined;
+  return first ? ALARM_TITLES[first.kind] : 'Look at the probe';
+}
+
+/** "damp end at 56 %" of all that the mix holds. */
+const wetnessPct = (wetness: number) => `${Math.round(100 * wetness)} %`;
+
+/** One alarm: what the probe says, since when, and what would be right. */
+export function alarmWords({ kind, hours, value, limit, probe }: ProbeAlarm, temperature: TemperatureWords): string {
+  const long = hoursWords(hours);
+  switch (kind) {
+    case 'too-dry':
+    case 'too-damp':
+      return `${probe}: ${Math.round(value ?? 0)} % for ${long}, limit ${limit} %`;
+    case 'too-cold':
+    case 'too-warm':
+      return `${probe}: ${temperature.long(value ?? 0)} for ${long}, limit ${temperature.long(limit ?? 0)}`;
+    case 'silent':
+      return `${probe}: nothing for ${long}`;
+    case 'stuck':
+      return `${probe}: the very same value for ${long}`;
+  }
+}
+
+/** "9 hours", "3 days". */
+export const hoursWords = (hours: number): string =>
+  hours < 48 ? `${Math.round(hours)} hours` : daysWords(Math.round(hours / 24));
+
+const BY_WORDS = { damped: 'damped', felt: 'felt', weighed: 'weighed' } as const;
+
 /** Why it is due. `fit` gives the failing rules their words. */
-export function jobReason(job: Job, today: string, fit: FitAnswer | undefined): string {
+export function jobReason(job: Job, today: string, fit: FitAnswer | undefined, temperature: TemperatureWords): string {
   const { reason } = job;
   switch (reason.code) {
     case 'never':
@@ -51,6 +105,15 @@ export function jobReason(job: Job, today: string, fit: FitAnswer | undefined): 
       return `refused ${daysWords(reason.days)} ago: offer again`;
     case 'offered':
       return `offered ${dayWords(reason.on, today)} ${timeWords(reason.at)}`;
+    case 'dries':
+      return (
+        `damp end at ${wetnessPct(reason.dampWetness)} of what it holds, wants ${wetnessPct(reason.dampWetnessMin)}; ` +
+        `${BY_WORDS[reason.by]} ${dayWords(reason.since, today)}`
+      );
+    case 'dry-air':
+      return `its air is at ${Math.round(reason.humidityPct)} % for ${hoursWords(reason.hours)}, wants ${reason.minPct} %`;
+    case 'alarms':
+      return reason.alarms.map((each) => alarmWords(each, temperature)).join('; ');
     case 'home-fails':
       return reason.rules
         .map((rule) => fit?.checks.find((check) => check.rule === rule)?.title ?? rule)

@@ -7,11 +7,13 @@ import { checkNumbers, inputWords, limitWords, marksOf, notCheckedWords, worstFi
 import { dayWords, daysWords, weekday } from './days';
 import { entryWords } from './entries';
 import { kilograms, litres } from './home';
-import { jobReason, jobTitle, leaveAloneWords, preyLimitMm } from './jobs';
+import { alarmWords, jobReason, jobTitle, leaveAloneWords, preyLimitMm } from './jobs';
 import { byGroup, numbersOf, ruleWords } from './profiles';
 import { containerWords, lifeWords } from './residents';
+import { temperatureWords } from './temperature';
 import type { LengthWords } from './useLength';
 
+const celsius = temperatureWords('C');
 const lengths = (unit: LengthWords['unit']): LengthWords => ({
   unit,
   long: (mm) => formatLength(mm, unit),
@@ -102,12 +104,42 @@ describe('jobs', () => {
 
   it('say why they are due', () => {
     const today = '2026-03-14';
-    expect(jobReason(job({}), today, undefined)).toBe('14 days since the last, 28 Feb');
-    expect(jobReason(job({ reason: { code: 'after-refusal', days: 1, on: '2026-03-13' } }), today, undefined)).toBe(
-      'refused 1 day ago: offer again',
-    );
+    expect(jobReason(job({}), today, undefined, celsius)).toBe('14 days since the last, 28 Feb');
+    expect(
+      jobReason(job({ reason: { code: 'after-refusal', days: 1, on: '2026-03-13' } }), today, undefined, celsius),
+    ).toBe('refused 1 day ago: offer again');
     const fails = job({ reason: { code: 'home-fails', rules: ['gap'] } });
-    expect(jobReason(fails, today, { checks: [check()] } as never)).toBe('too far to fall');
+    expect(jobReason(fails, today, { checks: [check()] } as never, celsius)).toBe('too far to fall');
+  });
+
+  it('say what to pour where, and why', () => {
+    const today = '2026-03-14';
+    const dries = {
+      code: 'dries',
+      by: 'weighed',
+      since: '2026-03-12',
+      dampWetness: 0.562,
+      dampWetnessMin: 0.6,
+    } as const;
+    const damp = job({ kind: 'damp', water: { ml: 40, where: 'damp-end' }, reason: dries });
+    expect(jobTitle(damp, mm)).toBe('40 mL at the damp end');
+    expect(jobTitle({ ...damp, water: { ml: 1250, where: 'throughout' } }, mm)).toBe('1.3 L over all the soil');
+    expect(jobReason(damp, today, undefined, celsius)).toBe(
+      'damp end at 56 % of what it holds, wants 60 %; weighed Thursday',
+    );
+    const dryAir = job({ kind: 'damp', reason: { code: 'dry-air', humidityPct: 48.3, minPct: 65, hours: 72 } });
+    expect(jobReason(dryAir, today, undefined, celsius)).toBe('its air is at 48 % for 3 days, wants 65 %');
+  });
+
+  it('say what a probe complains of, in the keeper’s unit', () => {
+    const alarm = { probe: 'B4 air', probeId: 'p', since: 0 };
+    const warm = { ...alarm, kind: 'too-warm' as const, hours: 9, value: 31, limit: 29 };
+    expect(alarmWords(warm, celsius)).toBe('B4 air: 31 C for 9 hours, limit 29 C');
+    expect(alarmWords(warm, temperatureWords('F'))).toBe('B4 air: 87.8 F for 9 hours, limit 84.2 F');
+    expect(alarmWords({ ...alarm, kind: 'silent', hours: 60 }, celsius)).toBe('B4 air: nothing for 3 days');
+    const job_ = job({ kind: 'alarm', reason: { code: 'alarms', alarms: [{ ...alarm, kind: 'stuck', hours: 20 }] } });
+    expect(jobTitle(job_, mm)).toBe('Look at the probe: it is stuck');
+    expect(jobReason(job_, '2026-03-14', undefined, celsius)).toBe('B4 air: the very same value for 20 hours');
   });
 
   it('say why one is left alone', () => {

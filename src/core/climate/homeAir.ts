@@ -1,0 +1,103 @@
+import { floorAreaMm2 } from '@/core/housing/container';
+import type { Furniture } from '@/core/housing/furniture';
+import { flat } from '@/core/housing/soil';
+import type { HomeState } from '@/core/housing/quantities';
+import type { CareProfile, Stage } from '@/core/profiles/profile';
+import type { MaterialTable, RecipePart } from '@/core/substrate/material';
+import type { Wishes } from './forecast';
+import { moistBox, type Filling } from './moistBox';
+import type { BoxFactors, MoistureQuestion, RoomAir } from './moisture';
+
+export const HEAT_SOURCES = ['mat-on-side', 'mat-below', 'cable', 'lamp'] as const;
+export type HeatSource = (typeof HEAT_SOURCES)[number];
+
+/** Warmth that a keeper adds to one home. */
+export interface Heat {
+  source: HeatSource;
+  hasThermostat: boolean;
+  /** By how much it makes the home warmer than its room. K */
+  warmingK: number;
+}
+
+/** A home as far as its air and water go. */
+export interface AiredHome extends HomeState {
+  heat?: Heat | undefined;
+  /** Open water in it. cm2 */
+  dishAreaCm2?: number | undefined;
+  /** What its readings have said about it, against a box of its kind. */
+  factors?: BoxFactors | undefined;
+}
+
+/** Draught about a shelf in a room with people in it; from memory. m/s */
+export const USUAL_DRAUGHT_MS = 0.1;
+
+/** A room nobody has measured: what suits people. */
+export const USUAL_ROOM: RoomAir = {
+  temperatureC: 22,
+  relativeHumidityPct: 45,
+  draughtMS: USUAL_DRAUGHT_MS,
+  dailySwingK: 1,
+};
+
+/** A dish is about this share of the floor where nobody measured it; from memory. */
+const USUAL_DISH_SHARE = 0.05;
+
+/** Open water of a home: as measured, or as usual for its dishes. cm2 */
+export function dishAreaCm2Of({ container, furniture, dishAreaCm2 }: AiredHome): number {
+  if (dishAreaCm2 !== undefined) return dishAreaCm2;
+  const dishes = (furniture ?? []).filter(({ kind }: Furniture) => kind === 'dish');
+  const count = dishes.reduce((sum, each) => sum + (each.count ?? 1), 0);
+  return (count * USUAL_DISH_SHARE * floorAreaMm2(container)) / 100;
+}
+
+/** The wetness a home is kept at for who lives in it: damp and dry end, and how much of the floor is damp. */
+export function keptWetness({ making }: CareProfile, stage: Stage): { damp: number; dry: number; sharePct: number } {
+  const throughout = making.dampThroughout?.includes(stage) ?? false;
+  return {
+    damp: making.dampWetness,
+    dry: making.dryWetness,
+    sharePct: throughout ? 100 : making.dampSharePct,
+  };
+}
+
+/** What is in a home, for the moisture engine. */
+export function fillingOf(profile: CareProfile, stage: Stage, home: AiredHome, recipe: RecipePart[]): Filling {
+  return {
+    soil: home.soil ?? flat(home.substrateDepthMm),
+    recipe,
+    dampSharePct: keptWetness(profile, stage).sharePct,
+    litterDepthMm: home.litterDepthMm,
+    dishAreaCm2: dishAreaCm2Of(home),
+  };
+}
+
+/** A home with who lives in it and the room about it, ready for a forecast of so many days from freshly damped. */
+export function questionOf(
+  profile: CareProfile,
+  stage: Stage,
+  home: AiredHome,
+  room: RoomAir,
+  recipe: RecipePart[],
+  materials: MaterialTable,
+  days: number,
+): MoistureQuestion {
+  const { damp, dry } = keptWetness(profile, stage);
+  return {
+    box: moistBox(home.container, fillingOf(profile, stage, home, recipe), materials),
+    wetness: { damp, dry },
+    room,
+    warmingK: home.heat?.warmingK ?? 0,
+    days,
+    stepMinutes: 60,
+    factors: home.factors,
+  };
+}
+
+/** What the profile asks of the air and the water of a home. */
+export function wishesOf({ climate }: CareProfile): Wishes {
+  return {
+    humidityPct: climate.humidityPct,
+    dampWetnessMin: climate.dampWetnessMin.value,
+    minAirChangesPerHour: climate.airChangesPerHour.value,
+  };
+}

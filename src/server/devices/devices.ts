@@ -1,0 +1,38 @@
+import type { Clock } from '../clock';
+import type { Database } from '../storage/database';
+import { simulateProbes } from './simulate';
+
+const LOOKS_EVERY_MS = 60_000;
+
+/**
+ * Starts what speaks to the server of itself: the simulated probes always, a broker for MQTT where a port is set, and a
+ * listener on another broker where its address is. MQTT is loaded only when it is asked for.
+ */
+export async function startDevices(
+  deps: { database: Database; clock: Clock },
+  mqttPort: number | undefined,
+  mqttUrl: string | undefined,
+): Promise<{ stop: () => Promise<void> }> {
+  let busy: Promise<void> = Promise.resolve();
+  const look = () => {
+    busy = busy
+      .then(() => simulateProbes(deps))
+      .catch((error: unknown) => console.error('The simulated probes could not report.', error));
+  };
+  // What they have to tell of the last days is there before the first page asks.
+  look();
+  await busy;
+  const timer = setInterval(look, LOOKS_EVERY_MS);
+  const mqtt = mqttPort === undefined && mqttUrl === undefined ? undefined : await import('./mqtt');
+  const broker = mqttPort === undefined ? undefined : await mqtt?.startBroker(deps, mqttPort);
+  if (broker) console.log(`MQTT: devices may publish to 127.0.0.1:${broker.port}.`);
+  const listener = mqttUrl === undefined ? undefined : mqtt?.listenOn(deps, mqttUrl);
+  return {
+    stop: async () => {
+      clearInterval(timer);
+      await busy;
+      await broker?.close();
+      await listener?.close();
+    },
+  };
+}

@@ -1,0 +1,131 @@
+import type { Home, Resident } from '@/contract/records';
+import type { Room } from '@/contract/readings';
+import { followMoisture, type MoistureCourse } from '@/core/climate/moisture';
+import { saturationVapourPressurePa } from '@/core/climate/psychrometrics';
+import type { CareBook } from '@/core/profiles/careBook';
+import { DAY_MS, HOUR_MS } from '@/core/readings/reading';
+import { PROBE_STEP_MS, simulatedReadings, type TrueAir } from '@/core/readings/simulatedProbe';
+import type { MaterialTable } from '@/core/substrate/material';
+import { careOf, materialTable } from '../care';
+import type { Clock } from '../clock';
+import { dampedFor, questionFor, roomsOf } from '../house';
+import type { Database, Queries } from '../storage/database';
+import { waterEntriesOf } from '../storage/entries';
+import { listHomes } from '../storage/homes';
+import { listSimulated } from '../storage/probes';
+import { listResidents } from '../storage/residents';
+import { roomOfShelf } from '../storage/rooms';
+import { momentOf } from '../waterFacts';
+import { addReadings } from './takeReadings';
+
+/** A probe that was just hung up has this much to tell, so that charts are not empty. */
+const HISTORY_DAYS = 10;
+/** A damping before this is as good as forgotten. */
+const LONGEST_DAYS = 120;
+
+/**
+ * Lets the simulated probes say what they would have said up to now: the air of their home by the moisture engine, from
+ * damping to damping, or that of their room.
+ */
+export async function simulateProbes({ database, clock }: { database: Database; clock: Clock }): Promise<void> {
+  const probes = await listSimulated(database);
+  const now = Date.parse(clock.now());
+  const due = probes.filter(({ lastAt }) => lastAt === null || now - Date.parse(lastAt) >= PROBE_STEP_MS);
+  if (due.length === 0) return;
+  const world = await worldOf(database, clock);
+  for (const probe of due) {
+    const from = probe.lastAt === null ? now - HISTORY_DAYS * DAY_MS : Date.parse(probe.lastAt);
+    const air =
+      probe.homeId !== null ? await airOfHome(database, world, probe.homeId, from) : airOfRoom(world, probe.roomId);
+    if (!air) continue;
+    const faultFrom = probe.faultFrom === null ? Infinity : Date.parse(probe.faultFrom);
+    const seed = Number.parseInt(probe.id.slice(0, 8), 16);
+    const placed = probe.place === 'warm' ? warmer(air) : air;
+    const readings = simulatedReadings({ seed, fault: probe.fault, faultFrom }, placed, from, now);
+    if (readings.length === 0) continue;
+    await database.transaction((queries) =>
+      addReadings(
+        queries,
+        probe.id,
+        readings.map((each) => ({ ...each, mark: null })),
+      ),
+    );
+  }
+}
+
+interface World {
+  care: CareBook;
+  materials: MaterialTable;
+  homes: Home[];
+  residents: Resident[];
+  rooms: Room[];
+  roomByShelf: Map<string, string>;
+}
+
+async function worldOf(queries: Queries, clock: Clock): Promise<World> {
+  const [care, materials] = [await careOf(queries), await materialTable(queries)];
+  const [homes, residents] = [await listHomes(queries), await listResidents(queries)];
+  return {
+    care,
+    materials,
+    homes,
+    residents,
+    rooms: await roomsOf(queries, clock.now()),
+    roomByShelf: await roomOfShelf(queries),
+  };
+}
+
+/** The warm side of a home, where a mat or a lamp is: three degrees over the rest, its vapour the same. From memory. */
+const WARM_SIDE_K = 3;
+const warmer =
+  (air: TrueAir): TrueAir =>
+  (at) => {
+    const { temperatureC, relativeHumidityPct } = air(at);
+    const ratio = saturationVapourPressurePa(temperatureC) / saturationVapourPressurePa(temperatureC + WARM_SIDE_K);
+    return { temperatureC: temperatureC + WARM_SIDE_K, relativeHumidityPct: relativeHumidityPct * ratio };
+  };
+
+function airOfRoom({ rooms }: World, roomId: string | null): TrueAir | undefined {
+  const room = rooms.find((each) => each.id === roomId);
+  if (!room) return undefined;
+  const { temperatureC, relativeHumidityPct, dailySwingK = 1 } = room.air;
+  const pressure = (saturationVapourPressurePa(temperatureC) * relativeHumidityPct) / 100;
+  return (at) => {
+    const hour = (at / HOUR_MS) % 24;
+    const warm = temperatureC + dailySwingK * Math.cos((2 * Math.PI * (hour - 15)) / 24);
+    return { temperatureC: warm, relativeHumidityPct: (100 * pressure) / saturationVapourPressurePa(warm) };
+  };
+}
+
+async function airOfHome(queries: Queries, world: World, homeId: string, from: number): Promise<TrueAir | undefined> {
+  const home = world.homes.find((each) => each.id === homeId);
+  const tenant = dampedFor(
+    world.care,
+    world.residents.filter((each) => each.homeId === homeId),
+  );
+  const room = world.rooms.find((each) => each.id === world.roomByShelf.get(home?.shelfId ?? ''));
+  if (!home || !tenant || !room) return undefined;
+  const profile = world.care.of(tenant);
+  const dampings = (await waterEntriesOf(queries, homeId)).filter((entry) => entry.kind !== 'felt').reverse();
+  const starts = dampings.map(momentOf).filter((at) => at > from - LONGEST_DAYS * DAY_MS);
+  if (starts.length === 0) starts.push(from - DAY_MS);
+  const courses = new Map<number, MoistureCourse>();
+  const question = questionFor(profile, tenant, home, room, world.materials, LONGEST_DAYS);
+  return (at) => {
+    const start = starts.findLast((each) => each <= at) ?? starts[0] ?? at;
+    const startHour = Math.round((start / HOUR_MS) % 24);
+    let course = courses.get(start);
+    if (!course) courses.set(start, (course = followMoisture({ ...question, startHour })));
+    const hour = Math.min(course.relativeHumidityPct.length - 1, Math.max(0, (at - start) / HOUR_MS));
+    return {
+      temperatureC: between(course.temperatureC, hour),
+      relativeHumidityPct: between(course.relativeHumidityPct, hour),
+    };
+  };
+}
+
+function between(values: Float64Array, hour: number): number {
+  const index = Math.floor(hour);
+  const a = values[index] ?? 0;
+  return a + ((values[index + 1] ?? a) - a) * (hour - index);
+}

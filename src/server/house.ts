@@ -1,0 +1,82 @@
+import { shippedMixes } from '@/contract/shipped';
+import type { Home, Resident } from '@/contract/records';
+import type { Room } from '@/contract/readings';
+import { questionOf, USUAL_ROOM, wishesOf } from '@/core/climate/homeAir';
+import type { MoistureQuestion } from '@/core/climate/moisture';
+import { wateringOutlook, type WaterFact, type WateringOutlook } from '@/core/climate/watering';
+import type { Day } from '@/core/measure/day';
+import type { CareBook, Kept } from '@/core/profiles/careBook';
+import type { CareProfile } from '@/core/profiles/profile';
+import type { Alarm } from '@/core/readings/alarms';
+import { DAY_MS } from '@/core/readings/reading';
+import type { MaterialTable, RecipePart } from '@/core/substrate/material';
+import type { Queries } from './storage/database';
+import { listRooms, measuredRooms, type RoomRow } from './storage/rooms';
+
+/** A room's probes speak for it over the last week. */
+const ROOM_DAYS = 7;
+
+/** The rooms with their air: by their probes, else as set, else as usual. */
+export async function roomsOf(queries: Queries, now: string): Promise<Room[]> {
+  const since = new Date(Date.parse(now) - ROOM_DAYS * DAY_MS).toISOString();
+  const measured = await measuredRooms(queries, since);
+  return (await listRooms(queries)).map((row) => roomOf(row, measured.get(row.id)));
+}
+
+function roomOf(
+  { id, name, air }: RoomRow,
+  measured: { temperatureC: number; relativeHumidityPct: number; swingK: number } | undefined,
+): Room {
+  const set = { ...USUAL_ROOM, ...air };
+  if (!measured) return { id, name, air: set, from: air ? 'set' : 'usual' };
+  const { temperatureC, relativeHumidityPct, swingK } = measured;
+  return { id, name, air: { ...set, temperatureC, relativeHumidityPct, dailySwingK: swingK }, from: 'readings' };
+}
+
+/** What a home is filled with: the mix written down, or the usual one of who lives there. */
+export function recipeOf(home: Pick<Home, 'mixId'>, profile: CareProfile): RecipePart[] {
+  const named = home.mixId ?? profile.making.mixes[0];
+  return (shippedMixes.find((mix) => mix.id === named) ?? shippedMixes[0])?.recipe ?? [];
+}
+
+/** Of those in a home the one whose soil is kept dampest: it is damped for. The first where nobody's is. */
+export function dampedFor<Tenant extends Kept>(care: CareBook, tenants: Tenant[]): Tenant | undefined {
+  const wants = (each: Tenant) => {
+    const { climate, making } = care.of(each);
+    return climate.damping === 'soil' ? making.dampWetness : 0;
+  };
+  return tenants.reduce<Tenant | undefined>(
+    (best, each) => (best && wants(best) >= wants(each) ? best : each),
+    undefined,
+  );
+}
+
+/** A home with who lives in it, ready to be forecast. */
+export function questionFor(
+  profile: CareProfile,
+  resident: Pick<Resident, 'stage'>,
+  home: Home,
+  room: Room,
+  materials: MaterialTable,
+  days: number,
+): MoistureQuestion {
+  return questionOf(profile, resident.stage, home, room.air, recipeOf(home, profile), materials, days);
+}
+
+/** When a home is to be damped; null for kinds whose soil is not kept damp. */
+export function wateringFor(
+  profile: CareProfile,
+  resident: Pick<Resident, 'stage'>,
+  home: Home,
+  room: Room,
+  materials: MaterialTable,
+  facts: WaterFact[],
+  today: Day,
+  alarms: Alarm[],
+): WateringOutlook | null {
+  if (profile.climate.damping !== 'soil' || home.nest !== undefined || home.substrateDepthMm === 0) return null;
+  const dry = alarms.find((each) => each.kind === 'too-dry');
+  const dryAir = dry && { humidityPct: dry.value ?? 0, hours: dry.hours, minPct: dry.limit ?? 0 };
+  const question = questionFor(profile, resident, home, room, materials, 1);
+  return wateringOutlook(question, wishesOf(profile), facts, today, dryAir);
+}

@@ -1,0 +1,201 @@
+import type { Mark, MarkedReading } from '@/core/readings/reading';
+import type { Queries } from './database';
+
+interface ReadingRow {
+  probe_id: string;
+  at: string;
+  temperature_c: number | null;
+  relative_humidity_pct: number | null;
+  mass_g: number | null;
+  mark: Mark | null;
+}
+
+const fromRow = (row: ReadingRow): MarkedReading => ({
+  at: Date.parse(row.at),
+  temperatureC: row.temperature_c ?? undefined,
+  relativeHumidityPct: row.relative_humidity_pct ?? undefined,
+  massG: row.mass_g ?? undefined,
+  mark: row.mark,
+});
+
+const COLUMNS = 'r.probe_id, r.at, r.temperature_c, r.relative_humidity_pct, r.mass_g, r.mark';
+
+const asJson = (readings: MarkedReading[]) =>
+  JSON.stringify(
+    readings.map(({ at, temperatureC, relativeHumidityPct, massG, mark }) => ({
+      at: new Date(at).toISOString(),
+      t: temperatureC ?? null,
+      h: relativeHumidityPct ?? null,
+      m: massG ?? null,
+      mark,
+    })),
+  );
+
+const RECORDS = `jsonb_to_recordset($2::jsonb) AS x (at timestamptz, t real, h real, m real, mark text)`;
+
+/** Writes readings of one probe; those of an instant that is there already are left. Answers how many were new. */
+export async function insertReadings(queries: Queries, probeId: string, readings: MarkedReading[]): Promise<number> {
+  const rows = await queries.query(
+    `INSERT INTO reading (probe_id, at, temperature_c, relative_humidity_pct, mass_g, mark)
+     SELECT $1, x.at, x.t, x.h, x.m, x.mark FROM ${RECORDS}
+     ON CONFLICT (probe_id, at) DO NOTHING RETURNING 1`,
+    [probeId, asJson(readings)],
+  );
+  return rows.length;
+}
+
+/** The readings of a probe from an instant on that differ from those given for the same instants. */
+export async function conflicting(queries: Queries, probeId: string, readings: MarkedReading[]): Promise<string[]> {
+  const rows = await queries.query<{ at: string }>(
+    `SELECT r.at FROM reading r JOIN ${RECORDS} ON x.at = r.at
+     WHERE r.probe_id = $1 AND (r.temperature_c IS DISTINCT FROM x.t OR r.relative_humidity_pct IS DISTINCT FROM x.h
+       OR r.mass_g IS DISTINCT FROM x.m)
+     ORDER BY r.at LIMIT 5`,
+    [probeId, asJson(readings)],
+  );
+  return rows.map((row) => row.at);
+}
+
+/** The last readings of a probe, in the order of time. */
+export async function lastReadings(queries: Queries, probeId: string, count: number): Promise<MarkedReading[]> {
+  const rows = await queries.query<ReadingRow>(
+    `SELECT ${COLUMNS} FROM reading r WHERE r.probe_id = $1 ORDER BY r.at DESC LIMIT $2`,
+    [probeId, count],
+  );
+  return rows.map(fromRow).reverse();
+}
+
+export async function markReadings(queries: Queries, probeId: string, marks: Map<number, Mark>): Promise<void> {
+  for (const [at, mark] of marks) {
+    await queries.query('UPDATE reading SET mark = $3 WHERE probe_id = $1 AND at = $2', [
+      probeId,
+      new Date(at).toISOString(),
+      mark,
+    ]);
+  }
+}
+
+/** One reading each half hour is enough to see an alarm by. */
+const ALARM_STEP = '30 minutes';
+
+/** What the probes of homes have said since an instant, thinned to one each half hour, by probe in the order of time. */
+export async function readingsOfHomes(
+  queries: Queries,
+  since: string,
+  homeId?: string,
+): Promise<Map<string, MarkedReading[]>> {
+  const rows = await queries.query<ReadingRow>(
+    `SELECT DISTINCT ON (r.probe_id, date_bin('${ALARM_STEP}', r.at, TIMESTAMPTZ '2000-01-01Z')) ${COLUMNS}
+     FROM probe p JOIN reading r ON r.probe_id = p.id
+     WHERE p.home_id IS NOT NULL AND ($2::uuid IS NULL OR p.home_id = $2) AND r.at > $1
+     ORDER BY r.probe_id, date_bin('${ALARM_STEP}', r.at, TIMESTAMPTZ '2000-01-01Z'), r.at DESC`,
+    [since, homeId ?? null],
+  );
+  const byProbe = new Map<string, MarkedReading[]>();
+  for (const row of rows) {
+    const readings = byProbe.get(row.probe_id) ?? [];
+    readings.push(fromRow(row));
+    byProbe.set(row.probe_id, readings);
+  }
+  return byProbe;
+}
+
+export interface SeriesRow {
+  at: string;
+  temperatureC: number | null;
+  relativeHumidityPct: number | null;
+  massG: number | null;
+  lowPct: number | null;
+  highPct: number | null;
+  readings: number;
+}
+
+/** A probe's course in steps of so many minutes: means, and the lowest and highest humidity of each step. */
+export function seriesOf(
+  queries: Queries,
+  probeId: string,
+  from: string,
+  to: string,
+  stepMinutes: number,
+): Promise<SeriesRow[]> {
+  return queries.query<SeriesRow>(
+    `SELECT date_bin(make_interval(mins => $4::integer), r.at, TIMESTAMPTZ '2000-01-01Z') AS at,
+       avg(r.temperature_c) AS "temperatureC", avg(r.relative_humidity_pct) AS "relativeHumidityPct",
+       avg(r.mass_g) AS "massG", min(r.relative_humidity_pct) AS "lowPct", max(r.relative_humidity_pct) AS "highPct",
+       count(*) AS readings
+     FROM reading r WHERE r.probe_id = $1 AND r.at >= $2 AND r.at < $3 AND r.mark IS NULL
+     GROUP BY 1 ORDER BY 1`,
+    [probeId, from, to, stepMinutes],
+  );
+}
+
+/** Doubted readings of a probe in a stretch of time, at most so many. */
+export async function doubtedOf(queries: Queries, probeId: string, from: string, to: string, limit: number) {
+  const rows = await queries.query<ReadingRow>(
+    `SELECT ${COLUMNS} FROM reading r
+     WHERE r.probe_id = $1 AND r.at >= $2 AND r.at < $3 AND r.mark IS NOT NULL ORDER BY r.at LIMIT $4`,
+    [probeId, from, to, limit],
+  );
+  return rows.map(({ at, temperature_c, relative_humidity_pct, mark }) => ({
+    at,
+    mark: mark ?? 'spike',
+    temperatureC: temperature_c,
+    relativeHumidityPct: relative_humidity_pct,
+  }));
+}
+
+/** When a probe first and last said something. */
+export async function spanOf(queries: Queries, probeId: string): Promise<{ first: string; last: string } | undefined> {
+  const [row] = await queries.query<{ first: string | null; last: string | null }>(
+    'SELECT min(at) AS first, max(at) AS last FROM reading WHERE probe_id = $1',
+    [probeId],
+  );
+  return row?.first && row.last ? { first: row.first, last: row.last } : undefined;
+}
+
+// ---- files on their way in ----
+
+export async function beginImport(queries: Queries, id: string, probeId: string, at: string): Promise<void> {
+  await queries.query('INSERT INTO reading_import (id, probe_id, begun_at) VALUES ($1, $2, $3)', [id, probeId, at]);
+}
+
+export async function importProbe(queries: Queries, id: string): Promise<string | undefined> {
+  const [row] = await queries.query<{ probe_id: string }>('SELECT probe_id FROM reading_import WHERE id = $1', [id]);
+  return row?.probe_id;
+}
+
+export async function stageReadings(queries: Queries, importId: string, readings: MarkedReading[]): Promise<void> {
+  await queries.query(
+    `INSERT INTO reading_staged (import_id, at, temperature_c, relative_humidity_pct, mark)
+     SELECT $1, x.at, x.t, x.h, x.mark FROM ${RECORDS}`,
+    [importId, asJson(readings)],
+  );
+}
+
+/** Lets the rows of a file in, all at once. Answers how many came and how many of them were new. */
+export async function finishImport(queries: Queries, id: string): Promise<{ staged: number; added: number }> {
+  const [count] = await queries.query<{ staged: number }>(
+    'SELECT count(*) AS staged FROM reading_staged WHERE import_id = $1',
+    [id],
+  );
+  const [moved] = await queries.query<{ added: number }>(
+    `WITH moved AS (
+       INSERT INTO reading (probe_id, at, temperature_c, relative_humidity_pct, mark)
+       SELECT i.probe_id, s.at, s.temperature_c, s.relative_humidity_pct, s.mark
+       FROM reading_staged s JOIN reading_import i ON i.id = s.import_id WHERE s.import_id = $1
+       ON CONFLICT (probe_id, at) DO NOTHING RETURNING 1)
+     SELECT count(*) AS added FROM moved`,
+    [id],
+  );
+  await dropImport(queries, id);
+  return { staged: count?.staged ?? 0, added: moved?.added ?? 0 };
+}
+
+export async function dropImport(queries: Queries, id: string): Promise<void> {
+  await queries.query('DELETE FROM reading_import WHERE id = $1', [id]);
+}
+
+/** Files whose sender went away before the end leave nothing. */
+export async function dropUnfinishedImports(queries: Queries, before: string): Promise<void> {
+  await queries.query('DELETE FROM reading_import WHERE begun_at < $1', [before]);
+}
