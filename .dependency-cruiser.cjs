@@ -12,7 +12,7 @@ module.exports = {
     only(
       'core-knows-nature-only',
       '^src/core',
-      ['^src/core', '^node_modules/date-fns/'],
+      ['^src/core', '^node_modules/(date-fns|ml-levenberg-marquardt)/'],
       'The computation is pure: no interface, no server, no storage, no schemas, no Node.',
     ),
     only(

@@ -92,3 +92,51 @@ function inBand(course: MoistureCourse, { humidityPct }: Wishes, dampWetnessMin:
 function meanOf(values: Float64Array): number {
   return values.reduce((sum, each) => sum + each, 0) / values.length;
 }
+
+/** A home followed on while it is damped again every time it wants it. */
+export interface DampedCourse {
+  relativeHumidityPct: number[];
+  dampWetness: number[];
+  dryWetness: number[];
+  temperatureC: number[];
+  /** When it is damped, and with how much. */
+  dampings: { hour: number; waterMl: number }[];
+  condensationHours: number;
+}
+
+/**
+ * The days ahead of a home as it stands now: hour by hour, damped back to `target` whenever its damp end is under the
+ * limit. A home that would be damped more often than once a day is followed as if it were not.
+ * @param question its wetness now; `days` is how far to look
+ */
+export function dampedCourse(question: MoistureQuestion, target: number, limit: number): DampedCourse {
+  const hours = Math.round(question.days * 24);
+  const course: DampedCourse = {
+    relativeHumidityPct: [],
+    dampWetness: [],
+    dryWetness: [],
+    temperatureC: [],
+    dampings: [],
+    condensationHours: 0,
+  };
+  let { wetness } = question;
+  for (let from = 0; from <= hours;) {
+    const left = hours - from;
+    const startHour = ((question.startHour ?? 0) + from) % 24;
+    const part = followMoisture({ ...question, wetness, startHour, days: Math.max(1, left) / 24 });
+    const under = question.box.dampHeldKg > 0 ? part.dampWetness.findIndex((each) => each < limit) : -1;
+    // Damped in the hour in which it falls under; a start that is under already is damped at once.
+    const until = under < 0 || (under < 24 && course.dampings.length > 0) ? left + 1 : Math.max(under, 1);
+    course.relativeHumidityPct.push(...part.relativeHumidityPct.subarray(0, until));
+    course.dampWetness.push(...part.dampWetness.subarray(0, until));
+    course.dryWetness.push(...part.dryWetness.subarray(0, until));
+    course.temperatureC.push(...part.temperatureC.subarray(0, until));
+    course.condensationHours += part.condensationHours * Math.min(1, until / Math.max(1, left)) || 0;
+    from += until;
+    if (under < 0 || from > hours || until === left + 1) break;
+    const damp = part.dampWetness[under] ?? 0;
+    course.dampings.push({ hour: from, waterMl: (target - damp) * question.box.dampHeldKg * 1000 });
+    wetness = { damp: target, dry: part.dryWetness[under] ?? wetness.dry };
+  }
+  return course;
+}

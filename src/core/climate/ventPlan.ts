@@ -54,7 +54,7 @@ export interface Relaxation {
 }
 
 export interface VentPlan {
-  /** The option with the fewest holes that grants every wish; null where none does. */
+  /** Of the options that grant every wish the one of a usual width with the fewest holes; null where none does. */
   best: VentOption | null;
   /** Where none does: what could be eased, the smallest step first. */
   relax: Relaxation[];
@@ -79,8 +79,9 @@ export function ventPlan(question: VentPlanQuestion, materials: MaterialTable): 
   const options = candidates(question).map((option) => tried(question, option, materials));
   const granted = options.filter((option) => WISHES.every((wish) => option.grants[wish]));
   const holes = (option: VentOption) => option.holesPerSide * option.sides.length;
-  // Holes smaller than 3 mm clog: of two plans that serve, the one that is drilled sooner.
-  const best = [...granted].sort((a, b) => holes(a) - holes(b) || a.openAreaMm2 - b.openAreaMm2)[0] ?? null;
+  const best =
+    [...granted].sort((a, b) => oddSize(a) - oddSize(b) || holes(a) - holes(b) || a.openAreaMm2 - b.openAreaMm2)[0] ??
+    null;
   return {
     best,
     relax: best ? [] : relaxations(options, question.wishes),
@@ -88,6 +89,9 @@ export function ventPlan(question: VentPlanQuestion, materials: MaterialTable): 
     horizonDays: LOOKS_AHEAD_DAYS,
   };
 }
+
+/** Holes under 3 mm clog, over 6 mm let flies in and prey out; common practice drills about 3 mm. */
+const oddSize = ({ diameterMm }: VentOption) => (diameterMm >= 3 && diameterMm <= 6 ? 0 : 1);
 
 type Candidate = Pick<VentOption, 'sides' | 'holesPerSide' | 'diameterMm' | 'vents' | 'openAreaMm2'>;
 

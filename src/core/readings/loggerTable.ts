@@ -141,8 +141,9 @@ export function instantOf(text: string, order: ColumnMapping['dateOrder'], zone:
 /**
  * Reads the rows of a logger's file (the first one is the header). Rows that cannot be read are counted and named, same
  * instants count once, spikes are marked, gaps counted; a clock that runs backwards is marked.
+ * @param headerLine the line of the header within its file, from 1
  */
-export function readLoggerTable(rows: string[][], mapping: ColumnMapping): LoggerTable {
+export function readLoggerTable(rows: string[][], mapping: ColumnMapping, headerLine = 1): LoggerTable {
   const header = rows[0] ?? [];
   const problems: RowProblem[] = [];
   const read: (Reading & { isClockJump: boolean })[] = [];
@@ -153,7 +154,7 @@ export function readLoggerTable(rows: string[][], mapping: ColumnMapping): Logge
   rows.slice(1).forEach((row, index) => {
     if (row.every((cell) => cell.trim() === '')) return;
     const wrong: RowProblem[] = [];
-    const line = index + 2;
+    const line = headerLine + index + 1;
     const written = [row[mapping.timeColumn], row[mapping.secondTimeColumn ?? -1]].filter((cell) => cell !== undefined);
     const at = instantOf(written.join(' '), mapping.dateOrder, mapping.zone);
     if (Number.isNaN(at)) {
@@ -228,4 +229,37 @@ function valueOf(
     return undefined;
   }
   return convert(value);
+}
+
+/** Rows of a file that cannot be read as columns: what is wrong with the file as a whole. */
+export class NotATable extends Error {}
+
+const DATE = /\d{1,4}[-/.]\d{1,2}[-/.]\d{1,4}/;
+const MOST_ROWS = 500_000;
+
+/**
+ * The table within the rows of a file: loggers write lines about themselves first. The header is the row before the
+ * first one that holds a date.
+ * @throws NotATable with what would be right
+ */
+export function tableIn(rows: string[][]): { table: string[][]; headerLine: number } {
+  const first = rows.findIndex((row) => row.some((cell) => DATE.test(cell)));
+  if (first < 0) throw new NotATable('No row with a date was found. Is it the file of a logger, as text?');
+  const header = Math.max(0, first - 1);
+  const table = rows.slice(header);
+  if ((table[1] ?? []).length < 2) {
+    throw new NotATable('Only one column was found. Columns must be parted by commas, semicolons or tabs.');
+  }
+  const columns = (table[0] ?? []).length;
+  const body = table.slice(1, 200);
+  const longer = body.filter((row) => row.length > columns && row.slice(columns).some((cell) => cell.trim() !== ''));
+  if (longer.length > body.length / 2) {
+    throw new NotATable(
+      'The rows have more columns than the header: decimal commas in a file parted by commas. Save it with semicolons or tabs.',
+    );
+  }
+  if (table.length > MOST_ROWS) {
+    throw new NotATable(`More than ${MOST_ROWS.toLocaleString('en-GB')} rows. Split the file, a year at a time.`);
+  }
+  return { table, headerLine: header + 1 };
 }

@@ -4,8 +4,11 @@ import { View } from 'react-native';
 import { call, CallFailed } from '@/client/api';
 import { problemOf, useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
+import { usePreferences } from '@/client/preferences';
 import { useStock } from '@/client/stock';
+import { USUAL_ROOM } from '@/core/climate/homeAir';
 import { sectionPlan } from '@/core/housing/section';
+import type { CareProfile } from '@/core/profiles/profile';
 import { Button } from '../components/Button';
 import { Choices } from '../components/Choices';
 import { PaneHeader } from '../components/PaneHeader';
@@ -14,12 +17,13 @@ import { Toggles } from '../components/Toggles';
 import { Body, Heading, Soft, Title } from '../components/Words';
 import { MeasuredSection } from '../drawings/MeasuredSection';
 import { FormField } from '../forms/FormField';
-import { lengthCheck } from '../forms/checks';
+import { lengthCheck, numberCheck } from '../forms/checks';
 import { space } from '../theme/tokens';
 import { OPENS, SIDES, WALLS } from '../words/home';
 import { useLength } from '../words/useLength';
 import { ContentFields, NestFields } from './ContentFields';
 import { fieldFor, readDepth, readHome, type ReadHome } from './reading';
+import { HeatFields } from './HeatFields';
 import { VentFields } from './VentFields';
 import { NEW_SHELF, type HomeValues } from './values';
 
@@ -32,12 +36,16 @@ interface Props {
   asksDepth: boolean;
   /** Writes what was read; throws CallFailed with the fields that were refused. */
   save: (values: HomeValues, read: ReadHome, shelfId: string) => Promise<void>;
+  /** Who lives in it, and how warm its room is: what heat has to mind. C */
+  profiles?: CareProfile[];
+  roomC?: number | undefined;
   children?: React.ReactNode;
 }
 
 /** A box by its inside lengths, its openings, and what is in it; drawn as it is typed. */
-export function HomeForm({ title, action, back, initial, asksDepth, save, children }: Props) {
+export function HomeForm({ title, action, back, initial, asksDepth, save, profiles = [], roomC, children }: Props) {
   const length = useLength();
+  const temperatureUnit = usePreferences((preferences) => preferences.temperatureUnit);
   const { shelves, load } = useHouse();
   const { mixes } = useStock();
   const show = useLog((log) => log.show);
@@ -47,7 +55,7 @@ export function HomeForm({ title, action, back, initial, asksDepth, save, childr
   });
   const [isBusy, setBusy] = useState(false);
   const values = useWatch({ control }) as HomeValues;
-  const read = readHome(values, length);
+  const read = readHome(values, length, temperatureUnit);
   const depthMm = readDepth(values, length);
 
   const submit = async (typed: HomeValues) => {
@@ -157,6 +165,20 @@ export function HomeForm({ title, action, back, initial, asksDepth, save, childr
           choices={SIDES}
           values={values.covered}
           onChange={(covered) => setValue('covered', covered)}
+        />
+        <FormField
+          control={control}
+          name="dish"
+          label="Open water, cm²"
+          hint="Leave empty to reckon with a usual dish where one is listed."
+          keyboard="decimal-pad"
+          check={(text) => text.trim() === '' || numberCheck(0, 20_000)(text)}
+        />
+        <HeatFields
+          control={control}
+          setValue={setValue}
+          profiles={profiles}
+          roomC={roomC ?? USUAL_ROOM.temperatureC}
         />
         <ContentFields control={control} setValue={setValue} />
         <NestFields control={control} setValue={setValue} />

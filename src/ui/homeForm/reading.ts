@@ -1,9 +1,11 @@
 import type { Container, Vent } from '@/core/housing/container';
 import type { Furniture } from '@/core/housing/furniture';
 import type { Nest } from '@/core/housing/nest';
-import { lengthIn } from '../forms/checks';
+import type { TemperatureUnit } from '@/client/preferences';
+import type { Heat } from '@/core/climate/homeAir';
+import { lengthIn, numberIn } from '../forms/checks';
 import type { LengthWords } from '../words/useLength';
-import type { HomeValues, PieceValues, RoomValues, VentGroup } from './values';
+import { KELVINS, type HomeValues, type PieceValues, type RoomValues, type VentGroup } from './values';
 
 /** What a form describes, as far as it is filled in. */
 export interface ReadHome {
@@ -13,6 +15,8 @@ export interface ReadHome {
   nest: Nest | null;
   mixId: string | null;
   weightLimitKg: number | null;
+  heat: Heat | null;
+  dishAreaCm2: number | null;
 }
 
 type Read = (text: string) => number | undefined;
@@ -24,7 +28,7 @@ const given = <Value>(name: string, value: Value | undefined | '') =>
 const zeroOr = (read: Read) => (text: string) => (/^\s*0+([.,]0*)?\s*$/.test(text) ? 0 : read(text));
 
 /** The home that the form describes so far; null until its lengths are there. */
-export function readHome(values: HomeValues, { unit }: LengthWords): ReadHome | null {
+export function readHome(values: HomeValues, { unit }: LengthWords, degrees: TemperatureUnit = 'C'): ReadHome | null {
   const read: Read = (text) => lengthIn(text, unit);
   const container = readContainer(values, read);
   if (!container) return null;
@@ -36,7 +40,18 @@ export function readHome(values: HomeValues, { unit }: LengthWords): ReadHome | 
     nest: values.isNest ? readNest(values, read) : null,
     mixId: values.mixId === '' ? null : values.mixId,
     weightLimitKg: values.weightLimitKg.trim() !== '' && kilograms > 0 ? kilograms : null,
+    heat: readHeat(values, degrees),
+    dishAreaCm2: numberIn(values.dish) ?? null,
   };
+}
+
+/** The heat in the form; one whose warming nobody has measured yet adds none. */
+export function readHeat(
+  { heatSource, hasThermostat, warming }: Pick<HomeValues, 'heatSource' | 'hasThermostat' | 'warming'>,
+  degrees: TemperatureUnit,
+): Heat | null {
+  if (heatSource === '') return null;
+  return { source: heatSource, hasThermostat, warmingK: (numberIn(warming) ?? 0) / KELVINS[degrees] };
 }
 
 /** The depth of the soil in the form. mm */
@@ -129,6 +144,8 @@ const FIELDS: Record<string, keyof HomeValues> = {
   litterDepthMm: 'litter',
   weightLimitKg: 'weightLimitKg',
   tubeBoreMm: 'tubeBore',
+  warmingK: 'warming',
+  dishAreaCm2: 'dish',
   room: 'room',
   name: 'shelf',
 };

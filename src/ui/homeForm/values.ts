@@ -1,4 +1,6 @@
+import type { TemperatureUnit } from '@/client/preferences';
 import type { Home } from '@/contract/records';
+import type { HeatSource } from '@/core/climate/homeAir';
 import type { Container, Opens, Vent, VentSide, WallKind } from '@/core/housing/container';
 import type { FurnitureKind } from '@/core/housing/furniture';
 import type { LengthWords } from '../words/useLength';
@@ -59,7 +61,16 @@ export interface HomeValues {
   outworld: RoomValues;
   weightLimitKg: string;
   isQuarantined: boolean;
+  heatSource: HeatSource | '';
+  hasThermostat: boolean;
+  /** In the keeper's unit of temperature. */
+  warming: string;
+  /** Open water, cm2. */
+  dish: string;
 }
+
+/** Degrees of the keeper's unit for a kelvin. */
+export const KELVINS: Record<TemperatureUnit, number> = { C: 1, F: 1.8 };
 
 export const NEW_SHELF = 'new';
 const NO_ROOM: RoomValues = { length: '', width: '', height: '' };
@@ -107,11 +118,15 @@ export const emptyHome = (shelfId: string, holeMm: string): HomeValues => ({
   outworld: NO_ROOM,
   weightLimitKg: '',
   isQuarantined: false,
+  heatSource: '',
+  hasThermostat: true,
+  warming: '',
+  dish: '',
 });
 
 /** A box of the records as the form shows it. */
-export function valuesOf(home: Home, length: LengthWords): HomeValues {
-  const { container, nest, furniture } = home;
+export function valuesOf(home: Home, length: LengthWords, degrees: TemperatureUnit = 'C'): HomeValues {
+  const { container, nest, furniture, heat } = home;
   const text = (mm: number | undefined) => (mm === undefined ? '' : length.short(mm));
   const room = (each: { lengthMm: number; widthMm: number; heightMm: number } | undefined): RoomValues =>
     each ? { length: text(each.lengthMm), width: text(each.widthMm), height: text(each.heightMm) } : NO_ROOM;
@@ -151,6 +166,10 @@ export function valuesOf(home: Home, length: LengthWords): HomeValues {
     outworld: room(nest?.outworld),
     weightLimitKg: home.weightLimitKg === null ? '' : String(home.weightLimitKg),
     isQuarantined: home.quarantineSince !== null,
+    heatSource: heat?.source ?? '',
+    hasThermostat: heat?.hasThermostat ?? true,
+    warming: heat ? String(Math.round(10 * heat.warmingK * KELVINS[degrees]) / 10) : '',
+    dish: home.dishAreaCm2 === undefined ? '' : String(home.dishAreaCm2),
   };
 }
 

@@ -23,13 +23,15 @@ export function AddHomeScreen() {
       back="/homes"
       initial={emptyHome(shelves[0]?.id ?? NEW_SHELF, length.short(3))}
       asksDepth
-      save={async (values, { furniture, litterDepthMm, nest, ...read }, shelfId) => {
+      save={async (values, { furniture, litterDepthMm, nest, heat, dishAreaCm2, ...read }, shelfId) => {
         const { home } = await call('addHome', {
           body: {
             ...read,
             ...(furniture && { furniture }),
             ...(litterDepthMm !== null && { litterDepthMm }),
             ...(nest && { nest }),
+            ...(heat && { heat }),
+            ...(dishAreaCm2 !== null && { dishAreaCm2 }),
             code: values.code.trim(),
             shelfId,
             substrateDepthMm: readDepth(values, length),

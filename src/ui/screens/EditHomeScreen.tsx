@@ -1,7 +1,9 @@
 import { router } from 'expo-router';
 import { call } from '@/client/api';
+import { useHomeAir } from '@/client/homeAir';
 import { useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
+import { usePreferences } from '@/client/preferences';
 import { useLoadState } from '../components/LoadState';
 import { Screen } from '../components/Screen';
 import { Body } from '../components/Words';
@@ -13,7 +15,9 @@ import { useLength } from '../words/useLength';
 /** Corrects what is written about a box, and keeps its photo. */
 export function EditHomeScreen({ id }: { id: string }) {
   const length = useLength();
-  const { homes, round, load } = useHouse();
+  const { homes, residents, care, round, load } = useHouse();
+  const temperatureUnit = usePreferences((preferences) => preferences.temperatureUnit);
+  const { air } = useHomeAir(id);
   const show = useLog((log) => log.show);
   const loading = useLoadState();
   if (loading) return <Screen>{loading}</Screen>;
@@ -31,7 +35,9 @@ export function EditHomeScreen({ id }: { id: string }) {
       title={`Change ${home.code}`}
       action="Save the box"
       back={`/homes/${home.id}`}
-      initial={valuesOf(home, length)}
+      initial={valuesOf(home, length, temperatureUnit)}
+      profiles={residents.filter((each) => each.homeId === home.id).map((each) => care.of(each))}
+      roomC={air?.room.air.temperatureC}
       asksDepth={false}
       save={async (values, { furniture, ...read }, shelfId) => {
         const quarantineSince = values.isQuarantined ? (home.quarantineSince ?? round?.on ?? null) : null;

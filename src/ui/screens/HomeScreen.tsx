@@ -78,6 +78,8 @@ function HomePane({ home }: { home: Home }) {
   const hasSoil = home.nest === undefined;
   const first = tenants[0];
   const links = [
+    ...(first ? [{ title: 'Air and water', onPress: () => router.push(`/homes/${home.id}/air`) }] : []),
+    { title: 'Readings', onPress: () => router.push(`/homes/${home.id}/readings`) },
     { title: 'Build sheet', onPress: () => router.push(`/build?homes=${home.id}`) },
     ...(first ? [{ title: 'Compare', onPress: () => router.push(`/residents/${first.id}/compare`) }] : []),
     { title: 'Change the box', onPress: () => router.push(`/homes/${home.id}/edit`) },

@@ -13,3 +13,7 @@ export const ProfileScreen = lazy(async () => ({ default: (await load()).Profile
 export const ProfilesScreen = lazy(async () => ({ default: (await load()).ProfilesScreen }));
 export const StoreScreen = lazy(async () => ({ default: (await load()).StoreScreen }));
 export const TakeInScreen = lazy(async () => ({ default: (await load()).TakeInScreen }));
+export const AirScreen = lazy(async () => ({ default: (await load()).AirScreen }));
+export const ImportScreen = lazy(async () => ({ default: (await load()).ImportScreen }));
+export const ProbesScreen = lazy(async () => ({ default: (await load()).ProbesScreen }));
+export const ReadingsScreen = lazy(async () => ({ default: (await load()).ReadingsScreen }));

@@ -1,0 +1,10 @@
+import { Suspense } from 'react';
+import { ProbesScreen } from '@/ui/screens/lazyForms';
+
+export default function ProbesRoute() {
+  return (
+    <Suspense>
+      <ProbesScreen />
+    </Suspense>
+  );
+}

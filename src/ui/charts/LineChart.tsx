@@ -1,0 +1,180 @@
+import { scaleLinear } from 'd3-scale';
+import { line } from 'd3-shape';
+import { useState } from 'react';
+import { View } from 'react-native';
+import Svg, { Circle, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
+import { useTheme } from '../components/useStyles';
+import { fonts, space, stroke, type } from '../theme/tokens';
+
+export interface ChartLine {
+  /** Pairs of x and y, in the order of x. */
+  points: readonly (readonly [number, number])[];
+  color: string;
+  isDashed?: boolean;
+  width?: number;
+}
+
+export interface ChartMark {
+  x: number;
+  label: string;
+}
+
+interface Props {
+  /** What it shows and how that goes, for those who do not see it. */
+  label: string;
+  height: number;
+  x: readonly [number, number];
+  y: readonly [number, number];
+  xTick: (x: number) => string;
+  yTick: (y: number) => string;
+  /** Where to write along x; evenly if left out. */
+  xTicks?: readonly number[];
+  lines: readonly ChartLine[];
+  /** What the animal is kept within. */
+  band?: { min: number; max: number } | undefined;
+  /** A limit that is not to be crossed. */
+  limit?: number | undefined;
+  /** Things that happen, each on a line of its own from top to bottom. */
+  marks?: readonly ChartMark[];
+  dots?: readonly (readonly [number, number])[];
+  /** Doubted ones: rings. */
+  rings?: readonly (readonly [number, number])[];
+}
+
+const LEFT = 44;
+const BOTTOM = 22;
+const TOP = 16;
+const RIGHT = 10;
+
+/** Lines over a common x, with a band, a limit, marks and dots. As wide as its place. */
+export function LineChart(props: Props) {
+  const { label, height, lines, band, limit, marks = [], dots = [], rings = [] } = props;
+  const { theme } = useTheme();
+  const [width, setWidth] = useState(0);
+  const { ink, inkSoft, line: rule, good, amber } = theme.colors;
+  const x = scaleLinear(props.x, [LEFT, Math.max(LEFT + 1, width - RIGHT)]);
+  const y = scaleLinear(props.y, [height - BOTTOM, TOP]);
+  const xTicks = props.xTicks ?? x.ticks(5);
+  const yTicks = y.ticks(height > 130 ? 4 : 3);
+  const path = line<readonly [number, number]>(
+    (point) => x(point[0]),
+    (point) => y(point[1]),
+  );
+  const within = (value: number) => Math.min(props.y[1], Math.max(props.y[0], value));
+  return (
+    <View
+      role="img"
+      aria-label={label}
+      onLayout={(event) => setWidth(event.nativeEvent.layout.width)}
+      style={{ height, width: '100%' }}
+    >
+      {width === 0 ? null : (
+        <Svg width={width} height={height} aria-hidden>
+          {band ? (
+            <Rect
+              x={LEFT}
+              y={y(within(band.max))}
+              width={Math.max(0, width - LEFT - RIGHT)}
+              height={Math.max(0, y(within(band.min)) - y(within(band.max)))}
+              fill={good}
+              fillOpacity={0.13}
+            />
+          ) : null}
+          {yTicks.map((tick) => (
+            <Line key={tick} x1={LEFT} x2={width - RIGHT} y1={y(tick)} y2={y(tick)} stroke={rule} />
+          ))}
+          {yTicks.map((tick) => (
+            <SvgText
+              key={tick}
+              x={LEFT - space.xs - space.hair}
+              y={y(tick) + 4}
+              fontSize={type.small - 1}
+              fontFamily={fonts.text}
+              fill={inkSoft}
+              textAnchor="end"
+            >
+              {props.yTick(tick)}
+            </SvgText>
+          ))}
+          {xTicks.map((tick, index) => (
+            <SvgText
+              key={tick}
+              x={x(tick)}
+              y={height - space.xs - space.hair}
+              fontSize={type.small - 1}
+              fontFamily={fonts.text}
+              fill={inkSoft}
+              textAnchor={index === 0 ? 'start' : index === xTicks.length - 1 ? 'end' : 'middle'}
+            >
+              {props.xTick(tick)}
+            </SvgText>
+          ))}
+          {limit !== undefined ? (
+            <Line
+              x1={LEFT}
+              x2={width - RIGHT}
+              y1={y(limit)}
+              y2={y(limit)}
+              stroke={amber}
+              strokeWidth={stroke.line}
+              strokeDasharray="2 4"
+            />
+          ) : null}
+          {marks.map((mark) => (
+            <Line
+              key={mark.x}
+              x1={x(mark.x)}
+              x2={x(mark.x)}
+              y1={TOP}
+              y2={height - BOTTOM}
+              stroke={ink}
+              strokeDasharray="3 3"
+            />
+          ))}
+          {lines.map((each, index) => (
+            <Path
+              key={index}
+              d={path(each.points) ?? ''}
+              stroke={each.color}
+              strokeWidth={each.width ?? stroke.mark - 0.5}
+              fill="none"
+              strokeLinejoin="round"
+              {...(each.isDashed && { strokeDasharray: '5 4' })}
+            />
+          ))}
+          {dots.map((dot, index) => (
+            <Circle key={index} cx={x(dot[0])} cy={y(dot[1])} r={1.4} fill={ink} />
+          ))}
+          {rings.map((ring, index) => (
+            <Circle
+              key={index}
+              cx={x(ring[0])}
+              cy={y(within(ring[1]))}
+              r={4}
+              stroke={amber}
+              strokeWidth={2}
+              fill="none"
+            />
+          ))}
+          {marks.map((mark) => {
+            // A label that would leave the picture stands on the other side of its mark.
+            const isLate = x(mark.x) > width * 0.7;
+            return (
+              <SvgText
+                key={mark.x}
+                x={x(mark.x) + (isLate ? -space.xs : space.xs)}
+                y={TOP - space.xs - space.hair}
+                fontSize={type.small - 1}
+                fontFamily={fonts.bold}
+                fill={ink}
+                textAnchor={isLate ? 'end' : 'start'}
+              >
+                {mark.label}
+              </SvgText>
+            );
+          })}
+        </Svg>
+      )}
+    </View>
+  );
+}

@@ -1,0 +1,316 @@
+import { router } from 'expo-router';
+import { useEffect, useMemo, useState } from 'react';
+import { View } from 'react-native';
+import { call } from '@/client/api';
+import { useWorked } from '@/client/airWorker';
+import {
+  asItStands,
+  freshQuestion,
+  recipeFor,
+  triedHome,
+  useHomeAir,
+  type Asked,
+  type TriedAir,
+} from '@/client/homeAir';
+import { fitOf } from '@/client/fitting';
+import { useHouse } from '@/client/house';
+import { useLog } from '@/client/log';
+import { useStock } from '@/client/stock';
+import type { Home, Resident } from '@/contract/records';
+import type { HomeAir } from '@/contract/readings';
+import { airFlow } from '@/core/climate/airFlow';
+import { wishesOf } from '@/core/climate/homeAir';
+import { LEFT_OUT } from '@/core/climate/leftOut';
+import { pouredMl } from '@/core/climate/watering';
+import { floorAreaMm2 } from '@/core/housing/container';
+import { flat } from '@/core/housing/soil';
+import { DAY_MS } from '@/core/readings/reading';
+import { AheadCharts } from '../air/AheadCharts';
+import { AirSliders } from '../air/AirSliders';
+import { Calibration } from '../air/Calibration';
+import { Fold } from '../air/Fold';
+import { HolePlan } from '../air/HolePlan';
+import { OpeningShares } from '../air/OpeningShares';
+import { OtherSchool } from '../air/OtherSchool';
+import { Button } from '../components/Button';
+import { Choices } from '../components/Choices';
+import { LinkRow } from '../components/LinkRow';
+import { useLoadState } from '../components/LoadState';
+import { PaneHeader } from '../components/PaneHeader';
+import { Screen } from '../components/Screen';
+import { StatusMark, useStatusInk } from '../components/StatusMark';
+import { makeStyles } from '../components/useStyles';
+import { Body, Heading, LargeName, Soft, Strong } from '../components/Words';
+import { space } from '../theme/tokens';
+import { changesWords, pct, roomWords, STALE_WORDS, wateringReason, wateringWords } from '../words/air';
+import { daysWords } from '../words/days';
+import { alarmWords, waterWords } from '../words/jobs';
+import { calledWords } from '../words/residents';
+import { useTemperature } from '../words/temperature';
+
+/** Will this box stay as damp as it should, and for how long: as it stands, and as it would with other holes or another dish. */
+export function AirScreen({ id }: { id: string }) {
+  const { homes, residents, care } = useHouse();
+  const loading = useLoadState();
+  const { air, problem, load } = useHomeAir(id);
+  const { table, mixes } = useStock();
+  const home = homes.find((each) => each.id === id);
+  if (loading) return <Screen>{loading}</Screen>;
+  const tenants = residents.filter((each) => each.homeId === id);
+  const wetness = (each: Resident) => (care.of(each).climate.damping === 'soil' ? care.of(each).making.dampWetness : 0);
+  const tenant = [...tenants].sort((a, b) => wetness(b) - wetness(a))[0];
+  if (!home || !tenant || home.nest) {
+    return (
+      <Screen>
+        <PaneHeader back={`/homes/${id}`} title="The box" />
+        <Body>{whyNot(home, tenant)}</Body>
+      </Screen>
+    );
+  }
+  if (!air || !table) {
+    return (
+      <Screen>
+        <PaneHeader back={`/homes/${id}`} title="The box" />
+        <Body>{problem ?? 'Asking for its air.'}</Body>
+      </Screen>
+    );
+  }
+  const profile = care.of(tenant);
+  const asked = { profile, stage: tenant.stage, home, recipe: recipeFor(home, profile, mixes), materials: table };
+  return <AirPane key={JSON.stringify([home, air.room])} asked={asked} tenant={tenant} air={air} load={load} />;
+}
+
+function whyNot(home: Home | undefined, tenant: Resident | undefined): string {
+  if (!home) return 'There is no box here. It may have been an old link.';
+  if (!tenant) return 'Nobody lives here: what its air should be like depends on who will.';
+  return 'A nest of chambers is watered through its tubes: its air is not reckoned here yet. Readings can be kept.';
+}
+
+const SPANS = { week: 7, month: 30, season: 90 } as const;
+
+interface PaneProps {
+  asked: Omit<Asked, 'tried'>;
+  tenant: Resident;
+  air: HomeAir;
+  load: () => Promise<void>;
+}
+
+function AirPane({ asked: base, tenant, air, load }: PaneProps) {
+  const { home, profile } = base;
+  const styles = useStyles();
+  const temperature = useTemperature();
+  const write = useLog((log) => log.write);
+  const { care, round } = useHouse();
+  const today = round?.on ?? new Date().toISOString().slice(0, 10);
+  const standing = useMemo(
+    () => asItStands(home, profile, tenant.stage, air.room.air),
+    [home, profile, tenant.stage, air],
+  );
+  const [tried, setTried] = useState<TriedAir>(standing);
+  const [span, setSpan] = useState<keyof typeof SPANS>('month');
+  const days = SPANS[span];
+  const asked: Asked = { ...base, tried };
+  const isTrying = JSON.stringify(tried) !== JSON.stringify(standing);
+  const ahead = useAhead(asked, air, days);
+  const before = useAhead({ ...base, tried: standing }, air, days);
+  const readings = useReadings(air);
+  const watering = wateringWords(air.watering, today);
+  const ink = useStatusInk(watering.status);
+  const hasSoil = home.substrateDepthMm > 0;
+  const pourMl = air.watering ? pouredMl(air.watering.waterMl) : 0;
+  const damped = async () => {
+    const entry = { kind: 'damped' as const, residentId: tenant.id, waterMl: pourMl, neededMl: pourMl };
+    if (await write(entry, `${home.code}: ${waterWords(pourMl)} poured.`)) await load();
+  };
+  const flow = airFlow({
+    ...triedHome(home, tried),
+    soil: home.soil ?? flat(home.substrateDepthMm),
+    temperatureC: tried.room.temperatureC,
+    warmingK: home.heat?.warmingK ?? 0,
+    draughtMS: tried.room.draughtMS * (home.factors?.draught ?? 1),
+  });
+  const { largestSafeOpeningMm } = fitOf(care, home, tenant);
+  return (
+    <Screen
+      actions={
+        <>
+          {air.watering ? <Button grow title={`${waterWords(pourMl)} poured`} onPress={() => void damped()} /> : null}
+          <Button grow rank="second" title="Readings" onPress={() => router.push(`/homes/${home.id}/readings`)} />
+        </>
+      }
+    >
+      <PaneHeader back={`/homes/${home.id}`} title={home.code} />
+      <Soft>{`${home.code}, ${calledWords(tenant)}: air and water`}</Soft>
+      <LargeName>{tenant.scientificName}</LargeName>
+      <Soft>{`${air.room.name}: ${roomWords(air.room, temperature)}`}</Soft>
+      <View style={styles.verdict} aria-live="polite">
+        <StatusMark status={watering.status} />
+        <Strong style={{ color: ink, flex: 1 }}>{watering.title}</Strong>
+      </View>
+      {air.watering ? <Soft>{wateringReason(air.watering, today)}</Soft> : null}
+      {air.alarms.map((alarm) => (
+        <View key={`${alarm.probeId} ${alarm.kind}`} style={styles.verdict}>
+          <StatusMark status="fail" />
+          <Body style={{ flex: 1 }}>{alarmWords(alarm, temperature)}</Body>
+        </View>
+      ))}
+      <View style={{ marginVertical: space.m }}>
+        <Choices
+          label="How far ahead"
+          choices={[
+            { value: 'week', title: 'week' },
+            { value: 'month', title: 'month' },
+            { value: 'season', title: 'season' },
+          ]}
+          value={span}
+          onChange={setSpan}
+        />
+      </View>
+      {ahead ? (
+        <>
+          <AheadCharts
+            ahead={ahead}
+            before={isTrying ? before : null}
+            band={profile.climate.humidityPct}
+            days={days}
+            readings={isTrying ? [] : readings}
+          />
+          <Numbers ahead={ahead} before={isTrying ? before : null} />
+        </>
+      ) : (
+        <Body>Working it out.</Body>
+      )}
+      <View style={styles.tryHead}>
+        <Heading>Try another way</Heading>
+        {isTrying ? <LinkRow links={[{ title: 'As it stands', onPress: () => setTried(standing) }]} /> : null}
+      </View>
+      <AirSliders
+        container={home.container}
+        tried={tried}
+        floorCm2={floorAreaMm2(home.container) / 100}
+        hasSoil={hasSoil}
+        onChange={setTried}
+      />
+      <View style={{ marginTop: space.l }}>
+        <Fold title="What each opening contributes">
+          <OpeningShares openings={flow.openings} />
+        </Fold>
+        <Fold title="Holes for the band">
+          <HolePlan
+            asked={asked}
+            maxHoleMm={largestSafeOpeningMm ?? 20}
+            onTry={(holes) => setTried({ ...tried, holes })}
+          />
+        </Fold>
+        <Fold title="The other school, on this box">
+          <OtherSchool asked={asked} />
+        </Fold>
+        <Fold title="Set right by readings">
+          <Calibration home={home} onChange={load} />
+        </Fold>
+        <Fold title="What the physics leaves out">
+          <View style={{ gap: space.s }}>
+            {LEFT_OUT.map(({ id, words }) => (
+              <Body key={id}>{words}</Body>
+            ))}
+            <Soft>{bandGround(profile)}</Soft>
+          </View>
+        </Fold>
+      </View>
+    </Screen>
+  );
+}
+
+const bandGround = ({ climate }: Asked['profile']) =>
+  `The band of ${pct(climate.humidityPct.min)} to ${pct(climate.humidityPct.max)} is ${climate.humidityPct.basis}; change it in a profile of your own.`;
+
+/** The days ahead: from freshly damped for the numbers, and from how it stands now for the chart. */
+function useAhead(asked: Asked, air: HomeAir, days: number) {
+  const fresh = freshQuestion(asked, 120);
+  const startHour = new Date().getHours();
+  const wetness = { ...fresh.wetness, damp: air.watering?.dampWetness ?? fresh.wetness.damp };
+  const now = { ...fresh, wetness, days, startHour };
+  const wishes = wishesOf(asked.profile);
+  return useWorked(JSON.stringify([fresh, now]), (worker) => worker.ahead(fresh, now, wishes));
+}
+
+/** What the first probe in its air has said lately: days before now, and %. */
+function useReadings(air: HomeAir): (readonly [number, number])[] {
+  const [readings, setReadings] = useState<(readonly [number, number])[]>([]);
+  const probe = air.probes.find(({ place, latest }) => (place === 'air' || place === 'cool') && latest !== null);
+  const id = probe?.id;
+  useEffect(() => {
+    if (id === undefined) return;
+    let isCurrent = true;
+    const now = Date.now();
+    const query = { from: new Date(now - 30 * DAY_MS).toISOString(), to: new Date(now).toISOString() };
+    void call('probeSeries', { params: { id }, query }).then(({ points }) => {
+      if (!isCurrent) return;
+      setReadings(
+        points.flatMap((each) =>
+          each.relativeHumidityPct === null
+            ? []
+            : [[(Date.parse(each.at) - now) / DAY_MS, each.relativeHumidityPct] as const],
+        ),
+      );
+    });
+    return () => {
+      isCurrent = false;
+    };
+  }, [id]);
+  return readings;
+}
+
+type Ahead = NonNullable<ReturnType<typeof useAhead>>;
+
+/** The answers in numbers; where another way is tried, beside how it stands. */
+function Numbers({ ahead, before }: { ahead: Ahead; before: Ahead | null }) {
+  const styles = useStyles();
+  const stale = STALE_WORDS[ahead.forecast.staleAir];
+  const rows = [
+    { title: 'damped every', of: ({ forecast }: Ahead) => everyWords(forecast.daysToRedamp) },
+    { title: 'with', of: ({ forecast }: Ahead) => waterWords(pouredMl(forecast.redampMl)) },
+    { title: 'air when fresh', of: ({ forecast }: Ahead) => pct(forecast.steadyRelativeHumidityPct) },
+    { title: 'changes of air', of: ({ forecast }: Ahead) => changesWords(forecast.airChangesPerHour) },
+    ...(ahead.forecast.dishMlPerDay >= 0.5 || (before?.forecast.dishMlPerDay ?? 0) >= 0.5
+      ? [{ title: 'the dish loses', of: ({ forecast }: Ahead) => `${Math.round(7 * forecast.dishMlPerDay)} mL a week` }]
+      : []),
+  ];
+  return (
+    <View style={styles.numbers} aria-live="polite">
+      {rows.map(({ title, of }) => (
+        <View key={title} style={styles.number}>
+          <Soft style={{ flex: 1 }}>{title}</Soft>
+          {before && of(before) !== of(ahead) ? <Soft style={styles.before}>{of(before)}</Soft> : null}
+          <Strong style={styles.after}>{of(ahead)}</Strong>
+        </View>
+      ))}
+      <View style={styles.verdict}>
+        <StatusMark status={stale.status} />
+        <View style={{ flex: 1 }}>
+          <Body>{stale.title}</Body>
+          <Soft>{stale.why}</Soft>
+        </View>
+      </View>
+    </View>
+  );
+}
+
+const everyWords = (days: number | null) =>
+  days === null ? 'over 4 months' : daysWords(Math.max(0, Math.floor(days)));
+
+const useStyles = makeStyles((theme) => ({
+  verdict: { flexDirection: 'row', alignItems: 'center', gap: space.s, paddingTop: space.s },
+  numbers: { paddingVertical: space.s },
+  number: {
+    flexDirection: 'row',
+    alignItems: 'baseline',
+    gap: space.m,
+    paddingVertical: space.xs + space.hair,
+    borderBottomWidth: 1,
+    borderBottomColor: theme.colors.line,
+  },
+  before: { width: 96, textAlign: 'right', textDecorationLine: 'line-through' },
+  after: { width: 108, textAlign: 'right' },
+  tryHead: { flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', marginTop: space.l },
+}));

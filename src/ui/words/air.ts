@@ -1,0 +1,158 @@
+import type { HomeAir, Probe, Room } from '@/contract/readings';
+import type { HeatCaution } from '@/core/climate/heat';
+import type { Stale } from '@/core/climate/forecast';
+import type { HeatSource } from '@/core/climate/homeAir';
+import type { Relaxation, VentOption } from '@/core/climate/ventPlan';
+import { pouredMl } from '@/core/climate/watering';
+import type { Status } from '@/core/housing/fit';
+import { daysBetween } from '@/core/measure/day';
+import { SIDE_WORDS } from './home';
+import { dayWords, daysWords } from './days';
+import { waterWords } from './jobs';
+import type { TemperatureWords } from './temperature';
+import type { LengthWords } from './useLength';
+
+/** "48 %" */
+export const pct = (value: number) => `${Math.round(value)} %`;
+
+/** What to do about the water of a home, and when. */
+export function wateringWords(watering: HomeAir['watering'], today: string): { status: Status; title: string } {
+  if (!watering) return { status: 'pass', title: 'Its soil is not kept damp' };
+  const { dueOn, waterMl, where, dryAir } = watering;
+  const water = `${waterWords(pouredMl(waterMl))} ${where === 'damp-end' ? 'at the damp end' : 'over all the soil'}`;
+  if (dryAir) return { status: 'fail', title: `Too dry: ${water} today` };
+  if (dueOn === null) return { status: 'pass', title: 'Stays damp for months' };
+  const days = daysBetween(today, dueOn);
+  if (days <= 0) return { status: days < -2 ? 'fail' : 'watch', title: `Damp it today: ${water}` };
+  return { status: 'pass', title: `Damp it again in ${daysWords(days)}` };
+}
+
+const BY_WORDS = {
+  damped: 'damped',
+  felt: 'felt by hand',
+  weighed: 'weighed',
+  'dry-air': 'by its probe',
+} as const;
+
+/** "Damp end at 62 % of what it holds, limit 60 %; damped 14 Nov." */
+export function wateringReason(watering: NonNullable<HomeAir['watering']>, today: string): string {
+  const { dampWetness, dampWetnessMin, by, since } = watering;
+  return `Damp end at ${pct(100 * dampWetness)} of what it holds, limit ${pct(100 * dampWetnessMin)}; ${BY_WORDS[by]} ${dayWords(since, today)}.`;
+}
+
+/** "25 C, 48 %, by its probes" */
+export function roomWords({ air, from }: Room, temperature: TemperatureWords): string {
+  const source = { readings: 'by its probes', set: 'as set', usual: 'taken as usual, not measured' }[from];
+  return `${temperature.long(air.temperatureC)}, ${pct(air.relativeHumidityPct)}, ${source}`;
+}
+
+export const STALE_WORDS: Record<Stale, { status: Status; title: string; why: string }> = {
+  fresh: { status: 'pass', title: 'Air moves', why: 'Enough exchange for what evaporates.' },
+  still: {
+    status: 'watch',
+    title: 'Still, wet air',
+    why: 'Air is exchanged, but it stays so damp that nothing dries: mould and sour soil begin here.',
+  },
+  stale: {
+    status: 'watch',
+    title: 'Stale air',
+    why: 'Less exchange of air than this kind wants. Open more, or open wider.',
+  },
+};
+
+/** Changes of air: "2.6 an hour". */
+export const changesWords = (perHour: number) => `${changesNumber(perHour)} an hour`;
+export const changesNumber = (perHour: number) => (perHour < 10 ? perHour.toFixed(1) : String(Math.round(perHour)));
+
+/** One opening: "left, 12 of 4 mm". */
+export const openingSide = (side: string): string =>
+  side === 'seam' ? 'seam of the lid' : (SIDE_WORDS[side as keyof typeof SIDE_WORDS] ?? side);
+
+/** A way of drilling: "2 holes of 3 mm in each of left and right". */
+export function holesWords(
+  option: Pick<VentOption, 'sides' | 'holesPerSide' | 'diameterMm'>,
+  length: LengthWords,
+): string {
+  const { sides, holesPerSide, diameterMm } = option;
+  if (holesPerSide === 0) return 'No holes: the seam of the lid alone';
+  const holes = holesPerSide === 1 ? '1 hole' : `${holesPerSide} holes`;
+  const where =
+    sides.length === 4 ? 'each of the four sides' : `${sides.map((side) => SIDE_WORDS[side]).join(' and ')}`;
+  return `${holes} of ${length.long(diameterMm)} in ${where}`;
+}
+
+/** Which wish to ease. */
+export function relaxWords({ wish, to }: Relaxation): string {
+  switch (wish) {
+    case 'redampDays':
+      return `Damp it every ${daysWords(Math.floor(to))}, and the rest can be had.`;
+    case 'airChanges':
+      return `Be content with ${changesNumber(to)} changes of air an hour, and the rest can be had.`;
+    case 'humidityLow':
+      return `Let the air be as dry as ${Math.floor(to)} %, and the rest can be had.`;
+    case 'humidityHigh':
+      return `Let the air be as damp as ${Math.ceil(to)} %, and the rest can be had.`;
+  }
+}
+
+export const PLACE_WORDS: Record<Probe['place'], string> = {
+  air: 'in its air',
+  cool: 'cool side',
+  warm: 'warm side',
+  scale: 'kitchen scale',
+  room: 'the room',
+};
+
+export const KIND_WORDS: Record<Probe['kind'], string> = {
+  device: 'device',
+  logger: 'file of a logger',
+  simulated: 'simulated',
+  hand: 'by hand',
+};
+
+export const FAULT_WORDS: Record<Probe['fault'], string> = {
+  none: 'works',
+  'drop-outs': 'drops out',
+  stuck: 'sticks',
+  silent: 'falls silent',
+};
+
+/** What a probe said: "23.4 C, 81 %". */
+export function valuesWords(
+  each: { temperatureC: number | null; relativeHumidityPct: number | null; massG: number | null },
+  temperature: TemperatureWords,
+): string {
+  const words = [
+    ...(each.temperatureC === null ? [] : [temperature.long(each.temperatureC)]),
+    ...(each.relativeHumidityPct === null ? [] : [`${each.relativeHumidityPct.toFixed(0)} %`]),
+    ...(each.massG === null ? [] : [`${each.massG.toFixed(0)} g`]),
+  ];
+  return words.join(', ');
+}
+
+export const HEAT_WORDS: { value: HeatSource; title: string }[] = [
+  { value: 'mat-on-side', title: 'mat on a side' },
+  { value: 'mat-below', title: 'mat below' },
+  { value: 'cable', title: 'cable' },
+  { value: 'lamp', title: 'lamp' },
+];
+
+/** A caution where heat is added. */
+export function heatCautionWords({ code, temperatureC = 0, limitC = 0 }: HeatCaution, t: TemperatureWords): string {
+  switch (code) {
+    case 'cooks-diggers':
+      return 'Never under an animal that digs: it goes down to cool off, and cooks. Move the mat to a side.';
+    case 'not-below':
+      return 'Better on a side: a mat below dries the soil from the wrong end.';
+    case 'no-thermostat':
+      return 'Put it on a thermostat, its sensor where the animal is. Without one a mat has no limit.';
+    case 'over-band':
+      return `The warm side would reach ${t.long(temperatureC)}; this kind is kept up to ${t.long(limitC)}.`;
+    case 'mains-and-water':
+      return 'Mains near water: a drip loop in the cable, a residual-current device. What the maker and local electrical codes say holds.';
+    case 'dries':
+      return 'Warmth dries: the forecast on “Air and water” counts it in.';
+    case 'spot-thermometer':
+      return 'Measure the warm and the cool side with a spot thermometer; dial gauges lie.';
+  }
+}
