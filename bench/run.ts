@@ -4,19 +4,9 @@ import type { Container } from '@/core/housing/container';
 import { fit, fitter } from '@/core/housing/fit';
 import { homeFacts } from '@/core/housing/quantities';
 import { prepareHomes, rankHomes, rankPrepared, type CandidateHome } from '@/core/housing/rank';
-
-/** Runs `work` until it has had half a second and answers the median of its times, in ms. */
-function median(work: () => unknown): number {
-  const times: number[] = [];
-  work();
-  for (const started = performance.now(); performance.now() - started < 500 || times.length < 5;) {
-    const before = performance.now();
-    work();
-    times.push(performance.now() - before);
-  }
-  times.sort((a, b) => a - b);
-  return times[Math.floor(times.length / 2)] ?? 0;
-}
+import { benchAir } from './air';
+import { median, row } from './measure';
+import { benchReadings } from './readings';
 
 /** A shelf of `count` different tubs; the same each time. */
 function tubs(count: number): CandidateHome[] {
@@ -49,8 +39,6 @@ const fitted = median(() => {
 const oneByOne = median(() => five.map((home) => fit(profile, { ...animal, ...home })));
 const ranked = median(() => rankHomes(profile, animal, five));
 
-const row = (what: string, ms: number, limit: string) =>
-  console.log(`${what.padEnd(58)} ${ms.toFixed(2).padStart(8)} ms  ${limit}`);
 row('baseline: 500 tubs copied and sorted by height', baseline, '');
 row('fit: 1 animal x 500 tubs as they stand', fitted, 'limit 20 ms');
 row('fit: the same, asked one by one', oneByOne, 'limit 20 ms');
@@ -85,3 +73,9 @@ for (const count of [75, 150, 300]) {
     'limit 200 ms for 300',
   );
 }
+
+benchAir();
+benchReadings().catch((error: unknown) => {
+  console.error(error);
+  process.exitCode = 1;
+});

@@ -1,8 +1,7 @@
-import type { Home } from '@/contract/records';
 import { shippedMaterials, shippedMixes } from '@/contract/shipped';
 import type { Probe } from '@/contract/readings';
 import { forecastMoisture } from '@/core/climate/forecast';
-import { questionOf, wishesOf } from '@/core/climate/homeAir';
+import { questionOf, recipeIn, wishesOf } from '@/core/climate/homeAir';
 import type { RoomAir } from '@/core/climate/moisture';
 import type { CareProfile } from '@/core/profiles/profile';
 import { materialTableOf } from '@/core/substrate/material';
@@ -31,6 +30,7 @@ export const PROBES: DemoProbe[] = [
   { name: 'C1 air', place: 'air', home: 'C1' },
   { name: 'C2 cool side', place: 'cool', home: 'C2' },
   { name: 'E1 air', place: 'air', home: 'E1' },
+  { name: 'Scale under E1', place: 'scale', home: 'E1' },
   { name: 'E5 air', place: 'air', home: 'E5', fault: 'stuck', faultDaysAgo: 3 },
   { name: 'E6 air', place: 'air', home: 'E6', fault: 'drop-outs', faultDaysAgo: 6 },
 ];
@@ -47,14 +47,9 @@ export function dampingOf(
   const home = HOMES.find((each) => each.code === code);
   if (!home || profile.climate.damping !== 'soil' || home.substrateDepthMm === 0) return null;
   const room = ROOMS[SHELVES.find(({ key }) => key === home.shelf)?.room ?? ''];
-  const recipe = recipeOf(home, profile);
+  const recipe = recipeIn(home, profile, shippedMixes);
   if (!room) return null;
-  const question = questionOf(profile, stage, home as unknown as Home, room, recipe, materials, LONGEST_DAYS);
+  const question = questionOf(profile, stage, home, room, recipe, materials, LONGEST_DAYS);
   const { daysToRedamp, redampMl } = forecastMoisture(question, wishesOf(profile));
   return { days: Math.max(1, Math.floor(daysToRedamp ?? LONGEST_DAYS)), waterMl: Math.round(redampMl) };
-}
-
-function recipeOf({ mixId }: Pick<Home, 'mixId'> | { mixId?: string | null }, profile: CareProfile) {
-  const named = mixId ?? profile.making.mixes[0];
-  return (shippedMixes.find((mix) => mix.id === named) ?? shippedMixes[0])?.recipe ?? [];
 }

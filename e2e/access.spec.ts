@@ -74,6 +74,37 @@ const PLACES: { name: string; open: (page: Page) => Promise<void> }[] = [
       await expect(page.getByText(/Mix .* coir/)).toBeVisible();
     },
   },
+  {
+    name: 'air and water',
+    open: async (page) => {
+      await page.goto('/homes');
+      await page.getByRole('link', { name: /^C2/ }).click();
+      await page.getByRole('button', { name: 'Air and water' }).last().click();
+      await expect(page.getByRole('img', { name: /^Humidity over/ })).toBeVisible();
+      for (const part of [/each opening/, /Holes for the band/, /other school/, /Set right/, /leaves out/]) {
+        await page.getByRole('button', { name: part }).click();
+      }
+      await expect(page.getByRole('img', { name: /^Trade-off/ })).toBeVisible();
+    },
+  },
+  {
+    name: 'readings',
+    open: async (page) => {
+      await page.goto('/homes');
+      await page.getByRole('link', { name: /^B4/ }).click();
+      await page.getByRole('button', { name: 'Readings' }).last().click();
+      await page.getByRole('button', { name: 'Course of B4 air' }).click();
+      await expect(page.getByRole('img', { name: /^Temperature/ })).toBeVisible();
+      await page.getByRole('button', { name: 'Another probe' }).click();
+    },
+  },
+  {
+    name: 'rooms and probes',
+    open: async (page) => {
+      await page.goto('/probes');
+      await page.getByRole('button', { name: /The air of Boiler Room/ }).click();
+    },
+  },
   { name: 'the store', open: async (page) => void (await page.goto('/store')) },
   { name: 'a material', open: async (page) => void (await page.goto('/store/coir')) },
   { name: 'the profiles', open: async (page) => void (await page.goto('/profiles')) },

@@ -5,7 +5,7 @@ import { dishAreaCm2Of, fillingOf, keptWetness, questionOf, type AiredHome } fro
 import type { MoistureQuestion, RoomAir } from '@/core/climate/moisture';
 import type { Container, Vent, WallSide } from '@/core/housing/container';
 import type { CareProfile } from '@/core/profiles/profile';
-import type { MaterialTable, Mix, RecipePart } from '@/core/substrate/material';
+import type { MaterialTable, RecipePart } from '@/core/substrate/material';
 import { call } from './api';
 import { problemOf } from './house';
 
@@ -91,12 +91,6 @@ export function triedHome(home: Home, tried: TriedAir): AiredHome {
     dishAreaCm2: tried.dishAreaCm2,
     litterDepthMm: tried.litterMm,
   };
-}
-
-/** What the home is filled with: its own mix, or the usual one of who lives there. */
-export function recipeFor(home: Home, profile: CareProfile, mixes: Mix[]): RecipePart[] {
-  const id = home.mixId ?? profile.making.mixes[0];
-  return (mixes.find((mix) => mix.id === id) ?? mixes[0])?.recipe ?? [];
 }
 
 export interface Asked {

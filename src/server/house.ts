@@ -1,15 +1,14 @@
 import { shippedMixes } from '@/contract/shipped';
 import type { Home, Resident } from '@/contract/records';
 import type { Room } from '@/contract/readings';
-import { questionOf, USUAL_ROOM, wishesOf } from '@/core/climate/homeAir';
+import { questionOf, recipeIn, USUAL_ROOM, wishesOf } from '@/core/climate/homeAir';
 import type { MoistureQuestion } from '@/core/climate/moisture';
 import { wateringOutlook, type WaterFact, type WateringOutlook } from '@/core/climate/watering';
 import type { Day } from '@/core/measure/day';
-import type { CareBook, Kept } from '@/core/profiles/careBook';
 import type { CareProfile } from '@/core/profiles/profile';
 import type { Alarm } from '@/core/readings/alarms';
 import { DAY_MS } from '@/core/readings/reading';
-import type { MaterialTable, RecipePart } from '@/core/substrate/material';
+import type { MaterialTable } from '@/core/substrate/material';
 import type { Queries } from './storage/database';
 import { listRooms, measuredRooms, type RoomRow } from './storage/rooms';
 
@@ -33,24 +32,6 @@ function roomOf(
   return { id, name, air: { ...set, temperatureC, relativeHumidityPct, dailySwingK: swingK }, from: 'readings' };
 }
 
-/** What a home is filled with: the mix written down, or the usual one of who lives there. */
-export function recipeOf(home: Pick<Home, 'mixId'>, profile: CareProfile): RecipePart[] {
-  const named = home.mixId ?? profile.making.mixes[0];
-  return (shippedMixes.find((mix) => mix.id === named) ?? shippedMixes[0])?.recipe ?? [];
-}
-
-/** Of those in a home the one whose soil is kept dampest: it is damped for. The first where nobody's is. */
-export function dampedFor<Tenant extends Kept>(care: CareBook, tenants: Tenant[]): Tenant | undefined {
-  const wants = (each: Tenant) => {
-    const { climate, making } = care.of(each);
-    return climate.damping === 'soil' ? making.dampWetness : 0;
-  };
-  return tenants.reduce<Tenant | undefined>(
-    (best, each) => (best && wants(best) >= wants(each) ? best : each),
-    undefined,
-  );
-}
-
 /** A home with who lives in it, ready to be forecast. */
 export function questionFor(
   profile: CareProfile,
@@ -60,7 +41,7 @@ export function questionFor(
   materials: MaterialTable,
   days: number,
 ): MoistureQuestion {
-  return questionOf(profile, resident.stage, home, room.air, recipeOf(home, profile), materials, days);
+  return questionOf(profile, resident.stage, home, room.air, recipeIn(home, profile, shippedMixes), materials, days);
 }
 
 /** When a home is to be damped; null for kinds whose soil is not kept damp. */

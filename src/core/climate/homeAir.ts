@@ -2,8 +2,9 @@ import { floorAreaMm2 } from '@/core/housing/container';
 import type { Furniture } from '@/core/housing/furniture';
 import { flat } from '@/core/housing/soil';
 import type { HomeState } from '@/core/housing/quantities';
+import type { CareBook, Kept } from '@/core/profiles/careBook';
 import type { CareProfile, Stage } from '@/core/profiles/profile';
-import type { MaterialTable, RecipePart } from '@/core/substrate/material';
+import type { MaterialTable, Mix, RecipePart } from '@/core/substrate/material';
 import type { Wishes } from './forecast';
 import { moistBox, type Filling } from './moistBox';
 import type { BoxFactors, MoistureQuestion, RoomAir } from './moisture';
@@ -58,6 +59,28 @@ export function keptWetness({ making }: CareProfile, stage: Stage): { damp: numb
     dry: making.dryWetness,
     sharePct: throughout ? 100 : making.dampSharePct,
   };
+}
+
+/** Of those in a home the one whose soil is kept dampest: it is damped for. The first where nobody's is. */
+export function dampedFor<Tenant extends Kept>(care: CareBook, tenants: Tenant[]): Tenant | undefined {
+  const wants = (each: Tenant) => {
+    const { climate, making } = care.of(each);
+    return climate.damping === 'soil' ? making.dampWetness : 0;
+  };
+  return tenants.reduce<Tenant | undefined>(
+    (best, each) => (best && wants(best) >= wants(each) ? best : each),
+    undefined,
+  );
+}
+
+/** What a home is filled with: the mix written down, or the usual one of who lives there. */
+export function recipeIn(
+  { mixId }: { mixId?: string | null | undefined },
+  { making }: CareProfile,
+  mixes: readonly Mix[],
+): RecipePart[] {
+  const id = mixId ?? making.mixes[0];
+  return (mixes.find((mix) => mix.id === id) ?? mixes[0])?.recipe ?? [];
 }
 
 /** What is in a home, for the moisture engine. */

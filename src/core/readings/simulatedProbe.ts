@@ -1,4 +1,4 @@
-import { HOUR_MS, MINUTE_MS, type Reading } from './reading';
+import { DAY_MS, HOUR_MS, MINUTE_MS, type Reading } from './reading';
 
 export const PROBE_FAULTS = ['none', 'drop-outs', 'stuck', 'silent'] as const;
 export type ProbeFault = (typeof PROBE_FAULTS)[number];
@@ -33,6 +33,19 @@ const bell = (seed: number, at: number, purpose: number) =>
   (chance(seed, at, purpose) + chance(seed, at, purpose + 50) + chance(seed, at, purpose + 90) - 1.5) * 2;
 
 const tenth = (value: number) => Math.round(value * 10) / 10;
+
+/** Weighed once a day, in the evening. */
+const WEIGHING_HOUR = 20;
+const SCALE_NOISE_G = 0.6;
+
+/** A stand-in for a kitchen scale: what a box weighs every evening after `from` and up to `to`, to the gram. */
+export function simulatedWeighings(seed: number, massG: (at: number) => number, from: number, to: number): Reading[] {
+  const readings: Reading[] = [];
+  for (let at = Math.floor(from / DAY_MS) * DAY_MS + WEIGHING_HOUR * HOUR_MS; at <= to; at += DAY_MS) {
+    if (at > from) readings.push({ at, massG: Math.round(massG(at) + SCALE_NOISE_G * bell(seed, at, 3)) });
+  }
+  return readings;
+}
 
 /** What the probe reports after `from` and up to `to`, every half hour: lagging, noisy, and with its fault. */
 export function simulatedReadings(probe: SimulatedProbe, air: TrueAir, from: number, to: number): Reading[] {

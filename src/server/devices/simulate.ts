@@ -1,14 +1,15 @@
 import type { Home, Resident } from '@/contract/records';
 import type { Room } from '@/contract/readings';
+import { dampedFor } from '@/core/climate/homeAir';
 import { followMoisture, type MoistureCourse } from '@/core/climate/moisture';
 import { saturationVapourPressurePa } from '@/core/climate/psychrometrics';
 import type { CareBook } from '@/core/profiles/careBook';
-import { DAY_MS, HOUR_MS } from '@/core/readings/reading';
-import { PROBE_STEP_MS, simulatedReadings, type TrueAir } from '@/core/readings/simulatedProbe';
+import { DAY_MS, HOUR_MS, type Reading } from '@/core/readings/reading';
+import { PROBE_STEP_MS, simulatedReadings, simulatedWeighings, type TrueAir } from '@/core/readings/simulatedProbe';
 import type { MaterialTable } from '@/core/substrate/material';
 import { careOf, materialTable } from '../care';
 import type { Clock } from '../clock';
-import { dampedFor, questionFor, roomsOf } from '../house';
+import { questionFor, roomsOf } from '../house';
 import type { Database, Queries } from '../storage/database';
 import { waterEntriesOf } from '../storage/entries';
 import { listHomes } from '../storage/homes';
@@ -35,13 +36,7 @@ export async function simulateProbes({ database, clock }: { database: Database; 
   const world = await worldOf(database, clock);
   for (const probe of due) {
     const from = probe.lastAt === null ? now - HISTORY_DAYS * DAY_MS : Date.parse(probe.lastAt);
-    const air =
-      probe.homeId !== null ? await airOfHome(database, world, probe.homeId, from) : airOfRoom(world, probe.roomId);
-    if (!air) continue;
-    const faultFrom = probe.faultFrom === null ? Infinity : Date.parse(probe.faultFrom);
-    const seed = Number.parseInt(probe.id.slice(0, 8), 16);
-    const placed = probe.place === 'warm' ? warmer(air) : air;
-    const readings = simulatedReadings({ seed, fault: probe.fault, faultFrom }, placed, from, now);
+    const readings = await readingsOf(database, world, probe, from, now);
     if (readings.length === 0) continue;
     await database.transaction((queries) =>
       addReadings(
@@ -51,6 +46,25 @@ export async function simulateProbes({ database, clock }: { database: Database; 
       ),
     );
   }
+}
+
+type Simulated = Awaited<ReturnType<typeof listSimulated>>[number];
+
+async function readingsOf(
+  queries: Queries,
+  world: World,
+  probe: Simulated,
+  from: number,
+  now: number,
+): Promise<Reading[]> {
+  const seed = Number.parseInt(probe.id.slice(0, 8), 16);
+  const home = probe.homeId === null ? undefined : await courseOfHome(queries, world, probe.homeId, from);
+  if (probe.place === 'scale') return home ? simulatedWeighings(seed, home.massG, from, now) : [];
+  const air = probe.homeId === null ? airOfRoom(world, probe.roomId) : home?.air;
+  if (!air) return [];
+  const faultFrom = probe.faultFrom === null ? Infinity : Date.parse(probe.faultFrom);
+  const placed = probe.place === 'warm' ? warmer(air) : air;
+  return simulatedReadings({ seed, fault: probe.fault, faultFrom }, placed, from, now);
 }
 
 interface World {
@@ -97,7 +111,13 @@ function airOfRoom({ rooms }: World, roomId: string | null): TrueAir | undefined
   };
 }
 
-async function airOfHome(queries: Queries, world: World, homeId: string, from: number): Promise<TrueAir | undefined> {
+/** The air of a home, and what it weighs, from damping to damping. */
+async function courseOfHome(
+  queries: Queries,
+  world: World,
+  homeId: string,
+  from: number,
+): Promise<{ air: TrueAir; massG: (at: number) => number } | undefined> {
   const home = world.homes.find((each) => each.id === homeId);
   const tenant = dampedFor(
     world.care,
@@ -111,18 +131,33 @@ async function airOfHome(queries: Queries, world: World, homeId: string, from: n
   if (starts.length === 0) starts.push(from - DAY_MS);
   const courses = new Map<number, MoistureCourse>();
   const question = questionFor(profile, tenant, home, room, world.materials, LONGEST_DAYS);
-  return (at) => {
-    const start = starts.findLast((each) => each <= at) ?? starts[0] ?? at;
+  const at = (moment: number) => {
+    const start = starts.findLast((each) => each <= moment) ?? starts[0] ?? moment;
     const startHour = Math.round((start / HOUR_MS) % 24);
     let course = courses.get(start);
     if (!course) courses.set(start, (course = followMoisture({ ...question, startHour })));
-    const hour = Math.min(course.relativeHumidityPct.length - 1, Math.max(0, (at - start) / HOUR_MS));
-    return {
-      temperatureC: between(course.temperatureC, hour),
-      relativeHumidityPct: between(course.relativeHumidityPct, hour),
-    };
+    const hour = Math.min(course.relativeHumidityPct.length - 1, Math.max(0, (moment - start) / HOUR_MS));
+    return { course, hour };
+  };
+  const { box, wetness } = question;
+  const waterG = 1000 * (box.dampHeldKg * wetness.damp + box.dryHeldKg * wetness.dry);
+  return {
+    air: (moment) => {
+      const { course, hour } = at(moment);
+      return {
+        temperatureC: between(course.temperatureC, hour),
+        relativeHumidityPct: between(course.relativeHumidityPct, hour),
+      };
+    },
+    massG: (moment) => {
+      const { course, hour } = at(moment);
+      return TUB_G + waterG - between(course.lostMl, hour);
+    },
   };
 }
+
+/** A tub with its lid and dry filling: only differences are read off a scale. From memory. */
+const TUB_G = 1500;
 
 function between(values: Float64Array, hour: number): number {
   const index = Math.floor(hour);

@@ -7,7 +7,7 @@ import type { Clock } from '../clock';
 import { invalid, Problem } from '../http/problem';
 import type { Database, Queries } from '../storage/database';
 import { probeOfToken, setDevice } from '../storage/probes';
-import { conflicting, insertReadings, lastReadings, markReadings } from '../storage/readings';
+import { conflicting, insertReadings, lastReadings, markReadings, refreshHours } from '../storage/readings';
 
 /** A device's clock may run ahead of the house's by this much. */
 const CLOCK_AHEAD_MS = 10 * MINUTE_MS;
@@ -89,5 +89,12 @@ export async function addReadings(queries: Queries, probeId: string, readings: M
     ),
   );
   await markReadings(queries, probeId, marks);
+  const instants = [...readings.map((each) => each.at), ...marks.keys()];
+  await refreshHours(
+    queries,
+    probeId,
+    instants.reduce((a, b) => Math.min(a, b)),
+    instants.reduce((a, b) => Math.max(a, b)),
+  );
   return added;
 }

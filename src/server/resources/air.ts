@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Home, Resident } from '@/contract/records';
 import { calibrate, type Measured } from '@/core/climate/calibrate';
+import { dampedFor } from '@/core/climate/homeAir';
 import { addDays } from '@/core/measure/day';
 import type { CareProfile } from '@/core/profiles/profile';
 import { DAY_MS, HOUR_MS, type MarkedReading } from '@/core/readings/reading';
@@ -10,7 +11,7 @@ import { addReadings } from '../devices/takeReadings';
 import { homeAlarms, weighingsOf } from '../homeReadings';
 import type { Handlers } from '../http/mount';
 import { invalid, notFound, Problem } from '../http/problem';
-import { dampedFor, questionFor, roomsOf, wateringFor } from '../house';
+import { questionFor, roomsOf, wateringFor } from '../house';
 import type { Queries } from '../storage/database';
 import { waterEntriesOf } from '../storage/entries';
 import { findHome, updateFactors } from '../storage/homes';

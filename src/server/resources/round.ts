@@ -1,4 +1,5 @@
 import type { Entry, Home, Resident } from '@/contract/records';
+import { dampedFor } from '@/core/climate/homeAir';
 import { addDays } from '@/core/measure/day';
 import { dueWork, type LogEntry, type LogKind, type ResidentToday } from '@/core/plan/due';
 import type { CareBook } from '@/core/profiles/careBook';
@@ -6,7 +7,7 @@ import { MOULT_SIGNS } from '@/core/profiles/profile';
 import { DAY_MS } from '@/core/readings/reading';
 import { careOf, materialTable } from '../care';
 import { ALARM_DAYS, homeAlarms, weighingsOf } from '../homeReadings';
-import { dampedFor, roomsOf, wateringFor } from '../house';
+import { roomsOf, wateringFor } from '../house';
 import type { Handlers } from '../http/mount';
 import type { Queries } from '../storage/database';
 import { entriesForRound } from '../storage/entries';

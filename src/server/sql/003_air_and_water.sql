@@ -37,6 +37,21 @@ CREATE TABLE reading (
   mark text,
   PRIMARY KEY (probe_id, at)
 );
+CREATE INDEX reading_doubted ON reading (probe_id, at) WHERE mark IS NOT NULL;
+
+-- What a probe said hour by hour, doubted readings left out: alarms and long courses are read off this.
+CREATE TABLE reading_hour (
+  probe_id uuid NOT NULL REFERENCES probe (id) ON DELETE CASCADE,
+  hour timestamptz NOT NULL,
+  readings integer NOT NULL,
+  last_at timestamptz NOT NULL,
+  temperature_c real,
+  relative_humidity_pct real,
+  mass_g real,
+  low_pct real,
+  high_pct real,
+  PRIMARY KEY (probe_id, hour)
+);
 
 -- Rows of a file on their way in: nobody sees them until the whole file has come.
 CREATE TABLE reading_import (
@@ -44,8 +59,9 @@ CREATE TABLE reading_import (
   probe_id uuid NOT NULL REFERENCES probe (id) ON DELETE CASCADE,
   begun_at timestamptz NOT NULL
 );
-CREATE TABLE reading_staged (
-  import_id uuid NOT NULL REFERENCES reading_import (id) ON DELETE CASCADE,
+-- Lost with the power: then the file is sent again.
+CREATE UNLOGGED TABLE reading_staged (
+  import_id uuid NOT NULL,
   at timestamptz NOT NULL,
   temperature_c real,
   relative_humidity_pct real,

@@ -32,7 +32,7 @@ const thin = (points: readonly (readonly [number, number])[]) => {
 /** Humidity and wetness in the days ahead, with the band, the dampings and what the probe has said. */
 export function AheadCharts({ ahead, before, band, days, readings }: Props) {
   const { theme } = useTheme();
-  const { dew, ink, inkSoft, soilDry } = theme.colors;
+  const { bark, dew, ink, inkSoft } = theme.colors;
   const { course, forecast } = ahead;
   // Looking back as far as there is something to see, at most a third as far as ahead.
   const back = Math.max(-days / 3, Math.min(0, ...readings.map(([at]) => at)));
@@ -97,7 +97,7 @@ export function AheadCharts({ ahead, before, band, days, readings }: Props) {
           ...(before
             ? [{ points: thin(toPoints(before.course.dampWetness, 100)), color: inkSoft, isDashed: true, width: 1.5 }]
             : []),
-          { points: thin(toPoints(course.dryWetness, 100)), color: soilDry, width: 2 },
+          { points: thin(toPoints(course.dryWetness, 100)), color: bark, width: 2 },
           { points: thin(toPoints(course.dampWetness, 100)), color: ink },
         ]}
       />
@@ -119,7 +119,7 @@ function Legend({ hasReadings, hasBefore }: { hasReadings: boolean; hasBefore: b
   const { theme } = useTheme();
   const items = [
     { color: theme.colors.ink, title: 'damp end' },
-    { color: theme.colors.soilDry, title: 'dry end' },
+    { color: theme.colors.bark, title: 'dry end' },
     ...(hasBefore ? [{ color: theme.colors.inkSoft, title: 'as it stands, dashed' }] : []),
     ...(hasReadings ? [{ color: theme.colors.ink, title: 'readings, dots' }] : []),
   ];

@@ -22,7 +22,7 @@ export function NewProbe({ at, suggestion, onAdded }: Props) {
   const show = useLog((log) => log.show);
   const inHome = 'homeId' in at;
   const [kind, setKind] = useState<'device' | 'simulated'>('device');
-  const [place, setPlace] = useState<'air' | 'cool' | 'warm'>('air');
+  const [place, setPlace] = useState<'air' | 'cool' | 'warm' | 'scale'>('air');
   const [name, setName] = useState(suggestion);
   const [problem, setProblem] = useState<string | undefined>();
   const [token, setToken] = useState<string | null>(null);
@@ -53,7 +53,7 @@ export function NewProbe({ at, suggestion, onAdded }: Props) {
       {inHome ? (
         <Choices
           label="Where it hangs"
-          choices={(['air', 'cool', 'warm'] as const).map((value) => ({ value, title: PLACE_WORDS[value] }))}
+          choices={(['air', 'cool', 'warm', 'scale'] as const).map((value) => ({ value, title: PLACE_WORDS[value] }))}
           value={place}
           onChange={setPlace}
         />

@@ -3,15 +3,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { call } from '@/client/api';
 import { useWorked } from '@/client/airWorker';
-import {
-  asItStands,
-  freshQuestion,
-  recipeFor,
-  triedHome,
-  useHomeAir,
-  type Asked,
-  type TriedAir,
-} from '@/client/homeAir';
+import { asItStands, freshQuestion, triedHome, useHomeAir, type Asked, type TriedAir } from '@/client/homeAir';
 import { fitOf } from '@/client/fitting';
 import { useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
@@ -19,7 +11,7 @@ import { useStock } from '@/client/stock';
 import type { Home, Resident } from '@/contract/records';
 import type { HomeAir } from '@/contract/readings';
 import { airFlow } from '@/core/climate/airFlow';
-import { wishesOf } from '@/core/climate/homeAir';
+import { dampedFor, recipeIn, wishesOf } from '@/core/climate/homeAir';
 import { LEFT_OUT } from '@/core/climate/leftOut';
 import { pouredMl } from '@/core/climate/watering';
 import { floorAreaMm2 } from '@/core/housing/container';
@@ -57,8 +49,7 @@ export function AirScreen({ id }: { id: string }) {
   const home = homes.find((each) => each.id === id);
   if (loading) return <Screen>{loading}</Screen>;
   const tenants = residents.filter((each) => each.homeId === id);
-  const wetness = (each: Resident) => (care.of(each).climate.damping === 'soil' ? care.of(each).making.dampWetness : 0);
-  const tenant = [...tenants].sort((a, b) => wetness(b) - wetness(a))[0];
+  const tenant = dampedFor(care, tenants);
   if (!home || !tenant || home.nest) {
     return (
       <Screen>
@@ -76,7 +67,7 @@ export function AirScreen({ id }: { id: string }) {
     );
   }
   const profile = care.of(tenant);
-  const asked = { profile, stage: tenant.stage, home, recipe: recipeFor(home, profile, mixes), materials: table };
+  const asked = { profile, stage: tenant.stage, home, recipe: recipeIn(home, profile, mixes), materials: table };
   return <AirPane key={JSON.stringify([home, air.room])} asked={asked} tenant={tenant} air={air} load={load} />;
 }
 

@@ -18,7 +18,7 @@ import { saveFile } from '../drawings/exportSvg';
 import { numberIn } from '../forms/checks';
 import { space } from '../theme/tokens';
 import { FURNITURE_WORDS } from '../words/home';
-import { numbersOf, ruleWords, withNumber } from '../words/profiles';
+import { climateNumbers, numbersOf, ruleWords, withClimateNumber, withNumber } from '../words/profiles';
 
 /** One care profile: what it asks of a home and why; one's own can be changed number by number. */
 export function ProfileScreen({ id }: { id: string }) {
@@ -97,6 +97,10 @@ function OwnProfile({ profile }: { profile: CareProfile }) {
     const body = {
       ...profile,
       name: name.trim(),
+      climate: climateNumbers(profile.climate).reduce((changed, { key }) => {
+        const value = numberIn(typed[`climate.${key}`] ?? '');
+        return value === undefined ? changed : withClimateNumber(changed, key, value);
+      }, profile.climate),
       fit: profile.fit.map((rule, index) =>
         numbersOf(rule).reduce((changed, { key }) => {
           const value = numberIn(typed[`${index}.${key}`] ?? '');
@@ -108,7 +112,7 @@ function OwnProfile({ profile }: { profile: CareProfile }) {
       () => call('changeProfile', { params: { profileId: profile.id }, body }),
       `${body.name}: the new numbers are in force.`,
     );
-    setProblems(Object.fromEntries(fields.map(({ path, message }) => [path.replace(/^fit\./, ''), message])));
+    setProblems(Object.fromEntries(fields.map(({ path, message }) => [path.replace(/^fit\.|\.value$/g, ''), message])));
   };
   const remove = () =>
     void attempt(
@@ -130,6 +134,17 @@ function OwnProfile({ profile }: { profile: CareProfile }) {
       />
       <Field label="Name" value={name} onChange={setName} problem={problems.name} />
       <Summary profile={profile} />
+      <Heading style={{ marginVertical: space.s }}>Its air and water</Heading>
+      {climateNumbers(profile.climate).map(({ key, label, value }) => (
+        <Field
+          key={key}
+          label={label}
+          value={typed[`climate.${key}`] ?? String(value)}
+          onChange={(text) => setTyped((before) => ({ ...before, [`climate.${key}`]: text }))}
+          problem={problems[`climate.${key}`]}
+          keyboard="decimal-pad"
+        />
+      ))}
       {profile.fit.map((rule, index) => (
         <Rule key={`${rule.id} ${rule.school ?? ''}`} profile={profile} rule={rule}>
           {numbersOf(rule).map(({ key, label, value }) => (
@@ -148,7 +163,7 @@ function OwnProfile({ profile }: { profile: CareProfile }) {
   );
 }
 
-function Summary({ profile: { measure, making, growth, company, schools } }: { profile: CareProfile }) {
+function Summary({ profile: { measure, making, climate, growth, company, schools } }: { profile: CareProfile }) {
   const { mixes } = useStock();
   const names = making.mixes.map((id) => mixes.find((mix) => mix.id === id)?.name ?? id);
   const furniture = making.furniture.map(({ kind, count }) => `${count} x ${FURNITURE_WORDS[kind]}`);
@@ -158,6 +173,9 @@ function Summary({ profile: { measure, making, growth, company, schools } }: { p
     company.sameKind === 'alone' ? 'Lives alone.' : 'Lives in groups.',
     `Mixes: ${names.join('; ')}.`,
     `Damp end ${making.dampWetness}, dry end ${making.dryWetness} of all the mix holds; ${making.dampSharePct} % of the floor damp.`,
+    `Air: ${climate.humidityPct.min} to ${climate.humidityPct.max} % (${climate.humidityPct.basis}), ${climate.temperatureC.min} to ${climate.temperatureC.max} C (${climate.temperatureC.basis}); bears ${climate.bearsHours.value} hours outside.`,
+    ...(climate.damping === 'soil' ? [`Damped again when the damp end is under ${climate.dampWetnessMin.value}.`] : []),
+    `At least ${climate.airChangesPerHour.value} changes of air an hour.`,
     `Openings: ${making.vents.openSharePct} % of the floor.`,
     ...(furniture.length > 0 ? [`In it: ${furniture.join(', ')}.`] : []),
     ...(schools.length > 0 ? [`Schools: ${schools.map((school) => school.name).join('; ')}.`] : []),

@@ -87,7 +87,7 @@ export const NIGHT: Palette = {
   soilDry: '#481308',
   onSoil: '#F05A38',
   litter: '#8C2A15',
-  bark: '#7A2613',
+  bark: '#A63C22',
   animal: '#F05A38',
   animalLight: '#B53C22',
 };

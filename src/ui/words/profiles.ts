@@ -1,4 +1,4 @@
-import type { CareProfile, FitRule, Limit } from '@/core/profiles/profile';
+import type { CareProfile, Climate, FitRule, Limit } from '@/core/profiles/profile';
 
 const YARDSTICKS: Record<NonNullable<Limit['of']>, string> = {
   legSpanMm: 'leg span',
@@ -37,6 +37,31 @@ export function ruleWords(rule: FitRule): string {
     return limit ? [`${BOUND_WORDS[bound]} ${limitWords(limit, unitOf(rule))}`] : [];
   }).join(', ');
 }
+
+/** The numbers of the air and the water that a keeper may set. */
+export function climateNumbers(climate: Climate): EditableNumber[] {
+  const { humidityPct, temperatureC } = climate;
+  return [
+    { key: 'humidityPct.min', label: 'Humidity at least, %', value: humidityPct.min },
+    { key: 'humidityPct.max', label: 'Humidity at most, %', value: humidityPct.max },
+    { key: 'temperatureC.min', label: 'Warmth at least, C', value: temperatureC.min },
+    { key: 'temperatureC.max', label: 'Warmth at most, C', value: temperatureC.max },
+    { key: 'bearsHours', label: 'Bears to be outside, hours', value: climate.bearsHours.value },
+    { key: 'dampWetnessMin', label: 'Damped again under, of all it holds', value: climate.dampWetnessMin.value },
+    { key: 'airChangesPerHour', label: 'Changes of air at least, an hour', value: climate.airChangesPerHour.value },
+  ];
+}
+
+/** The same air and water with one number set by the keeper. */
+export function withClimateNumber(climate: Climate, key: string, value: number): Climate {
+  const [field, bound] = key.split('.') as [keyof Climate, string | undefined];
+  const basis = 'your own setting' as const;
+  const before = climate[field];
+  if (typeof before !== 'object' || valueAt(before, bound) === value) return climate;
+  return { ...climate, [field]: { ...before, source: undefined, basis, [bound ?? 'value']: value } };
+}
+
+const valueAt = (fact: object, bound = 'value') => (fact as Record<string, unknown>)[bound];
 
 /** One number of a rule that a keeper may set. */
 export interface EditableNumber {
