@@ -77,16 +77,32 @@ const PICTURES: Picture[] = [
   },
   { name: 'nest', size: PHONE, open: (page) => homeCalled(page, /^F1/) },
   {
-    name: 'terraces',
-    size: PHONE,
-    open: (page) => homeCalled(page, /^E5/),
-  },
-  {
-    name: 'from-above',
+    name: 'air',
     size: PHONE,
     open: async (page) => {
-      await homeCalled(page, /^C4/);
-      await page.getByRole('radio', { name: 'from above' }).click();
+      await homeCalled(page, /^C2/);
+      await page.getByRole('button', { name: 'Air and water' }).last().click();
+      await page.getByRole('img', { name: /^Humidity over/ }).waitFor();
+    },
+  },
+  {
+    name: 'air-wide',
+    size: WIDE,
+    open: async (page) => {
+      await homeCalled(page, /^B4/);
+      await page.getByRole('button', { name: 'Air and water' }).last().click();
+      await page.getByRole('button', { name: 'Holes for the band' }).click();
+      await page.getByRole('img', { name: /^Trade-off/ }).scrollIntoViewIfNeeded();
+    },
+  },
+  {
+    name: 'readings',
+    size: PHONE,
+    open: async (page) => {
+      await homeCalled(page, /^E1/);
+      await page.getByRole('button', { name: 'Readings' }).last().click();
+      await page.getByRole('button', { name: 'Course of E1 air' }).click();
+      await page.getByRole('img', { name: /^Temperature/ }).scrollIntoViewIfNeeded();
     },
   },
   {
