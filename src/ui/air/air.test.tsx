@@ -1,4 +1,4 @@
-import { act, fireEvent, screen } from '@testing-library/react';
+import { fireEvent, screen } from '@testing-library/react';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { asItStands, freshQuestion, holesOf, triedHome, type TriedAir } from '@/client/homeAir';
@@ -244,9 +244,9 @@ describe('heat', () => {
     }
     renderThemed(<Form />);
     expect(screen.queryByText(/Never under an animal that digs/)).toBeNull();
-    act(() => fireEvent.click(screen.getByRole('radio', { name: 'mat below' })));
+    fireEvent.click(screen.getByRole('radio', { name: 'mat below' }));
     expect(screen.getByText(/Never under an animal that digs/)).toBeTruthy();
-    act(() => fireEvent.change(screen.getByLabelText('Warmer than the room by, C'), { target: { value: '9' } }));
+    fireEvent.change(screen.getByLabelText('Warmer than the room by, C'), { target: { value: '9' } });
     expect(screen.getByText(/The warm side would reach 33 C; this kind is kept up to 28 C/)).toBeTruthy();
   });
 });
