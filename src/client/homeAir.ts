@@ -35,6 +35,8 @@ export interface Holes {
   sides: WallSide[];
   perSide: number;
   diameterMm: number;
+  /** Meshes of what covers them; null for open ones. */
+  meshApertureMm: number | null;
 }
 
 /** What a keeper tries on the air and water screen; null leaves the box as it stands. */
@@ -61,8 +63,13 @@ export function asItStands(home: AiredHome, profile: CareProfile, stage: Residen
 export function holesOf(container: Container): Holes {
   const walls = container.vents.filter((vent) => vent.shape === 'hole' && vent.side !== 'lid' && vent.side !== 'floor');
   const first = walls[0];
-  if (!first) return { sides: ['left', 'right'], perSide: 0, diameterMm: 3 };
-  return { sides: walls.map((vent) => vent.side as WallSide), perSide: first.count, diameterMm: first.diameterMm ?? 3 };
+  if (!first) return { sides: ['left', 'right'], perSide: 0, diameterMm: 3, meshApertureMm: null };
+  return {
+    sides: walls.map((vent) => vent.side as WallSide),
+    perSide: first.count,
+    diameterMm: first.diameterMm ?? 3,
+    meshApertureMm: first.meshApertureMm ?? null,
+  };
 }
 
 const withHoles = (container: Container, holes: Holes, soilMm: number): Container => {
@@ -79,6 +86,7 @@ const withHoles = (container: Container, holes: Holes, soilMm: number): Containe
           count: holes.perSide,
           diameterMm: holes.diameterMm,
           centreHeightMm,
+          ...(holes.meshApertureMm !== null && { meshApertureMm: holes.meshApertureMm }),
         }));
   return { ...container, vents };
 };

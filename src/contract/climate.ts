@@ -214,6 +214,7 @@ const ventOption = z.object({
   sides: z.array(z.enum(WALL_SIDES as unknown as ['front', 'back', 'left', 'right'])),
   holesPerSide: z.int(),
   diameterMm: z.number(),
+  meshApertureMm: z.number().nullable(),
   vents: z.array(vent),
   openAreaMm2: z.number(),
   airChangesPerHour: z.number(),

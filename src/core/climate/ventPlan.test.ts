@@ -76,11 +76,18 @@ describe('holes for a band', () => {
     expect(relax.every(({ wish }) => WISHES.includes(wish))).toBe(true);
   });
 
+  it('are put under mesh where the young are smaller than anything that is drilled', () => {
+    const { best, tradeOff } = plan({ maxHoleMm: 0.7, airChangesPerHour: 1 });
+    expect(best?.meshApertureMm).toBeCloseTo(0.56, 6);
+    expect(best?.vents.every((vent) => (vent.meshApertureMm ?? Infinity) < 0.7)).toBe(true);
+    expect(tradeOff[0]).toMatchObject({ holesPerSide: 0 });
+  });
+
   it('are not drilled where a side is covered, nor wider than the animal allows', () => {
     const covered = plan({ maxHoleMm: 3 }, { container: { ...container, coveredSides: ['left', 'right'] } });
     const all = [...covered.tradeOff, ...(covered.best ? [covered.best] : [])];
     expect(all.every(({ sides }) => !sides.includes('left') && !sides.includes('right'))).toBe(true);
-    expect(all.every(({ diameterMm }) => diameterMm <= 3)).toBe(true);
+    expect(all.every(({ diameterMm, meshApertureMm }) => (meshApertureMm ?? diameterMm) <= 3)).toBe(true);
   });
 });
 

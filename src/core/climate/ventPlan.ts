@@ -1,6 +1,6 @@
 import { wallWidthMm, WALL_SIDES, type Container, type Vent, type WallSide } from '@/core/housing/container';
 import { meanDepthMm } from '@/core/housing/soil';
-import { openAreaMm2 } from '@/core/housing/openings';
+import { openAreaMm2, USUAL_MESH_OPEN } from '@/core/housing/openings';
 import type { MaterialTable } from '@/core/substrate/material';
 import type { OpeningSettings } from './airOpenings';
 import { forecastMoisture, type Band, type Stale } from './forecast';
@@ -33,6 +33,8 @@ export interface VentOption {
   sides: WallSide[];
   holesPerSide: number;
   diameterMm: number;
+  /** Meshes of what covers the holes; null for open ones. */
+  meshApertureMm: number | null;
   vents: Vent[];
   openAreaMm2: number;
   airChangesPerHour: number;
@@ -65,14 +67,19 @@ export interface VentPlan {
 
 const LOOKS_AHEAD_DAYS = 90;
 const DIAMETERS_MM = [2, 3, 4, 5, 6, 8, 10, 12, 16, 20];
-const PER_SIDE = [0, 1, 2, 3, 4, 6, 8, 12, 16, 24, 32];
+/** Cut-outs covered with mesh: the other way, and the only one where young must not leave. */
+const MESHED_MM = [10, 20, 30, 50];
+/** Common insect mesh, from memory; finer where less holds the young. */
+const USUAL_MESH_MM = 1;
+const MESH_OF_SAFE = 0.8;
+const PER_SIDE = [1, 2, 3, 4, 6, 8, 12, 16, 24, 32];
 const SIDES: WallSide[][] = [['left', 'right'], [...WALL_SIDES], ['front', 'back']];
 /** Two holes at least this many diameters apart, so that the wall between them holds. */
 const CLOSEST = 2;
 
 /**
- * Solves for holes: tries round holes on facing sides, well over the soil, in every number and size that the walls take
- * and that holds the animal, follows each for 90 days, and keeps what cannot be bettered. What is on the box already is
+ * Solves for holes: tries round holes on facing sides, well over the soil, open or under mesh, in every number and size
+ * that the walls take and that holds the animal, follows each for 90 days, and keeps what cannot be bettered. What is on the box already is
  * left out of the account.
  */
 export function ventPlan(question: VentPlanQuestion, materials: MaterialTable): VentPlan {
@@ -91,31 +98,48 @@ export function ventPlan(question: VentPlanQuestion, materials: MaterialTable): 
 }
 
 /** Holes under 3 mm clog, over 6 mm let flies in and prey out; common practice drills about 3 mm. */
-const oddSize = ({ diameterMm }: VentOption) => (diameterMm >= 3 && diameterMm <= 6 ? 0 : 1);
+const oddSize = ({ diameterMm, meshApertureMm }: VentOption) =>
+  diameterMm === 0 || (meshApertureMm === null && diameterMm >= 3 && diameterMm <= 6) ? 0 : 1;
 
-type Candidate = Pick<VentOption, 'sides' | 'holesPerSide' | 'diameterMm' | 'vents' | 'openAreaMm2'>;
+type Candidate = Pick<VentOption, 'sides' | 'holesPerSide' | 'diameterMm' | 'meshApertureMm' | 'vents' | 'openAreaMm2'>;
 
+/** No holes at all; open holes no wider than is safe; and wider ones under mesh. */
 function candidates({ container, filling, wishes }: VentPlanQuestion): Candidate[] {
   const soilMm = meanDepthMm(filling.soil);
-  const free = SIDES.map((sides) => sides.filter((side) => !container.coveredSides?.includes(side)));
-  const found = new Map<string, Candidate>();
-  for (const sides of free) {
-    for (const diameterMm of DIAMETERS_MM.filter((each) => each <= wishes.maxHoleMm)) {
+  const mesh = Math.min(USUAL_MESH_MM, MESH_OF_SAFE * wishes.maxHoleMm);
+  const sizes = [
+    ...DIAMETERS_MM.filter((each) => each <= wishes.maxHoleMm).map((diameterMm) => ({
+      diameterMm,
+      meshApertureMm: null,
+    })),
+    ...MESHED_MM.map((diameterMm) => ({ diameterMm, meshApertureMm: mesh })),
+  ];
+  const none = { sides: [], holesPerSide: 0, diameterMm: 0, meshApertureMm: null, vents: [], openAreaMm2: 0 };
+  const found: Candidate[] = [none];
+  for (const wanted of SIDES) {
+    const sides = wanted.filter((side) => !container.coveredSides?.includes(side));
+    if (sides.length === 0) continue;
+    for (const { diameterMm, meshApertureMm } of sizes) {
       const centreHeightMm = soilMm + (container.heightMm - soilMm) * 0.6;
-      if (centreHeightMm + diameterMm / 2 > container.heightMm) continue;
+      if (centreHeightMm + diameterMm / 2 > container.heightMm || centreHeightMm - diameterMm / 2 < soilMm) continue;
       for (const holesPerSide of PER_SIDE) {
-        if (sides.some((side) => holesPerSide * diameterMm * CLOSEST > wallWidthMm(container, side))) continue;
-        const vents: Vent[] =
-          holesPerSide === 0
-            ? []
-            : sides.map((side) => ({ side, shape: 'hole', count: holesPerSide, diameterMm, centreHeightMm }));
-        const openAreaMm2_ = vents.reduce((sum, vent) => sum + openAreaMm2(vent), 0);
-        const key = holesPerSide === 0 ? 'none' : `${sides.join()} ${holesPerSide} ${diameterMm}`;
-        if (!found.has(key)) found.set(key, { sides, holesPerSide, diameterMm, vents, openAreaMm2: openAreaMm2_ });
+        const takesMm = holesPerSide * diameterMm * (holesPerSide === 1 ? 1 : CLOSEST);
+        if (sides.some((side) => takesMm > wallWidthMm(container, side))) continue;
+        const covered = meshApertureMm === null ? {} : { meshApertureMm, meshOpenFraction: USUAL_MESH_OPEN };
+        const vents: Vent[] = sides.map((side) => ({
+          side,
+          shape: 'hole',
+          count: holesPerSide,
+          diameterMm,
+          centreHeightMm,
+          ...covered,
+        }));
+        const openArea = vents.reduce((sum, vent) => sum + openAreaMm2(vent), 0);
+        found.push({ sides, holesPerSide, diameterMm, meshApertureMm, vents, openAreaMm2: openArea });
       }
     }
   }
-  return [...found.values()];
+  return found;
 }
 
 function tried(question: VentPlanQuestion, option: Candidate, materials: MaterialTable): VentOption {

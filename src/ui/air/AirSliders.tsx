@@ -60,11 +60,11 @@ export function AirSliders({ container, tried, floorCm2, hasSoil, onChange }: Pr
             onChange={(perSide) => setHoles({ perSide })}
           />
           <Slider
-            label="Width of a hole"
+            label={holes.meshApertureMm === null ? 'Width of a hole' : 'Width of a meshed hole'}
             words={length.long(holes.diameterMm)}
             value={holes.diameterMm}
             min={1}
-            max={20}
+            max={holes.meshApertureMm === null ? 20 : 60}
             step={0.5}
             onChange={(diameterMm) => setHoles({ diameterMm })}
           />

@@ -80,6 +80,7 @@ export function HolePlan({ asked, maxHoleMm, onTry }: Props) {
                 sides: plan.best.sides,
                 perSide: plan.best.holesPerSide,
                 diameterMm: plan.best.diameterMm,
+                meshApertureMm: plan.best.meshApertureMm,
               })
             }
           />

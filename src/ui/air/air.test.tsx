@@ -85,10 +85,14 @@ describe('what is said of water', () => {
   it('and of rooms, holes, wishes and probes', () => {
     const room = { id: 'r', name: 'Boiler Room', air: { ...USUAL_ROOM, temperatureC: 25 }, from: 'set' as const };
     expect(roomWords(room, celsius)).toBe('25 C, 45 %, as set');
-    expect(holesWords({ sides: ['left', 'right'], holesPerSide: 1, diameterMm: 3 }, mm)).toBe(
+    expect(holesWords({ sides: ['left', 'right'], holesPerSide: 1, diameterMm: 3, meshApertureMm: null }, mm)).toBe(
       '1 hole of 3 mm in left and right',
     );
-    expect(holesWords({ sides: ['left', 'right'], holesPerSide: 0, diameterMm: 3 }, mm)).toMatch(/^No holes/);
+    expect(holesWords({ sides: ['left', 'right'], holesPerSide: 0, diameterMm: 3, meshApertureMm: null }, mm)).toMatch(
+      /^No holes/,
+    );
+    const meshed = { sides: ['left' as const], holesPerSide: 2, diameterMm: 20, meshApertureMm: 0.56 };
+    expect(holesWords(meshed, mm)).toBe('2 holes of 20 mm, under mesh of 0.6 mm, in left');
     expect(relaxWords({ wish: 'airChanges', to: 2.34 })).toBe(
       'Be content with 2.3 changes of air an hour, and the rest can be had.',
     );
@@ -102,8 +106,12 @@ describe('what is said of water', () => {
 describe('what is tried', () => {
   it('changes the box and nothing that was not touched', () => {
     expect(triedHome(home, standing).container).toBe(container);
-    expect(holesOf(container)).toEqual({ sides: ['left', 'right'], perSide: 6, diameterMm: 4 });
-    const tried = { ...standing, holes: { sides: ['front' as const], perSide: 3, diameterMm: 5 }, litterMm: 30 };
+    expect(holesOf(container)).toEqual({ sides: ['left', 'right'], perSide: 6, diameterMm: 4, meshApertureMm: null });
+    const tried = {
+      ...standing,
+      holes: { sides: ['front' as const], perSide: 3, diameterMm: 5, meshApertureMm: null },
+      litterMm: 30,
+    };
     expect(triedHome(home, tried)).toMatchObject({
       litterDepthMm: 30,
       container: { vents: [{ side: 'front', count: 3, diameterMm: 5 }] },

@@ -70,15 +70,16 @@ export const openingSide = (side: string): string =>
 
 /** A way of drilling: "2 holes of 3 mm in each of left and right". */
 export function holesWords(
-  option: Pick<VentOption, 'sides' | 'holesPerSide' | 'diameterMm'>,
+  option: Pick<VentOption, 'sides' | 'holesPerSide' | 'diameterMm' | 'meshApertureMm'>,
   length: LengthWords,
 ): string {
-  const { sides, holesPerSide, diameterMm } = option;
+  const { sides, holesPerSide, diameterMm, meshApertureMm } = option;
   if (holesPerSide === 0) return 'No holes: the seam of the lid alone';
   const holes = holesPerSide === 1 ? '1 hole' : `${holesPerSide} holes`;
   const where =
     sides.length === 4 ? 'each of the four sides' : `${sides.map((side) => SIDE_WORDS[side]).join(' and ')}`;
-  return `${holes} of ${length.long(diameterMm)} in ${where}`;
+  const mesh = meshApertureMm === null ? '' : `, under mesh of ${length.long(Math.round(10 * meshApertureMm) / 10)},`;
+  return `${holes} of ${length.long(diameterMm)}${mesh} in ${where}`;
 }
 
 /** Which wish to ease. */
