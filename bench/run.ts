@@ -5,6 +5,7 @@ import { fit, fitter } from '@/core/housing/fit';
 import { homeFacts } from '@/core/housing/quantities';
 import { prepareHomes, rankHomes, rankPrepared, type CandidateHome } from '@/core/housing/rank';
 import { benchAir } from './air';
+import { benchGrowth } from './growth';
 import { median, row } from './measure';
 import { benchReadings } from './readings';
 
@@ -75,6 +76,7 @@ for (const count of [75, 150, 300]) {
 }
 
 benchAir();
+benchGrowth();
 benchReadings().catch((error: unknown) => {
   console.error(error);
   process.exitCode = 1;

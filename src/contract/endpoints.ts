@@ -28,6 +28,15 @@ import {
   ventsReply,
   ventsRequest,
 } from './climate';
+import {
+  degreeDaysReply,
+  degreeDaysRequest,
+  moultReply,
+  moultRequest,
+  residentMoult,
+  survivalReply,
+  survivalRequest,
+} from './growth';
 import { day, id, instant, oneOf, profileId } from './primitives';
 import {
   calibrationReply,
@@ -354,6 +363,30 @@ export const endpoints = {
     summary: 'The same box kept both ways: misted to a number, and with a dish and cross flow.',
     body: airSchoolsRequest,
     reply: airSchoolsReply,
+  },
+  moult: {
+    ...routes.moult,
+    summary: 'When an animal moults next, how large it will be, and how likely a moult is close by its signs.',
+    body: moultRequest,
+    reply: moultReply,
+  },
+  survival: {
+    ...routes.survival,
+    summary: 'The share that lives on, by Kaplan and Meier with Greenwood bounds.',
+    body: survivalRequest,
+    reply: survivalReply,
+  },
+  degreeDays: {
+    ...routes.degreeDays,
+    summary: 'Degree-days of one day by the single sine, or of a logged series.',
+    body: degreeDaysRequest,
+    reply: degreeDaysReply,
+  },
+  residentMoult: {
+    ...routes.residentMoult,
+    summary: 'The moult forecast of a resident by its log, others of its species and the warmth of its shelf.',
+    params: byId,
+    reply: residentMoult,
   },
   rooms: {
     ...routes.rooms,

@@ -146,7 +146,12 @@ export const careProfile = z
     }),
     proportions,
     young: z.strictObject({ widthMm: positive }).optional(),
-    growth: z.strictObject({ ratioPerMoult: positive, grownStages: z.array(z.enum(STAGES)), grownMm: positive }),
+    growth: z.strictObject({
+      ratioPerMoult: positive,
+      grownStages: z.array(z.enum(STAGES)),
+      grownMm: positive,
+      intervals: z.array(z.strictObject({ stages, days: positive })).optional(),
+    }),
     company: z.strictObject({
       sameKind: z.enum(['alone', 'group']),
       role: z.enum(['predator', 'grazer', 'cleaner']),

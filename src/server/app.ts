@@ -14,6 +14,7 @@ import { computeHandlers } from './resources/compute';
 import { computeClimateHandlers } from './resources/computeClimate';
 import type { Deps } from './resources/deps';
 import { entryHandlers } from './resources/entries';
+import { growthHandlers } from './resources/growth';
 import { homeHandlers } from './resources/homes';
 import { importHandlers } from './resources/imports';
 import { materialHandlers } from './resources/materials';
@@ -66,6 +67,7 @@ export function createApp(options: AppOptions): Express {
     ...roundHandlers(options),
     ...computeHandlers(options),
     ...computeClimateHandlers(options),
+    ...growthHandlers(options),
     ...roomHandlers(options),
     ...airHandlers(options),
     ...probeHandlers(options),

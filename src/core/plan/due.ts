@@ -147,12 +147,13 @@ function quietTime(resident: ResidentToday, today: Day): LeaveAlone | null {
   return { code: 'premoult', signs: [...new Set(signs.flatMap((entry) => entry.sign ?? []))], since: first.on };
 }
 
+function quietDays({ profile, stage, ...measures }: ResidentToday): number {
+  return quietDaysAfterMoult(profile, stage, takenMeasure(profile, measures).mm);
+}
+
 /** Days of rest after a moult: the rule for the largest size the animal has reached. */
-function quietDays(resident: ResidentToday): number {
-  const size = takenMeasure(resident.profile, resident).mm;
-  const rules = resident.profile.quietAfterMoult.filter(
-    (rule) => rule.stages.includes(resident.stage) && size >= (rule.fromMm ?? 0),
-  );
+export function quietDaysAfterMoult(profile: CareProfile, stage: Stage, sizeMm: number): number {
+  const rules = profile.quietAfterMoult.filter((rule) => rule.stages.includes(stage) && sizeMm >= (rule.fromMm ?? 0));
   return Math.max(0, ...rules.map((rule) => rule.days));
 }
 

@@ -139,6 +139,8 @@ export interface Growth {
   grownStages: Stage[];
   /** The taken measure of a usual grown animal, mm. */
   grownMm: Fact;
+  /** Usual days from one moult to the next at 25 C; left out for kinds that do not moult, or unseen. */
+  intervals?: { stages: Stage[]; days: Fact }[];
 }
 
 /** Ways an opening is arranged that this kind does well with; what to drill follows from it. */

@@ -1,4 +1,5 @@
 import type { Entry } from '@/contract/records';
+import type { Stage } from '@/core/profiles/profile';
 import type { Queries } from './database';
 
 interface EntryRow {
@@ -120,4 +121,25 @@ export async function waterEntriesOf(queries: Queries, homeId: string): Promise<
     [homeId],
   );
   return rows.map(fromRow);
+}
+
+/** The moults of every resident that is here, oldest first, with the size taken after each and the stage it began. */
+export async function moultsOfAll(
+  queries: Queries,
+  measure: string,
+): Promise<Map<string, { on: string; sizeMm?: number; stage?: Stage }[]>> {
+  const rows = await queries.query<{ resident_id: string; on_day: string; size: number | null; stage: Stage | null }>(
+    `SELECT DISTINCT ON (e.resident_id, e.on_day) e.resident_id, e.on_day,
+       (e.data ->> $1)::double precision AS size, e.data ->> 'stage' AS stage
+     FROM entry e WHERE e.kind = 'moulted' AND e.undone_at IS NULL
+     ORDER BY e.resident_id, e.on_day, e.at DESC, e.seq DESC`,
+    [measure],
+  );
+  const moults = new Map<string, { on: string; sizeMm?: number; stage?: Stage }[]>();
+  for (const { resident_id, on_day, size, stage } of rows) {
+    const list = moults.get(resident_id) ?? [];
+    list.push({ on: on_day, ...(size !== null && { sizeMm: size }), ...(stage !== null && { stage }) });
+    moults.set(resident_id, list);
+  }
+  return moults;
 }

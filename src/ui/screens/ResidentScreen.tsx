@@ -1,5 +1,5 @@
 import { router } from 'expo-router';
-import { useEffect, useState } from 'react';
+import { Suspense, useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { call } from '@/client/api';
 import { fitOf, sectionOf } from '@/client/fitting';
@@ -22,6 +22,7 @@ import { entryWords } from '../words/entries';
 import { leaveAloneWords } from '../words/jobs';
 import { calledWords, lifeWords } from '../words/residents';
 import { useLength } from '../words/useLength';
+import { NextMoult } from './lazyForms';
 
 /** One animal: who it is, how it lives, what can be written down, and its history. */
 export function ResidentScreen({ id }: { id: string }) {
@@ -98,6 +99,9 @@ function ResidentPane({ resident, home }: { resident: Resident; home: Home }) {
         fit={fit}
         subject={`${home.code}, ${calledWords(resident)}`}
       />
+      <Suspense>
+        <NextMoult resident={resident} />
+      </Suspense>
       <Cautions species={species} />
       <NoteDown resident={resident} />
       <History residentId={resident.id} today={today} />

@@ -8,6 +8,7 @@ export { EditHomeScreen } from './EditHomeScreen';
 export { ImportScreen } from './ImportScreen';
 export { KeptAsScreen } from './KeptAsScreen';
 export { MaterialScreen } from './MaterialScreen';
+export { NextMoult } from '../residents/NextMoult';
 export { ProbesScreen } from './ProbesScreen';
 export { ProfileScreen } from './ProfileScreen';
 export { ProfilesScreen } from './ProfilesScreen';

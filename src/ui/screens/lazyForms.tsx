@@ -17,3 +17,5 @@ export const AirScreen = lazy(async () => ({ default: (await load()).AirScreen }
 export const ImportScreen = lazy(async () => ({ default: (await load()).ImportScreen }));
 export const ProbesScreen = lazy(async () => ({ default: (await load()).ProbesScreen }));
 export const ReadingsScreen = lazy(async () => ({ default: (await load()).ReadingsScreen }));
+/** Part of a screen, not one itself: its charts are not needed on the walk. */
+export const NextMoult = lazy(async () => ({ default: (await load()).NextMoult }));

@@ -1,0 +1,70 @@
+import { Refusal } from '@/core/refusal';
+
+export interface SurvivalStep {
+  /** Time of deaths, in the unit of the durations. */
+  time: number;
+  atRisk: number;
+  deaths: number;
+  survival: number;
+  /** 95 % bounds, plain Greenwood, kept within 0 and 1. */
+  low: number;
+  high: number;
+}
+
+export interface SurvivalAnswer {
+  steps: SurvivalStep[];
+  /** First time by which half have died; null when more than half live on. */
+  median: number | null;
+  total: number;
+  deaths: number;
+}
+
+const NORMAL_95 = 1.959963985;
+
+/**
+ * The share that lives on, where some are still alive or were passed on (censored).
+ * @param durations how long each was followed, from 0 up
+ * @param died whether it died then; otherwise it was alive when last seen
+ * @throws Refusal for lists of unequal length or a duration under 0
+ * @source Kaplan, E. L. and Meier, P. (1958), J. Am. Stat. Assoc. 53, 457-481; Greenwood, M. (1926)
+ */
+export function kaplanMeier(durations: readonly number[], died: readonly boolean[]): SurvivalAnswer {
+  if (durations.length !== died.length) {
+    throw new Refusal([
+      { path: 'died', message: `Must have one value for each duration, ${durations.length}; got ${died.length}.` },
+    ]);
+  }
+  const negative = durations.findIndex((each) => !(each >= 0));
+  if (negative >= 0) {
+    throw new Refusal([
+      {
+        path: `durations.${negative}`,
+        message: `Must be 0 or more: nobody dies before arriving; got ${durations[negative]}.`,
+      },
+    ]);
+  }
+  const times = [...new Set(durations.filter((_, index) => died[index]))].sort((a, b) => a - b);
+  let survival = 1;
+  let greenwood = 0;
+  const steps = times.map((time) => {
+    const atRisk = durations.filter((each) => each >= time).length;
+    const deaths = durations.filter((each, index) => each === time && died[index]).length;
+    survival *= 1 - deaths / atRisk;
+    greenwood += deaths / (atRisk * (atRisk - deaths));
+    const error = survival === 0 ? 0 : survival * Math.sqrt(greenwood);
+    return {
+      time,
+      atRisk,
+      deaths,
+      survival,
+      low: Math.max(0, survival - NORMAL_95 * error),
+      high: Math.min(1, survival + NORMAL_95 * error),
+    };
+  });
+  return {
+    steps,
+    median: steps.find((step) => step.survival <= 0.5)?.time ?? null,
+    total: durations.length,
+    deaths: died.filter(Boolean).length,
+  };
+}

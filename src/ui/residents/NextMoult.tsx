@@ -1,0 +1,110 @@
+import { useEffect, useState } from 'react';
+import { View } from 'react-native';
+import { call } from '@/client/api';
+import { problemOf, useHouse } from '@/client/house';
+import type { Resident } from '@/contract/records';
+import type { ResidentMoult } from '@/contract/growth';
+import { daysBetween, type Day } from '@/core/measure/day';
+import { Fold } from '../air/Fold';
+import { LineChart } from '../charts/LineChart';
+import { useTheme } from '../components/useStyles';
+import { Body, Heading, Soft, Strong } from '../components/Words';
+import { space } from '../theme/tokens';
+import { dayWords, daysWords } from '../words/days';
+import { adultWords, moultGrounds, moultWords, outgrownWords, premoultWords } from '../words/moult';
+import { useTemperature } from '../words/temperature';
+import { useLength } from '../words/useLength';
+
+/** When it moults next and how large it will be, and what that rests on. */
+export function NextMoult({ resident }: { resident: Resident }) {
+  const length = useLength();
+  const temperature = useTemperature();
+  // The house is loaded anew after every entry: a moult written down moves the next one.
+  const { round, homes, care } = useHouse();
+  const [answer, setAnswer] = useState<ResidentMoult | null>(null);
+  const [problem, setProblem] = useState<string>();
+  useEffect(() => {
+    let isCurrent = true;
+    call('residentMoult', { params: { id: resident.id } }).then(
+      (reply) => isCurrent && setAnswer(reply),
+      (error: unknown) => isCurrent && setProblem(problemOf(error)),
+    );
+    return () => {
+      isCurrent = false;
+    };
+  }, [resident.id, round]);
+  if (problem !== undefined) return <Body>{problem}</Body>;
+  if (!answer) return null;
+  const { forecast, asOf } = answer;
+  const code = homes.find((each) => each.id === resident.homeId)?.code ?? 'its box';
+  return (
+    <View style={{ gap: space.xs, marginTop: space.xl }}>
+      <Heading>Next moult</Heading>
+      {forecast.next ? (
+        <>
+          <Strong>{moultWords(forecast.next, asOf)}</Strong>
+          <Body>{premoultWords(forecast)}</Body>
+          {forecast.quietUntil !== null ? (
+            <Body>{`Its new skin hardens: left alone until ${dayWords(forecast.quietUntil, asOf)}.`}</Body>
+          ) : null}
+          <GrowthChart answer={answer} />
+          {adultWords(forecast, length) !== null ? <Body>{adultWords(forecast, length)}</Body> : null}
+          <Body>{outgrownWords(answer, code)}</Body>
+          <Fold title="What this rests on">
+            <View style={{ gap: space.xs }}>
+              {moultGrounds(answer, care.of(resident).name.toLowerCase(), temperature).map((line) => (
+                <Soft key={line}>{line}</Soft>
+              ))}
+            </View>
+          </Fold>
+        </>
+      ) : (
+        <Soft>Its kind moults no more at this stage, or not where anybody sees it.</Soft>
+      )}
+    </View>
+  );
+}
+
+/** Sizes seen, and those to come with their bounds; the size its home serves as a line. */
+function GrowthChart({ answer }: { answer: ResidentMoult }) {
+  const { theme } = useTheme();
+  const length = useLength();
+  const { asOf, moults, sizeMm, outgrownMm, forecast } = answer;
+  const at = (day: Day) => daysBetween(asOf, day);
+  const seen = moults.flatMap((each) => (each.sizeMm === undefined ? [] : [[at(each.on), each.sizeMm] as const]));
+  if (sizeMm === null || !forecast.next || forecast.sizeMm.length === 0) return null;
+  const windows = [forecast.next, ...forecast.later];
+  const shown = Math.min(3, windows.length);
+  const now = [0, sizeMm] as const;
+  const ahead = (bound: 'p10' | 'median' | 'p90') => [
+    now,
+    ...windows.slice(0, shown).map((window, index) => {
+      // A fast grower is also large early: the outer lines run through the corners of the windows.
+      const day = bound === 'p10' ? window.p90 : bound === 'p90' ? window.p10 : window.median;
+      return [at(day), forecast.sizeMm[index]?.[bound] ?? sizeMm] as const;
+    }),
+  ];
+  const all = [...seen, ...ahead('p10'), ...ahead('p90')];
+  const x = [Math.min(-30, ...seen.map(([day]) => day)), Math.max(...all.map(([day]) => day))] as const;
+  const top = Math.max(...all.map(([, size]) => size), outgrownMm !== null && outgrownMm < 2 * sizeMm ? outgrownMm : 0);
+  const last = forecast.sizeMm[shown - 1];
+  return (
+    <LineChart
+      label={`Growth: ${seen.length} sizes seen, now ${length.long(sizeMm)}; after ${shown} moults ${length.long(Math.round(last?.p10 ?? 0))} to ${length.long(Math.round(last?.p90 ?? 0))}.`}
+      height={170}
+      x={x}
+      y={[0, top * 1.08]}
+      xTicks={[x[0], 0, x[1]]}
+      xTick={(day) => (day === 0 ? 'today' : `${day > 0 ? 'in ' : ''}${daysWords(Math.abs(Math.round(day)))}`)}
+      yTick={(size) => length.short(size)}
+      limit={outgrownMm !== null && outgrownMm <= top ? outgrownMm : undefined}
+      lines={[
+        { points: [...seen, now], color: theme.colors.ink },
+        { points: ahead('median'), color: theme.colors.good, isDashed: true },
+        { points: ahead('p10'), color: theme.colors.accent, width: 1.2 },
+        { points: ahead('p90'), color: theme.colors.accent, width: 1.2 },
+      ]}
+      dots={[...seen, ...ahead('median').slice(1)]}
+    />
+  );
+}

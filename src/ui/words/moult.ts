@@ -1,0 +1,57 @@
+import type { ResidentMoult } from '@/contract/growth';
+import { dayWords, daysWords } from './days';
+import { signWords } from './jobs';
+import type { TemperatureWords } from './temperature';
+import type { LengthWords } from './useLength';
+
+type Forecast = ResidentMoult['forecast'];
+
+/** "Likely between 2 Apr and 9 June, about 4 May". */
+export function moultWords({ p10, median, p90 }: NonNullable<Forecast['next']>, today: string): string {
+  if (p90 <= today) return 'Any day now';
+  return `Likely between ${dayWords(p10, today)} and ${dayWords(p90, today)}, about ${dayWords(median, today)}`;
+}
+
+/** "34 % within a month by the calendar; 78 % with the signs noticed". */
+export function premoultWords({ next, premoultPct, grounds }: Forecast): string {
+  const calendar = `${Math.round(next?.within30DaysPct ?? 0)} % within a month by the calendar`;
+  return grounds.signs.length === 0
+    ? `${calendar}.`
+    : `${calendar}, ${Math.round(premoultPct)} % with the signs noticed.`;
+}
+
+/** "After it about 58 to 66 mm; 4 to 6 moults to full size". */
+export function adultWords({ sizeMm, moultsToAdult }: Forecast, length: LengthWords): string | null {
+  const [first] = sizeMm;
+  if (!first) return null;
+  const size = `After it ${length.long(Math.round(first.p10))} to ${length.long(Math.round(first.p90))}.`;
+  if (!moultsToAdult || moultsToAdult.median <= 0) return `${size} It is about as large as its kind becomes.`;
+  const { p10, p90 } = moultsToAdult;
+  return `${size} ${p10 === p90 ? p10 : `${p10} to ${p90}`} ${p90 === 1 ? 'moult' : 'moults'} to full size.`;
+}
+
+/** When its home is outgrown. */
+export function outgrownWords({ forecast, outgrownMm, asOf }: ResidentMoult, code: string): string {
+  if (outgrownMm === null) return `${code} serves it for life, or does not serve it now.`;
+  if (!forecast.outgrown) return `${code} serves for the moults that can be foreseen.`;
+  return `${code} is outgrown about ${dayWords(forecast.outgrown.median, asOf)}, not before ${dayWords(forecast.outgrown.p10, asOf)}.`;
+}
+
+/** What the forecast rests on, line by line. */
+export function moultGrounds(
+  { forecast, temperatureC }: ResidentMoult,
+  kind: string,
+  temperature: TemperatureWords,
+): string[] {
+  const { usualDays, paceTimes, ownIntervals, otherAnimals, growthTimes, signs, basis } = forecast.grounds;
+  return [
+    `Usual for a ${kind} of this stage at ${temperature.long(temperatureC)}: ${daysWords(Math.round(usualDays ?? 0))} from moult to moult (${basis}).`,
+    `Its own pace is reckoned at ${paceTimes.toFixed(2)} times that, from ${ownIntervals} ${ownIntervals === 1 ? 'interval' : 'intervals'} of its own and ${otherAnimals} ${otherAnimals === 1 ? 'other' : 'others'} of its species here.`,
+    `It grows ${growthTimes.toFixed(2)} times at a moult.`,
+    ...signs.map(
+      ({ sign, times }) =>
+        `“${signWords(sign)}” counts ${times.toFixed(1)} times: seen that much more often within a month of a moult (${basis}).`,
+    ),
+    'Four fifths of all moults fall within the window given.',
+  ];
+}
