@@ -28,7 +28,7 @@ const PROBE_ERROR_PCT = 3;
 const SCALE_ERROR_G = 1;
 /** A box may be this much airier or stiller, wetter or drier than one of its kind. */
 const WIDEST = 20;
-/** Humidity in the last hours before a reading counts, not the first ones after filling, when probe and box settle. */
+/** Where the fit sets out from: as usual, and airier, stiller, drier and wetter than that. */
 const STARTS: BoxFactors[] = [
   NO_FACTORS,
   { draught: 4, surface: 1 },

@@ -92,6 +92,8 @@ const FILM_KG_M2 = 0.05;
 /** Of misted water this share clings to walls and litter, the rest goes into the soil; from memory. */
 const MIST_ON_SURFACES = 0.5;
 const WARMEST_HOUR = 15;
+/** Share of its water that an end of the soil gives off, or hands on, in one step at most. */
+const GIVES_AT_MOST = 0.5;
 const HOUR_S = 3600;
 
 /** Conductance of still or moving air over a surface, by the Lewis relation. m/s */
@@ -179,10 +181,12 @@ export function followMoisture(question: MoistureQuestion): MoistureCourse {
 
     const dampWetness = dampHeldKg > 0 ? dampKg / dampHeldKg : 0;
     const dryWetness = dryHeldKg > 0 ? dryKg / dryHeldKg : 0;
-    const dampG = conductanceOf(box, box.dampAreaM2, dampWetness, hm, diffusivity);
-    const dryG = conductanceOf(box, box.dryAreaM2, dryWetness, hm, diffusivity);
     const dampAir = soilHumidity(dampWetness) * saturation;
     const dryAir = soilHumidity(dryWetness) * saturation;
+    // A film of soil that would dry out within the step gives at most half of what it has.
+    const most = GIVES_AT_MOST / (saturation * stepS);
+    const dampG = Math.min(conductanceOf(box, box.dampAreaM2, dampWetness, hm, diffusivity), dampKg * most);
+    const dryG = Math.min(conductanceOf(box, box.dryAreaM2, dryWetness, hm, diffusivity), dryKg * most);
     // Damp air is lighter than dry air: what it weighs less is worth so many degrees of warmth.
     const kelvin = insideC + ZERO_C_K;
     const buoyancyK = insideC - roomC + (inside - outside.densityKgM3) * VAPOUR_LIGHTNESS * kelvin * kelvin;
@@ -220,7 +224,8 @@ export function followMoisture(question: MoistureQuestion): MoistureCourse {
     const fromDry = dryG * (dryAir - inside) * stepS;
     const fromDish = dishG * (saturation - inside) * stepS;
     const meanWetness = (dampWetness + dryWetness) / 2;
-    const crept = wickingKgS * meanWetness * meanWetness * (dampWetness - dryWetness) * stepS;
+    const wicked = wickingKgS * meanWetness * meanWetness * (dampWetness - dryWetness) * stepS;
+    const crept = Math.max(-dryKg * GIVES_AT_MOST, Math.min(dampKg * GIVES_AT_MOST, wicked));
     dampKg -= fromDamp + crept;
     dryKg -= fromDry - crept;
     filmKg -= filmFlow * stepS;

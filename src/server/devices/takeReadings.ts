@@ -9,8 +9,8 @@ import type { Database, Queries } from '../storage/database';
 import { probeOfToken, setDevice } from '../storage/probes';
 import { conflicting, insertReadings, lastReadings, markReadings, refreshHours } from '../storage/readings';
 
-/** A device's clock may run ahead of the house's by this much. */
-const CLOCK_AHEAD_MS = 10 * MINUTE_MS;
+/** A clock may run ahead of the house's by this much. */
+export const CLOCK_AHEAD_MS = 10 * MINUTE_MS;
 /** Whether a reading is a spike shows only in its neighbours: so many are looked at again when new ones come. */
 const LOOK_BACK = 12;
 

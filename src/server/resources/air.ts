@@ -7,7 +7,7 @@ import type { CareProfile } from '@/core/profiles/profile';
 import { DAY_MS, HOUR_MS, type MarkedReading } from '@/core/readings/reading';
 import { waterLost } from '@/core/readings/weighing';
 import { careOf, materialTable } from '../care';
-import { addReadings } from '../devices/takeReadings';
+import { addReadings, CLOCK_AHEAD_MS } from '../devices/takeReadings';
 import { homeAlarms, weighingsOf } from '../homeReadings';
 import type { Handlers } from '../http/mount';
 import { invalid, notFound, Problem } from '../http/problem';
@@ -28,7 +28,6 @@ type Names = 'homeAir' | 'calibrateHome' | 'resetCalibration' | 'readHome';
 const CALIBRATION_DAYS = 60;
 /** In the first hours after damping walls and litter are wet: those readings say nothing of the box. */
 const SETTLES_H = 12;
-const CLOCK_AHEAD_MS = 10 * 60_000;
 
 export function airHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
   return {
