@@ -173,6 +173,8 @@ describe('the form of a box', () => {
         tubeBoreMm: 5,
         outworld: { lengthMm: 90, widthMm: 80, heightMm: 70 },
       },
+      heat: { source: 'mat-on-side', hasThermostat: true, warmingK: 2.5 },
+      dishAreaCm2: 40,
       mixId: 'coir',
       weightLimitKg: 4.5,
       quarantineSince: null,
@@ -186,9 +188,15 @@ describe('the form of a box', () => {
       furniture: home.furniture,
       litterDepthMm: 12,
       nest: home.nest,
+      heat: home.heat,
+      dishAreaCm2: 40,
       mixId: 'coir',
       weightLimitKg: 4.5,
     });
+    // A warming of 2.5 K is 4.5 degrees Fahrenheit.
+    expect(valuesOf(home, length, 'F').warming).toBe('4.5');
+    expect(readHome(valuesOf(home, length, 'F'), length, 'F')?.heat?.warmingK).toBeCloseTo(2.5, 9);
+    expect(fieldFor('heat.warmingK', values)).toBe('warming');
     // Group 0 stands for two vents: the third of the request is the second group.
     expect(fieldFor('container.vents.1.count', values)).toBe('vents.0.count');
     expect(fieldFor('container.vents.2.heightMm', values)).toBe('vents.1.tall');
