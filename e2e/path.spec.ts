@@ -173,15 +173,15 @@ test('settings are kept on the device: unit, night, keeper', async ({ page }) =>
 
 test('a server that is gone is said to be gone, and nothing is lost', async ({ page, house }) => {
   await page.goto('/');
-  const damp = page.getByRole('checkbox', { name: 'A3: Damp the soil' });
-  await expect(damp).not.toBeChecked();
+  const prey = page.getByRole('checkbox', { name: /^B3: 2 crickets/ });
+  await expect(prey).not.toBeChecked();
   await house.end('SIGKILL');
-  await damp.click();
+  await prey.click();
   await expect(page.getByText(/The server does not answer. Nothing was saved/)).toBeVisible();
-  await expect(damp).not.toBeChecked();
+  await expect(prey).not.toBeChecked();
   await house.start();
-  await damp.click();
-  await expect(damp).toBeChecked();
+  await prey.click();
+  await expect(prey).toBeChecked();
 });
 
 test('a second server on the same folder is turned away', async ({ house }) => {
