@@ -198,4 +198,8 @@ export const HOMES: DemoHome[] = [
   home('N7', 'N', box(280, 180, 120, windows([...LEFT_RIGHT], 40, 40, 85, 0.3), 'solid', { walls: 'plastic' }), 0),
   home('N8', 'N', box(200, 200, 300, holes([...LEFT_RIGHT], 10, 3, 220), 'mesh', { opens: 'front' }), 0),
   home('N9', 'N', { ...vial(160, 180, holes([...LEFT_RIGHT], 6, 2, 150)), topDiameterMm: 190 }, 0),
+  home('D8', 'D', box(150, 100, 60, windows(['left'], 20, 20, 45, 0.3), 'solid', { walls: 'plastic' }), 20, {
+    mixId: 'coir-sand',
+  }),
+  home('D9', 'D', net(300, 300, 300), 0, { furniture: [branches(3), { kind: 'bottle', stopped: true }] }),
 ];

@@ -1,4 +1,4 @@
-import type { MoultSign, Stage } from '@/core/profiles/profile';
+import type { Form, LeavingCause, MoultSign, SexEvidence, Stage } from '@/core/profiles/profile';
 
 export interface DemoResident {
   called: string;
@@ -21,6 +21,28 @@ export interface DemoResident {
   moultsDaysAgo: number[];
   /** What was noticed, and how many days ago. */
   signs?: { sign: MoultSign; daysAgo: number }[];
+  form?: Form;
+  /** Days before today on which it was taken in; the start of the log if left out. */
+  takenInDaysAgo?: number;
+  bornDaysAgo?: number;
+  /** What its batch was called where it came from; its parents and what it came out of by what they are called here. */
+  batch?: string;
+  mother?: string;
+  outOf?: string;
+  /** The instar it is in now. */
+  instar?: number;
+  sexedBy?: SexEvidence;
+  massG?: number;
+  notes?: { daysAgo: number; note: string }[];
+  /** Of a group: how many came, who moulted to which instar, and who died. */
+  heads?: GroupStory;
+  gone?: { daysAgo: number; by: 'died' | 'passed-on'; cause?: LeavingCause; to?: string };
+}
+
+interface GroupStory {
+  came: number;
+  steps: { daysAgo: number; instar: number; count: number }[];
+  deaths: { daysAgo: number; count: number; instar?: number; cause?: LeavingCause }[];
 }
 
 type Kind = Pick<DemoResident, 'scientificName' | 'commonName' | 'profile'>;
@@ -67,7 +89,7 @@ const one = (
   sizeMm: number | undefined,
   home: string,
   waterDaysAgo: number,
-  more: Partial<Pick<DemoResident, 'headCount' | 'sex' | 'meals' | 'moultsDaysAgo' | 'signs' | 'dampedDaysAgo'>>,
+  more: Partial<DemoResident>,
 ): DemoResident => ({
   ...kind,
   called,
@@ -84,11 +106,15 @@ const one = (
 export const RESIDENTS: DemoResident[] = [
   one(CURLY, 'Thimble', 'spiderling', 14, 'A1', 2, {
     meals: { everyDays: 4, lastDaysAgo: 4, outcome: 'eaten' },
-    moultsDaysAgo: [31, 74],
+    moultsDaysAgo: [31, 74, 112],
+    batch: 'Curly 24/7',
+    instar: 6,
   }),
   one(CURLY, 'Cinder', 'spiderling', 27, 'A2', 5, {
     meals: { everyDays: 4, lastDaysAgo: 2, outcome: 'eaten' },
-    moultsDaysAgo: [12, 58, 101],
+    moultsDaysAgo: [12, 58, 101, 141],
+    batch: 'Curly 24/7',
+    instar: 8,
   }),
   one(BLACK, 'Pip', 'spiderling', 24, 'A3', 4, {
     meals: { everyDays: 4, lastDaysAgo: 3, outcome: 'eaten' },
@@ -105,12 +131,17 @@ export const RESIDENTS: DemoResident[] = [
   }),
   one(BLACK, 'Soot', 'juvenile', 58, 'A6', 6, {
     meals: { everyDays: 7, lastDaysAgo: 16, outcome: 'eaten' },
-    moultsDaysAgo: [64, 150],
+    moultsDaysAgo: [64, 150, 229, 301],
+    takenInDaysAgo: 420,
+    batch: 'Pulchra 23/2',
   }),
   one(CURLY, 'Bracken', 'juvenile', 64, 'A7', 1, {
     sex: 'female',
+    sexedBy: 'shed-skin',
     meals: { everyDays: 7, lastDaysAgo: 7, outcome: 'eaten' },
-    moultsDaysAgo: [39, 118],
+    moultsDaysAgo: [39, 118, 207, 288],
+    takenInDaysAgo: 400,
+    mother: 'Bramble',
   }),
   one(BLACK, 'Ferrous', 'subadult', 92, 'B1', 4, {
     sex: 'male',
@@ -120,12 +151,17 @@ export const RESIDENTS: DemoResident[] = [
   one(ORNAMENTAL, 'Marquise', 'adult', 150, 'B2', 8, {
     sex: 'female',
     meals: { everyDays: 7, lastDaysAgo: 6, outcome: 'eaten' },
-    moultsDaysAgo: [170],
+    moultsDaysAgo: [170, 505],
+    takenInDaysAgo: 700,
   }),
   one(CURLY, 'Bramble', 'adult', 118, 'B3', 3, {
     sex: 'female',
+    sexedBy: 'shed-skin',
     meals: { everyDays: 14, lastDaysAgo: 14, outcome: 'eaten' },
-    moultsDaysAgo: [93],
+    moultsDaysAgo: [93, 452],
+    takenInDaysAgo: 730,
+    massG: 17.4,
+    notes: [{ daysAgo: 60, note: 'Dug a second way out behind the bark; left it.' }],
   }),
   one(PINKTOE, 'Vesper', 'adult', 110, 'B4', 7, {
     sex: 'female',
@@ -135,6 +171,9 @@ export const RESIDENTS: DemoResident[] = [
   one(BLACK, 'Widow Orme', 'adult', 140, 'B5', 5, {
     sex: 'female',
     meals: { everyDays: 14, lastDaysAgo: 19, outcome: 'refused' },
+    moultsDaysAgo: [371],
+    takenInDaysAgo: 730,
+    sexedBy: 'shed-skin',
     signs: [
       { sign: 'dull', daysAgo: 16 },
       { sign: 'dark', daysAgo: 5 },
@@ -180,7 +219,9 @@ export const RESIDENTS: DemoResident[] = [
   one(GIANT_MANTIS, 'Rigger', 'nymph', 60, 'D1', 1, {
     sex: 'female',
     meals: { everyDays: 3, lastDaysAgo: 2, outcome: 'eaten' },
-    moultsDaysAgo: [21, 49],
+    moultsDaysAgo: [21, 39, 55],
+    instar: 6,
+    sexedBy: 'abdomen',
   }),
   one(GHOST, 'Husk', 'adult', 47, 'D2', 1, {
     sex: 'female',
@@ -191,9 +232,48 @@ export const RESIDENTS: DemoResident[] = [
     meals: { everyDays: 3, lastDaysAgo: 2, outcome: 'eaten' },
     moultsDaysAgo: [13, 36],
   }),
-  one(STICK, 'The hedge', 'nymph', 62, 'D4', 1, { headCount: 14 }),
+  one(STICK, 'The hedge', 'nymph', 62, 'D4', 1, {
+    headCount: 15,
+    takenInDaysAgo: 96,
+    bornDaysAgo: 96,
+    mother: 'The old hedge',
+    heads: {
+      came: 22,
+      steps: [
+        { daysAgo: 77, instar: 2, count: 16 },
+        { daysAgo: 74, instar: 2, count: 19 },
+        { daysAgo: 55, instar: 3, count: 12 },
+        { daysAgo: 51, instar: 3, count: 17 },
+        { daysAgo: 31, instar: 4, count: 9 },
+        { daysAgo: 26, instar: 4, count: 15 },
+        { daysAgo: 3, instar: 5, count: 6 },
+      ],
+      deaths: [
+        { daysAgo: 92, count: 2, instar: 1, cause: 'dry' },
+        { daysAgo: 78, count: 1, instar: 1, cause: 'moult' },
+        { daysAgo: 71, count: 1, instar: 1, cause: 'unknown' },
+        { daysAgo: 54, count: 2, instar: 2, cause: 'moult' },
+        { daysAgo: 28, count: 1, instar: 3, cause: 'moult' },
+      ],
+    },
+  }),
   one(DEVIL, 'The crew', 'adult', 110, 'D5', 2, { headCount: 5 }),
-  one(LEAF, 'Foliage', 'nymph', 58, 'D6', 1, { headCount: 6 }),
+  one(LEAF, 'Foliage', 'nymph', 58, 'D6', 1, {
+    headCount: 6,
+    takenInDaysAgo: 84,
+    heads: {
+      came: 9,
+      steps: [
+        { daysAgo: 58, instar: 2, count: 8 },
+        { daysAgo: 30, instar: 3, count: 6 },
+      ],
+      deaths: [
+        { daysAgo: 80, count: 1, instar: 1 },
+        { daysAgo: 59, count: 1, instar: 1, cause: 'moult' },
+        { daysAgo: 31, count: 1, instar: 2, cause: 'moult' },
+      ],
+    },
+  }),
   one(LUNA, 'The brood', 'larva', 38, 'D7', 1, { headCount: 10 }),
   one(SWIFT, 'Swifts', 'adult', undefined, 'E1', 5, { headCount: 520, dampedDaysAgo: 17 }),
   one(LITTLE_SEA, 'Pebbles', 'adult', undefined, 'E2', 4, { headCount: 60 }),
@@ -205,4 +285,51 @@ export const RESIDENTS: DemoResident[] = [
   one(RED_ANT, 'Ember', 'adult', undefined, 'F2', 5, { headCount: 180 }),
   one(SILKY_ANT, 'Satin', 'adult', undefined, 'F3', 2, { headCount: 46 }),
   one(LEAFCUTTER, 'The kitchen', 'adult', undefined, 'F4', 3, { headCount: 620 }),
+  one(STICK, 'The old hedge', 'adult', 82, 'D9', 1, {
+    headCount: 12,
+    sex: 'female',
+    takenInDaysAgo: 430,
+    bornDaysAgo: 430,
+    heads: {
+      came: 30,
+      steps: [
+        { daysAgo: 410, instar: 2, count: 24 },
+        { daysAgo: 388, instar: 3, count: 20 },
+        { daysAgo: 362, instar: 4, count: 18 },
+        { daysAgo: 336, instar: 5, count: 17 },
+        { daysAgo: 306, instar: 6, count: 16 },
+      ],
+      deaths: [
+        { daysAgo: 425, count: 3, instar: 1, cause: 'dry' },
+        { daysAgo: 412, count: 2, instar: 1 },
+        { daysAgo: 389, count: 4, instar: 2, cause: 'moult' },
+        { daysAgo: 363, count: 2, instar: 3 },
+        { daysAgo: 337, count: 2, instar: 4, cause: 'moult' },
+        { daysAgo: 240, count: 1, instar: 6 },
+        { daysAgo: 130, count: 2, instar: 6, cause: 'age' },
+        { daysAgo: 80, count: 2, instar: 6, cause: 'age' },
+      ],
+    },
+    gone: { daysAgo: 24, by: 'died', cause: 'age' },
+  }),
+  one(DEVIL, 'Eggs of the crew', 'egg', undefined, 'D8', 3, {
+    headCount: 38,
+    mother: 'The crew',
+    takenInDaysAgo: 112,
+    notes: [{ daysAgo: 112, note: 'Dug from the soil of D5, laid on damp sand.' }],
+  }),
+  one(CURLY, 'Wick', 'adult', 112, 'N5', 9, {
+    sex: 'male',
+    sexedBy: 'pedipalps',
+    takenInDaysAgo: 730,
+    moultsDaysAgo: [310, 498],
+    mother: 'Bramble',
+    gone: { daysAgo: 40, by: 'died', cause: 'age' },
+  }),
+  one(BLACK, 'Spindle', 'juvenile', 48, 'N2', 9, {
+    takenInDaysAgo: 420,
+    moultsDaysAgo: [88, 171, 259, 330],
+    batch: 'Pulchra 23/2',
+    gone: { daysAgo: 20, by: 'passed-on', to: 'a friend of the house' },
+  }),
 ];

@@ -19,7 +19,7 @@ describe('the Ropewalk Warm House', () => {
     expect(demo.homes.length).toBeGreaterThanOrEqual(20);
     expect(demo.shelves.length).toBeGreaterThanOrEqual(3);
     const days = demo.entries.map((entry) => entry.on).sort();
-    expect(days[0]).toBe('2025-09-09');
+    expect(days[0]).toBe('2024-03-14');
     expect(days.at(-1)).toBe('2026-03-13');
     expect(new Set(demo.residents.map((resident) => resident.profile)).size).toBeGreaterThanOrEqual(20);
     const known = new Set(shippedSpecies.map((species) => species.name));
@@ -38,11 +38,14 @@ describe('the Ropewalk Warm House', () => {
     expect(new Set(ids).size).toBe(ids.length);
     for (const home of demo.homes) expect(newHome.safeParse(home).error).toBeUndefined();
     for (const resident of demo.residents) expect(scientificName.parse(resident.scientificName)).toBeTruthy();
-    for (const { kind, residentId, homeId, on, keeper, data } of demo.entries) {
+    for (const { kind, residentId, homeId, on, keeper, note, data } of demo.entries) {
       expect(isDay(on)).toBe(true);
       if (kind === 'taken-in') continue;
       const about = residentId === null ? { homeId } : { residentId };
-      expect(newEntry.safeParse({ kind, on, keeper, ...about, ...data }).error).toBeUndefined();
+      // `everybody` is what the server adds of itself.
+      const { everybody: _added, ...told } = data;
+      const noted = note === null ? {} : { note };
+      expect(newEntry.safeParse({ kind, on, keeper, ...noted, ...about, ...told }).error).toBeUndefined();
     }
   });
 

@@ -5,10 +5,12 @@ import { shippedProfiles } from '@/contract/shipped';
 import { addDays, type Day } from '@/core/measure/day';
 import type { RoomAir } from '@/core/climate/moisture';
 import { dampingOf, PROBES, ROOMS, type DemoProbe } from './air';
+import type { ResidentFacts } from '@/server/storage/residents';
 import { HOMES, KEEPERS, SHELVES, type DemoHome } from './homes';
 import { RESIDENTS, type DemoResident } from './residents';
 
-/** How far back the log goes. days */
+/** How far back the house goes, and how far back its daily work is written down. days */
+const HOUSE_DAYS = 730;
 const HISTORY_DAYS = 186;
 /** Growth of the leg span at a moult, used backwards to give the log its earlier sizes; from memory. */
 const GROWTH_AT_MOULT = 1.24;
@@ -18,7 +20,7 @@ export type DemoEntry = Omit<Entry, 'undoneAt'>;
 export interface Demo {
   shelves: { id: string; room: string; name: string; loadLimitKg: number }[];
   homes: (Omit<DemoHome, 'shelf'> & { id: string; shelfId: string; place: number })[];
-  residents: (DemoResident & { id: string; homeId: string })[];
+  residents: (DemoResident & { id: string; homeId: string; facts: ResidentFacts })[];
   entries: DemoEntry[];
   /** The air of each room, by its name. */
   rooms: Record<string, RoomAir>;
@@ -57,12 +59,13 @@ export function ropewalk(today: Day): Demo {
     shelfId: shelves[SHELVES.findIndex((each) => each.key === shelf)]?.id ?? '',
     place: index + 1,
   }));
-  const residents = RESIDENTS.map((resident) => ({
+  const named = RESIDENTS.map((resident) => ({
     ...resident,
     id: chance.id(),
     homeId: homes.find((home) => home.code === resident.home)?.id ?? '',
   }));
-  const start = addDays(today, -HISTORY_DAYS);
+  const residents = named.map((resident) => ({ ...resident, facts: factsOf(resident, named, today) }));
+  const start = addDays(today, -HOUSE_DAYS);
   const entries = [
     ...homes.map((home) =>
       entry(chance, 'soil-set', start, {
@@ -70,7 +73,7 @@ export function ropewalk(today: Day): Demo {
         data: { substrateDepthMm: home.substrateDepthMm, ...(home.soil && { soil: home.soil }) },
       }),
     ),
-    ...residents.flatMap((resident) => storyOf(resident, today, start, chance)),
+    ...residents.flatMap((resident) => storyOf(resident, today, chance)),
   ];
   const probes = PROBES.map(({ home, room, ...probe }) => ({
     ...probe,
@@ -81,8 +84,26 @@ export function ropewalk(today: Day): Demo {
   return { shelves, homes, residents, entries, probes, rooms: ROOMS };
 }
 
-/** One resident's log, from the day it was taken in to today. */
-function storyOf(resident: Demo['residents'][number], today: Day, start: Day, chance: Chance): DemoEntry[] {
+type Named = DemoResident & { id: string };
+
+/** Who a resident is, with its kin by their ids. */
+function factsOf(resident: Named, all: Named[], today: Day): ResidentFacts {
+  const idOf = (called: string | undefined) => all.find((each) => each.called === called)?.id ?? null;
+  const { id, called, scientificName, commonName, profile, sex, stage, headCount, bornDaysAgo } = resident;
+  const form = profile.startsWith('ant-') ? 'colony' : headCount === undefined ? 'single' : 'group';
+  return {
+    ...{ id, called, scientificName, commonName, profile, sex, source: null, permit: null, school: null },
+    form: stage === 'egg' ? 'eggs' : (resident.form ?? form),
+    bornOn: bornDaysAgo === undefined ? null : addDays(today, -bornDaysAgo),
+    motherId: idOf(resident.mother),
+    fatherId: null,
+    outOfId: idOf(resident.outOf),
+    batch: resident.batch ?? null,
+  };
+}
+
+/** One resident's log, from the day it was taken in to today, or to the day it left. */
+function storyOf(resident: Demo['residents'][number], today: Day, chance: Chance): DemoEntry[] {
   const write = (kind: Entry['kind'], daysAgo: number, data: Entry['data'] = {}, minutesIn?: number) =>
     entry(chance, kind, addDays(today, -daysAgo), { residentId: resident.id, data }, minutesIn);
   const moults = resident.moultsDaysAgo;
@@ -91,19 +112,22 @@ function storyOf(resident: Demo['residents'][number], today: Day, start: Day, ch
     resident.sizeMm === undefined
       ? {}
       : { [profile.measure.takes]: Math.round(resident.sizeMm / GROWTH_AT_MOULT ** moultsSince) };
-  const takenIn = entry(chance, 'taken-in', start, {
+  const since = resident.takenInDaysAgo ?? HISTORY_DAYS;
+  const until = resident.gone?.daysAgo ?? 0;
+  const { heads } = resident;
+  const headCount = heads?.came ?? resident.headCount;
+  const instarAtFirst = heads ? 1 : resident.instar && resident.instar - moults.length;
+  const takenIn = entry(chance, 'taken-in', addDays(today, -since), {
     residentId: resident.id,
     homeId: resident.homeId,
     data: {
       stage: resident.stage,
-      ...sizeAfter(moults.length),
-      ...(resident.headCount !== undefined && { headCount: resident.headCount }),
+      ...sizeAfter(heads ? heads.steps.length : moults.length),
+      ...(headCount !== undefined && { headCount }),
+      ...(instarAtFirst !== undefined && { instar: instarAtFirst }),
     },
   });
-  return [
-    takenIn,
-    ...moults.map((daysAgo, index) => write('moulted', daysAgo, { stage: resident.stage, ...sizeAfter(index) })),
-    ...(resident.signs ?? []).map(({ sign, daysAgo }) => write('sign', daysAgo, { sign })),
+  const routine = [
     ...profile.work
       .filter((work) => work.stages.includes(resident.stage))
       .flatMap((work) =>
@@ -113,6 +137,34 @@ function storyOf(resident: Demo['residents'][number], today: Day, start: Day, ch
       ),
     ...dampings(resident).map(({ daysAgo, waterMl }) => write('damped', daysAgo, { waterMl, neededMl: waterMl }, 40)),
     ...meals(resident, write, chance),
+  ].filter((each) => each.on > addDays(today, -since) && each.on < addDays(today, -until));
+  return [
+    takenIn,
+    ...moults.map((daysAgo, index) => write('moulted', daysAgo, { stage: resident.stage, ...sizeAfter(index) })),
+    ...(heads?.steps ?? []).map(({ daysAgo, ...step }) => write('moulted', daysAgo, { ...step })),
+    ...(heads?.deaths ?? []).map(({ daysAgo, ...death }) => write('died', daysAgo, { ...death })),
+    // The last size of a group is a count and a measuring of its own.
+    ...(heads && resident.sizeMm !== undefined ? [write('measured', until + 1, sizeAfter(0), 30)] : []),
+    ...(resident.massG !== undefined ? [write('measured', until + 14, { massG: resident.massG }, 30)] : []),
+    ...(resident.sexedBy
+      ? [write('sexed', Math.max(until, moults[0] ?? 0), { sex: resident.sex, by: resident.sexedBy }, 30)]
+      : []),
+    ...(resident.signs ?? []).map(({ sign, daysAgo }) => write('sign', daysAgo, { sign })),
+    ...(resident.notes ?? []).map(({ daysAgo, note }) => ({ ...write('noted', daysAgo), note })),
+    ...routine,
+    ...leaving(resident, write),
+  ];
+}
+
+type Write = (kind: Entry['kind'], daysAgo: number, data?: Entry['data'], minutesIn?: number) => DemoEntry;
+
+/** How it left, whole. */
+function leaving({ gone, heads }: DemoResident, write: Write): DemoEntry[] {
+  if (!gone) return [];
+  const { daysAgo, by, cause, to } = gone;
+  const left = heads ? heads.came - heads.deaths.reduce((sum, each) => sum + each.count, 0) : 1;
+  return [
+    write(by, daysAgo, { count: left, everybody: 1, ...(cause && { cause }), ...(to !== undefined && { to }) }, 45),
   ];
 }
 
@@ -141,7 +193,7 @@ function every(days: number, lastDaysAgo: number): number[] {
 /** Meals backwards from the last, none in the week about a moult, now and then refused. */
 function meals(
   { meals: plan, moultsDaysAgo, stage, sizeMm = 10, profile }: DemoResident,
-  write: (kind: Entry['kind'], daysAgo: number, data?: Entry['data'], minutesIn?: number) => DemoEntry,
+  write: Write,
   chance: Chance,
 ): DemoEntry[] {
   const written: DemoEntry[] = [];

@@ -46,6 +46,7 @@ const resident = (change: Partial<Resident> = {}): Resident => ({
   called: 'Bramble',
   scientificName: 'Tliltocatl albopilosus',
   commonName: null,
+  ...{ form: 'single', sexBy: null, bornOn: null, motherId: null, fatherId: null, outOfId: null, batch: null },
   profile: 'ground-tarantula',
   stage: 'adult',
   legSpanMm: 118,

@@ -12,6 +12,8 @@ type NewEntry = z.input<typeof newEntry>;
 interface Notice {
   text: string;
   undoEntryId?: string;
+  /** Of many that were written as one. */
+  undoEntryIds?: string[];
   isProblem?: boolean;
 }
 
@@ -20,7 +22,10 @@ interface Log {
   show: (notice: Notice | null) => void;
   /** Writes an entry, tells so in `text`, and brings the house up to date. Answers false when it was refused. */
   write: (entry: NewEntry, text: string) => Promise<boolean>;
+  /** Writes many entries as one act: all or none. */
+  writeMany: (entries: NewEntry[], text: string) => Promise<boolean>;
   undo: (entryId: string) => Promise<void>;
+  undoMany: (entryIds: string[]) => Promise<void>;
 }
 
 export const useLog = create<Log>()((set) => ({
@@ -39,13 +44,28 @@ export const useLog = create<Log>()((set) => ({
       return false;
     }
   },
-  undo: async (entryId) => {
+  writeMany: async (entries, text) => {
+    const named = entries.map((entry) => ({ ...keeperField(), ...entry, id: entry.id ?? newId() }));
     try {
-      await call('undoEntry', { params: { id: entryId } });
-      set({ notice: { text: 'Taken back.' } });
+      await call('addEntries', { body: { entries: named } });
+      set({ notice: { text, undoEntryIds: named.map(({ id }) => id) } });
       await useHouse.getState().load();
+      return true;
     } catch (error) {
       set({ notice: { text: problemOf(error), isProblem: true } });
+      return false;
     }
   },
+  undo: (entryId) => takingBack(set, () => call('undoEntry', { params: { id: entryId } })),
+  undoMany: (ids) => takingBack(set, () => call('undoEntries', { body: { ids } })),
 }));
+
+async function takingBack(set: (change: Pick<Log, 'notice'>) => void, work: () => Promise<unknown>): Promise<void> {
+  try {
+    await work();
+    set({ notice: { text: 'Taken back.' } });
+    await useHouse.getState().load();
+  } catch (error) {
+    set({ notice: { text: problemOf(error), isProblem: true } });
+  }
+}

@@ -29,11 +29,17 @@ import {
   ventsRequest,
 } from './climate';
 import {
+  censusReply,
+  censusRequest,
   degreeDaysReply,
   degreeDaysRequest,
+  moultFacts,
   moultReply,
   moultRequest,
+  residentBatch,
   residentMoult,
+  stillnessReply,
+  stillnessRequest,
   survivalReply,
   survivalRequest,
 } from './growth';
@@ -55,12 +61,18 @@ import {
 import { careProfile } from './profile';
 import {
   entry,
+  ENTRY_KINDS,
+  goneResident,
   home,
   homeChange,
+  newEntries,
   newEntry,
   newHome,
+  newJoin,
+  newPart,
   newPhoto,
   newResident,
+  newResidentPhoto,
   newShelf,
   resident,
   residentChange,
@@ -251,9 +263,20 @@ export const endpoints = {
   },
   history: {
     ...routes.history,
-    summary: 'The latest 200 entries about a resident and the soil of its home, newest first.',
+    summary: 'Entries about a resident and the soil of its home, newest first, a page at a time.',
     params: byId,
-    reply: z.object({ entries: z.array(entry) }),
+    query: z.strictObject({
+      /** Kinds to show, with commas between; all if left out. */
+      kinds: z
+        .string()
+        .refine((text) => text.split(',').every((each) => ENTRY_KINDS.some((known) => known === each)), {
+          error: `Must be kinds of entries with commas between: ${ENTRY_KINDS.join(', ')}.`,
+        })
+        .optional(),
+      /** The last entry of the page before. */
+      before: id.optional(),
+    }),
+    reply: z.object({ entries: z.array(entry), hasMore: z.boolean() }),
   },
   addEntry: {
     ...routes.addEntry,
@@ -267,6 +290,54 @@ export const endpoints = {
     summary: 'Takes an entry back: everything is again as if it had not been written. The entry stays, marked.',
     params: byId,
     reply: z.object({ entry }),
+  },
+  addEntries: {
+    ...routes.addEntries,
+    summary: 'Many entries as one act: all are written, or none and a refusal that names the entry and its field.',
+    body: newEntries,
+    reply: z.object({ entries: z.array(entry) }),
+    status: 201,
+  },
+  undoEntries: {
+    ...routes.undoEntries,
+    summary: 'Takes many entries back, all or none.',
+    body: z.strictObject({ ids: z.array(id).min(1).max(500) }),
+    reply: z.object({ undone: z.int() }),
+  },
+  goneResidents: {
+    ...routes.goneResidents,
+    summary: 'Those that died, were passed on or joined others, the last to leave first.',
+    reply: z.object({ residents: z.array(goneResident) }),
+  },
+  residentBatch: {
+    ...routes.residentBatch,
+    summary: 'The heads of a group: instars, survival with bounds, and the batches of its species beside it.',
+    params: byId,
+    reply: residentBatch,
+  },
+  partResident: {
+    ...routes.partResident,
+    summary: 'Takes some of a group out, as a resident of its own that remembers where it came from.',
+    params: byId,
+    body: newPart,
+    reply: z.object({ resident, entry }),
+    status: 201,
+  },
+  joinResident: {
+    ...routes.joinResident,
+    summary: 'Makes two groups of one species one. Of different kinds it is refused.',
+    params: byId,
+    body: newJoin,
+    reply: z.object({ resident, entry }),
+    status: 201,
+  },
+  addResidentPhoto: {
+    ...routes.addResidentPhoto,
+    summary: 'Keeps a photo with the record; GET /api/entries/{id}/photo for the picture.',
+    params: byId,
+    body: newResidentPhoto,
+    reply: z.object({ entry }),
+    status: 201,
   },
   round: {
     ...routes.round,
@@ -381,6 +452,23 @@ export const endpoints = {
     summary: 'Degree-days of one day by the single sine, or of a logged series.',
     body: degreeDaysRequest,
     reply: degreeDaysReply,
+  },
+  stillness: {
+    ...routes.stillness,
+    summary: 'Dead or moulting: odds from the days and from what is seen, what to look for, and what not to do.',
+    body: stillnessRequest,
+    reply: stillnessReply,
+  },
+  census: {
+    ...routes.census,
+    summary: 'The heads of a group from its log: instars now, and survival by Kaplan and Meier.',
+    body: censusRequest,
+    reply: censusReply,
+  },
+  moultFacts: {
+    ...routes.moultFacts,
+    summary: 'What the next moults of all residents are worked out from.',
+    reply: moultFacts,
   },
   residentMoult: {
     ...routes.residentMoult,

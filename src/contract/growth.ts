@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { STILLNESS_VERDICTS } from '@/core/growth/stillness';
 import { BASES, MOULT_SIGNS } from '@/core/profiles/profile';
 import { temperatureC } from './climate';
 import { stage } from './housing';
@@ -20,7 +21,9 @@ export const moultRequest = z
     signs: z.array(oneOf(MOULT_SIGNS)).max(20).optional(),
     temperatureC: temperatureC.optional(),
     asOf: day,
-    /** Moults of others of its kind, one list an animal. */
+    instar: quantity('instars', 1, 60, true).optional(),
+    /** Moults of its siblings, and of others of its kind; one list an animal. */
+    siblings: z.array(z.array(seenMoult).max(400)).max(500).optional(),
     others: z.array(z.array(seenMoult).max(400)).max(500).optional(),
     /** From this size on its home no longer serves. */
     outgrownMm: size.optional(),
@@ -39,6 +42,7 @@ export const moultReply = z
     moultsToAdult: z.object({ p10: z.number(), median: z.number(), p90: z.number() }).nullable(),
     outgrown: dayWindow.nullable(),
     premoultPct: z.number(),
+    instar: z.int().nullable(),
     /** The last of the days after a moult on which it is left alone, and the first on which it is fed. */
     quietUntil: day.nullable(),
     firstFeedOn: day.nullable(),
@@ -46,8 +50,10 @@ export const moultReply = z
       usualDays: z.number().nullable(),
       paceTimes: z.number(),
       ownIntervals: z.int(),
+      siblings: z.int(),
       otherAnimals: z.int(),
       growthTimes: z.number(),
+      closeDays: z.number(),
       priorPct: z.number(),
       signs: z.array(z.object({ sign: z.enum(MOULT_SIGNS), times: z.number() })),
       basis: z.enum(BASES),
@@ -62,8 +68,11 @@ export const residentMoult = z
     asOf: day,
     moults: z.array(z.object({ on: day, sizeMm: z.number().optional(), stage: stage.optional() })),
     sizeMm: z.number().nullable(),
-    /** Of the home, by its room and its heat. */
+    /** Of the home: by a probe in it since the last moult, else by its room and its heat. */
     temperatureC: z.number(),
+    temperatureFrom: z.enum(['probe', 'room']),
+    /** Of a group: the days on which half of it had come to an instar stand for its moults. */
+    isGroup: z.boolean(),
     outgrownMm: z.number().nullable(),
     forecast: moultReply,
   })
@@ -94,6 +103,7 @@ export const survivalReply = z
     median: z.number().nullable(),
     total: z.int(),
     deaths: z.int(),
+    followed: z.number(),
   })
   .meta({ id: 'SurvivalReply' });
 
@@ -114,3 +124,86 @@ export const degreeDaysRequest = z
   )
   .meta({ id: 'DegreeDaysRequest' });
 export const degreeDaysReply = z.object({ degreeDays: z.number() }).meta({ id: 'DegreeDaysReply' });
+
+export const stillnessRequest = z
+  .strictObject({
+    profile: profileId,
+    daysStill: quantity('days', 0, 2000),
+    /** Ids of what was seen, from the list that the answer gives. */
+    seen: z.array(line('the id of a finding', 40)).max(20).optional(),
+    premoultPct: quantity('percent', 0, 100).optional(),
+  })
+  .meta({ id: 'StillnessRequest' });
+export const stillnessReply = z
+  .object({
+    verdict: z.enum(STILLNESS_VERDICTS),
+    deadPct: z.number(),
+    byDaysPct: z.number(),
+    lookAgainInDays: z.int(),
+    used: z.array(z.object({ id: z.string(), times: z.number() })),
+    usualDays: z.number(),
+    longestDays: z.number(),
+    findings: z.array(z.object({ id: z.string(), title: z.string(), times: z.number() })),
+    lookFor: z.array(z.string()),
+    howToLook: z.array(z.string()),
+    notToDo: z.array(z.string()),
+    worry: z.string(),
+    basis: z.enum(BASES),
+  })
+  .meta({ id: 'StillnessReply' });
+export type StillnessReply = z.infer<typeof stillnessReply>;
+
+const instarCounts = z.record(z.string(), z.int());
+
+export const censusRequest = z
+  .strictObject({
+    asOf: day,
+    entries: z
+      .array(
+        z.strictObject({
+          kind: oneOf(['taken-in', 'measured', 'moulted', 'hatched', 'died', 'passed-on', 'parted', 'joined']),
+          on: day,
+          headCount: quantity('animals', 1, 1_000_000, true).optional(),
+          count: quantity('animals', 1, 1_000_000, true).optional(),
+          instar: quantity('instars', 1, 60, true).optional(),
+          instars: instarCounts.optional(),
+        }),
+      )
+      .max(2000),
+  })
+  .meta({ id: 'CensusRequest' });
+const course = {
+  heads: z.int(),
+  instars: instarCounts,
+  missing: z.int(),
+  survival: survivalReply,
+};
+export const censusReply = z.object(course).meta({ id: 'CensusReply' });
+
+/** A group and the batches of its species, with the survival of each. */
+export const residentBatch = z
+  .object({
+    residentId: id,
+    ...course,
+    bornOn: day.nullable(),
+    /** Others of its species that were counted, those that are gone too. */
+    compared: z.array(z.object({ residentId: id, name: z.string(), isHere: z.boolean(), survival: survivalReply })),
+  })
+  .meta({ id: 'ResidentBatch' });
+export type ResidentBatch = z.infer<typeof residentBatch>;
+
+/** What the next moults of the whole house are worked out from, beside the page. */
+export const moultFacts = z
+  .object({
+    asOf: day,
+    residents: z.array(
+      z.object({
+        residentId: id,
+        temperatureC: z.number(),
+        moults: z.array(z.object({ on: day, sizeMm: z.number().optional(), stage: stage.optional() })),
+        signs: z.array(z.enum(MOULT_SIGNS)),
+      }),
+    ),
+  })
+  .meta({ id: 'MoultFacts' });
+export type MoultFacts = z.infer<typeof moultFacts>;

@@ -7,6 +7,7 @@ import {
   MOULT_SIGNS,
   PLACES,
   QUANTITIES,
+  SEX_EVIDENCE,
   SILHOUETTES,
   STAGES,
   VENT_STYLES,
@@ -145,6 +146,14 @@ export const careProfile = z
       usualMm: positive.optional(),
     }),
     proportions,
+    massGPerCm3: positive.optional(),
+    sexing: z
+      .array(
+        z
+          .strictObject({ by: z.enum(SEX_EVIDENCE), how: z.string().min(1), ...ground })
+          .refine(withSource, sourceMissing),
+      )
+      .optional(),
     young: z.strictObject({ widthMm: positive }).optional(),
     growth: z.strictObject({
       ratioPerMoult: positive,

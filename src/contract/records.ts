@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { MOULT_SIGNS, SEXES } from '@/core/profiles/profile';
+import { FORMS, LEAVING_CAUSES, MOULT_SIGNS, SEX_EVIDENCE, SEXES } from '@/core/profiles/profile';
 import {
   container,
   fillingWithinBox,
@@ -108,6 +108,16 @@ export const homeChange = z
 // ---- residents ----
 
 const sex = oneOf(SEXES);
+const sexEvidence = oneOf(SEX_EVIDENCE);
+const form = oneOf(FORMS);
+const massG = quantity('grams', 0.0001, 5000);
+const instar = quantity('instars', 1, 60, true);
+/** How many of a group are in which instar: {"3": 3, "4": 12}. */
+const instars = z.record(
+  z.string().regex(/^([1-9]|[1-5]\d)$/, { error: 'Must be the number of an instar, from 1 to 59.' }),
+  quantity('animals', 0, 1_000_000, true),
+);
+const heads = quantity('animals', 1, 1_000_000, true);
 
 export const resident = z
   .object({
@@ -122,8 +132,21 @@ export const resident = z
     carapaceWidthMm: z.number().optional(),
     /** Of a group or a colony: how many. */
     headCount: z.int().optional(),
+    massG: z.number().optional(),
+    /** The how-manieth instar it is in, where that was ever told. */
+    instar: z.int().optional(),
     measuredOn: day,
+    form,
     sex,
+    /** What its sex was told by. */
+    sexBy: sexEvidence.nullable(),
+    bornOn: day.nullable(),
+    motherId: id.nullable(),
+    fatherId: id.nullable(),
+    /** The egg batch or the group of this house that it came out of. */
+    outOfId: id.nullable(),
+    /** What its batch was called where it came from. */
+    batch: z.string().nullable(),
     source: z.string().nullable(),
     permit: z.string().nullable(),
     school: z.string().nullable(),
@@ -132,6 +155,12 @@ export const resident = z
   })
   .meta({ id: 'Resident' });
 export type Resident = z.infer<typeof resident>;
+
+/** One that is here no longer: as it was last, and how it left. */
+export const goneResident = z
+  .object({ ...resident.shape, leftOn: day, leftBy: z.enum(['died', 'passed-on', 'joined-into']) })
+  .meta({ id: 'GoneResident' });
+export type GoneResident = z.infer<typeof goneResident>;
 
 export const newResident = z.strictObject({
   id: id.optional(),
@@ -142,6 +171,15 @@ export const newResident = z.strictObject({
   stage,
   ...measures,
   headCount: headCount.optional(),
+  massG: massG.optional(),
+  instar: instar.optional(),
+  /** Left out: a group where heads were counted, a colony of ants, eggs in the stage egg, else a single animal. */
+  form: form.optional(),
+  bornOn: day.optional(),
+  motherId: id.optional(),
+  fatherId: id.optional(),
+  outOfId: id.optional(),
+  batch: line('the name of the batch', 60).optional(),
   sex: sex.default('unknown'),
   source: line('where it came from', 120).optional(),
   permit: line('the number or kind of the permit', 120).optional(),
@@ -161,6 +199,10 @@ export const residentChange = z
     commonName: line('a common name', 90).nullable(),
     profile: profileId,
     sex,
+    bornOn: day.nullable(),
+    motherId: id.nullable(),
+    fatherId: id.nullable(),
+    batch: line('the name of the batch', 60).nullable(),
     source: line('where it came from', 120).nullable(),
     permit: line('the number or kind of the permit', 120).nullable(),
     school: line('a school', 60).nullable(),
@@ -210,14 +252,38 @@ export const newEntry = z
         ...aboutResident,
         stage: stage.optional(),
         ...measures,
+        massG: massG.optional(),
         headCount: headCount.optional(),
+        /** The instar it is in now; with `count`, so many of a group have come to it. */
+        instar: instar.optional(),
+        count: heads.optional(),
       }),
       z.strictObject({
         kind: z.literal('measured'),
         ...aboutResident,
         stage: stage.optional(),
         ...measures,
+        massG: massG.optional(),
         headCount: headCount.optional(),
+        instar: instar.optional(),
+        instars: instars.optional(),
+      }),
+      z.strictObject({ kind: z.literal('sexed'), ...aboutResident, sex, by: sexEvidence }),
+      z.strictObject({ kind: z.literal('noted'), ...aboutResident, note: line('what you noticed', 500) }),
+      /** So many eggs have hatched; those of the batch are in their first instar now. */
+      z.strictObject({ kind: z.literal('hatched'), ...aboutResident, headCount, stage: stage.optional() }),
+      z.strictObject({
+        kind: z.literal('died'),
+        ...aboutResident,
+        count: heads.optional(),
+        instar: instar.optional(),
+        cause: oneOf(LEAVING_CAUSES).optional(),
+      }),
+      z.strictObject({
+        kind: z.literal('passed-on'),
+        ...aboutResident,
+        count: heads.optional(),
+        to: line('to whom', 120).optional(),
       }),
       z.strictObject({ kind: z.literal('moved'), ...aboutResident, homeId: id }),
       z.strictObject({
@@ -230,7 +296,7 @@ export const newEntry = z
     ],
     {
       error:
-        'Must be one of offered, eaten, refused, watered, damped, misted, felt, looked, sign, moulted, measured, moved, soil-set.',
+        'Must be one of offered, eaten, refused, watered, damped, misted, felt, looked, sign, moulted, measured, sexed, noted, hatched, died, passed-on, moved, soil-set.',
     },
   )
   .meta({ id: 'NewEntry' });
@@ -249,6 +315,15 @@ export const ENTRY_KINDS = [
   'sign',
   'moulted',
   'measured',
+  'sexed',
+  'noted',
+  'photo',
+  'hatched',
+  'died',
+  'passed-on',
+  'parted',
+  'joined',
+  'joined-into',
   'moved',
   'soil-set',
 ] as const;
@@ -264,8 +339,39 @@ export const entry = z
     keeper: z.string().nullable(),
     note: z.string().nullable(),
     /** What belongs to the kind: sizes, sign, prey, depth. */
-    data: z.record(z.string(), z.union([z.string(), z.number(), soil])),
+    data: z.record(z.string(), z.union([z.string(), z.number(), soil, instars])),
     undoneAt: instant.nullable(),
   })
   .meta({ id: 'Entry' });
 export type Entry = z.infer<typeof entry>;
+
+/** Many entries as one act: all are written or none. A refusal names the entry: `entries.3.on`. */
+export const newEntries = z.strictObject({
+  entries: z
+    .array(newEntry, { error: 'Must be a list of entries.' })
+    .min(1, { error: 'Give at least one entry.' })
+    .max(500, { error: 'At most 500 entries at a time.' }),
+});
+
+/** Some of a group, on their own from now on. */
+export const newPart = z.strictObject({
+  id: id.optional(),
+  count: heads,
+  homeId: id,
+  called: line('a name', 60).optional(),
+  stage: stage.optional(),
+  ...measures,
+  sex: sex.optional(),
+  on: day.optional(),
+  keeper: line('the name of the keeper', 60).optional(),
+});
+
+export const newJoin = z.strictObject({
+  /** The group that comes in and is one with this from now on. */
+  otherId: id,
+  on: day.optional(),
+  keeper: line('the name of the keeper', 60).optional(),
+});
+
+/** A picture of a resident, with a note. */
+export const newResidentPhoto = z.strictObject({ ...newPhoto.shape, ...entryFields });

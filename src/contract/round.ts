@@ -23,7 +23,7 @@ const reason = z.discriminatedUnion('code', [
 
 export const job = z
   .object({
-    kind: z.enum(['alarm', 'leftovers', 'feed', 'damp', 'mist', 'water', 'soil', 'mend', 'rehouse']),
+    kind: z.enum(['alarm', 'prey-out', 'leftovers', 'feed', 'damp', 'mist', 'water', 'soil', 'mend', 'rehouse']),
     dueOn: day,
     cannotWait: z.boolean(),
     minutes: z.number(),
@@ -36,7 +36,13 @@ export const job = z
   .meta({ id: 'Job' }) satisfies z.ZodType<Job>;
 
 const leaveAlone = z.discriminatedUnion('code', [
-  z.object({ code: z.literal('premoult'), signs: z.array(z.enum(MOULT_SIGNS)), since: day }),
+  z.object({
+    code: z.literal('premoult'),
+    signs: z.array(z.enum(MOULT_SIGNS)),
+    since: day,
+    premoultPct: z.number().nullable(),
+    endsOn: day.nullable(),
+  }),
   z.object({ code: z.literal('hardening'), feedFrom: day }),
 ]) satisfies z.ZodType<LeaveAlone>;
 

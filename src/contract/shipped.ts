@@ -28,6 +28,8 @@ import stickInsect from '@data/profiles/stick-insect.json';
 import treeTarantula from '@data/profiles/tree-tarantula.json';
 import whipSpider from '@data/profiles/whip-spider.json';
 import speciesFile from '@data/species.json';
+import stillnessFile from '@data/stillness.json';
+import type { StillnessGuide } from '@/core/growth/stillness';
 import type { BoxSize } from '@/core/housing/ladder';
 import type { CareProfile } from '@/core/profiles/profile';
 import type { Material, Mix } from '@/core/substrate/material';
@@ -76,3 +78,6 @@ export const shippedMixes = mixFile as unknown as readonly Mix[];
 
 /** Sizes of box that are usual to buy. */
 export const shippedBoxSizes = boxSizeFile as unknown as readonly BoxSize[];
+
+/** What stillness means, kind by kind. */
+export const shippedStillness = stillnessFile as unknown as readonly StillnessGuide[];

@@ -1,9 +1,17 @@
 import { z } from 'zod';
-import { BASES } from '@/core/profiles/profile';
+import type { StillnessGuide } from '@/core/growth/stillness';
+import { BASES, SILHOUETTES } from '@/core/profiles/profile';
 import { boxSize } from './housing';
 import { scientificName } from './primitives';
 import { careProfile, speciesOverrides } from './profile';
-import { shippedBoxSizes, shippedMaterials, shippedMixes, shippedProfiles, shippedSpecies } from './shipped';
+import {
+  shippedBoxSizes,
+  shippedMaterials,
+  shippedMixes,
+  shippedProfiles,
+  shippedSpecies,
+  shippedStillness,
+} from './shipped';
 import { CAUTIONS, type Species } from './species';
 import { material, mix } from './substrate';
 
@@ -17,6 +25,20 @@ export const species = z.strictObject({
   basis: z.enum(BASES),
 }) as z.ZodType<Species>;
 
+const lines = z.array(z.string().min(1)).min(1);
+const stillnessGuide = z.strictObject({
+  silhouettes: z.array(z.enum(SILHOUETTES)).min(1),
+  usualDays: z.number().positive(),
+  longestDays: z.number().positive(),
+  deathsPerYear: z.number().positive(),
+  findings: z.array(z.strictObject({ id: z.string(), title: z.string(), times: z.number().positive() })).min(2),
+  lookFor: lines,
+  howToLook: lines,
+  notToDo: lines,
+  worry: z.string().min(1),
+  basis: z.enum(BASES),
+}) satisfies z.ZodType<StillnessGuide>;
+
 /**
  * Holds the data that ships with the program against its schemas, and the files against one another.
  * @throws naming the file and the field of what does not parse.
@@ -27,6 +49,7 @@ export function checkShippedData(): void {
   check('data/materials.json', z.array(material), shippedMaterials);
   check('data/mixes.json', z.array(mix), shippedMixes);
   check('data/boxSizes.json', z.array(boxSize), shippedBoxSizes);
+  check('data/stillness.json', z.array(stillnessGuide), shippedStillness);
   const profileIds = new Set(shippedProfiles.map((profile) => profile.id));
   const mixIds = new Set(shippedMixes.map((each) => each.id));
   const lost = [
@@ -34,6 +57,9 @@ export function checkShippedData(): void {
     ...shippedProfiles.flatMap(({ id, making }) =>
       making.mixes.filter((name) => !mixIds.has(name)).map((name) => `${id}: ${name}`),
     ),
+    ...shippedProfiles
+      .filter(({ silhouette }) => !shippedStillness.some((guide) => guide.silhouettes.includes(silhouette)))
+      .map(({ id, silhouette }) => `${id}: stillness of ${silhouette}`),
   ];
   if (lost.length > 0) throw new Error(`The shipped data names what is not there: ${lost.join('; ')}.`);
 }

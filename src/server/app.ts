@@ -14,6 +14,7 @@ import { computeHandlers } from './resources/compute';
 import { computeClimateHandlers } from './resources/computeClimate';
 import type { Deps } from './resources/deps';
 import { entryHandlers } from './resources/entries';
+import { groupHandlers } from './resources/groups';
 import { growthHandlers } from './resources/growth';
 import { homeHandlers } from './resources/homes';
 import { importHandlers } from './resources/imports';
@@ -25,6 +26,8 @@ import { residentHandlers } from './resources/residents';
 import { roomHandlers } from './resources/rooms';
 import { roundHandlers } from './resources/round';
 import { shelfHandlers } from './resources/shelves';
+import { readEntryPhoto } from './storage/entries';
+import { readPhoto } from './storage/homes';
 import { webApp } from './webApp';
 
 export interface AppOptions extends Deps {
@@ -55,7 +58,8 @@ export function createApp(options: AppOptions): Express {
   if (options.log) app.use(morgan(':date[iso] :method :url :status :res[content-length] B :response-time ms'));
   app.use('/api', jsonOnly, express.json({ limit: '1mb', strict: false }), refuseWhenFull(options));
   app.use('/api', compression());
-  app.get('/api/homes/:id/photo', photoRoute(options));
+  app.get('/api/homes/:id/photo', photoRoute(options, readPhoto));
+  app.get('/api/entries/:id/photo', photoRoute(options, readEntryPhoto, true));
   const document = openApiDocument(options.version);
   app.get('/api/openapi.json', (_request, response) => void response.json(document));
   mount(app, {
@@ -68,6 +72,7 @@ export function createApp(options: AppOptions): Express {
     ...computeHandlers(options),
     ...computeClimateHandlers(options),
     ...growthHandlers(options),
+    ...groupHandlers(options),
     ...roomHandlers(options),
     ...airHandlers(options),
     ...probeHandlers(options),

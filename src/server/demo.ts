@@ -32,10 +32,7 @@ async function lay(queries: Queries, today: string): Promise<void> {
   const demo = ropewalk(today);
   for (const shelf of demo.shelves) await insertShelf(queries, shelf);
   for (const home of demo.homes) await insertHome(queries, home);
-  for (const { id, called, scientificName, commonName, profile, sex } of demo.residents) {
-    const unknown = { source: null, permit: null, school: null };
-    await insertResident(queries, { id, called, scientificName, commonName, profile, sex, ...unknown });
-  }
+  for (const { facts } of demo.residents) await insertResident(queries, facts);
   await insertEntries(queries, demo.entries);
   const rooms = await listRooms(queries);
   for (const { id, name } of rooms) await updateRoomAir(queries, id, demo.rooms[name] ?? null);

@@ -5,6 +5,7 @@ import { normalBelow, normalQuantile } from './normal';
 import { learnPace, usualIntervalDays, type Pace } from './pace';
 import { premoultChance } from './premoult';
 import { numbersOf } from './quantiles';
+import { SHRINKS } from './sense';
 import { learnGrowth } from './sizes';
 
 export interface SeenMoult {
@@ -27,8 +28,11 @@ export interface MoultQuestion {
   signs?: MoultSign[] | undefined;
   temperatureC?: number | undefined;
   asOf: Day;
-  /** Moults of others of its kind, one list an animal. */
+  /** Moults of its siblings, and of others of its kind that are none; one list an animal. */
+  siblings?: SeenMoult[][] | undefined;
   others?: SeenMoult[][] | undefined;
+  /** The instar it is in, where that is known. */
+  instar?: number | undefined;
   /** How many moults to look ahead, 1 to 5; lists ask for the next alone. */
   ahead?: number | undefined;
   /** Size of the taken measure from which its home no longer serves. mm */
@@ -59,13 +63,18 @@ export interface MoultForecast {
   /** The day its home is outgrown; null when that lies beyond the moults looked at. */
   outgrown: Window | null;
   premoultPct: number;
+  /** The instar it is in now, where that was told. */
+  instar: number | null;
   grounds: {
     /** Usual days at this stage and temperature, and what was learned of this animal against it (1 is usual). */
     usualDays: number | null;
     paceTimes: number;
     ownIntervals: number;
+    siblings: number;
     otherAnimals: number;
     growthTimes: number;
+    /** A moult within so many days counts as close when signs are weighed; the chance of that by the calendar. */
+    closeDays: number;
     priorPct: number;
     signs: { sign: MoultSign; times: number }[];
     basis: 'from memory';
@@ -74,8 +83,8 @@ export interface MoultForecast {
 
 const DRAWS = 4000;
 const LOOKS_AHEAD_MOULTS = 5;
-/** A moult within so many days counts as close when signs are weighed. */
-const CLOSE_DAYS = 30;
+/** Signs show in the last quarter of an interval, at least 5 days and at most 30 before the moult. From memory */
+const closeDaysOf = (usualDays: number) => Math.min(30, Math.max(5, Math.round(usualDays / 4)));
 
 /** Sorts and checks a history. @throws Refusal naming the moult that cannot be and why; nothing is dropped silently. */
 export function checkHistory({ moults, bornOn, asOf, profile }: MoultQuestion): SeenMoult[] {
@@ -104,8 +113,6 @@ export function checkHistory({ moults, bornOn, asOf, profile }: MoultQuestion): 
   return [...moults].sort(byDay);
 }
 
-/** Two measurings of one animal differ by so much and no more; from memory. */
-const SHRINKS = 0.9;
 const byDay = (a: SeenMoult, b: SeenMoult) => a.on.localeCompare(b.on);
 
 /**
@@ -115,7 +122,7 @@ const byDay = (a: SeenMoult, b: SeenMoult) => a.on.localeCompare(b.on);
  * @throws Refusal for a history that cannot be
  */
 export function moultForecast(question: MoultQuestion): MoultForecast {
-  const { profile, asOf, temperatureC, others = [], bornOn } = question;
+  const { profile, asOf, temperatureC, siblings = [], others = [], bornOn } = question;
   const moults = checkHistory(question);
   const stage = question.stage ?? guessStage(profile, moults);
   const usualDays = usualIntervalDays(profile, stage, temperatureC);
@@ -131,32 +138,29 @@ export function moultForecast(question: MoultQuestion): MoultForecast {
   const stageAfter = (day: Day) => moults.find((each) => each.on === day)?.stage ?? stage;
   // Intervals of smaller instars are shorter: an animal tells its pace by its latest ones.
   const own = logsOf(starts, stageAfter).slice(-LATEST);
-  const pace = learnPace(
-    own,
-    others.map((each) => {
+  const logsOfAll = (animals: SeenMoult[][]) =>
+    animals.map((each) => {
       const after = (day: Day) => each.find(({ on }) => on === day)?.stage ?? stage;
       return logsOf(each.map(({ on }) => on).sort(), after).slice(-LATEST);
-    }),
-  );
+    });
+  const pace = learnPace(own, logsOfAll(siblings), logsOfAll(others));
   const sizes = moults.flatMap((each) => (each.sizeMm === undefined ? [] : [each.sizeMm]));
   const growth = learnGrowth(profile, ratiosOf(moults));
   const sizeNow = question.sizeMm ?? sizes.at(-1);
   const last = starts.at(-1);
   const elapsed = last === undefined ? null : daysBetween(last, asOf);
-  const drawn = draw(pace, growth, usualDays ?? 0, elapsed, sizeNow, question.ahead ?? LOOKS_AHEAD_MOULTS);
-  const next = moultsNoMore ? null : (drawn.days[0] ?? null);
-  const share = (days: number) => {
-    let count = 0;
-    for (let index = 0; next && index < DRAWS; index += 1) if ((next[index] as number) <= days) count += 1;
-    return (100 * count) / DRAWS;
-  };
-  const priorPct = share(CLOSE_DAYS);
+  const calendar = draw(pace, growth, usualDays ?? 0, elapsed, sizeNow, question.ahead ?? LOOKS_AHEAD_MOULTS);
+  const closeDays = closeDaysOf(usualDays ?? 0);
+  const priorPct = moultsNoMore ? 0 : sharePct(calendar, closeDays);
   const { pct: premoultPct, used } = premoultChance(priorPct, question.signs ?? []);
+  const drawn = moultsNoMore || used.length === 0 ? calendar : weighted(calendar, closeDays, priorPct, premoultPct);
+  const next = moultsNoMore ? null : (drawn.days[0] ?? null);
+  const share = (days: number) => sharePct(drawn, days);
   return {
     next: next && {
       ...windowOf(next, asOf),
       within7DaysPct: share(7),
-      within30DaysPct: priorPct,
+      within30DaysPct: share(30),
       within90DaysPct: share(90),
     },
     later: moultsNoMore ? [] : drawn.days.slice(1).map((days) => windowOf(days, asOf)),
@@ -166,13 +170,16 @@ export function moultForecast(question: MoultQuestion): MoultForecast {
         : drawn.sizes.map((each, index) => ({ moult: index + 1, ...numbersOf(each) })),
     moultsToAdult: sizeNow === undefined || moultsNoMore ? null : toAdult(profile, growth, sizeNow),
     outgrown: moultsNoMore ? null : outgrownWindow(drawn, question.outgrownMm, asOf),
-    premoultPct,
+    premoultPct: moultsNoMore ? 0 : premoultPct,
+    instar: question.instar ?? null,
     grounds: {
       usualDays,
       paceTimes: Math.exp(pace.mean),
       ownIntervals: own.length,
+      siblings: siblings.filter((each) => each.length > 1).length,
       otherAnimals: others.filter((each) => each.length > 1).length,
       growthTimes: Math.exp(growth.mean),
+      closeDays,
       priorPct,
       signs: used,
       basis: 'from memory',
@@ -289,6 +296,38 @@ function draw(
     }
   }
   return { days, sizes };
+}
+
+/** The share of the draws in which the next moult comes within so many days. % */
+function sharePct({ days: [next] }: Drawn, within: number): number {
+  let count = 0;
+  for (let index = 0; next && index < DRAWS; index += 1) if ((next[index] as number) <= within) count += 1;
+  return (100 * count) / DRAWS;
+}
+
+/**
+ * The draws as the signs make them likely: those with a close moult come in as often as Bayes says. Taken at even steps
+ * of the weights (systematic resampling), so that nothing is left to luck.
+ */
+function weighted({ days, sizes }: Drawn, closeDays: number, priorPct: number, premoultPct: number): Drawn {
+  const next = days[0] as Float64Array;
+  const close = priorPct > 0 ? premoultPct / priorPct : 1;
+  const late = priorPct < 100 ? (100 - premoultPct) / (100 - priorPct) : 1;
+  const weightOf = (index: number) => ((next[index] as number) <= closeDays ? close : late);
+  let total = 0;
+  for (let index = 0; index < DRAWS; index += 1) total += weightOf(index);
+  const chosen = new Int32Array(DRAWS);
+  let taken = 0;
+  let sum = 0;
+  for (let index = 0; index < DRAWS; index += 1) {
+    sum += weightOf(index);
+    while (taken < DRAWS && ((taken + 0.5) * total) / DRAWS <= sum) {
+      chosen[taken] = index;
+      taken += 1;
+    }
+  }
+  const pick = (values: Float64Array) => Float64Array.from(chosen, (index) => values[index] as number);
+  return { days: days.map(pick), sizes: sizes.map(pick) };
 }
 
 const clip = (chance: number) => Math.min(0.9999, Math.max(0.0001, chance));

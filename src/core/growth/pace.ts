@@ -1,10 +1,11 @@
 import type { CareProfile, Stage } from '@/core/profiles/profile';
 
 /**
- * How the intervals between moults vary, in logarithms: between kinds of one profile, between animals of a kind, and
- * from moult to moult of one animal. From memory; the last is learned from the animal as it moults.
+ * How the intervals between moults vary, in logarithms: between kinds of one profile, between batches of a kind,
+ * between animals of a batch, and from moult to moult of one animal. From memory; the last is learned from the animal
+ * as it moults.
  */
-export const SPREAD = { kind: 0.3, animal: 0.22, moult: 0.25 } as const;
+export const SPREAD = { kind: 0.3, batch: 0.12, animal: 0.184, moult: 0.25 } as const;
 /** The spread from moult to moult is worth so many moults of evidence before any was seen. */
 const SPREAD_WORTH = 4;
 
@@ -41,41 +42,53 @@ export interface Pace {
 }
 
 /**
- * The pace of one animal by partial pooling: its own intervals, those of its kind (siblings count with the rest of
- * them), and what is usual. An animal without a moult has the pace of its kind, one with many its own.
+ * The pace of one animal by partial pooling, level under level: what is usual, its kind, its siblings, itself. An
+ * animal without a moult has the pace of its siblings, one with many its own.
  * @param own logarithms of its intervals over the usual ones
- * @param others the same of others of its kind, one list an animal
+ * @param siblings the same of others of its batch, one list an animal
+ * @param others the same of the rest of its kind
  */
-export function learnPace(own: readonly number[], others: readonly (readonly number[])[]): Pace {
-  // The kind: every other animal tells of it by its mean, with its own doubt.
-  let precision = 1 / SPREAD.kind ** 2;
-  let weighted = 0;
-  for (const each of others) {
-    if (each.length === 0) continue;
-    const doubt = SPREAD.animal ** 2 + SPREAD.moult ** 2 / each.length;
-    weighted += mean(each) / doubt;
-    precision += 1 / doubt;
-  }
-  const kind = weighted / precision;
-  const prior = SPREAD.animal ** 2 + 1 / precision;
-  // The animal: its mean against its kind.
+export function learnPace(own: readonly number[], siblings: readonly Logs[], others: readonly Logs[]): Pace {
+  const { kind, batch, animal, moult } = SPREAD;
+  const ofKind = learnLevel({ mean: 0, variance: kind ** 2 }, others, batch ** 2 + animal ** 2);
+  const ofBatch = learnLevel({ mean: ofKind.mean, variance: ofKind.variance + batch ** 2 }, siblings, animal ** 2);
+  const prior = ofBatch.variance + animal ** 2;
   const n = own.length;
-  const spread = learnSpread(own);
+  const spread = learnSpread(own, moult);
   const ownPrecision = n / spread ** 2;
   const total = 1 / prior + ownPrecision;
   return {
-    mean: (kind / prior + (n > 0 ? mean(own) : 0) * ownPrecision) / total,
+    mean: (ofBatch.mean / prior + (n > 0 ? mean(own) : 0) * ownPrecision) / total,
     variance: 1 / total,
     spread,
     spreadWorth: SPREAD_WORTH + Math.max(0, n - 1),
   };
 }
 
-function learnSpread(own: readonly number[]): number {
-  if (own.length < 2) return SPREAD.moult;
+type Logs = readonly number[];
+interface Level {
+  mean: number;
+  variance: number;
+}
+
+/** Every animal tells of its level by its mean, with the doubt between animals and that of its few moults. */
+function learnLevel(prior: Level, animals: readonly Logs[], between: number): Level {
+  let precision = 1 / prior.variance;
+  let weighted = prior.mean * precision;
+  for (const each of animals) {
+    if (each.length === 0) continue;
+    const doubt = between + SPREAD.moult ** 2 / each.length;
+    weighted += mean(each) / doubt;
+    precision += 1 / doubt;
+  }
+  return { mean: weighted / precision, variance: 1 / precision };
+}
+
+function learnSpread(own: Logs, usual: number): number {
+  if (own.length < 2) return usual;
   const centre = mean(own);
   const squares = own.reduce((sum, each) => sum + (each - centre) ** 2, 0);
-  return Math.sqrt((SPREAD_WORTH * SPREAD.moult ** 2 + squares) / (SPREAD_WORTH + own.length - 1));
+  return Math.sqrt((SPREAD_WORTH * usual ** 2 + squares) / (SPREAD_WORTH + own.length - 1));
 }
 
 const mean = (values: readonly number[]) => values.reduce((sum, each) => sum + each, 0) / values.length;

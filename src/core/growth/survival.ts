@@ -17,6 +17,8 @@ export interface SurvivalAnswer {
   median: number | null;
   total: number;
   deaths: number;
+  /** The longest that any was followed. */
+  followed: number;
 }
 
 const NORMAL_95 = 1.959963985;
@@ -66,5 +68,6 @@ export function kaplanMeier(durations: readonly number[], died: readonly boolean
     median: steps.find((step) => step.survival <= 0.5)?.time ?? null,
     total: durations.length,
     deaths: died.filter(Boolean).length,
+    followed: durations.reduce((longest, each) => Math.max(longest, each), 0),
   };
 }

@@ -109,8 +109,27 @@ describe('leaving alone', () => {
   it('nothing is fed and no home is touched while signs of a moult stand; leftovers still come out', () => {
     const low = { home: { container, substrateDepthMm: 98 } };
     const log = [entry('offered', 20), entry('sign', 6, { sign: 'dark' })];
-    expect(work(log, low).leaveAlone).toEqual({ code: 'premoult', signs: ['dark'], since: ago(6) });
-    expect(kinds(log, low)).toEqual(['leftovers']);
+    const quiet = { code: 'premoult', signs: ['dark'], since: ago(6), premoultPct: null, endsOn: null };
+    expect(work(log, low).leaveAlone).toEqual(quiet);
+    expect(kinds(log, low)).toEqual(['prey-out']);
+    // What was offered today comes out as well: it bites a soft one.
+    expect(kinds([entry('sign', 6, { sign: 'dark' }), entry('offered', 0)])).toContain('prey-out');
+    expect(kinds([entry('offered', 0)])).not.toContain('leftovers');
+  });
+
+  it('begins by the odds of a close moult, shows the day it ends, and gives up signs that came to nothing', () => {
+    const refused = [entry('offered', 9), entry('refused', 8)];
+    const outlook = (premoultPct: number) => ({
+      moult: { premoultPct, medianOn: addDays(TODAY, 12), closeDays: 30, signs: ['refused-food' as const] },
+    });
+    expect(work(refused, outlook(59)).leaveAlone).toBeNull();
+    const likely = work(refused, outlook(75)).leaveAlone;
+    // Ten days of rest after the moult for an adult of 118 mm.
+    expect(likely).toMatchObject({ code: 'premoult', since: ago(8), premoultPct: 75, endsOn: addDays(TODAY, 22) });
+    expect(kinds(refused, outlook(75))).toEqual([]);
+    const sign = (daysAgo: number) => [entry('sign', daysAgo, { sign: 'dull' })];
+    expect(work(sign(20), outlook(25)).leaveAlone).toMatchObject({ endsOn: addDays(TODAY, 40) });
+    expect(work(sign(61), outlook(25)).leaveAlone).toBeNull();
   });
 
   it('ends with a moult or a meal', () => {

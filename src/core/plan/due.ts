@@ -56,9 +56,20 @@ export interface ResidentToday extends AnimalMeasures {
   watering?: WateringOutlook | null | undefined;
   /** What the probes in its home say is wrong. */
   alarms?: ProbeAlarm[] | undefined;
+  /** How likely its moult is by the calendar and its signs, and when; only where signs were seen. */
+  moult?: MoultOutlook | undefined;
 }
 
-export type JobKind = 'alarm' | 'leftovers' | 'feed' | 'damp' | 'mist' | 'water' | 'soil' | 'mend' | 'rehouse';
+export interface MoultOutlook {
+  premoultPct: number;
+  medianOn: Day;
+  /** Signs show for so many days before a moult. */
+  closeDays: number;
+  signs: MoultSign[];
+}
+
+export type JobKind =
+  'alarm' | 'prey-out' | 'leftovers' | 'feed' | 'damp' | 'mist' | 'water' | 'soil' | 'mend' | 'rehouse';
 
 export type Reason =
   | { code: 'never'; since: Day }
@@ -84,7 +95,13 @@ export interface Job {
   doneBy?: string;
 }
 
-export type LeaveAlone = { code: 'premoult'; signs: MoultSign[]; since: Day } | { code: 'hardening'; feedFrom: Day };
+/**
+ * `endsOn` is the day on which it is likely to be fed again: after the moult that is expected, or when its signs have
+ * stood so long that they were something else. Null where nobody can say.
+ */
+export type LeaveAlone =
+  | { code: 'premoult'; signs: MoultSign[]; since: Day; premoultPct: number | null; endsOn: Day | null }
+  | { code: 'hardening'; feedFrom: Day };
 
 export interface DueWork {
   jobs: Job[];
@@ -100,16 +117,22 @@ export function dueWork(resident: ResidentToday, today: Day): DueWork {
   const leaveAlone = quietTime(resident, today);
   const jobs = [
     ...alarms(resident, today),
-    ...leftovers(resident, today),
+    ...(leaveAlone ? preyOut(resident, today) : leftovers(resident, today)),
     ...feeding(resident, today),
     ...damping(resident, today),
     ...regularWork(resident, today),
     ...homeWork(resident, today),
-  ].filter((job) => job.doneBy !== undefined || !leaveAlone || !WAITS_FOR_QUIET.has(job.kind));
+  ].filter((job) => job.doneBy !== undefined || !leaveAlone || !waits(job.kind, leaveAlone));
   return { jobs, leaveAlone };
 }
 
 const WAITS_FOR_QUIET = new Set<JobKind>(['feed', 'soil', 'mend', 'rehouse']);
+/** From this chance of a close moult on it is left alone, if any sign was seen at all. % */
+export const QUIET_FROM_PCT = 60;
+
+/** One that hangs in its moult is not even misted. */
+const waits = (kind: JobKind, quiet: LeaveAlone) =>
+  WAITS_FOR_QUIET.has(kind) || (kind === 'mist' && quiet.code === 'premoult' && quiet.signs.includes('hanging'));
 
 const inOrder = (a: LogEntry, b: LogEntry) => a.on.localeCompare(b.on) || a.at.localeCompare(b.at);
 
@@ -143,8 +166,21 @@ function quietTime(resident: ResidentToday, today: Day): LeaveAlone | null {
     .filter((entry) => entry.sign && profile.leaveAloneSigns.includes(entry.sign))
     .sort(inOrder);
   const first = signs[0];
-  if (!first) return null;
-  return { code: 'premoult', signs: [...new Set(signs.flatMap((entry) => entry.sign ?? []))], since: first.on };
+  const { moult: outlook } = resident;
+  const isLikely = outlook !== undefined && outlook.signs.length > 0 && outlook.premoultPct >= QUIET_FROM_PCT;
+  const last = signs.at(-1);
+  // Signs that have stood for twice the time they show before a moult were something else.
+  const passOn = outlook && last && addDays(last.on, 2 * outlook.closeDays);
+  if (!isLikely && (!first || (passOn !== undefined && passOn <= today))) return null;
+  const refused = latest(log, ['refused'], today);
+  const moultOn = isLikely ? (outlook.medianOn > today ? outlook.medianOn : today) : undefined;
+  return {
+    code: 'premoult',
+    signs: first ? [...new Set(signs.flatMap((entry) => entry.sign ?? []))] : (outlook?.signs ?? []),
+    since: first?.on ?? refused?.on ?? today,
+    premoultPct: outlook?.premoultPct ?? null,
+    endsOn: moultOn ? addDays(moultOn, quietDays(resident)) : (passOn ?? null),
+  };
 }
 
 function quietDays({ profile, stage, ...measures }: ResidentToday): number {
@@ -155,6 +191,25 @@ function quietDays({ profile, stage, ...measures }: ResidentToday): number {
 export function quietDaysAfterMoult(profile: CareProfile, stage: Stage, sizeMm: number): number {
   const rules = profile.quietAfterMoult.filter((rule) => rule.stages.includes(stage) && sizeMm >= (rule.fromMm ?? 0));
   return Math.max(0, ...rules.map((rule) => rule.days));
+}
+
+/** Prey is taken out of a quiet animal's box at once, also what was offered today: it bites a soft one. */
+function preyOut({ log }: ResidentToday, today: Day): Job[] {
+  const offer = latest(log, ['offered'], today);
+  if (!offer) return [];
+  const outcome = latest(log, ['eaten', 'refused'], today);
+  const answered = outcome !== undefined && inOrder(outcome, offer) > 0;
+  if (answered && outcome.on < today) return [];
+  return [
+    {
+      kind: 'prey-out',
+      dueOn: offer.on,
+      cannotWait: true,
+      minutes: 1,
+      reason: { code: 'offered', on: offer.on, at: offer.at },
+      ...(answered && { doneBy: outcome.id }),
+    },
+  ];
 }
 
 function leftovers({ profile, log }: ResidentToday, today: Day): Job[] {

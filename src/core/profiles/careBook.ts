@@ -1,4 +1,5 @@
 import { Refusal } from '@/core/refusal';
+import { asEggs } from './eggs';
 import type { CareProfile } from './profile';
 import { withOverrides, type SpeciesOverrides } from './species';
 
@@ -6,6 +7,8 @@ import { withOverrides, type SpeciesOverrides } from './species';
 export interface Kept {
   profile: string;
   scientificName?: string | undefined;
+  /** Eggs are kept otherwise than what comes out of them. */
+  stage?: string | undefined;
 }
 
 /** All care profiles of the house: those that ship and the keepers' own, with what single species do otherwise. */
@@ -30,18 +33,22 @@ export function careBook(profiles: readonly CareProfile[], species: readonly Spe
   return {
     profiles,
     has: (id) => byId.has(id),
-    of: ({ profile: id, scientificName }) => {
+    of: ({ profile: id, scientificName, stage }) => {
       const profile = byId.get(id);
       if (!profile) {
         const message = `There is no care profile ${id}. Known are ${[...byId.keys()].join(', ')}.`;
         throw new Refusal([{ path: 'profile', message }]);
       }
-      const key = `${id} ${scientificName ?? ''}`;
-      const own = overrides.get(key);
-      if (!own) return profile;
-      const known = merged.get(key) ?? withOverrides(profile, own);
-      merged.set(key, known);
-      return known;
+      const isEggs = stage === 'egg';
+      const own = overrides.get(`${id} ${scientificName ?? ''}`);
+      if (!own && !isEggs) return profile;
+      const key = `${id} ${own ? scientificName : ''} ${isEggs ? 'egg' : ''}`;
+      const known = merged.get(key);
+      if (known) return known;
+      const ofSpecies = withOverrides(profile, own);
+      const made = isEggs ? asEggs(ofSpecies) : ofSpecies;
+      merged.set(key, made);
+      return made;
     },
   };
 }

@@ -6,6 +6,27 @@ export type Stage = (typeof STAGES)[number];
 
 export const SEXES = ['unknown', 'female', 'male'] as const;
 
+/** What a sex is told by. */
+export const SEX_EVIDENCE = [
+  'shed-skin',
+  'colour',
+  'size',
+  'wings',
+  'pedipalps',
+  'abdomen',
+  'spurs',
+  'behaviour',
+] as const;
+export type SexEvidence = (typeof SEX_EVIDENCE)[number];
+
+/** How residents come: one animal, several counted, a colony with its brood, eggs that have not hatched. */
+export const FORMS = ['single', 'group', 'colony', 'eggs'] as const;
+export type Form = (typeof FORMS)[number];
+
+/** What a death is put down to, where anybody knows. */
+export const LEAVING_CAUSES = ['moult', 'age', 'dry', 'wet', 'eaten', 'fall', 'unknown'] as const;
+export type LeavingCause = (typeof LEAVING_CAUSES)[number];
+
 export const MOULT_SIGNS = [
   'refused-food',
   'dull',
@@ -187,6 +208,12 @@ export interface Climate {
   damping: (typeof DAMPINGS)[number];
 }
 
+/** One way to tell the sexes apart. */
+export interface Sexing extends Ground {
+  by: SexEvidence;
+  how: string;
+}
+
 /** How much nest a worker (with its share of brood or fungus) takes. */
 export interface NestSpace {
   perHeadMl: Fact;
@@ -275,6 +302,10 @@ export interface CareProfile {
   };
   /** The other measures as multiples of the one that is taken. */
   proportions: { [Name in BodyMeasure]?: Fact };
+  /** Weight of an animal as a multiple of the cube of its taken measure, g/cm3. */
+  massGPerCm3?: Fact;
+  /** What its sex is told by, and how. */
+  sexing?: Sexing[];
   /** The smallest young that may hatch in the home, and must not leave it. */
   young?: { widthMm: Fact };
   growth: Growth;

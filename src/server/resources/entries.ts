@@ -1,77 +1,122 @@
 import { randomUUID } from 'node:crypto';
 import type { Entry, NewEntry } from '@/contract/records';
-import { requireStage } from '@/core/profiles/animal';
-import { deepestMm, meanDepthMm } from '@/core/housing/soil';
 import type { CareBook } from '@/core/profiles/careBook';
+import { Refusal } from '@/core/refusal';
 import { careOf } from '../care';
 import type { Handlers } from '../http/mount';
-import { invalid, notFound, Problem } from '../http/problem';
+import { notFound, Problem } from '../http/problem';
 import type { Queries } from '../storage/database';
-import { countStanding, findEntry, insertEntry, markUndone } from '../storage/entries';
-import { findHome } from '../storage/homes';
-import { findResident } from '../storage/residents';
+import { countStanding, findEntry, insertEntry, markUndone, writeEntryPhoto } from '../storage/entries';
+import { findEver, findResident } from '../storage/residents';
 import { dayOf, type Deps } from './deps';
-import { requireDepthFits, requireRoomFor } from './occupancy';
+import { requireRoomFor } from './occupancy';
+import { requireAfterArrival, requireCensus, requireSense } from './sense';
 
-export function entryHandlers({ database, clock }: Deps): Pick<Handlers, 'addEntry' | 'undoEntry'> {
+type Names = 'addEntry' | 'addEntries' | 'undoEntry' | 'undoEntries' | 'addResidentPhoto';
+
+export function entryHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
+  const add = async (queries: Queries, care: CareBook, body: NewEntry): Promise<Entry> => {
+    const id = body.id ?? randomUUID();
+    // A phone that got no answer sends again: the first one counts.
+    const known = await findEntry(queries, id);
+    if (known) return known;
+    const on = dayOf(clock, body.on);
+    const extra = await requireSense(queries, care, body, on);
+    const record = recordOf(body);
+    await insertEntry(queries, { ...record, data: { ...record.data, ...extra }, id, on, at: clock.now() });
+    if ('residentId' in body && HEADS.has(body.kind)) {
+      await requireCensus(queries, { id: body.residentId }, clock.today());
+    }
+    return requireEntry(queries, id);
+  };
+
+  const undo = async (queries: Queries, care: CareBook, id: string): Promise<Entry> => {
+    const entry = await requireEntry(queries, id);
+    if (entry.undoneAt === null) {
+      await requireUndoable(queries, entry);
+      for (const each of await markUndone(queries, entry.id, clock.now())) {
+        await requireHomeStillFree(queries, care, each);
+        if (each.residentId !== null && HEADS.has(each.kind)) await requireHeadsStill(queries, each, clock.today());
+      }
+    }
+    return requireEntry(queries, id);
+  };
+
   return {
     addEntry: ({ body }) =>
+      database.transaction(async (queries) => ({ entry: await add(queries, await careOf(queries), body) })),
+
+    addEntries: ({ body }) =>
       database.transaction(async (queries) => {
-        const id = body.id ?? randomUUID();
-        // A phone that got no answer sends again: the first one counts.
-        const known = await findEntry(queries, id);
-        if (known) return { entry: known };
-        const on = dayOf(clock, body.on);
-        await requireSense(queries, await careOf(queries), body, on);
-        await insertEntry(queries, { ...recordOf(body), id, on, at: clock.now() });
-        return { entry: await requireEntry(queries, id) };
+        const care = await careOf(queries);
+        const entries: Entry[] = [];
+        for (const [index, each] of body.entries.entries()) {
+          entries.push(await naming(index, () => add(queries, care, each)));
+        }
+        return { entries };
       }),
 
     undoEntry: ({ params }) =>
+      database.transaction(async (queries) => ({ entry: await undo(queries, await careOf(queries), params.id) })),
+
+    undoEntries: ({ body }) =>
       database.transaction(async (queries) => {
-        const entry = await requireEntry(queries, params.id);
-        if (entry.undoneAt === null) {
-          await requireUndoable(queries, entry);
-          await markUndone(queries, entry.id, clock.now());
-          await requireHomeStillFree(queries, await careOf(queries), entry);
-        }
-        return { entry: await requireEntry(queries, params.id) };
+        const care = await careOf(queries);
+        // The last written first, as one goes back.
+        for (const id of [...body.ids].reverse()) await undo(queries, care, id);
+        return { undone: body.ids.length };
+      }),
+
+    addResidentPhoto: ({ params, body }) =>
+      database.transaction(async (queries) => {
+        const id = body.id ?? randomUUID();
+        const known = await findEntry(queries, id);
+        if (known) return { entry: known };
+        const resident = await findEver(queries, params.id);
+        if (!resident) throw notFound('resident with that id');
+        const on = dayOf(clock, body.on);
+        requireAfterArrival(resident, on);
+        const { keeper = null, note = null } = body;
+        const photo = { id, kind: 'photo' as const, residentId: resident.id, homeId: null, on, at: clock.now() };
+        await insertEntry(queries, { ...photo, keeper, note, data: {} });
+        await writeEntryPhoto(queries, id, body.jpegBase64);
+        return { entry: await requireEntry(queries, id) };
       }),
   };
+}
+
+/** Entries that change how many there are. */
+const HEADS = new Set<Entry['kind']>([
+  'taken-in',
+  'measured',
+  'moulted',
+  'hatched',
+  'died',
+  'passed-on',
+  'parted',
+  'joined',
+  'joined-into',
+]);
+
+/** Says of which entry of many a refusal speaks. */
+async function naming<Result>(index: number, work: () => Promise<Result>): Promise<Result> {
+  const under = ({ path, message }: { path: string; message: string }) => ({
+    path: `entries.${index}.${path}`,
+    message,
+  });
+  try {
+    return await work();
+  } catch (error) {
+    if (error instanceof Refusal) throw new Refusal(error.fields.map(under));
+    if (error instanceof Problem) throw new Problem(error.code, error.message, error.fields?.map(under));
+    throw error;
+  }
 }
 
 async function requireEntry(queries: Queries, id: string): Promise<Entry> {
   const entry = await findEntry(queries, id);
   if (!entry) throw notFound('entry with that id');
   return entry;
-}
-
-/** Refuses what cannot have happened: nobody there, before it came, a stage it cannot have, a box that is taken. */
-async function requireSense(queries: Queries, care: CareBook, body: NewEntry, on: string): Promise<void> {
-  if (body.kind === 'soil-set') {
-    const home = await findHome(queries, body.homeId);
-    if (!home) throw invalid('homeId', 'There is no home with that id. See /api/homes.');
-    requireDepthFits(home, body.soil ? deepestMm(body.soil) : body.substrateDepthMm);
-    if (body.soil && Math.abs(meanDepthMm(body.soil) - body.substrateDepthMm) > 0.5) {
-      const message = `Must be the mean depth of the soil, ${meanDepthMm(body.soil)} mm; got ${body.substrateDepthMm}.`;
-      throw invalid('substrateDepthMm', message);
-    }
-    return;
-  }
-  const resident = await findResident(queries, body.residentId);
-  if (!resident) throw invalid('residentId', 'There is no resident with that id. See /api/residents.');
-  if (on < resident.takenInOn) {
-    throw invalid('on', `Must not be before it was taken in, on ${resident.takenInOn}; got ${on}.`);
-  }
-  if (body.kind === 'moved') await requireRoomFor(queries, care, body.homeId, 'homeId', resident);
-  if (body.kind === 'moulted' || body.kind === 'measured') {
-    if (body.stage) requireStage(care.of(resident), body.stage);
-    const seen = body.legSpanMm ?? body.bodyLengthMm ?? body.carapaceWidthMm ?? body.headCount ?? body.stage;
-    if (body.kind === 'measured' && seen === undefined) {
-      const { takes } = care.of(resident).measure;
-      throw invalid(takes, 'Give what was measured or counted: a length in mm, headCount or the stage.');
-    }
-  }
 }
 
 const COMMON = new Set(['id', 'kind', 'on', 'keeper', 'note', 'residentId', 'homeId']);
@@ -96,9 +141,23 @@ async function requireUndoable(queries: Queries, entry: Entry): Promise<void> {
   if (standing < 2) throw new Problem('conflict', 'This is the only depth written for that home; set another instead.');
 }
 
-/** Taking a move back sends the animal to its old home: somebody else may live there by now. */
+/** Those that bring an animal back into a home when they are undone. */
+const BRINGS_BACK = new Set<Entry['kind']>(['moved', 'died', 'passed-on', 'joined-into']);
+
+/** Taking a move or a leaving back sends the animal to its old home: somebody else may live there by now. */
 async function requireHomeStillFree(queries: Queries, care: CareBook, entry: Entry): Promise<void> {
-  if (entry.kind !== 'moved' || entry.residentId === null) return;
+  if (!BRINGS_BACK.has(entry.kind) || entry.residentId === null) return;
   const resident = await findResident(queries, entry.residentId);
   if (resident) await requireRoomFor(queries, care, resident.homeId, 'id', resident);
+}
+
+/** @throws Problem when, without the entry, more would have left than there were. */
+async function requireHeadsStill(queries: Queries, entry: Entry, today: string): Promise<void> {
+  try {
+    await requireCensus(queries, { id: entry.residentId ?? '' }, today);
+  } catch (error) {
+    if (!(error instanceof Refusal)) throw error;
+    const why = error.fields.map(({ message }) => message).join(' ');
+    throw new Problem('conflict', `Without this entry the count would not hold: ${why} Undo what came after it first.`);
+  }
 }

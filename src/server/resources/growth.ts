@@ -1,22 +1,25 @@
+import { shippedStillness } from '@/contract/shipped';
+import type { Resident } from '@/contract/records';
+import { censusOf } from '@/core/growth/census';
 import { degreeDays, degreeDaysOf } from '@/core/growth/degreeDays';
 import { moultForecast, type MoultForecast, type MoultQuestion } from '@/core/growth/forecast';
 import { outgrownAtMm } from '@/core/growth/outgrown';
+import { stillness } from '@/core/growth/stillness';
 import { kaplanMeier } from '@/core/growth/survival';
 import { addDays } from '@/core/measure/day';
 import { requireStage } from '@/core/profiles/animal';
 import { quietDaysAfterMoult } from '@/core/plan/due';
-import { MOULT_SIGNS } from '@/core/profiles/profile';
+import { Refusal } from '@/core/refusal';
 import { careOf } from '../care';
+import { forgivingForecast, growthFactsOf, moultQuestionOf, moultsOf, signsOf } from '../growthFacts';
 import type { Handlers } from '../http/mount';
 import { notFound } from '../http/problem';
-import { roomsOf } from '../house';
-import { entriesForRound, moultsOfAll } from '../storage/entries';
-import { findHome } from '../storage/homes';
-import { listResidents } from '../storage/residents';
-import { roomOfShelf } from '../storage/rooms';
+import { entriesForRound } from '../storage/entries';
+import { findHome, listHomes } from '../storage/homes';
+import { findResident, listResidents } from '../storage/residents';
 import type { Deps } from './deps';
 
-type Names = 'moult' | 'survival' | 'degreeDays' | 'residentMoult';
+type Names = 'moult' | 'survival' | 'degreeDays' | 'stillness' | 'census' | 'residentMoult' | 'moultFacts';
 
 /** Engine 5 over HTTP, and the forecast of each resident. */
 export function growthHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
@@ -24,7 +27,8 @@ export function growthHandlers({ database, clock }: Deps): Pick<Handlers, Names>
     moult: async ({ body }) => {
       const profile = (await careOf(database)).of(body);
       if (body.stage) requireStage(profile, body.stage);
-      return withQuiet({ ...body, profile });
+      const question = { ...body, profile };
+      return withQuiet(question, moultForecast(question));
     },
 
     survival: ({ body }) => kaplanMeier(body.durations, body.died),
@@ -36,57 +40,97 @@ export function growthHandlers({ database, clock }: Deps): Pick<Handlers, Names>
           : degreeDays(body.minC, body.maxC, body.baseC, body.upperC),
     }),
 
+    stillness: async ({ body }) => {
+      const { silhouette } = (await careOf(database)).of(body);
+      const guide = shippedStillness.find((each) => each.silhouettes.includes(silhouette));
+      if (!guide) throw notFound(`guide for ${silhouette}`);
+      const known = guide.findings.map(({ id }) => id);
+      const strange = body.seen?.findIndex((id) => !known.includes(id)) ?? -1;
+      if (strange >= 0) {
+        throw new Refusal([{ path: `seen.${strange}`, message: `Must be one of ${known.join(', ')}.` }]);
+      }
+      const { usualDays, longestDays, findings, lookFor, howToLook, notToDo, worry, basis } = guide;
+      return {
+        ...stillness(guide, body.daysStill, body.seen ?? [], body.premoultPct),
+        ...{ usualDays, longestDays, findings, lookFor, howToLook, notToDo, worry, basis },
+      };
+    },
+
+    census: ({ body }) => {
+      const entries = body.entries.map(({ kind, on, ...data }, index) => ({
+        kind,
+        on,
+        at: `${on}T12:00:00.${String(index).padStart(4, '0')}Z`,
+        data,
+      }));
+      const { heads, instars, missing, durations, died } = censusOf(entries, body.asOf);
+      return { heads, instars, missing, survival: kaplanMeier(durations, died) };
+    },
+
+    moultFacts: async () => {
+      const [care, residents, homes] = [
+        await careOf(database),
+        await listResidents(database),
+        await listHomes(database),
+      ];
+      const asOf = clock.today();
+      const facts = await growthFactsOf(database, residents, asOf, clock.now());
+      const entries = await entriesForRound(database, asOf);
+      const homeById = new Map(homes.map((home) => [home.id, home]));
+      return {
+        asOf,
+        residents: residents.flatMap((resident) => {
+          const home = homeById.get(resident.homeId);
+          const isUntold = resident.form !== 'single' && (facts.groups.get(resident.id) ?? []).length === 0;
+          if (!home || isUntold) return [];
+          return [
+            {
+              residentId: resident.id,
+              temperatureC: facts.warmth(home).temperatureC,
+              moults: moultsOf(facts, resident, care.of(resident).measure.takes),
+              signs: signsOf(entries, resident.id),
+            },
+          ];
+        }),
+      };
+    },
+
     residentMoult: async ({ params }) => {
-      const [care, residents] = [await careOf(database), await listResidents(database)];
-      const resident = residents.find((each) => each.id === params.id);
+      const care = await careOf(database);
+      const resident = await findResident(database, params.id);
       const home = resident && (await findHome(database, resident.homeId));
       if (!resident || !home) throw notFound('resident with that id');
-      const profile = care.of(resident);
       const asOf = clock.today();
-      const moults = await moultsOfAll(database, profile.measure.takes);
-      const others = residents
-        .filter((each) => each.id !== resident.id && each.scientificName === resident.scientificName)
-        .map((each) => moults.get(each.id) ?? []);
-      const roomId = (await roomOfShelf(database)).get(home.shelfId);
-      const room = (await roomsOf(database, clock.now())).find((each) => each.id === roomId);
-      const temperatureC = (room?.air.temperatureC ?? profile.climate.temperatureC.min) + (home.heat?.warmingK ?? 0);
-      const own = moults.get(resident.id) ?? [];
-      const sizeMm = resident[profile.measure.takes] ?? null;
-      const school = resident.school ?? undefined;
-      const outgrownMm = outgrownAtMm(profile, { ...resident, school }, home);
+      const facts = await growthFactsOf(database, [resident], asOf, clock.now());
+      const signs = signsOf(await entriesForRound(database, asOf, resident.id), resident.id);
+      const question = moultQuestionOf(facts, care, resident, home, signs, asOf);
+      const { profile, moults, sizeMm } = question;
+      const outgrownMm = outgrownAtMm(profile, { ...resident, school: resident.school ?? undefined }, home);
+      const full = { ...question, outgrownMm };
       return {
         residentId: resident.id,
         asOf,
-        moults: own,
-        sizeMm,
-        temperatureC,
+        moults,
+        sizeMm: sizeMm ?? null,
+        temperatureC: facts.warmth(home).temperatureC,
+        temperatureFrom: facts.warmth(home).from,
+        isGroup: isGroup(resident),
         outgrownMm,
-        forecast: withQuiet({
-          profile,
-          stage: resident.stage,
-          moults: own,
-          sizeMm: sizeMm ?? undefined,
-          signs: await signsOf(database, resident.id, asOf, own.at(-1)?.on),
-          temperatureC,
-          asOf,
-          others,
-          outgrownMm,
-        }),
+        forecast: withQuiet(full, forgivingForecast(full)),
       };
     },
   };
 }
 
+const isGroup = ({ form }: Resident) => form !== 'single';
+
 /** The forecast, and the days after the last moult on which it is left alone. */
-function withQuiet(question: MoultQuestion): MoultForecast & { quietUntil: string | null; firstFeedOn: string | null } {
-  const forecast = moultForecast(question);
-  const { profile, moults, stage, asOf } = question;
+function withQuiet(
+  { profile, moults, stage, asOf, sizeMm }: MoultQuestion,
+  forecast: MoultForecast,
+): MoultForecast & { quietUntil: string | null; firstFeedOn: string | null } {
   const last = [...moults].sort((a, b) => a.on.localeCompare(b.on)).at(-1);
-  const days = quietDaysAfterMoult(
-    profile,
-    stage ?? profile.stages.at(-1) ?? 'adult',
-    question.sizeMm ?? last?.sizeMm ?? 0,
-  );
+  const days = quietDaysAfterMoult(profile, stage ?? profile.stages.at(-1) ?? 'adult', sizeMm ?? last?.sizeMm ?? 0);
   const firstFeedOn = last ? addDays(last.on, days) : null;
   const isQuiet = firstFeedOn !== null && firstFeedOn > asOf;
   return {
@@ -94,14 +138,4 @@ function withQuiet(question: MoultQuestion): MoultForecast & { quietUntil: strin
     quietUntil: isQuiet ? addDays(firstFeedOn, -1) : null,
     firstFeedOn: isQuiet ? firstFeedOn : null,
   };
-}
-
-/** The signs noticed since it last moulted or ate. */
-async function signsOf(database: Deps['database'], residentId: string, asOf: string, lastMoult: string | undefined) {
-  const entries = (await entriesForRound(database, asOf)).filter((each) => each.residentId === residentId);
-  const ate = entries.filter((each) => each.kind === 'eaten').map((each) => each.on);
-  const since = [lastMoult ?? '', ...ate].sort().at(-1) ?? '';
-  return entries
-    .filter((each) => each.kind === 'sign' && each.on >= since)
-    .flatMap((each) => MOULT_SIGNS.find((sign) => sign === each.data.sign) ?? []);
 }

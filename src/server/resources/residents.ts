@@ -1,26 +1,31 @@
 import { randomUUID } from 'node:crypto';
 import type { NewResident, Resident } from '@/contract/records';
 import { requireSchool, requireStage, takenMeasure } from '@/core/profiles/animal';
+import type { CareProfile, Form } from '@/core/profiles/profile';
 import { careOf } from '../care';
 import type { Handlers } from '../http/mount';
-import { notFound, Problem } from '../http/problem';
+import { invalid, notFound, Problem } from '../http/problem';
 import { sqlState, UNIQUE_VIOLATION, type Queries } from '../storage/database';
 import { findEntry, historyOf, insertEntry } from '../storage/entries';
-import { findResident, insertResident, listResidents, updateResident } from '../storage/residents';
+import { findEver, findResident, insertResident, listGone, listResidents, updateResident } from '../storage/residents';
 import { dayOf, type Deps } from './deps';
 import { requireDepthFits, requireRoomFor } from './occupancy';
 
-const HISTORY_LIMIT = 200;
+const PAGE = 60;
 
-type Names = 'residents' | 'takeIn' | 'changeResident' | 'history';
+type Names = 'residents' | 'goneResidents' | 'takeIn' | 'changeResident' | 'history';
 
 export function residentHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
   return {
     residents: async () => ({ residents: await listResidents(database) }),
 
-    history: async ({ params }) => {
-      await requireResident(database, params.id);
-      return { entries: await historyOf(database, params.id, HISTORY_LIMIT) };
+    goneResidents: async () => ({ residents: await listGone(database) }),
+
+    history: async ({ params, query }) => {
+      if (!(await findEver(database, params.id))) throw notFound('resident with that id');
+      const kinds = query.kinds?.split(',') ?? null;
+      const entries = await historyOf(database, params.id, PAGE + 1, kinds, query.before ?? null);
+      return { entries: entries.slice(0, PAGE), hasMore: entries.length > PAGE };
     },
 
     changeResident: ({ params, body }) =>
@@ -32,6 +37,8 @@ export function residentHandlers({ database, clock }: Deps): Pick<Handlers, Name
         requireStage(profile, after.stage);
         requireSchool(profile, after.school ?? undefined);
         takenMeasure(profile, after);
+        if (after.bornOn) requireBirth(after.bornOn, before.takenInOn);
+        await requireParents(queries, after, params.id);
         await updateResident(queries, after);
         return { resident: await requireResident(queries, params.id) };
       }),
@@ -43,15 +50,19 @@ export function residentHandlers({ database, clock }: Deps): Pick<Handlers, Name
       requireStage(profile, body.stage);
       requireSchool(profile, body.school);
       takenMeasure(profile, body);
+      if (body.bornOn) requireBirth(body.bornOn, on);
+      const form = formOf(profile, body);
       const id = body.id ?? randomUUID();
       try {
         return await database.transaction(async (queries) => {
           const newcomer = { ...body, called: body.called ?? null, id };
           const home = await requireRoomFor(queries, care, body.homeId, 'homeId', newcomer);
-          await insertResident(queries, factsOf(id, body));
+          await requireParents(queries, body, id);
+          await insertResident(queries, factsOf(id, form, body));
           const common = { on, keeper: body.keeper ?? null, note: null };
           const entryId = randomUUID();
-          const { stage, legSpanMm, bodyLengthMm, carapaceWidthMm, headCount } = body;
+          const { stage, legSpanMm, bodyLengthMm, carapaceWidthMm, headCount, massG, instar } = body;
+          const measured = { stage, legSpanMm, bodyLengthMm, carapaceWidthMm, headCount, massG, instar };
           await insertEntry(queries, {
             ...common,
             id: entryId,
@@ -59,7 +70,7 @@ export function residentHandlers({ database, clock }: Deps): Pick<Handlers, Name
             residentId: id,
             homeId: home.id,
             at: clock.now(),
-            data: JSON.parse(JSON.stringify({ stage, legSpanMm, bodyLengthMm, carapaceWidthMm, headCount })),
+            data: JSON.parse(JSON.stringify(measured)),
           });
           if (body.substrateDepthMm !== undefined && body.substrateDepthMm !== home.substrateDepthMm) {
             requireDepthFits(home, body.substrateDepthMm);
@@ -87,9 +98,15 @@ export function residentHandlers({ database, clock }: Deps): Pick<Handlers, Name
   };
 }
 
-function factsOf(id: string, body: NewResident) {
+function factsOf(id: string, form: Form, body: NewResident) {
   return {
     id,
+    form,
+    bornOn: body.bornOn ?? null,
+    motherId: body.motherId ?? null,
+    fatherId: body.fatherId ?? null,
+    outOfId: body.outOfId ?? null,
+    batch: body.batch ?? null,
     called: body.called ?? null,
     scientificName: body.scientificName,
     commonName: body.commonName ?? null,
@@ -99,6 +116,51 @@ function factsOf(id: string, body: NewResident) {
     permit: body.permit ?? null,
     school: body.school ?? null,
   };
+}
+
+/** @throws Problem for a form that the stage, the kind or the count speaks against. */
+function formOf(profile: CareProfile, { form, stage, headCount }: NewResident): Form {
+  if (stage === 'egg' && profile.silhouette !== 'ant') {
+    if (form !== undefined && form !== 'eggs') throw invalid('form', `In the stage egg it is eggs; got ${form}.`);
+    return 'eggs';
+  }
+  if (form === 'eggs') throw invalid('form', `Eggs are in the stage egg; got ${stage}.`);
+  if (form === 'single' && headCount !== undefined && headCount > 1) {
+    throw invalid('headCount', `A single animal is one; got ${headCount}. Choose group.`);
+  }
+  return form ?? (profile.silhouette === 'ant' ? 'colony' : headCount === undefined ? 'single' : 'group');
+}
+
+function requireBirth(bornOn: string, takenInOn: string): void {
+  if (bornOn > takenInOn) {
+    throw invalid('bornOn', `Must not be after it was taken in, on ${takenInOn}; got ${bornOn}.`);
+  }
+}
+
+/** Parents are of this house, of its own kind and not itself; a mother is no male, a father no female. */
+async function requireParents(
+  queries: Queries,
+  of: Pick<NewResident, 'scientificName'> & Partial<Record<'motherId' | 'fatherId' | 'outOfId', string | null>>,
+  id: string,
+): Promise<void> {
+  for (const [path, otherSex] of [
+    ['motherId', 'male'],
+    ['fatherId', 'female'],
+    ['outOfId', null],
+  ] as const) {
+    const parentId = of[path];
+    if (parentId === undefined || parentId === null) continue;
+    if (parentId === id) throw invalid(path, 'Nobody is its own parent.');
+    const parent = await findEver(queries, parentId);
+    if (!parent) throw invalid(path, 'There is no resident with that id.');
+    if (parent.scientificName !== of.scientificName) {
+      const message = `Must be of the same kind, ${of.scientificName}; ${parent.called ?? 'that one'} is ${parent.scientificName}.`;
+      throw invalid(path, message);
+    }
+    if (otherSex !== null && parent.form === 'single' && parent.sex === otherSex) {
+      throw invalid(path, `${parent.called ?? 'That one'} is written down as ${otherSex}.`);
+    }
+  }
 }
 
 async function requireResident(queries: Queries, id: string): Promise<Resident> {

@@ -1,12 +1,14 @@
 import type { Entry, Home, Resident } from '@/contract/records';
 import { dampedFor } from '@/core/climate/homeAir';
 import { addDays } from '@/core/measure/day';
-import { dueWork, type LogEntry, type LogKind, type ResidentToday } from '@/core/plan/due';
+import type { MoultQuestion } from '@/core/growth/forecast';
+import { dueWork, type LogEntry, type LogKind, type MoultOutlook, type ResidentToday } from '@/core/plan/due';
 import type { CareBook } from '@/core/profiles/careBook';
 import { MOULT_SIGNS } from '@/core/profiles/profile';
 import { DAY_MS } from '@/core/readings/reading';
 import { careOf, materialTable } from '../care';
 import { ALARM_DAYS, homeAlarms, weighingsOf } from '../homeReadings';
+import { forgivingForecast, growthFactsOf, moultQuestionOf, signsOf } from '../growthFacts';
 import { roomsOf, wateringFor } from '../house';
 import type { Handlers } from '../http/mount';
 import type { Queries } from '../storage/database';
@@ -31,12 +33,14 @@ export function roundHandlers({ database, clock }: Deps): Pick<Handlers, 'round'
       ];
       const water = await waterOfHomes(database, { care, residents, homes, entries, on, now: clock.now() });
       const homeById = new Map(homes.map((home) => [home.id, home]));
+      const facts = await growthFactsOf(database, residents, on, clock.now());
       const logs = groupLog(entries);
       const stops = residents
         .filter((resident) => resident.takenInOn <= on)
         .flatMap((resident) => {
           const home = homeById.get(resident.homeId);
           if (!home) return [];
+          const signs = signsOf(entries, resident.id);
           const work = dueWork(
             {
               ...resident,
@@ -45,6 +49,7 @@ export function roundHandlers({ database, clock }: Deps): Pick<Handlers, 'round'
               home,
               log: logs.get(resident.id) ?? [],
               ...water.get(resident.id),
+              moult: signs.length > 0 ? outlookOf(moultQuestionOf(facts, care, resident, home, signs, on)) : undefined,
             },
             on,
           );
@@ -54,6 +59,13 @@ export function roundHandlers({ database, clock }: Deps): Pick<Handlers, 'round'
       return { on, stops };
     },
   };
+}
+
+/** Whether a moult is close, and when; undefined for those that moult no more. */
+function outlookOf(question: MoultQuestion): MoultOutlook | undefined {
+  const { next, premoultPct, grounds } = forgivingForecast({ ...question, ahead: 1 });
+  const { closeDays } = grounds;
+  return next ? { premoultPct, medianOn: next.median, closeDays, signs: question.signs ?? [] } : undefined;
 }
 
 interface Scene {
@@ -110,7 +122,8 @@ function groupBy<T>(all: T[], keyOf: (each: T) => string): Map<string, T[]> {
 function groupLog(entries: Entry[]): Map<string, LogEntry[]> {
   const logs = new Map<string, LogEntry[]>();
   for (const { id, kind, residentId, on, at, data } of entries) {
-    if (residentId === null) continue;
+    // Some of a group that moulted are not the group.
+    if (residentId === null || (kind === 'moulted' && data.count !== undefined)) continue;
     const sign = MOULT_SIGNS.find((known) => known === data.sign);
     const log = logs.get(residentId) ?? [];
     log.push({ id, kind: kind as LogKind, on, at, sign });

@@ -1,5 +1,5 @@
 import type { Entry } from '@/contract/records';
-import type { Stage } from '@/core/profiles/profile';
+import type { BodyMeasure, Stage } from '@/core/profiles/profile';
 import type { Queries } from './database';
 
 interface EntryRow {
@@ -35,11 +35,18 @@ export async function findEntry(queries: Queries, id: string): Promise<Entry | u
   return row && fromRow(row);
 }
 
-/** Writes an entry; false when one with this id is there already. */
-export async function insertEntry(queries: Queries, entry: Omit<Entry, 'undoneAt'>): Promise<boolean> {
+/**
+ * Writes an entry; false when one with this id is there already.
+ * @param pair the same for two entries that are one act and are undone together
+ */
+export async function insertEntry(
+  queries: Queries,
+  entry: Omit<Entry, 'undoneAt'>,
+  pair: string | null = null,
+): Promise<boolean> {
   const rows = await queries.query(
-    `INSERT INTO entry (id, kind, resident_id, home_id, on_day, at, keeper, note, data)
-     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9::jsonb) ON CONFLICT (id) DO NOTHING RETURNING id`,
+    `INSERT INTO entry (id, kind, resident_id, home_id, on_day, at, keeper, note, data, pair)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9::jsonb, $10) ON CONFLICT (id) DO NOTHING RETURNING id`,
     [
       entry.id,
       entry.kind,
@@ -50,6 +57,7 @@ export async function insertEntry(queries: Queries, entry: Omit<Entry, 'undoneAt
       entry.keeper,
       entry.note,
       JSON.stringify(entry.data),
+      pair,
     ],
   );
   return rows.length > 0;
@@ -77,37 +85,90 @@ export async function countStanding(queries: Queries, homeId: string, kind: Entr
   return row?.standing ?? 0;
 }
 
-export async function markUndone(queries: Queries, id: string, at: string): Promise<void> {
-  await queries.query('UPDATE entry SET undone_at = $2 WHERE id = $1 AND undone_at IS NULL', [id, at]);
-}
-
-/** The standing entries about a resident and about the soil of its home of the day, newest first. */
-export async function historyOf(queries: Queries, residentId: string, limit: number): Promise<Entry[]> {
+/** Marks an entry, and the one that is one act with it, as undone. Answers those that were marked. */
+export async function markUndone(queries: Queries, id: string, at: string): Promise<Entry[]> {
   const rows = await queries.query<EntryRow>(
-    `SELECT ${COLUMNS} FROM entry e
-     WHERE e.undone_at IS NULL AND (e.resident_id = $1 OR (e.kind = 'soil-set' AND e.home_id = (
-       SELECT l.home_id FROM entry l
-       WHERE l.resident_id = $1 AND l.kind IN ('taken-in', 'moved') AND l.undone_at IS NULL AND l.on_day <= e.on_day
-       ORDER BY l.on_day DESC, l.at DESC, l.seq DESC LIMIT 1)))
-     ORDER BY e.on_day DESC, e.at DESC, e.seq DESC LIMIT $2`,
-    [residentId, limit],
+    `UPDATE entry e SET undone_at = $2
+     WHERE e.undone_at IS NULL AND (e.id = $1 OR e.pair = (SELECT p.pair FROM entry p WHERE p.id = $1))
+     RETURNING ${COLUMNS}`,
+    [id, at],
   );
   return rows.map(fromRow);
+}
+
+/**
+ * The standing entries about a resident and about the soil of its home of the day, newest first.
+ * @param before id of the last entry of the page before
+ */
+export async function historyOf(
+  queries: Queries,
+  residentId: string,
+  limit: number,
+  kinds: string[] | null = null,
+  before: string | null = null,
+): Promise<Entry[]> {
+  const rows = await queries.query<EntryRow>(
+    `SELECT * FROM (
+       (SELECT ${COLUMNS}, e.seq FROM entry e
+        WHERE e.resident_id = $1 AND e.undone_at IS NULL AND ($3::text[] IS NULL OR e.kind = ANY ($3))
+          AND ($4::uuid IS NULL OR (e.on_day, e.at, e.seq) < (SELECT b.on_day, b.at, b.seq FROM entry b WHERE b.id = $4))
+        ORDER BY e.on_day DESC, e.at DESC, e.seq DESC LIMIT $2)
+       UNION ALL
+       (SELECT ${COLUMNS}, e.seq FROM entry e
+        WHERE e.kind = 'soil-set' AND e.undone_at IS NULL AND ($3::text[] IS NULL OR e.kind = ANY ($3))
+          AND e.home_id IN (SELECT l.home_id FROM entry l WHERE l.resident_id = $1 AND l.kind IN ('taken-in', 'moved'))
+          AND e.home_id = (
+            SELECT l.home_id FROM entry l
+            WHERE l.resident_id = $1 AND l.kind IN ('taken-in', 'moved') AND l.undone_at IS NULL AND l.on_day <= e.on_day
+            ORDER BY l.on_day DESC, l.at DESC, l.seq DESC LIMIT 1)
+          AND ($4::uuid IS NULL OR (e.on_day, e.at, e.seq) < (SELECT b.on_day, b.at, b.seq FROM entry b WHERE b.id = $4))
+        ORDER BY e.on_day DESC, e.at DESC, e.seq DESC LIMIT $2)) both_kinds
+     ORDER BY on_day DESC, at DESC, seq DESC LIMIT $2`,
+    [residentId, limit, kinds, before],
+  );
+  return rows.map(fromRow);
+}
+
+/** Everything about the heads of a group, or of every group, oldest first. */
+export async function headEntriesOf(queries: Queries, residentIds: string[]): Promise<Entry[]> {
+  const rows = await queries.query<EntryRow>(
+    `SELECT ${COLUMNS} FROM entry e
+     WHERE e.resident_id = ANY ($1::uuid[]) AND e.undone_at IS NULL
+       AND e.kind IN ('taken-in', 'measured', 'moulted', 'hatched', 'died', 'passed-on', 'parted', 'joined', 'joined-into')
+     ORDER BY e.on_day, e.at, e.seq`,
+    [residentIds],
+  );
+  return rows.map(fromRow);
+}
+
+/** The other entry of one act, where there is one. */
+export async function pairedWith(queries: Queries, id: string): Promise<Entry | undefined> {
+  const [row] = await queries.query<EntryRow>(
+    `SELECT ${COLUMNS} FROM entry e JOIN entry p ON p.pair = e.pair WHERE p.id = $1 AND e.id <> $1`,
+    [id],
+  );
+  return row && fromRow(row);
 }
 
 /**
  * What the round of `day` needs of the log: of every resident the latest entry of each kind (of signs: each kind of
  * sign) before that day, and all of that day.
  */
-export async function entriesForRound(queries: Queries, day: string): Promise<Entry[]> {
+export async function entriesForRound(
+  queries: Queries,
+  day: string,
+  residentId: string | null = null,
+): Promise<Entry[]> {
   const rows = await queries.query<EntryRow>(
     `SELECT * FROM (
        SELECT DISTINCT ON (e.resident_id, e.kind, e.data ->> 'sign') ${COLUMNS} FROM entry e
        WHERE e.undone_at IS NULL AND e.resident_id IS NOT NULL AND e.on_day < $1
+         AND ($2::uuid IS NULL OR e.resident_id = $2)
        ORDER BY e.resident_id, e.kind, e.data ->> 'sign', e.on_day DESC, e.at DESC, e.seq DESC) past
      UNION ALL
-     SELECT ${COLUMNS} FROM entry e WHERE e.undone_at IS NULL AND e.resident_id IS NOT NULL AND e.on_day = $1`,
-    [day],
+     SELECT ${COLUMNS} FROM entry e WHERE e.undone_at IS NULL AND e.resident_id IS NOT NULL AND e.on_day = $1
+       AND ($2::uuid IS NULL OR e.resident_id = $2)`,
+    [day, residentId],
   );
   return rows.map(fromRow);
 }
@@ -123,23 +184,43 @@ export async function waterEntriesOf(queries: Queries, homeId: string): Promise<
   return rows.map(fromRow);
 }
 
-/** The moults of every resident that is here, oldest first, with the size taken after each and the stage it began. */
-export async function moultsOfAll(
-  queries: Queries,
-  measure: string,
-): Promise<Map<string, { on: string; sizeMm?: number; stage?: Stage }[]>> {
-  const rows = await queries.query<{ resident_id: string; on_day: string; size: number | null; stage: Stage | null }>(
-    `SELECT DISTINCT ON (e.resident_id, e.on_day) e.resident_id, e.on_day,
-       (e.data ->> $1)::double precision AS size, e.data ->> 'stage' AS stage
-     FROM entry e WHERE e.kind = 'moulted' AND e.undone_at IS NULL
+export interface MoultRow extends Partial<Record<BodyMeasure, number>> {
+  on: string;
+  stage?: Stage;
+}
+
+/** The moults of single animals, here or gone, oldest first, with the sizes taken after each and the stage it began. */
+export async function moultsOfAll(queries: Queries): Promise<Map<string, MoultRow[]>> {
+  const rows = await queries.query<{ resident_id: string; on_day: string; data: Record<string, unknown> }>(
+    `SELECT DISTINCT ON (e.resident_id, e.on_day) e.resident_id, e.on_day, e.data
+     FROM entry e WHERE e.kind = 'moulted' AND e.undone_at IS NULL AND NOT e.data ? 'count'
      ORDER BY e.resident_id, e.on_day, e.at DESC, e.seq DESC`,
-    [measure],
   );
-  const moults = new Map<string, { on: string; sizeMm?: number; stage?: Stage }[]>();
-  for (const { resident_id, on_day, size, stage } of rows) {
+  const moults = new Map<string, MoultRow[]>();
+  for (const { resident_id, on_day, data } of rows) {
+    const { stage, legSpanMm, bodyLengthMm, carapaceWidthMm } = data as Omit<MoultRow, 'on'>;
     const list = moults.get(resident_id) ?? [];
-    list.push({ on: on_day, ...(size !== null && { sizeMm: size }), ...(stage !== null && { stage }) });
+    list.push({ on: on_day, ...withoutUndefined({ stage, legSpanMm, bodyLengthMm, carapaceWidthMm }) });
     moults.set(resident_id, list);
   }
   return moults;
+}
+
+const withoutUndefined = (record: object) =>
+  Object.fromEntries(Object.entries(record).filter(([, value]) => value !== undefined));
+
+/** Keeps the picture of an entry. Pictures travel as base64: both databases take it alike. */
+export async function writeEntryPhoto(queries: Queries, entryId: string, jpegBase64: string): Promise<void> {
+  await queries.query(`INSERT INTO entry_photo (entry_id, jpeg) VALUES ($1, decode($2, 'base64'))`, [
+    entryId,
+    jpegBase64,
+  ]);
+}
+
+export async function readEntryPhoto(queries: Queries, entryId: string): Promise<Buffer | undefined> {
+  const [row] = await queries.query<{ jpeg: string }>(
+    `SELECT encode(jpeg, 'base64') AS jpeg FROM entry_photo WHERE entry_id = $1`,
+    [entryId],
+  );
+  return row && Buffer.from(row.jpeg, 'base64');
 }

@@ -37,6 +37,6 @@ export async function fingerprint(queries: Queries): Promise<string> {
 /** Empties every table of records; the migrations stay. */
 export async function eraseRecords(queries: Queries): Promise<void> {
   await queries.query(
-    'TRUNCATE reading_staged, reading_import, reading_hour, reading, probe, meta, entry, resident, home_photo, home, shelf, room, own_profile, own_material',
+    'TRUNCATE reading_staged, reading_import, reading_hour, reading, probe, meta, entry_photo, entry, resident, home_photo, home, shelf, room, own_profile, own_material',
   );
 }

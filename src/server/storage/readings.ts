@@ -238,3 +238,18 @@ export async function dropUnfinishedImports(queries: Queries, before: string): P
     'DELETE FROM reading_staged s WHERE NOT EXISTS (SELECT 1 FROM reading_import i WHERE i.id = s.import_id)',
   );
 }
+
+/**
+ * The warmth that counts for growth in each home that has a probe: the mean of its hours over a base since an instant.
+ * The same degree-days as an unchanging temperature of that height. C
+ */
+export async function meanWarmthOfHomes(queries: Queries, since: string, baseC: number): Promise<Map<string, number>> {
+  const rows = await queries.query<{ home_id: string; warmth: number }>(
+    `SELECT p.home_id, avg(greatest(h.temperature_c, $2::real)) AS warmth
+     FROM probe p JOIN reading_hour h ON h.probe_id = p.id
+     WHERE p.home_id IS NOT NULL AND h.hour > $1 AND h.temperature_c IS NOT NULL
+     GROUP BY p.home_id HAVING count(*) >= 48`,
+    [since, baseC],
+  );
+  return new Map(rows.map((row) => [row.home_id, row.warmth]));
+}

@@ -1,4 +1,4 @@
-import type { Resident } from '@/contract/records';
+import type { GoneResident, Resident } from '@/contract/records';
 import type { Queries } from './database';
 
 interface ResidentRow {
@@ -10,13 +10,24 @@ interface ResidentRow {
   stage: Resident['stage'];
   measures: Pick<Resident, 'legSpanMm' | 'bodyLengthMm' | 'carapaceWidthMm'>;
   measured_on: string;
+  mass_g: number | null;
   head_count: number | null;
+  instar: number | null;
+  form: Resident['form'];
+  born_on: string | null;
+  mother_id: string | null;
+  father_id: string | null;
+  out_of_id: string | null;
+  batch: string | null;
   sex: Resident['sex'];
+  sex_by: Resident['sexBy'];
   source: string | null;
   permit: string | null;
   school: string | null;
   taken_in_on: string;
   home_id: string;
+  left_on: string | null;
+  left_by: GoneResident['leftBy'] | null;
 }
 
 const fromRow = (row: ResidentRow): Resident => ({
@@ -28,8 +39,19 @@ const fromRow = (row: ResidentRow): Resident => ({
   stage: row.stage,
   ...row.measures,
   ...(row.head_count !== null && { headCount: row.head_count }),
+  ...(row.mass_g !== null && { massG: row.mass_g }),
+  // Of a group its census tells who is in which.
+  ...(row.instar !== null && row.form === 'single' && { instar: row.instar }),
   measuredOn: row.measured_on,
+  // Eggs that have hatched are a group from then on.
+  form: row.form === 'eggs' && row.stage !== 'egg' ? 'group' : row.form,
+  bornOn: row.born_on,
+  motherId: row.mother_id,
+  fatherId: row.father_id,
+  outOfId: row.out_of_id,
+  batch: row.batch,
   sex: row.sex,
+  sexBy: row.sex_by,
   source: row.source,
   permit: row.permit,
   school: row.school,
@@ -51,6 +73,49 @@ export async function findResident(queries: Queries, id: string): Promise<Reside
   return row && fromRow(row);
 }
 
+/** Somebody of this house, here or gone; `leftOn` is null for those that are here. */
+export async function findEver(
+  queries: Queries,
+  id: string,
+): Promise<(Resident & { leftOn: string | null }) | undefined> {
+  const [row] = await queries.query<ResidentRow>('SELECT r.* FROM resident_ever r WHERE r.id = $1', [id]);
+  return row && { ...fromRow(row), leftOn: row.left_on };
+}
+
+/** Those of one species that ever were here. */
+export async function listOfSpecies(queries: Queries, scientificName: string): Promise<Resident[]> {
+  const rows = await queries.query<ResidentRow>(
+    'SELECT r.* FROM resident_ever r WHERE r.scientific_name = $1 ORDER BY r.taken_in_on, r.id',
+    [scientificName],
+  );
+  return rows.map(fromRow);
+}
+
+/** Who is related to whom, of all that ever were here. */
+export async function listKin(queries: Queries): Promise<Kin[]> {
+  const rows = await queries.query<ResidentRow>(
+    'SELECT id, scientific_name, mother_id, out_of_id, batch FROM resident ORDER BY id',
+  );
+  return rows.map(({ id, scientific_name, mother_id, out_of_id, batch }) => ({
+    id,
+    scientificName: scientific_name,
+    motherId: mother_id,
+    outOfId: out_of_id,
+    batch,
+  }));
+}
+export type Kin = Pick<Resident, 'id' | 'scientificName' | 'motherId' | 'outOfId' | 'batch'>;
+
+/** Those that are here no longer, the last to leave first. */
+export async function listGone(queries: Queries): Promise<GoneResident[]> {
+  const rows = await queries.query<ResidentRow>(
+    'SELECT r.* FROM resident_ever r WHERE r.left_on IS NOT NULL ORDER BY r.left_on DESC, r.id',
+  );
+  return rows.flatMap((row) =>
+    row.left_on !== null && row.left_by !== null ? [{ ...fromRow(row), leftOn: row.left_on, leftBy: row.left_by }] : [],
+  );
+}
+
 /** Who lives in a home, other than `besides`. */
 export async function residentsIn(queries: Queries, homeId: string, besides?: string): Promise<Resident[]> {
   const rows = await queries.query<ResidentRow>(
@@ -62,7 +127,21 @@ export async function residentsIn(queries: Queries, homeId: string, besides?: st
 
 export type ResidentFacts = Pick<
   Resident,
-  'id' | 'called' | 'scientificName' | 'commonName' | 'profile' | 'sex' | 'source' | 'permit' | 'school'
+  | 'id'
+  | 'called'
+  | 'scientificName'
+  | 'commonName'
+  | 'profile'
+  | 'sex'
+  | 'source'
+  | 'permit'
+  | 'school'
+  | 'form'
+  | 'bornOn'
+  | 'motherId'
+  | 'fatherId'
+  | 'outOfId'
+  | 'batch'
 >;
 
 const valuesOf = (resident: ResidentFacts) => [
@@ -75,13 +154,20 @@ const valuesOf = (resident: ResidentFacts) => [
   resident.source,
   resident.permit,
   resident.school,
+  resident.form,
+  resident.bornOn,
+  resident.motherId,
+  resident.fatherId,
+  resident.outOfId,
+  resident.batch,
 ];
 
 /** Corrects who a resident is. */
 export async function updateResident(queries: Queries, resident: ResidentFacts): Promise<void> {
   await queries.query(
     `UPDATE resident SET called = $2, scientific_name = $3, common_name = $4, profile = $5, sex = $6, source = $7,
-       permit = $8, school = $9
+       permit = $8, school = $9, form = $10, born_on = $11, mother_id = $12, father_id = $13, out_of_id = $14,
+       batch = $15
      WHERE id = $1`,
     valuesOf(resident),
   );
@@ -90,8 +176,9 @@ export async function updateResident(queries: Queries, resident: ResidentFacts):
 /** Writes who a resident is. It is not here before its `taken-in` entry is written too. */
 export async function insertResident(queries: Queries, resident: ResidentFacts): Promise<void> {
   await queries.query(
-    `INSERT INTO resident (id, called, scientific_name, common_name, profile, sex, source, permit, school)
-     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9)`,
+    `INSERT INTO resident (id, called, scientific_name, common_name, profile, sex, source, permit, school, form,
+       born_on, mother_id, father_id, out_of_id, batch)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15)`,
     valuesOf(resident),
   );
 }

@@ -56,6 +56,7 @@ describe.each(databases)('storage on $kind', ({ open }) => {
       source: null,
       permit: null,
       school: null,
+      ...{ form: 'single', bornOn: null, motherId: null, fatherId: null, outOfId: null, batch: null },
       ...facts,
     });
     await write({

@@ -15,12 +15,24 @@ interface Props {
   problem?: string | undefined;
   hint?: string | undefined;
   keyboard?: KeyboardTypeOptions;
+  /** So many lines are shown; one if left out. */
+  lines?: number;
   /** Lets a form put the cursor here. */
   inputRef?: Ref<{ focus: () => void }>;
 }
 
 /** One labelled line to write in. */
-export function Field({ label, value, onChange, onBlur, problem, hint, keyboard = 'default', inputRef }: Props) {
+export function Field({
+  label,
+  value,
+  onChange,
+  onBlur,
+  problem,
+  hint,
+  keyboard = 'default',
+  lines = 1,
+  inputRef,
+}: Props) {
   const { theme } = useTheme();
   const [isFocused, setFocused] = useState(false);
   const edge = problem !== undefined ? theme.colors.clay : isFocused ? theme.colors.accent : theme.colors.ink;
@@ -42,6 +54,8 @@ export function Field({ label, value, onChange, onBlur, problem, hint, keyboard 
         errorMessage={problem ?? ''}
         renderErrorMessage={problem !== undefined}
         keyboardType={keyboard}
+        multiline={lines > 1}
+        numberOfLines={lines}
         autoCapitalize="none"
         autoCorrect={false}
       />

@@ -10,21 +10,26 @@ const SHOWN_FOR = 10_000;
 
 /** What was just written down, with a way back; or why it was not. */
 export function NoticeBar() {
-  const { notice, show, undo } = useLog();
+  const { notice, show, undo, undoMany } = useLog();
   const styles = useStyles({ isProblem: notice?.isProblem ?? false });
   useEffect(() => {
     if (!notice || notice.isProblem) return undefined;
     const timer = setTimeout(() => show(null), SHOWN_FOR);
     return () => clearTimeout(timer);
   }, [notice, show]);
-  const { undoEntryId } = notice ?? {};
+  const { undoEntryId, undoEntryIds } = notice ?? {};
+  const takeBack = undoEntryIds
+    ? () => undoMany(undoEntryIds)
+    : undoEntryId === undefined
+      ? undefined
+      : () => undo(undoEntryId);
   return (
     <View role="status" aria-live="polite">
       {notice ? (
         <View style={styles.bar}>
           <Text style={styles.text}>{notice.text}</Text>
-          {undoEntryId !== undefined ? (
-            <Pressable role="button" onPress={() => void undo(undoEntryId)} style={styles.action}>
+          {takeBack ? (
+            <Pressable role="button" onPress={() => void takeBack()} style={styles.action}>
               <Text style={styles.actionText}>Undo</Text>
             </Pressable>
           ) : (

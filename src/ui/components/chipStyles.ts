@@ -6,8 +6,10 @@ export const useChipStyles = makeStyles((theme) => ({
   group: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
   choice: {
     minHeight: target,
+    maxWidth: '100%',
     justifyContent: 'center',
     paddingHorizontal: space.m,
+    paddingVertical: space.s,
     borderWidth: stroke.thin,
     borderColor: theme.colors.inkSoft,
     borderRadius: radius.s,

@@ -5,8 +5,9 @@ import { problemOf, useHouse } from '@/client/house';
 import type { Resident } from '@/contract/records';
 import type { ResidentMoult } from '@/contract/growth';
 import { daysBetween, type Day } from '@/core/measure/day';
-import { Fold } from '../air/Fold';
+import { Fold } from '../components/Fold';
 import { LineChart } from '../charts/LineChart';
+import { MoultFan } from '../charts/MoultFan';
 import { useTheme } from '../components/useStyles';
 import { Body, Heading, Soft, Strong } from '../components/Words';
 import { space } from '../theme/tokens';
@@ -34,7 +35,8 @@ export function NextMoult({ resident }: { resident: Resident }) {
     };
   }, [resident.id, round]);
   if (problem !== undefined) return <Body>{problem}</Body>;
-  if (!answer) return null;
+  // Of a group nobody has told the instars of, there is nothing to forecast from.
+  if (!answer || (answer.isGroup && answer.forecast.instar === null)) return null;
   const { forecast, asOf } = answer;
   const code = homes.find((each) => each.id === resident.homeId)?.code ?? 'its box';
   return (
@@ -47,6 +49,7 @@ export function NextMoult({ resident }: { resident: Resident }) {
           {forecast.quietUntil !== null ? (
             <Body>{`Its new skin hardens: left alone until ${dayWords(forecast.quietUntil, asOf)}.`}</Body>
           ) : null}
+          <Fan answer={answer} />
           <GrowthChart answer={answer} />
           {adultWords(forecast, length) !== null ? <Body>{adultWords(forecast, length)}</Body> : null}
           <Body>{outgrownWords(answer, code)}</Body>
@@ -64,6 +67,27 @@ export function NextMoult({ resident }: { resident: Resident }) {
     </View>
   );
 }
+
+/** Past moults as steps, and the fan of those to come. */
+function Fan({ answer }: { answer: ResidentMoult }) {
+  const { asOf, moults, forecast } = answer;
+  if (!forecast.next) return null;
+  const ahead = [forecast.next, ...forecast.later].slice(0, SHOWN_AHEAD);
+  const last = ahead.at(-1);
+  return (
+    <MoultFan
+      label={`Moults: ${moults.length} seen; the ${ahead.length} to come until ${last ? dayWords(last.p90, asOf) : ''}.`}
+      today={asOf}
+      past={moults.map((each) => each.on)}
+      ahead={ahead}
+      names={ahead.map((_, index) => (forecast.instar === null ? `+${index + 1}` : `L${forecast.instar + index + 1}`))}
+      dayTick={(day) => (day === 0 ? 'today' : `${day > 0 ? 'in ' : ''}${daysWords(Math.abs(Math.round(day)))}`)}
+    />
+  );
+}
+
+/** Moults further off are hardly known. */
+const SHOWN_AHEAD = 4;
 
 /** Sizes seen, and those to come with their bounds; the size its home serves as a line. */
 function GrowthChart({ answer }: { answer: ResidentMoult }) {

@@ -1,38 +1,73 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { useHouse } from '@/client/house';
+import { call } from '@/client/api';
+import { problemOf, useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
+import { keeperField } from '@/client/preferences';
 import type { Resident } from '@/contract/records';
-import { parseLength } from '@/core/measure/length';
-import { headCountIn } from '../forms/checks';
-import { capital } from '../words/text';
+import { MOULT_SIGNS, type Form } from '@/core/profiles/profile';
 import { Button } from '../components/Button';
 import { Choices } from '../components/Choices';
 import { Field } from '../components/Field';
-import { Heading } from '../components/Words';
+import { PhotoPicker } from '../components/PhotoPicker';
+import { Heading, Soft } from '../components/Words';
 import { space } from '../theme/tokens';
 import { signWords } from '../words/jobs';
 import { calledWords } from '../words/residents';
-import { useLength } from '../words/useLength';
+import { HatchForm, InstarForm, JoinForm, PartForm } from './GroupForms';
+import { LeavingForm } from './LeavingForm';
+import { SexForm } from './SexForm';
+import { SizeForm } from './SizeForm';
+import { WRITE_DOWN_ID } from './writeDown';
 
-const WHAT = [
-  { value: 'sign', title: 'A sign' },
-  { value: 'moulted', title: 'It moulted' },
-  { value: 'measured', title: 'A size or a count' },
-] as const;
-type What = (typeof WHAT)[number]['value'];
+const TITLES = {
+  sign: 'A sign',
+  moulted: 'It moulted',
+  instars: 'Some moulted',
+  hatched: 'They hatched',
+  measured: 'A size or a count',
+  sexed: 'Its sex',
+  note: 'A note',
+  photo: 'A photo',
+  part: 'Take some out',
+  join: 'Join another group',
+  left: 'It left',
+} as const;
+type What = keyof typeof TITLES;
 
-/** What the round does not ask for: a sign of a moult, a moult, a new size or stage. */
+const OF_FORM: Record<Form, What[]> = {
+  single: ['sign', 'moulted', 'measured', 'sexed', 'note', 'photo', 'left'],
+  group: ['instars', 'measured', 'sign', 'note', 'photo', 'part', 'join', 'left'],
+  colony: ['measured', 'sign', 'note', 'photo', 'part', 'join', 'left'],
+  eggs: ['hatched', 'measured', 'note', 'photo', 'part', 'left'],
+};
+
+/** What the round does not ask for. */
 export function NoteDown({ resident }: { resident: Resident }) {
   const [what, setWhat] = useState<What>();
+  const done = () => setWhat(undefined);
+  const form = { resident, onDone: done };
+  const isMany = resident.form !== 'single';
+  const titleOf = (each: What) => (each === 'left' && isMany ? 'Some left' : TITLES[each]);
   return (
-    <View style={{ gap: space.m, marginTop: space.xl }}>
+    <View id={WRITE_DOWN_ID} style={{ gap: space.m, marginTop: space.xl }}>
       <Heading>Write down</Heading>
-      <Choices label="What to write down" choices={WHAT} value={what} onChange={setWhat} />
-      {what === 'sign' ? <SignForm resident={resident} onDone={() => setWhat(undefined)} /> : null}
-      {what === 'moulted' || what === 'measured' ? (
-        <SizeForm key={what} kind={what} resident={resident} onDone={() => setWhat(undefined)} />
-      ) : null}
+      <Choices
+        label="What to write down"
+        choices={OF_FORM[resident.form].map((value) => ({ value, title: titleOf(value) }))}
+        value={what}
+        onChange={setWhat}
+      />
+      {what === 'sign' ? <SignForm {...form} /> : null}
+      {what === 'moulted' || what === 'measured' ? <SizeForm key={what} kind={what} {...form} /> : null}
+      {what === 'instars' ? <InstarForm {...form} /> : null}
+      {what === 'hatched' ? <HatchForm {...form} /> : null}
+      {what === 'sexed' ? <SexForm {...form} /> : null}
+      {what === 'note' ? <NoteForm {...form} /> : null}
+      {what === 'photo' ? <PhotoForm {...form} /> : null}
+      {what === 'part' ? <PartForm {...form} /> : null}
+      {what === 'join' ? <JoinForm {...form} /> : null}
+      {what === 'left' ? <LeavingForm {...form} /> : null}
     </View>
   );
 }
@@ -44,13 +79,13 @@ interface FormProps {
 
 function SignForm({ resident, onDone }: FormProps) {
   const write = useLog((log) => log.write);
-  const signs = useHouse((house) => house.care)
-    .of(resident)
-    .leaveAloneSigns.map((sign) => ({ value: sign, title: signWords(sign) }));
+  const { leaveAloneSigns } = useHouse((house) => house.care).of(resident);
+  // Those on which it is left alone come first; the others count in the odds.
+  const signs = [...leaveAloneSigns, ...MOULT_SIGNS.filter((sign) => !leaveAloneSigns.includes(sign))];
   return (
     <Choices
       label="Sign of a moult"
-      choices={signs}
+      choices={signs.map((sign) => ({ value: sign, title: signWords(sign) }))}
       value={undefined}
       onChange={(sign) => {
         void write({ kind: 'sign', residentId: resident.id, sign }, `${calledWords(resident)}: ${signWords(sign)}.`);
@@ -60,56 +95,52 @@ function SignForm({ resident, onDone }: FormProps) {
   );
 }
 
-function SizeForm({ kind, resident, onDone }: FormProps & { kind: 'moulted' | 'measured' }) {
-  const length = useLength();
+function NoteForm({ resident, onDone }: FormProps) {
   const write = useLog((log) => log.write);
-  const { measure, stages: known, company } = useHouse((house) => house.care).of(resident);
-  const [stage, setStage] = useState(resident.stage);
   const [text, setText] = useState('');
-  const [heads, setHeads] = useState('');
   const [problem, setProblem] = useState<string>();
-  const [headsProblem, setHeadsProblem] = useState<string>();
-  const isGroup = company.sameKind === 'group';
   const save = async () => {
-    const parsed = text.trim() === '' ? null : parseLength(text, length.unit);
-    if (parsed && !parsed.ok) return setProblem(parsed.problem);
-    const count = heads.trim() === '' ? null : headCountIn(heads);
-    if (count === undefined) return setHeadsProblem('A whole number from 1 to 1000000.');
-    if (!parsed && count === null && kind === 'measured') return setProblem(`Write the ${measure.name} you measured.`);
-    const words = kind === 'moulted' ? 'moult written down.' : 'written down.';
-    const measured = { ...(parsed && { [measure.takes]: parsed.mm }), ...(count !== null && { headCount: count }) };
-    if (await write({ kind, residentId: resident.id, stage, ...measured }, `${calledWords(resident)}: ${words}`))
-      onDone();
+    if (text.trim() === '') return setProblem('Write what you noticed.');
+    const entry = { kind: 'noted', residentId: resident.id, note: text.trim() } as const;
+    if (await write(entry, `${calledWords(resident)}: noted.`)) onDone();
   };
-  const stages = known.map((value) => ({ value, title: value }));
   return (
     <View style={{ gap: space.m }}>
-      <Choices label="Stage" choices={stages} value={stage} onChange={setStage} />
       <Field
-        label={`${capital(measure.name)}, ${length.unit}`}
+        label="What you noticed"
         value={text}
         onChange={(typed) => {
           setText(typed);
           setProblem(undefined);
         }}
         problem={problem}
-        hint={kind === 'moulted' ? 'Leave empty until it can be measured.' : measure.howTo}
-        keyboard="decimal-pad"
       />
-      {isGroup ? (
-        <Field
-          label="How many"
-          value={heads}
-          onChange={(typed) => {
-            setHeads(typed);
-            setHeadsProblem(undefined);
-          }}
-          problem={headsProblem}
-          hint="Leave empty if nobody counted."
-          keyboard="number-pad"
-        />
-      ) : null}
       <Button title="Write down" onPress={() => void save()} />
+    </View>
+  );
+}
+
+function PhotoForm({ resident, onDone }: FormProps) {
+  const load = useHouse((house) => house.load);
+  const show = useLog((log) => log.show);
+  const [note, setNote] = useState('');
+  const keep = async (picture: Promise<string>) => {
+    try {
+      const text = note.trim();
+      const body = { jpegBase64: await picture, ...(text && { note: text }), ...keeperField() };
+      const { entry } = await call('addResidentPhoto', { params: { id: resident.id }, body });
+      await load();
+      show({ text: `${calledWords(resident)}: photo kept.`, undoEntryId: entry.id });
+      onDone();
+    } catch (error) {
+      show({ text: error instanceof TypeError ? error.message : problemOf(error), isProblem: true });
+    }
+  };
+  return (
+    <View style={{ gap: space.m }}>
+      <Field label="What it shows, if you like" value={note} onChange={setNote} />
+      <PhotoPicker label="Photo of the resident" onPick={(picture) => void keep(picture)} />
+      <Soft>Made smaller on this device, then kept with the record. No flash on a moulting animal.</Soft>
     </View>
   );
 }

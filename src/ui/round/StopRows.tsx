@@ -129,6 +129,8 @@ function entryFor(job: Job, home: Home, resident: Resident) {
       } as const;
     case 'leftovers':
       return { kind: 'eaten', residentId } as const;
+    case 'prey-out':
+      return { kind: 'refused', residentId } as const;
     case 'water':
       return { kind: 'watered', residentId } as const;
     case 'damp':
@@ -151,6 +153,7 @@ function entryFor(job: Job, home: Home, resident: Resident) {
 const DONE_WORDS: Record<Job['kind'], string> = {
   feed: 'prey offered.',
   leftovers: 'nothing left.',
+  'prey-out': 'prey taken out.',
   water: 'dish filled.',
   damp: 'soil damped.',
   mist: 'misted.',

@@ -20,7 +20,7 @@ import { DAY_MS } from '@/core/readings/reading';
 import { AheadCharts } from '../air/AheadCharts';
 import { AirSliders } from '../air/AirSliders';
 import { Calibration } from '../air/Calibration';
-import { Fold } from '../air/Fold';
+import { Fold } from '../components/Fold';
 import { HolePlan } from '../air/HolePlan';
 import { OpeningShares } from '../air/OpeningShares';
 import { OtherSchool } from '../air/OtherSchool';

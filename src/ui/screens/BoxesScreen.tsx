@@ -13,6 +13,7 @@ import { Body, Name, Soft, Title } from '../components/Words';
 import { CompanyChecks } from '../housing/CompanyChecks';
 import { RankedBoxes } from '../housing/RankedBoxes';
 import { SizeLadder } from '../housing/SizeLadder';
+import { QuietPanel, useQuiet } from '../residents/QuietPanel';
 import { calledWords, lifeWords } from '../words/residents';
 import { useLength } from '../words/useLength';
 
@@ -24,6 +25,8 @@ export function BoxesScreen({ residentId }: { residentId: string }) {
   const [chosenId, setChosenId] = useState<string>();
   const loading = useLoadState();
   const { resident, present, ranking } = useRanking(residentId);
+  const quiet = useQuiet(residentId);
+  const [isAsked, setAsked] = useState(false);
   if (loading) return <Screen>{loading}</Screen>;
   if (!resident) {
     return (
@@ -35,16 +38,25 @@ export function BoxesScreen({ residentId }: { residentId: string }) {
   }
   const chosen = homes.find((home) => home.id === chosenId && home.id !== resident.homeId);
   const fails = ranking.find((each) => each.homeId === chosen?.id)?.fit.verdict === 'fail';
-  const title = chosen ? `Move to ${chosen.code}${fails ? ' all the same' : ''}` : 'Choose a box to move to';
+  const anyway = fails || isAsked ? ' all the same' : '';
+  const title = chosen ? `Move to ${chosen.code}${anyway}` : 'Choose a box to move to';
   const move = async () => {
     if (!chosen) return;
+    // Moving one that is left alone is asked once: a second tap means it.
+    if (quiet && !isAsked) return setAsked(true);
     const entry = { kind: 'moved', residentId: resident.id, homeId: chosen.id } as const;
     if (await write(entry, `${calledWords(resident)} moved to ${chosen.code}.`)) router.replace(`/homes/${chosen.id}`);
   };
   return (
     <Screen
       actions={
-        <Button grow rank={fails ? 'second' : 'main'} disabled={!chosen} title={title} onPress={() => void move()} />
+        <Button
+          grow
+          rank={fails || quiet ? 'second' : 'main'}
+          disabled={!chosen}
+          title={title}
+          onPress={() => void move()}
+        />
       }
     >
       <PaneHeader back="/residents" title="Back" />
@@ -54,6 +66,14 @@ export function BoxesScreen({ residentId }: { residentId: string }) {
       <Soft>
         Make the new home ready and damp first. Nothing between animal and freedom but a closed door and a tub.
       </Soft>
+      <QuietPanel
+        residentId={resident.id}
+        more={
+          isAsked
+            ? 'Moving it now can cost it a leg or its life. Only if it is in danger where it is: then tap again.'
+            : 'It is not moved now, unless it is in danger where it is.'
+        }
+      />
       {chosen ? (
         <>
           <LinkRow

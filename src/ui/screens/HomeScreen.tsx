@@ -21,6 +21,7 @@ import { exportSvg } from '../drawings/exportSvg';
 import { MeasuredSection } from '../drawings/MeasuredSection';
 import { PlanDrawing } from '../drawings/PlanDrawing';
 import { CheckList } from '../housing/CheckList';
+import { QuietPanel } from '../residents/QuietPanel';
 import { CompanyChecks } from '../housing/CompanyChecks';
 import { DepthEditor } from '../housing/DepthEditor';
 import { SoilShape } from '../housing/SoilShape';
@@ -65,11 +66,18 @@ function HomePane({ home }: { home: Home }) {
   const wanted = isTrying ? tried.substrateDepthMm : (fit?.substrateDepthMm.recommended ?? home.substrateDepthMm);
   const isChanged = isTrying ? !sameSoil(tried, home) : wanted !== home.substrateDepthMm;
   const trySoil = (soil: number | Soil) => setTried((before) => ({ ...home, ...withSoil(before, soil) }));
-  const save = () =>
+  const quiet = useHouse((house) =>
+    house.round?.stops.find((stop) => stop.homeId === home.id && stop.leaveAlone !== null),
+  );
+  const [isAsked, setAsked] = useState(false);
+  // The soil of one that is left alone is asked about once: a second tap means it.
+  const save = () => {
+    if (quiet && !isAsked) return setAsked(true);
     void write(
       soilEntry(home, isTrying ? (tried.soil ?? tried.substrateDepthMm) : wanted),
       `${home.code}: soil set to ${length.long(wanted)}.`,
     );
+  };
   const saveDrawing = () => {
     const svg = (picture.current as unknown as HTMLElement | null)?.querySelector('svg');
     if (svg) exportSvg(svg, `${home.code}-${view}.svg`);
@@ -89,7 +97,14 @@ function HomePane({ home }: { home: Home }) {
     <Screen
       actions={
         <>
-          {isChanged ? <Button grow title={`Set depth to ${length.long(wanted)}`} onPress={save} /> : null}
+          {isChanged ? (
+            <Button
+              grow
+              rank={quiet ? 'second' : 'main'}
+              title={`Set depth to ${length.long(wanted)}${isAsked ? ' all the same' : ''}`}
+              onPress={save}
+            />
+          ) : null}
           {first ? (
             <Button
               grow
@@ -191,6 +206,12 @@ function Tenant({ resident }: { resident: Resident }) {
     <View>
       <LargeName>{resident.scientificName}</LargeName>
       <Soft>{[resident.called, lifeWords(resident, length)].filter((word) => word !== null).join(', ')}</Soft>
+      <LinkRow
+        links={[
+          { title: `Record of ${calledWords(resident)}`, onPress: () => router.push(`/residents/${resident.id}`) },
+        ]}
+      />
+      <QuietPanel residentId={resident.id} more="Its soil and its box wait as well, unless it is in danger." />
     </View>
   );
 }

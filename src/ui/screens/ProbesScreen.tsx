@@ -5,7 +5,7 @@ import { call, CallFailed } from '@/client/api';
 import { problemOf, useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import type { Probe, Room } from '@/contract/readings';
-import { Fold } from '../air/Fold';
+import { Fold } from '../components/Fold';
 import { NewProbe } from '../air/NewProbe';
 import { ProbeList } from '../air/ProbeList';
 import { Button } from '../components/Button';

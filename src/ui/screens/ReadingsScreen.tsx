@@ -2,7 +2,7 @@ import { router } from 'expo-router';
 import { View } from 'react-native';
 import { useHomeAir } from '@/client/homeAir';
 import { useHouse } from '@/client/house';
-import { Fold } from '../air/Fold';
+import { Fold } from '../components/Fold';
 import { HandReading } from '../air/HandReading';
 import { NewProbe } from '../air/NewProbe';
 import { ProbeList } from '../air/ProbeList';

@@ -1,59 +1,174 @@
 import { router } from 'expo-router';
+import { useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { fitOf } from '@/client/fitting';
+import { useGone } from '@/client/gone';
+import { useNextMoults } from '@/client/growthWorker';
 import { useHouse } from '@/client/house';
+import type { GoneResident, Home, Resident } from '@/contract/records';
 import { Button } from '../components/Button';
+import { Choices } from '../components/Choices';
 import { CodeTag } from '../components/CodeTag';
+import { Field } from '../components/Field';
 import { ListRow } from '../components/ListRow';
+import { ListScreen } from '../components/ListScreen';
 import { useLoadState } from '../components/LoadState';
 import { Screen } from '../components/Screen';
 import { ShelfHeading } from '../components/ShelfHeading';
 import { STATUS_WORD, StatusMark } from '../components/StatusMark';
-import { Body, Name, Soft, Title } from '../components/Words';
+import { Body, Name, Soft, Strong, Title } from '../components/Words';
 import { Trouble } from '../housing/Trouble';
-import { calledWords, lifeWords } from '../words/residents';
+import { found, soughtOf } from '../residents/search';
+import { space } from '../theme/tokens';
+import { dayWords } from '../words/days';
+import { calledWords, leftWords, lifeWords } from '../words/residents';
 import { useLength } from '../words/useLength';
 
-/** Everybody, in shelf order. */
+const ORDERS = [
+  { value: 'shelf', title: 'By shelf' },
+  { value: 'moult', title: 'Next moult' },
+  { value: 'gone', title: 'Gone' },
+] as const;
+type Order = (typeof ORDERS)[number]['value'];
+
+type Item =
+  | { key: string; heading: string; note: string }
+  | { key: string; resident: Resident; home: Home; moult?: string | undefined }
+  | { key: string; gone: GoneResident };
+
+/** Everybody: by shelf, by the next moult, and those that are here no longer. */
 export function ResidentsScreen({ chosenId }: { chosenId?: string | undefined }) {
-  const { shelves, homes, residents, care } = useHouse();
-  const length = useLength();
+  const { residents } = useHouse();
+  const [order, setOrder] = useState<Order>('shelf');
+  const [typed, setTyped] = useState('');
+  const items = useItems(order, typed);
   const loading = useLoadState();
   if (loading) return <Screen>{loading}</Screen>;
-  const housed = residents.flatMap((resident) => {
-    const home = homes.find((each) => each.id === resident.homeId);
-    return home ? [{ resident, home, fit: fitOf(care, home, resident) }] : [];
-  });
   return (
-    <Screen actions={<Button grow title="Take an animal in" onPress={() => router.push('/take-in')} />}>
-      <Title>Residents</Title>
-      <Soft>
-        {residents.length === 1 ? '1 resident' : `${residents.length} residents: animals, groups and colonies`}
-      </Soft>
-      {residents.length === 0 ? <Body>Nobody yet.</Body> : null}
-      {shelves.map((shelf) => {
-        const here = housed.filter(({ home }) => home.shelfId === shelf.id);
-        if (here.length === 0) return null;
-        return (
-          <View key={shelf.id}>
-            <ShelfHeading name={shelf.name} note={shelf.room} />
-            {here.map(({ resident, home, fit }) => (
-              <ListRow
-                key={resident.id}
-                label={`${calledWords(resident)}, ${resident.scientificName}, ${home.code}, ${STATUS_WORD[fit.verdict]}`}
-                onPress={() => router.push(`/residents/${resident.id}`)}
-                isChosen={resident.id === chosenId}
-                left={<CodeTag code={home.code} />}
-                right={<StatusMark status={fit.verdict} />}
-              >
-                <Name>{resident.scientificName}</Name>
-                <Trouble fit={fit} />
-                <Soft>{[resident.called, lifeWords(resident, length)].filter((word) => word !== null).join(', ')}</Soft>
-              </ListRow>
-            ))}
-          </View>
-        );
-      })}
-    </Screen>
+    <ListScreen
+      items={items ?? []}
+      keyOf={(item) => item.key}
+      row={(item) => <Row item={item} chosenId={chosenId} />}
+      header={
+        <View style={{ gap: space.m }}>
+          <Title>Residents</Title>
+          <Soft>
+            {residents.length === 1 ? '1 resident' : `${residents.length} residents: animals, groups and colonies`}
+          </Soft>
+          <Field label="Find by name, box or batch" value={typed} onChange={setTyped} />
+          <Choices label="Order" choices={ORDERS} value={order} onChange={setOrder} />
+          {items === null ? <Body>Working out the next moults.</Body> : null}
+          {items?.length === 0 ? <Body>{nobody(order, typed)}</Body> : null}
+        </View>
+      }
+      actions={
+        <>
+          <Button grow title="Take an animal in" onPress={() => router.push('/take-in')} />
+          <Button grow rank="second" title="Many at once" onPress={() => router.push('/bulk')} />
+        </>
+      }
+    />
+  );
+}
+
+function nobody(order: Order, typed: string): string {
+  if (typed.trim() !== '') return `Nobody by “${typed.trim()}”.`;
+  return order === 'gone' ? 'Nobody has left.' : order === 'moult' ? 'Nobody here moults.' : 'Nobody yet.';
+}
+
+/** What the list shows; null while the next moults are worked out. */
+function useItems(order: Order, typed: string): Item[] | null {
+  const { shelves, homes, residents, round } = useHouse();
+  const { gone, load } = useGone();
+  const moults = useNextMoults(order === 'moult');
+  useEffect(() => {
+    if (order === 'gone') void load();
+  }, [order, load, round]);
+  const homeById = useMemo(() => new Map(homes.map((home) => [home.id, home])), [homes]);
+  const sought = useMemo(
+    () =>
+      residents.flatMap((resident) => {
+        const home = homeById.get(resident.homeId);
+        return home ? [{ ...soughtOf(resident, home.code), home }] : [];
+      }),
+    [residents, homeById],
+  );
+  return useMemo(() => {
+    if (order === 'gone') {
+      const left = gone.map((each) => ({ ...soughtOf(each, homeById.get(each.homeId)?.code ?? ''), gone: each }));
+      return found(left, typed).map((each) => ({ key: each.gone.id, gone: each.gone }));
+    }
+    const here = found(sought, typed);
+    if (order === 'moult') {
+      if (!moults) return null;
+      const today = round?.on ?? '';
+      return here
+        .flatMap(({ resident, home }) => {
+          const next = moults.get(resident.id)?.next;
+          if (!next) return [];
+          const likely = next.p90 <= today ? 'any day now' : `about ${dayWords(next.median, today)}`;
+          const window = `${likely}, ${dayWords(next.p10, today)} to ${dayWords(next.p90, today)}`;
+          return [{ key: resident.id, resident, home, moult: window, on: next.median }];
+        })
+        .sort((a, b) => a.on.localeCompare(b.on));
+    }
+    return shelves.flatMap((shelf): Item[] => {
+      const onShelf = here.filter(({ home }) => home.shelfId === shelf.id);
+      if (onShelf.length === 0) return [];
+      return [
+        { key: shelf.id, heading: shelf.name, note: shelf.room },
+        ...onShelf.map(({ resident, home }) => ({ key: resident.id, resident, home })),
+      ];
+    });
+  }, [order, typed, gone, sought, moults, shelves, homeById, round]);
+}
+
+function Row({ item, chosenId }: { item: Item; chosenId: string | undefined }) {
+  if ('heading' in item) return <ShelfHeading name={item.heading} note={item.note} />;
+  if ('gone' in item) return <GoneRow gone={item.gone} isChosen={item.gone.id === chosenId} />;
+  const { resident, home, moult } = item;
+  return <ResidentRow resident={resident} home={home} moult={moult} isChosen={resident.id === chosenId} />;
+}
+
+interface RowProps {
+  resident: Resident;
+  home: Home;
+  /** Shown in the place of what is wrong with its home, when the list is about moults. */
+  moult: string | undefined;
+  isChosen: boolean;
+}
+
+function ResidentRow({ resident, home, moult, isChosen }: RowProps) {
+  const care = useHouse((house) => house.care);
+  const length = useLength();
+  const fit = useMemo(() => fitOf(care, home, resident), [care, home, resident]);
+  const about = moult ?? STATUS_WORD[fit.verdict];
+  return (
+    <ListRow
+      label={`${calledWords(resident)}, ${resident.scientificName}, ${home.code}, ${about}`}
+      onPress={() => router.push(`/residents/${resident.id}`)}
+      isChosen={isChosen}
+      left={<CodeTag code={home.code} />}
+      right={moult === undefined ? <StatusMark status={fit.verdict} /> : null}
+    >
+      <Name>{resident.scientificName}</Name>
+      {moult === undefined ? <Trouble fit={fit} /> : <Strong>{moult}</Strong>}
+      <Soft>{[resident.called, lifeWords(resident, length)].filter((word) => word !== null).join(', ')}</Soft>
+    </ListRow>
+  );
+}
+
+function GoneRow({ gone, isChosen }: { gone: GoneResident; isChosen: boolean }) {
+  const today = useHouse((house) => house.round?.on ?? gone.leftOn);
+  const left = leftWords(gone, today);
+  return (
+    <ListRow
+      label={`${calledWords(gone)}, ${gone.scientificName}, ${left}`}
+      onPress={() => router.push(`/residents/${gone.id}`)}
+      isChosen={isChosen}
+    >
+      <Name>{gone.scientificName}</Name>
+      <Soft>{[gone.called, left].filter((word) => word !== null).join(', ')}</Soft>
+    </ListRow>
   );
 }

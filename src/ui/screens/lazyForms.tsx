@@ -17,5 +17,7 @@ export const AirScreen = lazy(async () => ({ default: (await load()).AirScreen }
 export const ImportScreen = lazy(async () => ({ default: (await load()).ImportScreen }));
 export const ProbesScreen = lazy(async () => ({ default: (await load()).ProbesScreen }));
 export const ReadingsScreen = lazy(async () => ({ default: (await load()).ReadingsScreen }));
-/** Part of a screen, not one itself: its charts are not needed on the walk. */
-export const NextMoult = lazy(async () => ({ default: (await load()).NextMoult }));
+export const BulkScreen = lazy(async () => ({ default: (await load()).BulkScreen }));
+export const StillScreen = lazy(async () => ({ default: (await load()).StillScreen }));
+/** Part of a screen, not one itself: its forms and charts are not needed on the walk. */
+export const ResidentRecord = lazy(async () => ({ default: (await load()).ResidentRecord }));

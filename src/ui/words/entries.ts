@@ -1,7 +1,9 @@
 import type { Entry } from '@/contract/records';
 import { feelOf } from '@/core/substrate/wetness';
+import type { LeavingCause, SexEvidence } from '@/core/profiles/profile';
 import { FEEL_WORDS } from './home';
 import { signWords, waterWords } from './jobs';
+import { capital } from './text';
 import type { LengthWords } from './useLength';
 
 const lengthOf = (entry: Entry, name: string) => {
@@ -16,6 +18,7 @@ function sizeOf(entry: Entry, length: LengthWords): string {
       const mm = lengthOf(entry, name);
       return mm === undefined ? [] : [`${word} ${length.long(mm)}`];
     }),
+    ...(typeof entry.data.massG === 'number' ? [`${entry.data.massG} g`] : []),
     ...(typeof entry.data.headCount === 'number' ? [`${entry.data.headCount} of them`] : []),
   ];
   return words.map((word) => `, ${word}`).join('');
@@ -26,6 +29,43 @@ const MEASURES = [
   { name: 'bodyLengthMm', word: 'length' },
   { name: 'carapaceWidthMm', word: 'carapace' },
 ];
+
+export const EVIDENCE_WORDS: Record<SexEvidence, string> = {
+  'shed-skin': 'its shed skin',
+  colour: 'colour',
+  size: 'size',
+  wings: 'wings',
+  pedipalps: 'pedipalps',
+  abdomen: 'abdomen',
+  spurs: 'spurs',
+  behaviour: 'behaviour',
+};
+
+export const CAUSE_WORDS: Record<LeavingCause, string> = {
+  moult: 'in a moult',
+  age: 'of age',
+  dry: 'dried out',
+  wet: 'too wet',
+  eaten: 'eaten',
+  fall: 'of a fall',
+  unknown: 'nobody knows why',
+};
+
+/** "2 " of a group where some left, nothing where all did. */
+function headsWords({ data }: Entry): string {
+  if (typeof data.count !== 'number') return 'It ';
+  if (data.count === 1 && data.everybody === 1) return 'It ';
+  return data.everybody === 1 ? `All ${data.count} ` : `${data.count} `;
+}
+
+const instarOf = ({ data }: Entry) => (typeof data.instar === 'number' ? `, instar ${data.instar}` : '');
+
+/** "3 in instar 2, 12 in instar 3". */
+export function instarsWords(instars: unknown): string {
+  return Object.entries((instars ?? {}) as Record<string, number>)
+    .map(([instar, count]) => `${count} in instar ${instar}`)
+    .join(', ');
+}
 
 /** One line of history. */
 export function entryWords(entry: Entry, length: LengthWords): string {
@@ -54,9 +94,28 @@ export function entryWords(entry: Entry, length: LengthWords): string {
     case 'sign':
       return `Noticed: ${signWords(String(entry.data.sign))}`;
     case 'moulted':
-      return `Moulted${size}`;
+      if (typeof entry.data.count === 'number') return `${entry.data.count} are in instar ${entry.data.instar}`;
+      return `Moulted${instarOf(entry)}${size}`;
     case 'measured':
-      return `Measured${size}`;
+      return `${entry.data.instars === undefined ? 'Measured' : `Counted: ${instarsWords(entry.data.instars)}`}${instarOf(entry)}${size}`;
+    case 'sexed':
+      return `${capital(String(entry.data.sex))}, by ${EVIDENCE_WORDS[entry.data.by as SexEvidence]}`;
+    case 'noted':
+      return entry.note ?? '';
+    case 'photo':
+      return entry.note ?? 'Photo';
+    case 'hatched':
+      return `${entry.data.headCount} hatched`;
+    case 'died':
+      return `${headsWords(entry)}died${entry.data.cause === undefined ? '' : `, ${CAUSE_WORDS[entry.data.cause as LeavingCause]}`}`;
+    case 'passed-on':
+      return `${headsWords(entry)}passed on${entry.data.to === undefined ? '' : ` to ${String(entry.data.to)}`}`;
+    case 'parted':
+      return `${entry.data.count} taken out, kept on their own`;
+    case 'joined':
+      return `${entry.data.count} joined them`;
+    case 'joined-into':
+      return 'Joined another group';
     case 'moved':
       return 'Moved';
     case 'soil-set':

@@ -23,6 +23,8 @@ export function jobTitle(job: Job, length: LengthWords): string {
       const { count, maxLengthMm } = job.prey ?? { count: 1, maxLengthMm: 0 };
       return `${count} ${preyWords(maxLengthMm, count)}, up to ${length.long(preyLimitMm(maxLengthMm))}`;
     }
+    case 'prey-out':
+      return 'Take the prey out: it is about to moult';
     case 'leftovers':
       return 'Look for the prey, take out what is left';
     case 'water':
@@ -140,5 +142,7 @@ export const signWords = (sign: string) => SIGN_WORDS[sign] ?? sign;
 /** Why an animal is left alone, and until when. */
 export function leaveAloneWords(quiet: LeaveAlone, today: string): string {
   if (quiet.code === 'hardening') return `hardening, food from ${dayWords(quiet.feedFrom, today)}`;
-  return `${quiet.signs.map(signWords).join(' and ')} since ${dayWords(quiet.since, today)}, until it moults`;
+  const chance = quiet.premoultPct === null ? '' : `, ${Math.round(quiet.premoultPct)} % a moult is close`;
+  const end = quiet.endsOn === null ? 'until it has moulted' : `food again about ${dayWords(quiet.endsOn, today)}`;
+  return `${quiet.signs.map(signWords).join(' and ')} since ${dayWords(quiet.since, today)}${chance}, ${end}`;
 }

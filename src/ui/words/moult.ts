@@ -12,9 +12,9 @@ export function moultWords({ p10, median, p90 }: NonNullable<Forecast['next']>, 
   return `Likely between ${dayWords(p10, today)} and ${dayWords(p90, today)}, about ${dayWords(median, today)}`;
 }
 
-/** "34 % within a month by the calendar; 78 % with the signs noticed". */
-export function premoultWords({ next, premoultPct, grounds }: Forecast): string {
-  const calendar = `${Math.round(next?.within30DaysPct ?? 0)} % within a month by the calendar`;
+/** "34 % within 25 days by the calendar, 78 % with the signs noticed". */
+export function premoultWords({ premoultPct, grounds }: Forecast): string {
+  const calendar = `${Math.round(grounds.priorPct)} % within ${daysWords(grounds.closeDays)} by the calendar`;
   return grounds.signs.length === 0
     ? `${calendar}.`
     : `${calendar}, ${Math.round(premoultPct)} % with the signs noticed.`;
@@ -39,18 +39,22 @@ export function outgrownWords({ forecast, outgrownMm, asOf }: ResidentMoult, cod
 
 /** What the forecast rests on, line by line. */
 export function moultGrounds(
-  { forecast, temperatureC }: ResidentMoult,
+  { forecast, temperatureC, temperatureFrom, isGroup }: ResidentMoult,
   kind: string,
   temperature: TemperatureWords,
 ): string[] {
-  const { usualDays, paceTimes, ownIntervals, otherAnimals, growthTimes, signs, basis } = forecast.grounds;
+  const { usualDays, paceTimes, ownIntervals, siblings, otherAnimals, growthTimes, closeDays, signs, basis } =
+    forecast.grounds;
+  const many = (count: number, one: string, more: string) => `${count} ${count === 1 ? one : more}`;
+  const where = temperatureFrom === 'probe' ? 'by the probe in its box' : 'by its room and its heat';
   return [
-    `Usual for a ${kind} of this stage at ${temperature.long(temperatureC)}: ${daysWords(Math.round(usualDays ?? 0))} from moult to moult (${basis}).`,
-    `Its own pace is reckoned at ${paceTimes.toFixed(2)} times that, from ${ownIntervals} ${ownIntervals === 1 ? 'interval' : 'intervals'} of its own and ${otherAnimals} ${otherAnimals === 1 ? 'other' : 'others'} of its species here.`,
+    ...(isGroup ? ['Of a group: a moult is the day on which half of it had come to the next instar.'] : []),
+    `Usual for a ${kind} of this stage at ${temperature.long(temperatureC)}, ${where}: ${daysWords(Math.round(usualDays ?? 0))} from moult to moult (${basis}).`,
+    `Its own pace is reckoned at ${paceTimes.toFixed(2)} times that, from ${many(ownIntervals, 'interval', 'intervals')} of its own, ${many(siblings, 'sibling', 'siblings')} and ${many(otherAnimals, 'other', 'others')} of its species.`,
     `It grows ${growthTimes.toFixed(2)} times at a moult.`,
     ...signs.map(
       ({ sign, times }) =>
-        `“${signWords(sign)}” counts ${times.toFixed(1)} times: seen that much more often within a month of a moult (${basis}).`,
+        `“${signWords(sign)}” counts ${times.toFixed(1)} times: seen that much more often within ${daysWords(closeDays)} of a moult (${basis}).`,
     ),
     'Four fifths of all moults fall within the window given.',
   ];

@@ -1,4 +1,5 @@
-import type { Home, Resident } from '@/contract/records';
+import type { GoneResident, Home, Resident } from '@/contract/records';
+import { dayWords } from './days';
 import type { LengthWords } from './useLength';
 
 /** What the keepers call an animal; its scientific name where it has no other. */
@@ -15,12 +16,14 @@ export function sizeWords(resident: Resident, length: LengthWords): string | nul
 
 /** Heads, sex (where known), stage and size in one line. */
 export function lifeWords(resident: Resident, length: LengthWords): string {
-  const { headCount, sex, stage } = resident;
+  const { headCount, sex, stage, form, instar, massG } = resident;
   return [
-    headCount === undefined ? null : `${headCount}`,
+    headCount === undefined ? null : `${headCount}${form === 'eggs' ? ' eggs' : ''}`,
     sex === 'unknown' ? null : sex,
-    stage,
+    form === 'eggs' ? null : stage,
+    instar === undefined || form !== 'single' ? null : `instar ${instar}`,
     sizeWords(resident, length),
+    massG === undefined ? null : `${massG} g`,
   ]
     .filter((word) => word !== null)
     .join(', ');
@@ -34,4 +37,15 @@ export function containerWords({ container }: Pick<Home, 'container'>, length: L
       : [container.diameterMm, container.heightMm];
   const shape = container.shape === 'box' ? '' : 'round, ';
   return `${shape}${lengths.map(length.short).join(' x ')} ${length.unit} inside`;
+}
+
+const LEFT_WORDS: Record<GoneResident['leftBy'], string> = {
+  died: 'died',
+  'passed-on': 'passed on',
+  'joined-into': 'joined another group',
+};
+
+/** "died 12 Oct". */
+export function leftWords({ leftBy, leftOn }: Pick<GoneResident, 'leftBy' | 'leftOn'>, today: string): string {
+  return `${LEFT_WORDS[leftBy]} ${dayWords(leftOn, today)}`;
 }

@@ -1,8 +1,8 @@
 import { useState, type ReactNode } from 'react';
 import { Pressable, View } from 'react-native';
-import { Icon } from '../components/Icon';
-import { makeStyles } from '../components/useStyles';
-import { Strong } from '../components/Words';
+import { Icon } from './Icon';
+import { makeStyles } from './useStyles';
+import { Strong } from './Words';
 import { space, target } from '../theme/tokens';
 
 /** A part of a screen that is opened when it is wanted; nothing of it is worked out before. */

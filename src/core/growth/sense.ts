@@ -1,0 +1,29 @@
+import type { Day } from '@/core/measure/day';
+import type { CareProfile } from '@/core/profiles/profile';
+import { Refusal } from '@/core/refusal';
+
+/** Two measurings of one animal differ by so much and no more; from memory. */
+export const SHRINKS = 0.9;
+
+/**
+ * Holds a new size of a single animal against those before and after it.
+ * @param sizes sizes of the taken measure by day, in any order
+ * @throws Refusal at the taken measure when it would have shrunk
+ */
+export function requireGrowth(
+  profile: CareProfile,
+  sizes: readonly { on: Day; sizeMm: number }[],
+  on: Day,
+  sizeMm: number,
+): void {
+  const { takes, name } = profile.measure;
+  const before = sizes.filter((each) => each.on <= on && sizeMm < SHRINKS * each.sizeMm);
+  const after = sizes.filter((each) => each.on > on && each.sizeMm < SHRINKS * sizeMm);
+  const [odd] = [...before, ...after].sort((a, b) => b.on.localeCompare(a.on));
+  if (!odd) return;
+  const message =
+    odd.on <= on
+      ? `It would have shrunk: ${odd.sizeMm} mm was written down on ${odd.on}, now ${sizeMm}. Was another measure than the ${name} taken? Undo the entry that is wrong.`
+      : `It would shrink: ${odd.sizeMm} mm was written down on ${odd.on}, later than ${on} with ${sizeMm}. Undo the entry that is wrong.`;
+  throw new Refusal([{ path: takes, message }]);
+}

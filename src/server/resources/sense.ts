@@ -1,0 +1,172 @@
+import type { NewEntry, Resident } from '@/contract/records';
+import { deepestMm, meanDepthMm } from '@/core/housing/soil';
+import { censusOf } from '@/core/growth/census';
+import { checkHistory } from '@/core/growth/forecast';
+import { requireGrowth } from '@/core/growth/sense';
+import { requireStage } from '@/core/profiles/animal';
+import type { CareBook } from '@/core/profiles/careBook';
+import { BODY_MEASURES, type BodyMeasure, type CareProfile } from '@/core/profiles/profile';
+import { Refusal } from '@/core/refusal';
+import { invalid, Problem } from '../http/problem';
+import type { Queries } from '../storage/database';
+import { headEntriesOf } from '../storage/entries';
+import { findHome } from '../storage/homes';
+import { findEver } from '../storage/residents';
+import { requireDepthFits, requireRoomFor } from './occupancy';
+
+type About<Kind extends NewEntry['kind']> = Extract<NewEntry, { kind: Kind }>;
+
+/**
+ * Refuses what cannot have happened: nobody there, before it came, after it left, a stage it cannot have, a box that is
+ * taken, two moults on a day, a size that shrinks, more deaths than heads. Answers what goes with the entry.
+ */
+export async function requireSense(
+  queries: Queries,
+  care: CareBook,
+  body: NewEntry,
+  on: string,
+): Promise<{ everybody?: 1; count?: number; stage?: string }> {
+  if (body.kind === 'soil-set') {
+    await requireSoil(queries, body);
+    return {};
+  }
+  const resident = await findEver(queries, body.residentId);
+  if (!resident) throw invalid('residentId', 'There is no resident with that id. See /api/residents.');
+  requireAfterArrival(resident, on);
+  if (resident.leftOn !== null && body.kind !== 'noted') {
+    const message = `${nameOf(resident)} left on ${resident.leftOn}: only notes can be added. Undo its leaving if that was wrong.`;
+    throw new Problem('conflict', message, [{ path: 'residentId', message: 'It is here no longer.' }]);
+  }
+  const profile = care.of(resident);
+  switch (body.kind) {
+    case 'moved':
+      await requireRoomFor(queries, care, body.homeId, 'homeId', resident);
+      return {};
+    case 'moulted':
+    case 'measured':
+      await requireSizes(queries, profile, resident, body, on);
+      return {};
+    case 'hatched':
+      return { stage: requireEggs(care, resident, body) };
+    case 'died':
+    case 'passed-on':
+      return leaving(resident, body.count);
+    default:
+      return {};
+  }
+}
+
+/** @throws Problem for a day before somebody was taken in. */
+export function requireAfterArrival(resident: Pick<Resident, 'takenInOn'>, on: string): void {
+  if (on < resident.takenInOn) {
+    throw invalid('on', `Must not be before it was taken in, on ${resident.takenInOn}; got ${on}.`);
+  }
+}
+
+/** @throws Problem when by its whole log more would have left a group than ever were in it. */
+export async function requireCensus(queries: Queries, resident: Pick<Resident, 'id'>, today: string): Promise<void> {
+  censusOf(await headEntriesOf(queries, [resident.id]), today);
+}
+
+async function requireSoil(queries: Queries, body: About<'soil-set'>): Promise<void> {
+  const home = await findHome(queries, body.homeId);
+  if (!home) throw invalid('homeId', 'There is no home with that id. See /api/homes.');
+  requireDepthFits(home, body.soil ? deepestMm(body.soil) : body.substrateDepthMm);
+  if (body.soil && Math.abs(meanDepthMm(body.soil) - body.substrateDepthMm) > 0.5) {
+    const message = `Must be the mean depth of the soil, ${meanDepthMm(body.soil)} mm; got ${body.substrateDepthMm}.`;
+    throw invalid('substrateDepthMm', message);
+  }
+}
+
+async function requireSizes(
+  queries: Queries,
+  profile: CareProfile,
+  resident: Resident,
+  body: About<'moulted'> | About<'measured'>,
+  on: string,
+): Promise<void> {
+  if (body.stage) requireStage(profile, body.stage);
+  const { takes } = profile.measure;
+  const seen = [...BODY_MEASURES, 'massG', 'headCount', 'stage', 'instar'].map((name) => body[name as BodyMeasure]);
+  const instars = 'instars' in body ? body.instars : undefined;
+  if (body.kind === 'measured' && instars === undefined && seen.every((value) => value === undefined)) {
+    throw invalid(takes, 'Give what was measured or counted: a length in mm, massG, headCount, instar or the stage.');
+  }
+  if (resident.form === 'single') {
+    const plural = body.kind === 'moulted' ? body.count : instars;
+    if (plural !== undefined) {
+      const path = body.kind === 'moulted' ? 'count' : 'instars';
+      throw invalid(path, `${nameOf(resident)} is a single animal: counts are for groups.`);
+    }
+    await requireHistory(queries, profile, resident, body, on);
+    return;
+  }
+  if (instars !== undefined) {
+    const sum = Object.values(instars).reduce((total, each) => total + each, 0);
+    if (sum === 0) throw invalid('instars', 'Nobody is left by this count: write down how they left instead.');
+    if (body.headCount !== undefined && body.headCount !== sum) {
+      throw invalid('instars', `Must add up to headCount, ${body.headCount}; they are ${sum}.`);
+    }
+  }
+  if (body.kind === 'moulted' && body.count !== undefined) {
+    if (body.instar === undefined) throw invalid('instar', 'Say to which instar they have come.');
+    const heads = resident.headCount ?? Infinity;
+    if (body.count > heads)
+      throw invalid('count', `There are ${heads}: ${body.count} cannot be in instar ${body.instar}.`);
+  }
+}
+
+/** The moults and sizes of a single animal, with the new one among them. */
+async function requireHistory(
+  queries: Queries,
+  profile: CareProfile,
+  resident: Resident,
+  body: About<'moulted'> | About<'measured'>,
+  on: string,
+): Promise<void> {
+  const { takes } = profile.measure;
+  const earlier = await headEntriesOf(queries, [resident.id]);
+  const sizeIn = (data: Record<string, unknown>) => (typeof data[takes] === 'number' ? data[takes] : undefined);
+  const size = body[takes];
+  if (body.kind === 'moulted') {
+    const moults = earlier.filter((each) => each.kind === 'moulted').map((each) => ({ on: each.on }));
+    try {
+      checkHistory({ profile, moults: [...moults, { on }], bornOn: resident.bornOn ?? undefined, asOf: on });
+    } catch (error) {
+      // Only what is wrong with the new one is of interest: later moults lie after its day.
+      const own = error instanceof Refusal && error.fields.filter(({ path }) => path === `moults.${moults.length}.on`);
+      if (own && own.length > 0) throw new Refusal(own.map(({ message }) => ({ path: 'on', message })));
+    }
+  }
+  if (size === undefined) return;
+  const sizes = earlier.flatMap((each) => {
+    const sizeMm = sizeIn(each.data);
+    return sizeMm === undefined ? [] : [{ on: each.on, sizeMm }];
+  });
+  requireGrowth(profile, sizes, on, size);
+}
+
+/** The stage that hatchlings are in. */
+function requireEggs(care: CareBook, resident: Resident, { stage }: About<'hatched'>): string {
+  if (resident.stage !== 'egg') {
+    throw invalid('residentId', `${nameOf(resident)} is in the stage ${resident.stage}: only eggs hatch.`);
+  }
+  const hatchlings: string[] = care.of({ ...resident, stage: undefined }).stages.filter((each) => each !== 'egg');
+  if (stage !== undefined && !hatchlings.includes(stage)) {
+    throw invalid('stage', `Must be one of ${hatchlings.join(', ')}; got ${stage}.`);
+  }
+  return stage ?? hatchlings[0] ?? 'nymph';
+}
+
+/** How many leave; `everybody` when nobody is left. */
+function leaving(resident: Resident, count: number | undefined): { everybody?: 1; count?: number } {
+  const heads = resident.form === 'single' ? 1 : resident.headCount;
+  if (heads === undefined) return count === undefined ? { everybody: 1 } : { count };
+  if (count !== undefined && count > heads) {
+    throw invalid('count', `There ${heads === 1 ? 'is 1' : `are ${heads}`}: ${count} cannot leave.`);
+  }
+  const going = count ?? heads;
+  return { count: going, ...(going === heads && { everybody: 1 as const }) };
+}
+
+const nameOf = (resident: Resident) => resident.called ?? resident.scientificName;

@@ -1,0 +1,122 @@
+import { scaleLinear } from 'd3-scale';
+import { area, curveStepAfter, line } from 'd3-shape';
+import { View } from 'react-native';
+import Svg, { Circle, Line, Path, Text as SvgText } from 'react-native-svg';
+import { daysBetween, type Day } from '@/core/measure/day';
+import { useTheme } from '../components/useStyles';
+import { fonts, stroke, type } from '../theme/tokens';
+import { useWidth } from './useWidth';
+
+interface Props {
+  label: string;
+  today: Day;
+  /** Moults that were seen, oldest first. */
+  past: readonly Day[];
+  /** Windows of the moults to come, the next first. */
+  ahead: readonly { p10: Day; median: Day; p90: Day }[];
+  /** What the next moult is called, and those after it: "L6", "+1". */
+  names: readonly string[];
+  dayTick: (day: number) => string;
+}
+
+const HEIGHT = 150;
+const LEFT = 12;
+const RIGHT = 40;
+const TOP = 14;
+const BOTTOM = 24;
+/** So many past moults are shown. */
+const SHOWN_PAST = 4;
+
+/** Moults as steps in time: those seen as a line, those to come as a fan that widens. */
+export function MoultFan({ label, today, past, ahead, names, dayTick }: Props) {
+  const { theme } = useTheme();
+  const { width, onLayout } = useWidth();
+  const { ink, inkSoft, line: rule, good, accent } = theme.colors;
+  const at = (day: Day) => daysBetween(today, day);
+  const seen = past.slice(-SHOWN_PAST).map(at);
+  const windows = ahead.map((each) => ({ p10: at(each.p10), median: at(each.median), p90: at(each.p90) }));
+  const first = Math.min(-14, ...seen);
+  const last = Math.max(...windows.map((each) => each.p90), 14);
+  const x = scaleLinear([first, last], [LEFT, Math.max(LEFT + 1, width - RIGHT)]);
+  const y = scaleLinear([-seen.length + 0.5, windows.length], [HEIGHT - BOTTOM, TOP]);
+  const start = { p10: 0, median: 0, p90: 0, step: 0 };
+  const steps = [start, ...windows.map((each, index) => ({ ...each, step: index + 1 }))];
+  const fan = area<(typeof steps)[number]>()
+    .x0((each) => x(each.p10))
+    .x1((each) => x(each.p90))
+    .y((each) => y(each.step));
+  const middle = line<(typeof steps)[number]>(
+    (each) => x(each.median),
+    (each) => y(each.step),
+  );
+  // Between two moults it stays what it is: steps, up to today.
+  const stepOf = (index: number) => index - seen.length + 1;
+  const behind = line<readonly [number, number]>(
+    ([day]) => x(day),
+    ([, step]) => y(step),
+  ).curve(curveStepAfter);
+  const steady = [...seen.map((day, index) => [day, stepOf(index)] as const), [0, 0] as const];
+  return (
+    <View role="img" aria-label={label} onLayout={onLayout} style={{ height: HEIGHT, width: '100%' }}>
+      {width === 0 ? null : (
+        <Svg width={width} height={HEIGHT} aria-hidden>
+          <Line x1={x(0)} x2={x(0)} y1={TOP - 6} y2={HEIGHT - BOTTOM} stroke={ink} strokeDasharray="3 3" />
+          <Path d={fan(steps) ?? ''} fill={accent} fillOpacity={0.28} />
+          <Path
+            d={middle(steps) ?? ''}
+            stroke={good}
+            strokeWidth={stroke.mark - 0.5}
+            strokeDasharray="5 4"
+            fill="none"
+          />
+          {seen.length > 0 ? (
+            <Path d={behind(steady) ?? ''} stroke={ink} strokeWidth={stroke.mark - 0.5} fill="none" />
+          ) : null}
+          {seen.map((day, index) => (
+            <Circle key={day} cx={x(day)} cy={y(stepOf(index))} r={4} fill={ink} />
+          ))}
+          {windows.map((each, index) => (
+            <Line
+              key={index}
+              x1={x(each.p10)}
+              x2={x(each.p90)}
+              y1={y(index + 1)}
+              y2={y(index + 1)}
+              stroke={good}
+              strokeWidth={stroke.line}
+            />
+          ))}
+          {windows.map((each, index) => (
+            <Circle key={index} cx={x(each.median)} cy={y(index + 1)} r={3.5} fill={good} />
+          ))}
+          {windows.map((each, index) => (
+            <SvgText
+              key={index}
+              x={Math.min(width - RIGHT, x(each.p90)) + 6}
+              y={y(index + 1) + 4}
+              fontSize={type.small - 1}
+              fontFamily={fonts.bold}
+              fill={inkSoft}
+            >
+              {names[index] ?? ''}
+            </SvgText>
+          ))}
+          <Line x1={LEFT} x2={width - RIGHT} y1={HEIGHT - BOTTOM} y2={HEIGHT - BOTTOM} stroke={rule} />
+          {[first, 0, last].map((day, index) => (
+            <SvgText
+              key={index}
+              x={x(day)}
+              y={HEIGHT - 7}
+              fontSize={type.small - 1}
+              fontFamily={fonts.text}
+              fill={inkSoft}
+              textAnchor={index === 0 ? 'start' : index === 2 ? 'end' : 'middle'}
+            >
+              {dayTick(day)}
+            </SvgText>
+          ))}
+        </Svg>
+      )}
+    </View>
+  );
+}

@@ -1,0 +1,229 @@
+import { router } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { call } from '@/client/api';
+import { companyOf, rankFor } from '@/client/fitting';
+import { problemOf, useHouse } from '@/client/house';
+import { useLog } from '@/client/log';
+import { keeperField } from '@/client/preferences';
+import type { Resident } from '@/contract/records';
+import { Button } from '../components/Button';
+import { Choices } from '../components/Choices';
+import { Field } from '../components/Field';
+import { Body, Soft } from '../components/Words';
+import { headCountIn } from '../forms/checks';
+import { space } from '../theme/tokens';
+import { calledWords } from '../words/residents';
+import { DayField, useDay } from './DayField';
+
+interface Props {
+  resident: Resident;
+  onDone: () => void;
+}
+
+/** A field for a whole number, with what is wrong with it. */
+function useCount() {
+  const [typed, setTyped] = useState('');
+  const [problem, setProblem] = useState<string>();
+  return {
+    value: typed,
+    problem,
+    onChange: (text: string) => {
+      setTyped(text);
+      setProblem(undefined);
+    },
+    /** The number; undefined, and said so, where there is none. */
+    read: () => {
+      const count = headCountIn(typed);
+      if (count === undefined) setProblem('A whole number from 1 up.');
+      return count;
+    },
+  };
+}
+
+/** "12 of 15 are now in instar 4": as it is said, so it is written. */
+export function InstarForm({ resident, onDone }: Props) {
+  const write = useLog((log) => log.write);
+  const count = useCount();
+  const instar = useCount();
+  const day = useDay();
+  const save = async () => {
+    const [heads, step] = [count.read(), instar.read()];
+    if (heads === undefined || step === undefined) return;
+    const entry = { kind: 'moulted', residentId: resident.id, count: heads, instar: step, ...day.field } as const;
+    if (await write(entry, `${calledWords(resident)}: ${heads} in instar ${step}.`)) onDone();
+  };
+  return (
+    <View style={{ gap: space.m }}>
+      <DayField day={day} />
+      <Field
+        label={`How many of the ${resident.headCount ?? ''} are there now`.replace('  ', ' ')}
+        value={count.value}
+        problem={count.problem}
+        onChange={count.onChange}
+        hint="With those that were there before."
+        keyboard="number-pad"
+      />
+      <Field
+        label="In which instar"
+        value={instar.value}
+        problem={instar.problem}
+        onChange={instar.onChange}
+        hint="The first one out of the egg is 1."
+        keyboard="number-pad"
+      />
+      <Button title="Write down" onPress={() => void save()} />
+    </View>
+  );
+}
+
+/** All the eggs that will hatch have hatched: what is left is a group from now on. */
+export function HatchForm({ resident, onDone }: Props) {
+  const write = useLog((log) => log.write);
+  const count = useCount();
+  const day = useDay();
+  const save = async () => {
+    const heads = count.read();
+    if (heads === undefined) return;
+    const entry = { kind: 'hatched', residentId: resident.id, headCount: heads, ...day.field } as const;
+    if (await write(entry, `${calledWords(resident)}: ${heads} hatched.`)) onDone();
+  };
+  return (
+    <View style={{ gap: space.m }}>
+      <Soft>
+        Once all that will hatch have hatched. While only some are out, move those to a box of their own with “Take some
+        out”.
+      </Soft>
+      <DayField day={day} />
+      <Field
+        label="How many hatched"
+        value={count.value}
+        problem={count.problem}
+        onChange={count.onChange}
+        keyboard="number-pad"
+      />
+      <Button title="Write down" onPress={() => void save()} />
+    </View>
+  );
+}
+
+const OFFERED_BOXES = 8;
+
+/** Some of the group to a box of their own; the record keeps where they came from. */
+export function PartForm({ resident, onDone }: Props) {
+  const { homes, residents, care, load } = useHouse();
+  const show = useLog((log) => log.show);
+  const count = useCount();
+  const [called, setCalled] = useState('');
+  const [homeId, setHomeId] = useState<string>();
+  const isEggs = resident.form === 'eggs';
+  const hatchling = care.of({ ...resident, stage: undefined }).stages.find((each) => each !== 'egg');
+  const [stage, setStage] = useState(resident.stage);
+  const newcomer = { ...resident, id: '', stage, headCount: headCountIn(count.value) ?? 1 };
+  const open = homes.filter(
+    (home) => home.id !== resident.homeId && companyOf(care, newcomer, home, residents).verdict !== 'fail',
+  );
+  const best = rankFor(care, newcomer, open).slice(0, OFFERED_BOXES);
+  const codeOf = (id: string) => homes.find((home) => home.id === id)?.code ?? '?';
+  const save = async () => {
+    const heads = count.read();
+    if (heads === undefined || homeId === undefined) return;
+    try {
+      const name = called.trim();
+      const body = { count: heads, homeId, stage, ...(name && { called: name }), ...keeperField() };
+      const { resident: part, entry } = await call('partResident', { params: { id: resident.id }, body });
+      await load();
+      show({ text: `${heads} moved to ${codeOf(homeId)}.`, undoEntryId: entry.id });
+      onDone();
+      router.push(`/residents/${part.id}`);
+    } catch (error) {
+      show({ text: problemOf(error), isProblem: true });
+    }
+  };
+  return (
+    <View style={{ gap: space.m }}>
+      <Field
+        label="How many to take out"
+        value={count.value}
+        problem={count.problem}
+        onChange={count.onChange}
+        keyboard="number-pad"
+      />
+      {isEggs && hatchling ? (
+        <Choices
+          label="What they are"
+          choices={[
+            { value: 'egg' as const, title: 'eggs' },
+            { value: hatchling, title: `hatched, ${hatchling}` },
+          ]}
+          value={stage}
+          onChange={setStage}
+        />
+      ) : null}
+      <Field label="What you call them, if anything" value={called} onChange={setCalled} />
+      {best.length === 0 ? (
+        <Body>No box is free for them. Add one under Homes.</Body>
+      ) : (
+        <Choices
+          label="To which box, the best first"
+          choices={best.map((each) => ({
+            value: each.homeId,
+            title: `${codeOf(each.homeId)}${each.fit.verdict === 'fail' ? ', does not fit' : ''}`,
+          }))}
+          value={homeId}
+          onChange={setHomeId}
+        />
+      )}
+      <Button
+        title={homeId === undefined ? 'Choose a box first' : `Move to ${codeOf(homeId)}`}
+        disabled={homeId === undefined}
+        onPress={() => void save()}
+      />
+    </View>
+  );
+}
+
+/** Another group of the same kind comes in, and the two are one. */
+export function JoinForm({ resident, onDone }: Props) {
+  const { residents, homes, load } = useHouse();
+  const show = useLog((log) => log.show);
+  const [otherId, setOtherId] = useState<string>();
+  const others = residents.filter((each) => each.id !== resident.id && each.form !== 'single');
+  const same = others.filter((each) => each.scientificName === resident.scientificName);
+  const save = async () => {
+    if (otherId === undefined) return;
+    try {
+      const { entry } = await call('joinResident', {
+        params: { id: resident.id },
+        body: { otherId, ...keeperField() },
+      });
+      await load();
+      show({ text: `${calledWords(resident)}: joined.`, undoEntryId: entry.id });
+      onDone();
+    } catch (error) {
+      show({ text: problemOf(error), isProblem: true });
+    }
+  };
+  const codeOf = (each: Resident) => homes.find((home) => home.id === each.homeId)?.code ?? '?';
+  return (
+    <View style={{ gap: space.m }}>
+      <Soft>
+        Only groups of its own kind come in: of others the young could not be told apart, and nobody could say any more
+        what is what.
+      </Soft>
+      {same.length === 0 ? (
+        <Body>{`There is no other group of ${resident.scientificName} here.`}</Body>
+      ) : (
+        <>
+          <Choices
+            label="Which group comes in"
+            choices={same.map((each) => ({ value: each.id, title: `${codeOf(each)} ${calledWords(each)}` }))}
+            value={otherId}
+            onChange={setOtherId}
+          />
+          <Button title="Make them one" disabled={otherId === undefined} onPress={() => void save()} />
+        </>
+      )}
+    </View>
+  );
+}

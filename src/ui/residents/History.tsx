@@ -1,0 +1,139 @@
+import { useEffect, useState } from 'react';
+import { Image, Pressable, View } from 'react-native';
+import { call } from '@/client/api';
+import { problemOf, useHouse } from '@/client/house';
+import { useLog } from '@/client/log';
+import { ENTRY_FILTERS, type EntryFilter } from '../words/entryFilters';
+import type { Entry } from '@/contract/records';
+import { Button } from '../components/Button';
+import { Choices } from '../components/Choices';
+import { LinkRow } from '../components/LinkRow';
+import { makeStyles } from '../components/useStyles';
+import { Body, Heading, Soft } from '../components/Words';
+import { space, stroke, target } from '../theme/tokens';
+import { dayWords } from '../words/days';
+import { entryWords } from '../words/entries';
+import { useLength } from '../words/useLength';
+
+/** Everything that was written down, newest first along one line; each thing can be taken back. */
+export function History({ residentId, today }: { residentId: string; today: string }) {
+  // The house is loaded anew after every entry: its round tells that the history may have grown.
+  const version = useHouse((house) => house.round);
+  const [filter, setFilter] = useState<EntryFilter>('all');
+  const [page, setPage] = useState<{ entries: Entry[]; hasMore: boolean }>({ entries: [], hasMore: false });
+  const [problem, setProblem] = useState<string>();
+  const kinds = ENTRY_FILTERS.find((each) => each.value === filter)?.kinds.join(',');
+  const query = kinds === undefined || kinds === '' ? {} : { kinds };
+  useEffect(() => {
+    let isCurrent = true;
+    call('history', { params: { id: residentId }, query }).then(
+      (reply) => isCurrent && setPage(reply),
+      (error: unknown) => isCurrent && setProblem(problemOf(error)),
+    );
+    return () => {
+      isCurrent = false;
+    };
+    // What is asked for follows from the filter.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [residentId, filter, version]);
+  const earlier = async () => {
+    const last = page.entries.at(-1);
+    if (!last) return;
+    try {
+      const next = await call('history', { params: { id: residentId }, query: { ...query, before: last.id } });
+      setPage({ entries: [...page.entries, ...next.entries], hasMore: next.hasMore });
+    } catch (error) {
+      setProblem(problemOf(error));
+    }
+  };
+  const styles = useStyles();
+  return (
+    <View style={styles.part}>
+      <Heading>History</Heading>
+      <Choices label="Show" choices={ENTRY_FILTERS} value={filter} onChange={setFilter} />
+      <Soft>Tap an entry to see who wrote it, and to take it back.</Soft>
+      {problem !== undefined ? <Body>{problem}</Body> : null}
+      {page.entries.length === 0 ? <Soft>Nothing of that kind was written down.</Soft> : null}
+      <View role="list" style={styles.line}>
+        {page.entries.map((entry, index) => (
+          <EntryRow
+            key={entry.id}
+            entry={entry}
+            today={today}
+            isFirstOfDay={page.entries[index - 1]?.on !== entry.on}
+          />
+        ))}
+      </View>
+      {page.hasMore ? <Button rank="second" title="Earlier" onPress={() => void earlier()} /> : null}
+    </View>
+  );
+}
+
+function EntryRow({ entry, today, isFirstOfDay }: { entry: Entry; today: string; isFirstOfDay: boolean }) {
+  const styles = useStyles();
+  const length = useLength();
+  const undo = useLog((log) => log.undo);
+  const [isOpen, setOpen] = useState(false);
+  const words = entryWords(entry, length);
+  const day = dayWords(entry.on, today);
+  return (
+    <View role="listitem" style={styles.entry}>
+      <Pressable
+        role="button"
+        aria-expanded={isOpen}
+        aria-label={`${day}: ${words}`}
+        onPress={() => setOpen(!isOpen)}
+        style={styles.row}
+      >
+        <Soft style={styles.day}>{isFirstOfDay ? day : ''}</Soft>
+        <View style={[styles.mark, BIG.has(entry.kind) && styles.big]} />
+        <View style={styles.what}>
+          <Body>{words}</Body>
+          {entry.note !== null && entry.kind !== 'noted' && entry.kind !== 'photo' ? <Soft>{entry.note}</Soft> : null}
+          {isOpen && entry.keeper !== null ? <Soft>{`by ${entry.keeper}`}</Soft> : null}
+        </View>
+      </Pressable>
+      {entry.kind === 'photo' ? (
+        <Image
+          source={{ uri: `/api/entries/${entry.id}/photo` }}
+          accessibilityLabel={entry.note ?? `Photo of ${day}`}
+          style={isOpen ? styles.largePhoto : styles.photo}
+          resizeMode={isOpen ? 'contain' : 'cover'}
+        />
+      ) : null}
+      {isOpen ? (
+        <View style={styles.undo}>
+          <LinkRow links={[{ title: 'Undo this entry', onPress: () => void undo(entry.id) }]} />
+        </View>
+      ) : null}
+    </View>
+  );
+}
+
+/** What stands out on the line. */
+const BIG = new Set<Entry['kind']>(['taken-in', 'moulted', 'hatched', 'died', 'passed-on', 'moved', 'joined-into']);
+
+const DAY_WIDTH = 92;
+const MARK = 9;
+const GUTTER = DAY_WIDTH + space.m + MARK + space.m;
+
+const useStyles = makeStyles((theme) => ({
+  part: { gap: space.m, marginTop: space.xl },
+  line: { position: 'relative' },
+  entry: { borderBottomWidth: 1, borderBottomColor: theme.colors.line },
+  row: { flexDirection: 'row', gap: space.m, minHeight: target, alignItems: 'stretch' },
+  day: { width: DAY_WIDTH, paddingTop: space.m },
+  mark: {
+    width: MARK,
+    marginVertical: -1,
+    borderLeftWidth: stroke.line,
+    borderLeftColor: theme.colors.line,
+    marginLeft: MARK / 2,
+    marginRight: -MARK / 2,
+  },
+  big: { borderLeftWidth: MARK, borderLeftColor: theme.colors.accent, marginLeft: 0, marginRight: 0, width: MARK },
+  what: { flex: 1, paddingVertical: space.m - space.hair },
+  photo: { width: 120, height: 90, marginLeft: GUTTER, marginBottom: space.s },
+  largePhoto: { width: '100%', aspectRatio: 4 / 3, marginBottom: space.s },
+  undo: { marginLeft: GUTTER },
+}));

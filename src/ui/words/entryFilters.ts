@@ -1,0 +1,20 @@
+import type { Entry } from '@/contract/records';
+
+/** What history can be narrowed to. */
+export const ENTRY_FILTERS = [
+  { value: 'all', title: 'All', kinds: [] },
+  {
+    value: 'growth',
+    title: 'Growth',
+    kinds: ['taken-in', 'moulted', 'measured', 'sexed', 'sign', 'hatched'],
+  },
+  { value: 'food', title: 'Food', kinds: ['offered', 'eaten', 'refused'] },
+  { value: 'water', title: 'Water', kinds: ['watered', 'damped', 'misted', 'felt', 'soil-set'] },
+  {
+    value: 'moves',
+    title: 'Moves',
+    kinds: ['taken-in', 'moved', 'hatched', 'died', 'passed-on', 'parted', 'joined', 'joined-into'],
+  },
+  { value: 'notes', title: 'Notes', kinds: ['noted', 'photo', 'looked'] },
+] as const satisfies readonly { value: string; title: string; kinds: readonly Entry['kind'][] }[];
+export type EntryFilter = (typeof ENTRY_FILTERS)[number]['value'];
