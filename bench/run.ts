@@ -8,6 +8,7 @@ import { benchAir } from './air';
 import { benchGrowth } from './growth';
 import { median, row } from './measure';
 import { benchReadings } from './readings';
+import { benchResidents } from './residents';
 
 /** A shelf of `count` different tubs; the same each time. */
 function tubs(count: number): CandidateHome[] {
@@ -77,7 +78,9 @@ for (const count of [75, 150, 300]) {
 
 benchAir();
 benchGrowth();
-benchReadings().catch((error: unknown) => {
-  console.error(error);
-  process.exitCode = 1;
-});
+benchResidents()
+  .then(benchReadings)
+  .catch((error: unknown) => {
+    console.error(error);
+    process.exitCode = 1;
+  });

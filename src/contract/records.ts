@@ -271,7 +271,7 @@ export const newEntry = z
       z.strictObject({ kind: z.literal('sexed'), ...aboutResident, sex, by: sexEvidence }),
       z.strictObject({ kind: z.literal('noted'), ...aboutResident, note: line('what you noticed', 500) }),
       /** So many eggs have hatched; those of the batch are in their first instar now. */
-      z.strictObject({ kind: z.literal('hatched'), ...aboutResident, headCount, stage: stage.optional() }),
+      z.strictObject({ kind: z.literal('hatched'), ...aboutResident, headCount, stage: stage.optional(), ...measures }),
       z.strictObject({
         kind: z.literal('died'),
         ...aboutResident,

@@ -8,7 +8,7 @@ import type { CareBook } from '@/core/profiles/careBook';
 import { MOULT_SIGNS, type BodyMeasure, type MoultSign } from '@/core/profiles/profile';
 import { roomsOf } from './house';
 import type { Queries } from './storage/database';
-import { headEntriesOf, moultsOfAll, type MoultRow } from './storage/entries';
+import { headEntriesOf, moultsOf, type MoultRow } from './storage/entries';
 import { meanWarmthOfHomes } from './storage/readings';
 import { listKin, type Kin } from './storage/residents';
 import { roomOfShelf } from './storage/rooms';
@@ -26,17 +26,24 @@ export interface GrowthFacts {
 const WARMTH_DAYS = 60;
 const DAY_MS = 86_400_000;
 
+/** Of the others of a kind so many tell all there is to know of it. */
+const OTHERS_ENOUGH = 120;
+
+/** @param residents all of the house, or one with its siblings and enough others of its species */
 export async function growthFactsOf(
   queries: Queries,
-  residents: readonly Resident[],
+  residents: readonly Resident[] | Resident,
   today: Day,
   now: string,
 ): Promise<GrowthFacts> {
+  const all = 'id' in residents ? [residents] : residents;
+  const kin = await listKin(queries, 'id' in residents ? residents.scientificName : null);
+  const learnedFrom = 'id' in residents ? whoTells(residents, kin) : null;
   const since = new Date(Date.parse(now) - WARMTH_DAYS * DAY_MS).toISOString();
   const probed = await meanWarmthOfHomes(queries, since, USUAL_WARMTH.baseC);
   const rooms = await roomsOf(queries, now);
   const roomByShelf = await roomOfShelf(queries);
-  const grouped = residents.filter((each) => each.form === 'group').map((each) => each.id);
+  const grouped = all.filter((each) => each.form === 'group').map((each) => each.id);
   const heads = grouped.length > 0 ? await headEntriesOf(queries, grouped) : [];
   const groups = new Map(
     grouped.map((id) => {
@@ -46,8 +53,8 @@ export async function growthFactsOf(
     }),
   );
   return {
-    moults: await moultsOfAll(queries),
-    kin: new Map((await listKin(queries)).map((each) => [each.id, each])),
+    moults: await moultsOf(queries, learnedFrom),
+    kin: new Map(kin.map((each) => [each.id, each])),
     groups,
     warmth: (home) => {
       const read = probed.get(home.id);
@@ -59,8 +66,14 @@ export async function growthFactsOf(
   };
 }
 
+function whoTells(resident: Resident, kin: readonly Kin[]): string[] {
+  const siblings = kin.filter((each) => areSiblings(each, resident));
+  const others = kin.filter((each) => !areSiblings(each, resident)).slice(0, OTHERS_ENOUGH);
+  return [resident.id, ...[...siblings, ...others].map((each) => each.id)];
+}
+
 /** Its moults with the size of the measure that is taken of its kind. */
-export function moultsOf(facts: GrowthFacts, resident: Resident, takes: BodyMeasure): SeenMoult[] {
+export function ownMoultsOf(facts: GrowthFacts, resident: Resident, takes: BodyMeasure): SeenMoult[] {
   const group = facts.groups.get(resident.id);
   if (resident.form === 'group' && group) return group.slice(1).map(({ on }) => ({ on }));
   return sized(facts.moults.get(resident.id) ?? [], takes);
@@ -95,7 +108,7 @@ export function moultQuestionOf(
   return {
     profile,
     stage: resident.stage,
-    moults: moultsOf(facts, resident, takes),
+    moults: ownMoultsOf(facts, resident, takes),
     // A group's first instar begins its first interval, as a birth does.
     bornOn: resident.form === 'group' ? group?.[0]?.on : (resident.bornOn ?? undefined),
     sizeMm: resident[takes],

@@ -4,7 +4,7 @@ import { Refusal, type FieldProblem } from '@/core/refusal';
 import { normalBelow, normalQuantile } from './normal';
 import { learnPace, usualIntervalDays, type Pace } from './pace';
 import { premoultChance } from './premoult';
-import { numbersOf } from './quantiles';
+import { numbersInOrder, numbersOf } from './quantiles';
 import { SHRINKS } from './sense';
 import { learnGrowth } from './sizes';
 
@@ -158,7 +158,7 @@ export function moultForecast(question: MoultQuestion): MoultForecast {
   const share = (days: number) => sharePct(drawn, days);
   return {
     next: next && {
-      ...windowOf(next, asOf),
+      ...windowOf(next, asOf, elapsed !== null),
       within7DaysPct: share(7),
       within30DaysPct: share(30),
       within90DaysPct: share(90),
@@ -233,15 +233,25 @@ const STEPS = (() => {
   return Array.from({ length: DIMENSIONS }, (_, index) => (1 / g) ** (index + 1) % 1);
 })();
 
-/** The draws themselves: standard normal values, the same for every animal, worked out when first asked for. */
+/**
+ * The draws themselves: standard normal values, the same for every animal, worked out when first asked for. They stand
+ * in the order of the first dimension, so that the next moults of an animal come out in order and need no sorting.
+ */
 let table: { even: Float64Array; normal: Float64Array }[] | undefined;
 const drawsOf = (dimension: number) => {
-  table ??= STEPS.map((step) => {
-    const even = Float64Array.from({ length: DRAWS }, (_, index) => clip((0.5 + (index + 1) * step) % 1));
-    return { even, normal: even.map(normalQuantile) };
-  });
+  table ??= tableOfDraws();
   return table[dimension] as { even: Float64Array; normal: Float64Array };
 };
+
+function tableOfDraws() {
+  const evenAt = (index: number, step: number) => clip((0.5 + (index + 1) * step) % 1);
+  const first = STEPS[0] ?? 0.5;
+  const order = Array.from({ length: DRAWS }, (_, index) => index).sort((a, b) => evenAt(a, first) - evenAt(b, first));
+  return STEPS.map((step) => {
+    const even = Float64Array.from(order, (index) => evenAt(index, step));
+    return { even, normal: even.map(normalQuantile) };
+  });
+}
 
 function draw(
   pace: Pace,
@@ -266,13 +276,13 @@ function draw(
   const { normal: ratioZ } = drawsOf(2);
   const days = Array.from({ length: ahead }, () => new Float64Array(DRAWS));
   const sizes = sizeNow === undefined ? [] : Array.from({ length: ahead }, () => new Float64Array(DRAWS));
-  const own = new Float64Array(DRAWS);
+  const own = new Float64Array(ahead > 1 ? DRAWS : 0);
   const soonest = days[0] as Float64Array;
   const left = 1 - reached;
   for (let index = 0; index < DRAWS; index += 1) {
     const logFirst = median + sd * normalQuantile(reached + left * (even[index] as number));
     const interval = Math.exp(logFirst);
-    own[index] = median + (logFirst - median) * shareOfAnimal;
+    if (ahead > 1) own[index] = median + (logFirst - median) * shareOfAnimal;
     // Where nobody knows when it last moulted, it is anywhere within its interval.
     soonest[index] = elapsed === null ? interval * (within[index] as number) : Math.max(0, interval - elapsed);
   }
@@ -333,8 +343,8 @@ function weighted({ days, sizes }: Drawn, closeDays: number, priorPct: number, p
 const clip = (chance: number) => Math.min(0.9999, Math.max(0.0001, chance));
 
 /** Whole days: the window reaches from the morning of its first day to the evening of its last. */
-function windowOf(days: Float64Array, asOf: Day): Window {
-  const { p10, median, p90 } = numbersOf(days);
+function windowOf(days: Float64Array, asOf: Day, inOrder = false): Window {
+  const { p10, median, p90 } = inOrder ? numbersInOrder(days) : numbersOf(days);
   return {
     p10: addDays(asOf, Math.floor(p10)),
     median: addDays(asOf, Math.round(median)),

@@ -4,8 +4,11 @@ import { addDays, daysBetween } from '@/core/measure/day';
 import { degreeDays, degreeDaysOf } from './degreeDays';
 import { moultForecast, type MoultQuestion } from './forecast';
 import { normalBelow, normalQuantile } from './normal';
+import { areSiblings } from './kin';
 import { learnPace, SPREAD, usualIntervalDays } from './pace';
+import { usualMassG, usualSizeMm } from '@/core/profiles/weight';
 import { premoultChance } from './premoult';
+import { requireGrowth } from './sense';
 import { dyarRatio, learnGrowth } from './sizes';
 import { kaplanMeier } from './survival';
 
@@ -36,7 +39,7 @@ describe('the next moult', () => {
     let held = 0;
     const HISTORIES = 400;
     for (let history = 0; history < HISTORIES; history += 1) {
-      const pace = SPREAD.kind * normal() + SPREAD.animal * normal();
+      const pace = SPREAD.kind * normal() + SPREAD.batch * normal() + SPREAD.animal * normal();
       const interval = () => Math.max(3, Math.round(usual * Math.exp(pace + SPREAD.moult * normal())));
       const seen = Math.floor(chance() * 7);
       const intervals = Array.from({ length: seen }, interval);
@@ -93,6 +96,33 @@ describe('the next moult', () => {
     expect(slow.grounds.ownIntervals).toBe(5);
     const others = Array.from({ length: 5 }, () => steady(5, 220));
     expect(forecast({ moults: steady(1, 1), others }).grounds.paceTimes).toBeGreaterThan(1.4);
+  });
+
+  it('learns more from a sibling than from another of its kind, and nothing from itself twice', () => {
+    const slow = Array.from({ length: 5 }, (_, index) => ({ on: ago(20 + index * 220) }));
+    const paceWith = (change: Partial<MoultQuestion>) => forecast({ moults: [], ...change }).grounds.paceTimes;
+    const [usual, ofKind, ofBatch] = [paceWith({}), paceWith({ others: [slow] }), paceWith({ siblings: [slow] })];
+    expect(ofKind).toBeGreaterThan(usual);
+    expect(ofBatch).toBeGreaterThan(ofKind);
+    expect(forecast({ siblings: [slow] }).grounds).toMatchObject({ siblings: 1, otherAnimals: 0 });
+    expect(
+      areSiblings({ motherId: null, outOfId: 'x', batch: null }, { motherId: 'x', outOfId: 'x', batch: null }),
+    ).toBe(true);
+    const unknown = { motherId: null, outOfId: null, batch: null };
+    expect(areSiblings(unknown, unknown)).toBe(false);
+  });
+
+  it('comes sooner when signs say so, as often as Bayes says, and later when its days are counted again', () => {
+    const plain = forecast();
+    const signed = forecast({ signs: ['bald-patch-dark', 'contractions'] });
+    expect((signed.next?.median ?? '') < (plain.next?.median ?? '')).toBe(true);
+    expect(signed.next?.p10 ?? '').toBe(plain.next?.p10 === TODAY ? TODAY : (signed.next?.p10 ?? ''));
+    const close = forecast({ signs: ['dark'] });
+    const days = daysBetween(TODAY, close.next?.median ?? '');
+    if (close.premoultPct > 50) expect(days).toBeLessThanOrEqual(close.grounds.closeDays);
+    // Within 7 days is part of the close window: it grows by the same factor.
+    const factor = close.premoultPct / close.grounds.priorPct;
+    expect(close.next?.within7DaysPct ?? NaN).toBeCloseTo((plain.next?.within7DaysPct ?? NaN) * factor, 0);
   });
 
   it('is not forecast for those that moult no more', () => {
@@ -153,6 +183,26 @@ describe('sizes', () => {
   // Dyar (1890), Psyche 5, 420-422: head widths of a caterpillar 0.21, 0.31, 0.47, 0.68, 1.0 mm run by about 1.48. From memory.
   it('give Dyar’s ratio of successive head widths', () => {
     expect(dyarRatio([0.21, 0.31, 0.47, 0.68, 1.0])).toBeCloseTo(1.48, 1);
+  });
+});
+
+describe('a size written down', () => {
+  const sizes = [
+    { on: ago(100), sizeMm: 50 },
+    { on: ago(20), sizeMm: 62 },
+  ];
+  it('may not shrink, whether it is written late or early', () => {
+    expect(() => requireGrowth(profile, sizes, ago(10), 60)).not.toThrow();
+    expect(() => requireGrowth(profile, sizes, ago(10), 40)).toThrow(/62 mm was written down/);
+    expect(() => requireGrowth(profile, sizes, ago(50), 90)).toThrow(/It would shrink/);
+    expect(() => requireGrowth(profile, sizes, ago(150), 40)).not.toThrow();
+  });
+  it('has a usual weight by its cube, and back', () => {
+    const mass = usualMassG(profile, 120) ?? NaN;
+    expect(usualSizeMm(profile, mass)).toBeCloseTo(120, 9);
+    // Przibram and Megusar (1912): the mass doubles while the length grows by the cube root of 2.
+    expect((usualMassG(profile, 120 * Math.cbrt(2)) ?? NaN) / mass).toBeCloseTo(2, 9);
+    expect(usualMassG({ ...profile, massGPerCm3: undefined } as never, 10)).toBeNull();
   });
 });
 

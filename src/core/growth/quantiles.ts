@@ -29,3 +29,9 @@ export function numbersOf(values: Float64Array): { p10: number; median: number; 
   const at = (share: number) => select(copy, Math.round(share * (copy.length - 1)));
   return { p10: at(0.1), median: at(0.5), p90: at(0.9) };
 }
+
+/** The same of a list that is in order already. */
+export function numbersInOrder(values: Float64Array): { p10: number; median: number; p90: number } {
+  const at = (share: number) => values[Math.round(share * (values.length - 1))] as number;
+  return { p10: at(0.1), median: at(0.5), p90: at(0.9) };
+}

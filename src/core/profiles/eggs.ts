@@ -30,3 +30,13 @@ export function asEggs(profile: CareProfile): CareProfile {
     leaveAloneSigns: [],
   };
 }
+
+/**
+ * The usual size of a hatchling in the measure that is taken of its kind, from the width of its young; null where that
+ * is not known. mm
+ */
+export function hatchlingMm({ young, measure, proportions }: CareProfile): number | null {
+  if (measure.usualMm) return null;
+  const widthPerTaken = measure.takes === 'carapaceWidthMm' ? 1 : proportions.carapaceWidthMm?.value;
+  return young && widthPerTaken ? young.widthMm.value / widthPerTaken : null;
+}

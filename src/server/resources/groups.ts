@@ -3,6 +3,7 @@ import type { Entry, Resident } from '@/contract/records';
 import { censusOf } from '@/core/growth/census';
 import { kaplanMeier } from '@/core/growth/survival';
 import { requireStage } from '@/core/profiles/animal';
+import type { BodyMeasure } from '@/core/profiles/profile';
 import { careOf } from '../care';
 import type { Handlers } from '../http/mount';
 import { invalid, notFound, Problem } from '../http/problem';
@@ -11,7 +12,7 @@ import { findEntry, headEntriesOf, insertEntry } from '../storage/entries';
 import { findResident, insertResident, listOfSpecies, listResidents } from '../storage/residents';
 import { dayOf, type Deps } from './deps';
 import { requireRoomFor } from './occupancy';
-import { requireAfterArrival, requireCensus } from './sense';
+import { hatchlingSize, requireAfterArrival, requireCensus } from './sense';
 
 type Names = 'residentBatch' | 'partResident' | 'joinResident';
 
@@ -61,14 +62,15 @@ export function groupHandlers({ database, clock }: Deps): Pick<Handlers, Names> 
         const on = dayOf(clock, body.on);
         requireAfterArrival(source, on);
         const stage = body.stage ?? source.stage;
-        requireStage(care.of({ ...source, stage }), stage);
+        const profile = care.of({ ...source, stage });
+        requireStage(profile, stage);
         const heads = source.headCount ?? Infinity;
         if (body.count >= heads) {
           const message = `There are ${heads}: taking out ${body.count} would leave nobody. Move the whole group instead.`;
           throw invalid('count', message);
         }
         const isSingle = body.count === 1 && care.of(source).company.sameKind === 'alone';
-        const { homeId, count, called, sex, keeper, legSpanMm, bodyLengthMm, carapaceWidthMm } = body;
+        const { homeId, count, called, sex, keeper } = body;
         const newcomer = { ...source, id, called: called ?? null, headCount: isSingle ? undefined : count };
         const home = await requireRoomFor(queries, care, homeId, 'homeId', newcomer);
         const hatches = source.form === 'eggs' && stage !== 'egg';
@@ -84,7 +86,11 @@ export function groupHandlers({ database, clock }: Deps): Pick<Handlers, Names> 
         const pair = randomUUID();
         const common = { on, at: clock.now(), keeper: keeper ?? null, note: null };
         const entryId = randomUUID();
-        const measured = withoutUndefined({ legSpanMm, bodyLengthMm, carapaceWidthMm });
+        const given = sizesOf(body);
+        const isMeasured = Object.values(given).some((each) => each !== undefined);
+        // Those of a group are of its size, as long as nobody measured them.
+        const sizes = hatches ? { ...given, ...hatchlingSize(profile, given) } : isMeasured ? given : sizesOf(source);
+        const measured = withoutUndefined(sizes);
         const taken: Omit<Entry, 'undoneAt'> = {
           ...common,
           id: entryId,
@@ -150,6 +156,12 @@ async function requireGroup(queries: Queries, id: string): Promise<Resident> {
   return resident;
 }
 
+type Sizes = { [Name in BodyMeasure]?: number | undefined };
+const sizesOf = ({ legSpanMm, bodyLengthMm, carapaceWidthMm }: Sizes): Sizes => ({
+  legSpanMm,
+  bodyLengthMm,
+  carapaceWidthMm,
+});
 const nameOf = (resident: Resident) => resident.called ?? resident.scientificName;
 const withoutUndefined = (record: Record<string, number | undefined>) =>
   Object.fromEntries(Object.entries(record).flatMap(([key, value]) => (value === undefined ? [] : [[key, value]])));

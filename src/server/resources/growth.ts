@@ -11,7 +11,7 @@ import { requireStage } from '@/core/profiles/animal';
 import { quietDaysAfterMoult } from '@/core/plan/due';
 import { Refusal } from '@/core/refusal';
 import { careOf } from '../care';
-import { forgivingForecast, growthFactsOf, moultQuestionOf, moultsOf, signsOf } from '../growthFacts';
+import { forgivingForecast, growthFactsOf, moultQuestionOf, ownMoultsOf, signsOf } from '../growthFacts';
 import type { Handlers } from '../http/mount';
 import { notFound } from '../http/problem';
 import { entriesForRound } from '../storage/entries';
@@ -87,7 +87,7 @@ export function growthHandlers({ database, clock }: Deps): Pick<Handlers, Names>
             {
               residentId: resident.id,
               temperatureC: facts.warmth(home).temperatureC,
-              moults: moultsOf(facts, resident, care.of(resident).measure.takes),
+              moults: ownMoultsOf(facts, resident, care.of(resident).measure.takes),
               signs: signsOf(entries, resident.id),
             },
           ];
@@ -101,7 +101,7 @@ export function growthHandlers({ database, clock }: Deps): Pick<Handlers, Names>
       const home = resident && (await findHome(database, resident.homeId));
       if (!resident || !home) throw notFound('resident with that id');
       const asOf = clock.today();
-      const facts = await growthFactsOf(database, [resident], asOf, clock.now());
+      const facts = await growthFactsOf(database, resident, asOf, clock.now());
       const signs = signsOf(await entriesForRound(database, asOf, resident.id), resident.id);
       const question = moultQuestionOf(facts, care, resident, home, signs, asOf);
       const { profile, moults, sizeMm } = question;

@@ -7,7 +7,16 @@ import type { Handlers } from '../http/mount';
 import { invalid, notFound, Problem } from '../http/problem';
 import { sqlState, UNIQUE_VIOLATION, type Queries } from '../storage/database';
 import { findEntry, historyOf, insertEntry } from '../storage/entries';
-import { findEver, findResident, insertResident, listGone, listResidents, updateResident } from '../storage/residents';
+import {
+  findEver,
+  findResident,
+  insertResident,
+  isKnown,
+  listGone,
+  listResidents,
+  updateBirth,
+  updateResident,
+} from '../storage/residents';
 import { dayOf, type Deps } from './deps';
 import { requireDepthFits, requireRoomFor } from './occupancy';
 
@@ -22,7 +31,7 @@ export function residentHandlers({ database, clock }: Deps): Pick<Handlers, Name
     goneResidents: async () => ({ residents: await listGone(database) }),
 
     history: async ({ params, query }) => {
-      if (!(await findEver(database, params.id))) throw notFound('resident with that id');
+      if (!(await isKnown(database, params.id))) throw notFound('resident with that id');
       const kinds = query.kinds?.split(',') ?? null;
       const entries = await historyOf(database, params.id, PAGE + 1, kinds, query.before ?? null);
       return { entries: entries.slice(0, PAGE), hasMore: entries.length > PAGE };
@@ -37,9 +46,10 @@ export function residentHandlers({ database, clock }: Deps): Pick<Handlers, Name
         requireStage(profile, after.stage);
         requireSchool(profile, after.school ?? undefined);
         takenMeasure(profile, after);
-        if (after.bornOn) requireBirth(after.bornOn, before.takenInOn);
+        if (body.bornOn) requireBirth(body.bornOn, before.takenInOn);
         await requireParents(queries, after, params.id);
         await updateResident(queries, after);
+        if (body.bornOn !== undefined) await updateBirth(queries, params.id, body.bornOn);
         return { resident: await requireResident(queries, params.id) };
       }),
 

@@ -5,6 +5,7 @@ import { checkHistory } from '@/core/growth/forecast';
 import { requireGrowth } from '@/core/growth/sense';
 import { requireStage } from '@/core/profiles/animal';
 import type { CareBook } from '@/core/profiles/careBook';
+import { hatchlingMm } from '@/core/profiles/eggs';
 import { BODY_MEASURES, type BodyMeasure, type CareProfile } from '@/core/profiles/profile';
 import { Refusal } from '@/core/refusal';
 import { invalid, Problem } from '../http/problem';
@@ -25,7 +26,7 @@ export async function requireSense(
   care: CareBook,
   body: NewEntry,
   on: string,
-): Promise<{ everybody?: 1; count?: number; stage?: string }> {
+): Promise<Record<string, string | number>> {
   if (body.kind === 'soil-set') {
     await requireSoil(queries, body);
     return {};
@@ -47,7 +48,7 @@ export async function requireSense(
       await requireSizes(queries, profile, resident, body, on);
       return {};
     case 'hatched':
-      return { stage: requireEggs(care, resident, body) };
+      return hatching(care, resident, body);
     case 'died':
     case 'passed-on':
       return leaving(resident, body.count);
@@ -146,16 +147,29 @@ async function requireHistory(
   requireGrowth(profile, sizes, on, size);
 }
 
-/** The stage that hatchlings are in. */
-function requireEggs(care: CareBook, resident: Resident, { stage }: About<'hatched'>): string {
+/** The stage that hatchlings are in, and their usual size where nobody measured one. */
+function hatching(care: CareBook, resident: Resident, body: About<'hatched'>): Record<string, string | number> {
   if (resident.stage !== 'egg') {
     throw invalid('residentId', `${nameOf(resident)} is in the stage ${resident.stage}: only eggs hatch.`);
   }
-  const hatchlings: string[] = care.of({ ...resident, stage: undefined }).stages.filter((each) => each !== 'egg');
-  if (stage !== undefined && !hatchlings.includes(stage)) {
-    throw invalid('stage', `Must be one of ${hatchlings.join(', ')}; got ${stage}.`);
+  const profile = care.of({ ...resident, stage: undefined });
+  const hatchlings: string[] = profile.stages.filter((each) => each !== 'egg');
+  if (body.stage !== undefined && !hatchlings.includes(body.stage)) {
+    throw invalid('stage', `Must be one of ${hatchlings.join(', ')}; got ${body.stage}.`);
   }
-  return stage ?? hatchlings[0] ?? 'nymph';
+  return { stage: body.stage ?? hatchlings[0] ?? 'nymph', ...hatchlingSize(profile, body) };
+}
+
+/** The usual size of hatchlings, where none is given. @throws Problem where their kind has none */
+export function hatchlingSize(
+  profile: CareProfile,
+  given: { [Name in BodyMeasure]?: number | undefined },
+): Record<string, number> {
+  const { takes, usualMm, name } = profile.measure;
+  if (usualMm || BODY_MEASURES.some((each) => given[each] !== undefined)) return {};
+  const usual = hatchlingMm(profile);
+  if (usual === null) throw invalid(takes, `Measure one: the ${name} of a hatchling in millimetres.`);
+  return { [takes]: Math.round(usual * 10) / 10 };
 }
 
 /** How many leave; `everybody` when nobody is left. */

@@ -38,7 +38,7 @@ SELECT r.id, r.called, r.scientific_name, r.common_name, r.profile, r.source, r.
   weighed.mass_g,
   counted.head_count + coalesce(changed.heads, 0) AS head_count,
   stepped.instar + coalesce(moulted.times, 0) AS instar,
-  gone.on_day AS left_on, gone.kind AS left_by
+  gone.on_day AS left_on, gone.at AS left_at, gone.kind AS left_by
 FROM resident r
 CROSS JOIN LATERAL (
   SELECT e.on_day FROM entry e
@@ -60,7 +60,7 @@ LEFT JOIN LATERAL (
   SELECT jsonb_strip_nulls(jsonb_build_object('legSpanMm', e.data -> 'legSpanMm', 'bodyLengthMm',
       e.data -> 'bodyLengthMm', 'carapaceWidthMm', e.data -> 'carapaceWidthMm')) AS measures, e.on_day
   FROM entry e
-  WHERE e.resident_id = r.id AND e.kind IN ('taken-in', 'moulted', 'measured') AND e.undone_at IS NULL
+  WHERE e.resident_id = r.id AND e.kind IN ('taken-in', 'moulted', 'measured', 'hatched') AND e.undone_at IS NULL
     AND e.data ?| ARRAY['legSpanMm', 'bodyLengthMm', 'carapaceWidthMm']
   ORDER BY e.on_day DESC, e.at DESC, e.seq DESC LIMIT 1
 ) sized ON true
@@ -106,7 +106,7 @@ LEFT JOIN LATERAL (
     AND (e.on_day, e.at, e.seq) > (stepped.on_day, stepped.at, stepped.seq)
 ) moulted ON true
 LEFT JOIN LATERAL (
-  SELECT e.on_day, e.kind FROM entry e
+  SELECT e.on_day, e.at, e.kind FROM entry e
   WHERE e.resident_id = r.id AND e.kind IN ('died', 'passed-on', 'joined-into') AND e.undone_at IS NULL
     AND e.data ? 'everybody'
   ORDER BY e.on_day DESC, e.at DESC, e.seq DESC LIMIT 1

@@ -189,12 +189,17 @@ export interface MoultRow extends Partial<Record<BodyMeasure, number>> {
   stage?: Stage;
 }
 
-/** The moults of single animals, here or gone, oldest first, with the sizes taken after each and the stage it began. */
-export async function moultsOfAll(queries: Queries): Promise<Map<string, MoultRow[]>> {
+/**
+ * The moults of single animals, here or gone, oldest first, with the sizes taken after each and the stage it began.
+ * @param of whose; everybody's if null
+ */
+export async function moultsOf(queries: Queries, of: string[] | null): Promise<Map<string, MoultRow[]>> {
   const rows = await queries.query<{ resident_id: string; on_day: string; data: Record<string, unknown> }>(
     `SELECT DISTINCT ON (e.resident_id, e.on_day) e.resident_id, e.on_day, e.data
      FROM entry e WHERE e.kind = 'moulted' AND e.undone_at IS NULL AND NOT e.data ? 'count'
+       AND ($1::uuid[] IS NULL OR e.resident_id = ANY ($1))
      ORDER BY e.resident_id, e.on_day, e.at DESC, e.seq DESC`,
+    [of],
   );
   const moults = new Map<string, MoultRow[]>();
   for (const { resident_id, on_day, data } of rows) {

@@ -22,9 +22,11 @@ interface HomeRow {
   resident_ids: string[];
 }
 
-const SELECT = `
+/** Homes with their tenants; `among` narrows down whom to look at. */
+const select = (among: string) => `
   WITH tenants AS MATERIALIZED (
-    SELECT r.home_id, json_agg(r.id ORDER BY r.taken_in_on, r.id) AS resident_ids FROM resident_now r GROUP BY r.home_id
+    SELECT r.home_id, json_agg(r.id ORDER BY r.taken_in_on, r.id) AS resident_ids FROM resident_now r ${among}
+    GROUP BY r.home_id
   )
   SELECT h.*, coalesce(t.resident_ids, '[]'::json) AS resident_ids
   FROM home_now h JOIN shelf s ON s.id = h.shelf_id LEFT JOIN tenants t ON t.home_id = h.id`;
@@ -52,11 +54,13 @@ const fromRow = (row: HomeRow): Home => ({
 
 /** All homes in the order of the round. */
 export async function listHomes(queries: Queries): Promise<Home[]> {
-  return (await queries.query<HomeRow>(`${SELECT} ORDER BY s.position, h.place, h.code`)).map(fromRow);
+  return (await queries.query<HomeRow>(`${select('')} ORDER BY s.position, h.place, h.code`)).map(fromRow);
 }
 
 export async function findHome(queries: Queries, id: string): Promise<Home | undefined> {
-  const [row] = await queries.query<HomeRow>(`${SELECT} WHERE h.id = $1`, [id]);
+  const everInIt = `WHERE r.id IN (SELECT e.resident_id FROM entry e
+    WHERE e.home_id = $1 AND e.kind IN ('taken-in', 'moved') AND e.undone_at IS NULL)`;
+  const [row] = await queries.query<HomeRow>(`${select(everInIt)} WHERE h.id = $1`, [id]);
   return row && fromRow(row);
 }
 

@@ -43,8 +43,7 @@ const fromRow = (row: ResidentRow): Resident => ({
   // Of a group its census tells who is in which.
   ...(row.instar !== null && row.form === 'single' && { instar: row.instar }),
   measuredOn: row.measured_on,
-  // Eggs that have hatched are a group from then on.
-  form: row.form === 'eggs' && row.stage !== 'egg' ? 'group' : row.form,
+  form: formNow(row),
   bornOn: row.born_on,
   motherId: row.mother_id,
   fatherId: row.father_id,
@@ -58,6 +57,12 @@ const fromRow = (row: ResidentRow): Resident => ({
   takenInOn: row.taken_in_on,
   homeId: row.home_id,
 });
+
+/** Eggs that have hatched are a group from then on, and eggs again when that is taken back. */
+function formNow({ form, stage }: ResidentRow): Resident['form'] {
+  if (form === 'colony') return form;
+  return stage === 'egg' ? 'eggs' : form === 'eggs' ? 'group' : form;
+}
 
 /** All residents as they are now, in the order of the round. */
 export async function listResidents(queries: Queries): Promise<Resident[]> {
@@ -91,10 +96,17 @@ export async function listOfSpecies(queries: Queries, scientificName: string): P
   return rows.map(fromRow);
 }
 
-/** Who is related to whom, of all that ever were here. */
-export async function listKin(queries: Queries): Promise<Kin[]> {
+/** Whether somebody was ever taken in under an id. */
+export async function isKnown(queries: Queries, id: string): Promise<boolean> {
+  return (await queries.query('SELECT id FROM resident WHERE id = $1', [id])).length > 0;
+}
+
+/** Who is related to whom, of all that ever were here, or of one species. */
+export async function listKin(queries: Queries, scientificName: string | null): Promise<Kin[]> {
   const rows = await queries.query<ResidentRow>(
-    'SELECT id, scientific_name, mother_id, out_of_id, batch FROM resident ORDER BY id',
+    `SELECT id, scientific_name, mother_id, out_of_id, batch FROM resident
+     WHERE $1::text IS NULL OR scientific_name = $1 ORDER BY id`,
+    [scientificName],
   );
   return rows.map(({ id, scientific_name, mother_id, out_of_id, batch }) => ({
     id,
@@ -109,7 +121,7 @@ export type Kin = Pick<Resident, 'id' | 'scientificName' | 'motherId' | 'outOfId
 /** Those that are here no longer, the last to leave first. */
 export async function listGone(queries: Queries): Promise<GoneResident[]> {
   const rows = await queries.query<ResidentRow>(
-    'SELECT r.* FROM resident_ever r WHERE r.left_on IS NOT NULL ORDER BY r.left_on DESC, r.id',
+    'SELECT r.* FROM resident_ever r WHERE r.left_on IS NOT NULL ORDER BY r.left_on DESC, r.left_at DESC, r.id',
   );
   return rows.flatMap((row) =>
     row.left_on !== null && row.left_by !== null ? [{ ...fromRow(row), leftOn: row.left_on, leftBy: row.left_by }] : [],
@@ -119,7 +131,10 @@ export async function listGone(queries: Queries): Promise<GoneResident[]> {
 /** Who lives in a home, other than `besides`. */
 export async function residentsIn(queries: Queries, homeId: string, besides?: string): Promise<Resident[]> {
   const rows = await queries.query<ResidentRow>(
-    'SELECT r.* FROM resident_now r WHERE r.home_id = $1 ORDER BY r.taken_in_on, r.id',
+    `SELECT r.* FROM resident_now r
+     WHERE r.home_id = $1 AND r.id IN (SELECT e.resident_id FROM entry e
+       WHERE e.home_id = $1 AND e.kind IN ('taken-in', 'moved') AND e.undone_at IS NULL)
+     ORDER BY r.taken_in_on, r.id`,
     [homeId],
   );
   return rows.map(fromRow).filter((resident) => resident.id !== besides);
@@ -154,31 +169,32 @@ const valuesOf = (resident: ResidentFacts) => [
   resident.source,
   resident.permit,
   resident.school,
-  resident.form,
-  resident.bornOn,
   resident.motherId,
   resident.fatherId,
-  resident.outOfId,
   resident.batch,
 ];
 
-/** Corrects who a resident is. */
+/** Corrects who a resident is; the day of its birth is a matter of its own. */
 export async function updateResident(queries: Queries, resident: ResidentFacts): Promise<void> {
   await queries.query(
     `UPDATE resident SET called = $2, scientific_name = $3, common_name = $4, profile = $5, sex = $6, source = $7,
-       permit = $8, school = $9, form = $10, born_on = $11, mother_id = $12, father_id = $13, out_of_id = $14,
-       batch = $15
+       permit = $8, school = $9, mother_id = $10, father_id = $11, batch = $12
      WHERE id = $1`,
     valuesOf(resident),
   );
 }
 
+/** Sets the day it was born; of eggs that hatched here their hatching tells it. */
+export async function updateBirth(queries: Queries, id: string, bornOn: string | null): Promise<void> {
+  await queries.query('UPDATE resident SET born_on = $2 WHERE id = $1', [id, bornOn]);
+}
+
 /** Writes who a resident is. It is not here before its `taken-in` entry is written too. */
 export async function insertResident(queries: Queries, resident: ResidentFacts): Promise<void> {
   await queries.query(
-    `INSERT INTO resident (id, called, scientific_name, common_name, profile, sex, source, permit, school, form,
-       born_on, mother_id, father_id, out_of_id, batch)
+    `INSERT INTO resident (id, called, scientific_name, common_name, profile, sex, source, permit, school, mother_id,
+       father_id, batch, out_of_id, form, born_on)
      VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15)`,
-    valuesOf(resident),
+    [...valuesOf(resident), resident.outOfId, resident.form, resident.bornOn],
   );
 }

@@ -7,6 +7,7 @@ import { problemOf, useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import { keeperField } from '@/client/preferences';
 import type { Resident } from '@/contract/records';
+import { parseLength } from '@/core/measure/length';
 import { Button } from '../components/Button';
 import { Choices } from '../components/Choices';
 import { Field } from '../components/Field';
@@ -14,6 +15,8 @@ import { Body, Soft } from '../components/Words';
 import { headCountIn } from '../forms/checks';
 import { space } from '../theme/tokens';
 import { calledWords } from '../words/residents';
+import { capital } from '../words/text';
+import { useLength } from '../words/useLength';
 import { DayField, useDay } from './DayField';
 
 interface Props {
@@ -80,12 +83,19 @@ export function InstarForm({ resident, onDone }: Props) {
 /** All the eggs that will hatch have hatched: what is left is a group from now on. */
 export function HatchForm({ resident, onDone }: Props) {
   const write = useLog((log) => log.write);
+  const length = useLength();
+  const { measure } = useHouse((house) => house.care).of({ ...resident, stage: undefined });
   const count = useCount();
+  const [typed, setTyped] = useState('');
+  const [problem, setProblem] = useState<string>();
   const day = useDay();
   const save = async () => {
     const heads = count.read();
+    const size = typed.trim() === '' ? null : parseLength(typed, length.unit);
+    if (size && !size.ok) return setProblem(size.problem);
     if (heads === undefined) return;
-    const entry = { kind: 'hatched', residentId: resident.id, headCount: heads, ...day.field } as const;
+    const measured = size ? { [measure.takes]: size.mm } : {};
+    const entry = { kind: 'hatched', residentId: resident.id, headCount: heads, ...measured, ...day.field } as const;
     if (await write(entry, `${calledWords(resident)}: ${heads} hatched.`)) onDone();
   };
   return (
@@ -101,6 +111,17 @@ export function HatchForm({ resident, onDone }: Props) {
         problem={count.problem}
         onChange={count.onChange}
         keyboard="number-pad"
+      />
+      <Field
+        label={`${capital(measure.name)} of one, ${length.unit}`}
+        value={typed}
+        problem={problem}
+        onChange={(text) => {
+          setTyped(text);
+          setProblem(undefined);
+        }}
+        hint="Leave empty for what is usual."
+        keyboard="decimal-pad"
       />
       <Button title="Write down" onPress={() => void save()} />
     </View>
