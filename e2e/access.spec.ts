@@ -14,6 +14,33 @@ const PLACES: { name: string; open: (page: Page) => Promise<void> }[] = [
       await page.getByRole('radio', { name: 'It moulted' }).click();
     },
   },
+  {
+    name: 'a group',
+    open: async (page) => {
+      await page.goto('/residents');
+      await page.getByLabel('Find by name, box or batch').fill('hedge');
+      await page.getByRole('link', { name: /^The hedge/ }).click();
+      await page.getByRole('radio', { name: 'Take some out' }).click();
+      await expect(page.getByRole('img', { name: /^Survival/ })).toBeVisible();
+      await page.getByRole('button', { name: 'Where it comes from' }).click();
+    },
+  },
+  {
+    name: 'dead or moulting',
+    open: async (page) => {
+      await page.goto('/residents');
+      await page.getByRole('link', { name: /^Widow Orme/ }).click();
+      await page.getByRole('button', { name: 'Dead or moulting?' }).click();
+      await expect(page.getByText(/^What do you see/)).toBeVisible();
+    },
+  },
+  {
+    name: 'many at once',
+    open: async (page) => {
+      await page.goto('/bulk');
+      await page.getByRole('radio', { name: 'Shelf B, upper' }).click();
+    },
+  },
   { name: 'the homes', open: async (page) => void (await page.goto('/homes')) },
   {
     name: 'one home',

@@ -165,7 +165,8 @@ test('settings are kept on the device: unit, night, keeper', async ({ page }) =>
   await page.goto('/residents');
   await page.getByRole('link', { name: /^Bramble/ }).click();
   await expect(page.getByText('Offered 2 of 2.2 cm').first()).toBeVisible();
-  await expect(page.getByText('Imre Talsk').first()).toBeVisible();
+  await page.getByRole('button', { name: /^today: Offered 2 of 2.2 cm/ }).click();
+  await expect(page.getByText('by Imre Talsk')).toBeVisible();
   await page.goto('/');
   await page.getByRole('switch', { name: 'Night colours' }).click();
   await expect(page.getByRole('heading', { name: /’s round$/ })).toBeVisible();

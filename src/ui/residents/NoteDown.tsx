@@ -45,7 +45,8 @@ const OF_FORM: Record<Form, What[]> = {
 /** What the round does not ask for. */
 export function NoteDown({ resident }: { resident: Resident }) {
   const [what, setWhat] = useState<What>();
-  const done = () => setWhat(undefined);
+  // While it was being saved another form may have been opened: that one stays.
+  const done = () => setWhat((now) => (now === what ? undefined : now));
   const form = { resident, onDone: done };
   const isMany = resident.form !== 'single';
   const titleOf = (each: What) => (each === 'left' && isMany ? 'Some left' : TITLES[each]);

@@ -140,7 +140,12 @@ function PastedTable({ head }: { head: React.ReactNode }) {
   const problems = lines.filter((each) => each.problem !== undefined);
   const save = async () => {
     // The server holds each line against its own kind.
-    if (await writeMany(entries as Parameters<typeof writeMany>[0], `${entries.length} lines written down.`))
+    if (
+      await writeMany(
+        entries as Parameters<typeof writeMany>[0],
+        `${entries.length} ${entries.length === 1 ? 'line' : 'lines'} written down.`,
+      )
+    )
       setText('');
   };
   const title =

@@ -60,7 +60,7 @@ function ResidentPane({ resident, home }: { resident: Resident; home: Home }) {
       actions={
         <>
           <Button grow rank="second" title={`Home ${home.code}`} onPress={() => router.push(`/homes/${home.id}`)} />
-          <Button grow title="Write down" onPress={goToWriteDown} />
+          <Button grow title="New entry" onPress={goToWriteDown} />
         </>
       }
     >

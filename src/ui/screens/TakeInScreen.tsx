@@ -8,6 +8,7 @@ import { problemOf, useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import { keeperField } from '@/client/preferences';
 import type { RankedHome } from '@/core/housing/rank';
+import { isDay } from '@/core/measure/day';
 import { checkScientificName } from '@/core/measure/scientificName';
 import { SEXES, type Stage } from '@/core/profiles/profile';
 import { Button } from '../components/Button';
@@ -35,7 +36,15 @@ interface Values {
   headCount: string;
   source: string;
   permit: string;
+  instar: string;
+  bornOn: string;
+  batch: string;
 }
+
+const EMPTY: Values = {
+  ...{ scientificName: '', commonName: '', called: '', size: '', headCount: '', source: '', permit: '' },
+  ...{ instar: '', bornOn: '', batch: '' },
+};
 
 /** By the measure that is taken; the server holds each to its own. */
 const SIZE_LIMITS_MM = { legSpanMm: [0.5, 400], bodyLengthMm: [0.2, 640], carapaceWidthMm: [0.05, 60] } as const;
@@ -56,7 +65,7 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
   const show = useLog((log) => log.show);
   const loading = useLoadState();
   const { control, setValue, setError, handleSubmit, clearErrors } = useForm<Values>({
-    defaultValues: { scientificName: '', commonName: '', called: '', size: '', headCount: '', source: '', permit: '' },
+    defaultValues: EMPTY,
     mode: 'onTouched',
   });
   const [profile, setProfile] = useState('ground-tarantula');
@@ -71,7 +80,9 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
   const suggestion = nameForm.ok ? undefined : nameForm.suggestion;
   const scientificName = typedName.trim();
   const species = knownSpecies.find((each) => each.name === scientificName);
-  const kept = care.of({ profile, scientificName });
+  const kept = care.of({ profile, scientificName, stage });
+  const hasEggs = kept.stages.includes('egg');
+  const isEggs = stage === 'egg' && kept.silhouette !== 'ant';
   const { measure } = kept;
   const limits = SIZE_LIMITS_MM[measure.takes];
   const sizeMm = lengthIn(typedSize, length.unit);
@@ -92,7 +103,7 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
   const pickProfile = (id: string) => {
     setProfile(id);
     const { stages } = care.of({ profile: id });
-    if (!stages.includes(stage)) setStage(stages.at(-1) ?? stage);
+    if (stage !== 'egg' && !stages.includes(stage)) setStage(stages.at(-1) ?? stage);
   };
   const asked = typedName.trim().toLowerCase();
   const offered = knownSpecies
@@ -120,6 +131,9 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
           called: given(values.called),
           source: given(values.source),
           permit: given(values.permit),
+          bornOn: given(values.bornOn),
+          batch: given(values.batch),
+          instar: headCountIn(values.instar),
           profile,
           stage,
           sex,
@@ -195,12 +209,22 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
         <Heading>Stage</Heading>
         <Choices
           label="Stage"
-          choices={kept.stages.map((value) => ({ value, title: value }))}
+          choices={(hasEggs ? kept.stages : ['egg' as const, ...kept.stages]).map((value) => ({ value, title: value }))}
           value={stage}
           onChange={setStage}
         />
         <Heading>Sex</Heading>
         <Choices label="Sex" choices={SEXES.map((value) => ({ value, title: value }))} value={sex} onChange={setSex} />
+        {isEggs ? null : (
+          <FormField
+            control={control}
+            name="instar"
+            label="Instar, if you know it"
+            hint="The first one out of the egg is 1."
+            keyboard="number-pad"
+            check={(text) => text.trim() === '' || headCountIn(text) !== undefined || 'A whole number from 1 to 59.'}
+          />
+        )}
         <FormField
           control={control}
           name="size"
@@ -215,7 +239,7 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
           <FormField
             control={control}
             name="headCount"
-            label="How many"
+            label={isEggs ? 'How many eggs' : 'How many'}
             hint="Leave empty if nobody counted."
             keyboard="number-pad"
             check={(text) =>
@@ -227,6 +251,19 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
       <View style={styles.part}>
         <Heading>Papers</Heading>
         <FormField control={control} name="source" label="Where it came from" />
+        <FormField
+          control={control}
+          name="batch"
+          label="Batch"
+          hint="Those of one batch are siblings: the forecast learns from them."
+        />
+        <FormField
+          control={control}
+          name="bornOn"
+          label="Hatched on, as 2026-03-14"
+          keyboard="numbers-and-punctuation"
+          check={(text) => text.trim() === '' || isDay(text.trim()) || 'A day written 2026-03-14, or nothing.'}
+        />
         <FormField control={control} name="permit" label="Permit, if one is needed" />
       </View>
       <View style={styles.part}>

@@ -16,6 +16,8 @@ const answer = {
   asOf: TODAY,
   outgrownMm,
   temperatureC: 24,
+  temperatureFrom: 'probe',
+  isGroup: false,
   forecast: moultForecast({
     profile,
     stage: 'juvenile',
@@ -33,7 +35,7 @@ describe('a moult to come', () => {
     expect(moultWords({ ...next, ...pcts }, TODAY)).toBe('Likely between 2 Apr and 9 Jun, about 4 May');
     expect(moultWords({ p10: TODAY, median: TODAY, p90: TODAY, ...pcts }, TODAY)).toBe('Any day now');
     expect(premoultWords(answer.forecast)).toMatch(
-      /^\d+ % within a month by the calendar, \d+ % with the signs noticed\.$/,
+      /^\d+ % within 28 days by the calendar, \d+ % with the signs noticed\.$/,
     );
   });
   it('tells sizes, the home outgrown, and what it rests on', () => {
@@ -42,7 +44,7 @@ describe('a moult to come', () => {
     expect(outgrownWords({ ...answer, outgrownMm: null }, 'A6')).toMatch(/serves it for life/);
     const lines = moultGrounds(answer, 'ground tarantula', temperatureWords('C'));
     expect(lines[0]).toBe(
-      'Usual for a ground tarantula of this stage at 24 C: 110 days from moult to moult (from memory).',
+      'Usual for a ground tarantula of this stage at 24 C, by the probe in its box: 110 days from moult to moult (from memory).',
     );
     expect(lines.join(' ')).toContain('“dark” counts 5.0 times');
   });
