@@ -3,7 +3,7 @@ import type { MoultFacts } from '@/contract/growth';
 import type { Resident } from '@/contract/records';
 import type { Species } from '@/contract/species';
 import { moultForecast, type SeenMoult } from '@/core/growth/forecast';
-import { areSiblings } from '@/core/growth/kin';
+import { areSiblings, OTHERS_ENOUGH } from '@/core/growth/kin';
 import { careBook } from '@/core/profiles/careBook';
 import type { CareProfile } from '@/core/profiles/profile';
 
@@ -37,6 +37,8 @@ const work = {
       if (!resident) return [];
       const profile = care.of(resident);
       const others = (ofSpecies.get(resident.scientificName) ?? []).filter(({ kin }) => kin.id !== residentId);
+      const of = (isSibling: boolean) =>
+        others.filter(({ kin }) => areSiblings(kin, resident) === isSibling).map((each) => each.moults);
       const question = {
         profile,
         stage: resident.stage,
@@ -44,8 +46,8 @@ const work = {
         signs,
         temperatureC,
         asOf: facts.asOf,
-        siblings: others.filter(({ kin }) => areSiblings(kin, resident)).map((each) => each.moults),
-        others: others.filter(({ kin }) => !areSiblings(kin, resident)).map((each) => each.moults),
+        siblings: of(true),
+        others: of(false).slice(0, OTHERS_ENOUGH),
         ahead: 1,
       };
       const answer = forgiving(question, moults);

@@ -1,7 +1,7 @@
 import type { Entry, Home, Resident } from '@/contract/records';
 import { censusOf, typicalMoults } from '@/core/growth/census';
 import { moultForecast, type MoultForecast, type MoultQuestion, type SeenMoult } from '@/core/growth/forecast';
-import { areSiblings } from '@/core/growth/kin';
+import { areSiblings, OTHERS_ENOUGH } from '@/core/growth/kin';
 import { USUAL_WARMTH } from '@/core/growth/pace';
 import type { Day } from '@/core/measure/day';
 import type { CareBook } from '@/core/profiles/careBook';
@@ -25,9 +25,6 @@ export interface GrowthFacts {
 /** Warmth is read off the probe in a home over so many days. */
 const WARMTH_DAYS = 60;
 const DAY_MS = 86_400_000;
-
-/** Of the others of a kind so many tell all there is to know of it. */
-const OTHERS_ENOUGH = 120;
 
 /** @param residents all of the house, or one with its siblings and enough others of its species */
 export async function growthFactsOf(
@@ -102,7 +99,8 @@ export function moultQuestionOf(
   for (const [id, rows] of facts.moults) {
     const kin = facts.kin.get(id);
     if (id === resident.id || kin?.scientificName !== resident.scientificName) continue;
-    (areSiblings(kin, resident) ? siblings : others).push(sized(rows, takes));
+    if (areSiblings(kin, resident)) siblings.push(sized(rows, takes));
+    else if (others.length < OTHERS_ENOUGH) others.push(sized(rows, takes));
   }
   const group = facts.groups.get(resident.id);
   return {

@@ -6,7 +6,7 @@ import { learnPace, usualIntervalDays, type Pace } from './pace';
 import { premoultChance } from './premoult';
 import { numbersInOrder, numbersOf } from './quantiles';
 import { SHRINKS } from './sense';
-import { learnGrowth } from './sizes';
+import { GROWTH_SPREAD, learnGrowth } from './sizes';
 
 export interface SeenMoult {
   on: Day;
@@ -149,7 +149,15 @@ export function moultForecast(question: MoultQuestion): MoultForecast {
   const sizeNow = question.sizeMm ?? sizes.at(-1);
   const last = starts.at(-1);
   const elapsed = last === undefined ? null : daysBetween(last, asOf);
-  const calendar = draw(pace, growth, usualDays ?? 0, elapsed, sizeNow, question.ahead ?? LOOKS_AHEAD_MOULTS);
+  const calendar = draw(
+    pace,
+    growth,
+    usualDays ?? 0,
+    elapsed,
+    sizeNow,
+    profile.growth.grownMm.value,
+    question.ahead ?? LOOKS_AHEAD_MOULTS,
+  );
   const closeDays = closeDaysOf(usualDays ?? 0);
   const priorPct = moultsNoMore ? 0 : sharePct(calendar, closeDays);
   const { pct: premoultPct, used } = premoultChance(priorPct, question.signs ?? []);
@@ -167,7 +175,7 @@ export function moultForecast(question: MoultQuestion): MoultForecast {
     sizeMm:
       sizeNow === undefined || moultsNoMore
         ? []
-        : drawn.sizes.map((each, index) => ({ moult: index + 1, ...numbersOf(each) })),
+        : drawn.sizes.map((each, index) => ({ moult: index + 1, ...sizesOf(each) })),
     moultsToAdult: sizeNow === undefined || moultsNoMore ? null : toAdult(profile, growth, sizeNow),
     outgrown: moultsNoMore ? null : outgrownWindow(drawn, question.outgrownMm, asOf),
     premoultPct: moultsNoMore ? 0 : premoultPct,
@@ -220,7 +228,7 @@ function ratiosOf(moults: SeenMoult[]): number[] {
 }
 
 interface Drawn {
-  /** Days from today to the next moults, one list a moult; sizes after them. */
+  /** Days from today to the next moults, one list a moult; logarithms of the sizes after them. */
   days: Float64Array[];
   sizes: Float64Array[];
 }
@@ -259,6 +267,7 @@ function draw(
   usualDays: number,
   elapsed: number | null,
   sizeNow: number | undefined,
+  grownMm: number,
   ahead: number,
 ): Drawn {
   // Doubt about the spread itself makes the tails heavier: a t with as many degrees as it is worth.
@@ -295,14 +304,19 @@ function draw(
     }
   }
   const ratioSd = Math.sqrt(growth.variance);
+  const grownLog = Math.log(grownMm);
   for (let moult = 0; moult < sizes.length; moult += 1) {
     const z = drawsOf(3 + 2 * moult).normal;
     const before = sizes[moult - 1];
     const after = sizes[moult] as Float64Array;
     for (let index = 0; index < DRAWS; index += 1) {
-      const ratio = growth.mean + ratioSd * (ratioZ[index] as number) + growth.spread * (z[index] as number);
-      const size = before ? (before[index] as number) : (sizeNow ?? NaN);
-      after[index] = ratio > 0 ? size * Math.exp(ratio) : size;
+      const own = ratioZ[index] as number;
+      const ratio = growth.mean + ratioSd * own + growth.spread * (z[index] as number);
+      const size = before ? (before[index] as number) : Math.log(sizeNow ?? NaN);
+      // Nobody grows for ever: each animal up to a size of its own about what is usual for its kind.
+      const largest = grownLog + GROWTH_SPREAD.grown * own;
+      const grown = ratio > 0 ? size + ratio : size;
+      after[index] = grown < largest ? grown : Math.max(size, largest);
     }
   }
   return { days, sizes };
@@ -352,6 +366,12 @@ function windowOf(days: Float64Array, asOf: Day, inOrder = false): Window {
   };
 }
 
+/** Percentiles of sizes from those of their logarithms. mm */
+function sizesOf(logs: Float64Array): { p10: number; median: number; p90: number } {
+  const { p10, median, p90 } = numbersOf(logs);
+  return { p10: Math.exp(p10), median: Math.exp(median), p90: Math.exp(p90) };
+}
+
 /** Moults until it is as large as its kind becomes, by its own growth. */
 function toAdult({ growth: { grownMm } }: CareProfile, growth: { mean: number; variance: number }, sizeNow: number) {
   const missing = Math.max(0, Math.log(grownMm.value / sizeNow));
@@ -363,9 +383,10 @@ function toAdult({ growth: { grownMm } }: CareProfile, growth: { mean: number; v
 /** When its size first passes what its home serves, draw by draw; null when most draws never do. */
 function outgrownWindow({ days, sizes }: Drawn, limitMm: number | null | undefined, asOf: Day): Window | null {
   if (limitMm === null || limitMm === undefined) return null;
+  const limitLog = Math.log(limitMm);
   const when = new Float64Array(DRAWS).fill(Infinity);
   for (let index = 0; index < DRAWS; index += 1) {
-    const moult = sizes.findIndex((each) => (each[index] ?? 0) > limitMm);
+    const moult = sizes.findIndex((each) => (each[index] ?? 0) > limitLog);
     if (moult >= 0) when[index] = days[moult]?.[index] ?? Infinity;
   }
   const numbers = numbersOf(when);

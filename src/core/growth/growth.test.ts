@@ -164,6 +164,10 @@ describe('sizes', () => {
     expect(second?.median).toBeGreaterThan(first?.median ?? Infinity);
     expect((first?.p90 ?? 0) - (first?.p10 ?? 0)).toBeGreaterThan(2);
     expect(answer.moultsToAdult?.median).toBeGreaterThan(2);
+    // Nobody grows for ever: about the size that is usual for a grown one.
+    const grown = forecast({ sizeMm: 140 }).sizeMm.at(-1);
+    expect(grown?.median ?? NaN).toBeGreaterThan(140);
+    expect(grown?.p90 ?? NaN).toBeLessThan(1.15 * profile.growth.grownMm.value);
     const limited = forecast({ moults, outgrownMm: 52 });
     expect(limited.outgrown?.median ?? '').toBe(limited.next?.median);
     expect(forecast({ moults, outgrownMm: 4000 }).outgrown).toBeNull();

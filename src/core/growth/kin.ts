@@ -9,3 +9,6 @@ export interface KinTies {
 export function areSiblings(a: KinTies, b: KinTies): boolean {
   return (['motherId', 'outOfId', 'batch'] as const).some((tie) => a[tie] !== null && a[tie] === b[tie]);
 }
+
+/** Of the others of a kind so many tell all there is to know of its pace: its mean is then known to about 4 %. */
+export const OTHERS_ENOUGH = 40;

@@ -1,7 +1,10 @@
 import type { CareProfile } from '@/core/profiles/profile';
 
-/** Growth at a moult varies so much between animals, and from moult to moult of one. In logarithms, from memory */
-export const GROWTH_SPREAD = { animal: 0.05, moult: 0.05 } as const;
+/**
+ * Growth at a moult varies so much between animals, and from moult to moult of one; and so much the size at which an
+ * animal grows no more. In logarithms, from memory
+ */
+export const GROWTH_SPREAD = { animal: 0.05, moult: 0.05, grown: 0.08 } as const;
 
 export interface GrowthPace {
   /** Mean of the logarithm of the growth at a moult, its variance, and the spread from moult to moult. */

@@ -24,6 +24,7 @@ const LEFT = 12;
 const RIGHT = 40;
 const TOP = 14;
 const BOTTOM = 24;
+const TICK_ROOM = 96;
 /** So many past moults are shown. */
 const SHOWN_PAST = 4;
 
@@ -56,6 +57,12 @@ export function MoultFan({ label, today, past, ahead, names, dayTick }: Props) {
     ([, step]) => y(step),
   ).curve(curveStepAfter);
   const steady = [...seen.map((day, index) => [day, stepOf(index)] as const), [0, 0] as const];
+  // Written only where there is room beside today.
+  const ticks = [
+    { day: first, anchor: 'start' as const },
+    { day: 0, anchor: 'middle' as const },
+    { day: last, anchor: 'end' as const },
+  ].filter(({ day }) => day === 0 || Math.abs(x(day) - x(0)) > TICK_ROOM);
   return (
     <View role="img" aria-label={label} onLayout={onLayout} style={{ height: HEIGHT, width: '100%' }}>
       {width === 0 ? null : (
@@ -102,15 +109,15 @@ export function MoultFan({ label, today, past, ahead, names, dayTick }: Props) {
             </SvgText>
           ))}
           <Line x1={LEFT} x2={width - RIGHT} y1={HEIGHT - BOTTOM} y2={HEIGHT - BOTTOM} stroke={rule} />
-          {[first, 0, last].map((day, index) => (
+          {ticks.map(({ day, anchor }) => (
             <SvgText
-              key={index}
+              key={day}
               x={x(day)}
               y={HEIGHT - 7}
               fontSize={type.small - 1}
               fontFamily={fonts.text}
               fill={inkSoft}
-              textAnchor={index === 0 ? 'start' : index === 2 ? 'end' : 'middle'}
+              textAnchor={anchor}
             >
               {dayTick(day)}
             </SvgText>

@@ -18,11 +18,13 @@ export function ResidentRecord({ resident, today, isHere }: { resident: Resident
         <>
           {resident.form === 'eggs' ? null : <NextMoult resident={resident} />}
           {resident.form === 'group' ? <GroupHeads resident={resident} /> : null}
-          <View style={{ marginTop: space.m }}>
-            <LinkRow
-              links={[{ title: 'Dead or moulting?', onPress: () => router.push(`/residents/${resident.id}/still`) }]}
-            />
-          </View>
+          {resident.form === 'eggs' ? null : (
+            <View style={{ marginTop: space.m }}>
+              <LinkRow
+                links={[{ title: 'Dead or moulting?', onPress: () => router.push(`/residents/${resident.id}/still`) }]}
+              />
+            </View>
+          )}
           <NoteDown resident={resident} />
           <View style={{ marginTop: space.xl }}>
             <BodyMeasures resident={resident} />

@@ -1,5 +1,5 @@
 import { router } from 'expo-router';
-import { useEffect, useMemo, useState } from 'react';
+import { memo, useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { fitOf } from '@/client/fitting';
 import { useGone } from '@/client/gone';
@@ -138,7 +138,8 @@ interface RowProps {
   isChosen: boolean;
 }
 
-function ResidentRow({ resident, home, moult, isChosen }: RowProps) {
+/** Drawn again only when something about it has changed: the list is long, and typing goes through it. */
+const ResidentRow = memo(function ResidentRow({ resident, home, moult, isChosen }: RowProps) {
   const care = useHouse((house) => house.care);
   const length = useLength();
   const fit = useMemo(() => fitOf(care, home, resident), [care, home, resident]);
@@ -156,7 +157,7 @@ function ResidentRow({ resident, home, moult, isChosen }: RowProps) {
       <Soft>{[resident.called, lifeWords(resident, length)].filter((word) => word !== null).join(', ')}</Soft>
     </ListRow>
   );
-}
+});
 
 function GoneRow({ gone, isChosen }: { gone: GoneResident; isChosen: boolean }) {
   const today = useHouse((house) => house.round?.on ?? gone.leftOn);

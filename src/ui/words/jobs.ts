@@ -143,6 +143,6 @@ export const signWords = (sign: string) => SIGN_WORDS[sign] ?? sign;
 export function leaveAloneWords(quiet: LeaveAlone, today: string): string {
   if (quiet.code === 'hardening') return `hardening, food from ${dayWords(quiet.feedFrom, today)}`;
   const chance = quiet.premoultPct === null ? '' : `, ${Math.round(quiet.premoultPct)} % a moult is close`;
-  const end = quiet.endsOn === null ? 'until it has moulted' : `food again about ${dayWords(quiet.endsOn, today)}`;
+  const end = quiet.endsOn === null ? 'until that is over' : `food again about ${dayWords(quiet.endsOn, today)}`;
   return `${quiet.signs.map(signWords).join(' and ')} since ${dayWords(quiet.since, today)}${chance}, ${end}`;
 }
