@@ -13,9 +13,10 @@ interface Picture {
   open: (page: Page) => Promise<unknown>;
 }
 
+const residentNamedHere = (page: Page, name: RegExp) => page.getByRole('link', { name }).click();
 const residentNamed = async (page: Page, name: RegExp) => {
   await page.goto('/residents');
-  await page.getByRole('link', { name }).click();
+  await residentNamedHere(page, name);
 };
 const homeCalled = async (page: Page, code: RegExp) => {
   await page.goto('/homes');
@@ -37,6 +38,34 @@ const PICTURES: Picture[] = [
   { name: 'home-wide', size: WIDE, open: (page) => homeCalled(page, /^C3/) },
   { name: 'residents', size: PHONE, open: (page) => page.goto('/residents') },
   { name: 'resident', size: PHONE, open: (page) => residentNamed(page, /^Widow Orme/) },
+  {
+    name: 'resident-wide',
+    size: WIDE,
+    open: async (page) => {
+      await residentNamed(page, /^Soot/);
+      await page.getByRole('img', { name: /^Growth/ }).scrollIntoViewIfNeeded();
+    },
+  },
+  {
+    name: 'group',
+    size: PHONE,
+    open: async (page) => {
+      await page.goto('/residents');
+      await page.getByLabel('Find by name, box or batch').fill('hedge');
+      await residentNamedHere(page, /^The hedge/);
+      await page.getByText(/^Dashed/).scrollIntoViewIfNeeded();
+    },
+  },
+  {
+    name: 'dead-or-moulting',
+    size: PHONE,
+    look: 'night',
+    open: async (page) => {
+      await residentNamed(page, /^Widow Orme/);
+      await page.getByRole('button', { name: 'Dead or moulting?' }).click();
+      await page.getByRole('checkbox', { name: /tidy from inside/ }).click();
+    },
+  },
   {
     name: 'boxes',
     size: PHONE,
@@ -65,14 +94,6 @@ const PICTURES: Picture[] = [
       await homeCalled(page, /^E1/);
       await page.getByRole('button', { name: 'Build sheet' }).last().click();
       await page.getByText(/^1\. /).scrollIntoViewIfNeeded();
-    },
-  },
-  {
-    name: 'compare',
-    size: PHONE,
-    open: async (page) => {
-      await residentNamed(page, /^Bramble/);
-      await page.getByRole('button', { name: 'Compare boxes' }).click();
     },
   },
   { name: 'nest', size: PHONE, open: (page) => homeCalled(page, /^F1/) },
@@ -115,7 +136,6 @@ const PICTURES: Picture[] = [
     },
   },
   { name: 'profile-wide', size: WIDE, open: (page) => page.goto('/profiles/communal-assassin-bug') },
-  { name: 'settings', size: PHONE, look: 'night', open: (page) => page.goto('/settings') },
 ];
 
 for (const { name, size, look, open } of PICTURES) {

@@ -2,7 +2,7 @@ import { expose } from 'comlink';
 import type { MoultFacts } from '@/contract/growth';
 import type { Resident } from '@/contract/records';
 import type { Species } from '@/contract/species';
-import { moultForecast, type SeenMoult } from '@/core/growth/forecast';
+import { forgivingForecast, type SeenMoult } from '@/core/growth/forecast';
 import { areSiblings, OTHERS_ENOUGH } from '@/core/growth/kin';
 import { careBook } from '@/core/profiles/careBook';
 import type { CareProfile } from '@/core/profiles/profile';
@@ -50,7 +50,7 @@ const work = {
         others: of(false).slice(0, OTHERS_ENOUGH),
         ahead: 1,
       };
-      const answer = forgiving(question, moults);
+      const answer = forgivingForecast({ ...question, moults });
       const { next } = answer;
       return [
         {
@@ -63,14 +63,5 @@ const work = {
   },
 };
 export type GrowthWork = typeof work;
-
-/** A log that holds a mistake still gives a forecast, without its moults. */
-function forgiving(question: Omit<Parameters<typeof moultForecast>[0], 'moults'>, moults: SeenMoult[]) {
-  try {
-    return moultForecast({ ...question, moults });
-  } catch {
-    return moultForecast({ ...question, moults: [] });
-  }
-}
 
 expose(work);

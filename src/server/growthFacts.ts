@@ -1,6 +1,6 @@
 import type { Entry, Home, Resident } from '@/contract/records';
 import { censusOf, typicalMoults } from '@/core/growth/census';
-import { moultForecast, type MoultForecast, type MoultQuestion, type SeenMoult } from '@/core/growth/forecast';
+import type { MoultQuestion, SeenMoult } from '@/core/growth/forecast';
 import { areSiblings, OTHERS_ENOUGH } from '@/core/growth/kin';
 import { USUAL_WARMTH } from '@/core/growth/pace';
 import type { Day } from '@/core/measure/day';
@@ -133,13 +133,4 @@ export function signsOf(entries: readonly Entry[], residentId: string): MoultSig
     .filter((each) => each.kind === 'sign' && `${each.on} ${each.at}` > since)
     .flatMap((each) => MOULT_SIGNS.find((sign) => sign === each.data.sign) ?? []);
   return last(['refused']) > since ? [...new Set([...signs, 'refused-food' as const])] : signs;
-}
-
-/** The forecast, asked so that a log which holds a mistake still gives one: its moults are left out then. */
-export function forgivingForecast(question: MoultQuestion): MoultForecast {
-  try {
-    return moultForecast(question);
-  } catch {
-    return moultForecast({ ...question, moults: [], bornOn: undefined });
-  }
 }

@@ -195,6 +195,16 @@ export function moultForecast(question: MoultQuestion): MoultForecast {
   };
 }
 
+/** The forecast of a log that may hold a mistake: its moults are left out then, and the kind alone tells. */
+export function forgivingForecast(question: MoultQuestion): MoultForecast {
+  try {
+    return moultForecast(question);
+  } catch (error) {
+    if (!(error instanceof Refusal)) throw error;
+    return moultForecast({ ...question, moults: [], bornOn: undefined });
+  }
+}
+
 /** The stage whose size, or else whose usual interval, comes nearest to what was seen. */
 function guessStage({ stages, growth }: CareProfile, moults: SeenMoult[]): Stage {
   const moulting = (growth.intervals ?? []).flatMap((each) =>

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { profileOf } from '@/contract/testing/profileOf';
 import { addDays, daysBetween } from '@/core/measure/day';
 import { degreeDays, degreeDaysOf } from './degreeDays';
-import { moultForecast, type MoultQuestion } from './forecast';
+import { forgivingForecast, moultForecast, type MoultQuestion } from './forecast';
 import { normalBelow, normalQuantile } from './normal';
 import { areSiblings } from './kin';
 import { learnPace, SPREAD, usualIntervalDays } from './pace';
@@ -148,6 +148,13 @@ describe('the next moult', () => {
     ],
   ] as const)('cannot have been %s', (_, change, path) => {
     expect(() => forecast(change as never)).toThrow(path);
+    const forgiven = forgivingForecast({
+      profile,
+      stage: 'juvenile',
+      asOf: TODAY,
+      ...(change as object),
+    } as MoultQuestion);
+    expect(forgiven.next).toEqual(forecast({ moults: [] }).next);
   });
 });
 

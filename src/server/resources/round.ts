@@ -1,14 +1,14 @@
 import type { Entry, Home, Resident } from '@/contract/records';
 import { dampedFor } from '@/core/climate/homeAir';
 import { addDays } from '@/core/measure/day';
-import type { MoultQuestion } from '@/core/growth/forecast';
+import { forgivingForecast, type MoultQuestion } from '@/core/growth/forecast';
 import { dueWork, type LogEntry, type LogKind, type MoultOutlook, type ResidentToday } from '@/core/plan/due';
 import type { CareBook } from '@/core/profiles/careBook';
 import { MOULT_SIGNS } from '@/core/profiles/profile';
 import { DAY_MS } from '@/core/readings/reading';
 import { careOf, materialTable } from '../care';
 import { ALARM_DAYS, homeAlarms, weighingsOf } from '../homeReadings';
-import { forgivingForecast, growthFactsOf, moultQuestionOf, signsOf } from '../growthFacts';
+import { growthFactsOf, moultQuestionOf, signsOf } from '../growthFacts';
 import { roomsOf, wateringFor } from '../house';
 import type { Handlers } from '../http/mount';
 import type { Queries } from '../storage/database';

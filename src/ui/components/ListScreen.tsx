@@ -1,6 +1,6 @@
 import type { ReactElement, ReactNode } from 'react';
 import { FlatList, View } from 'react-native';
-import { measure, space } from '../theme/tokens';
+import { paneStyles } from './paneStyles';
 import { makeStyles } from './useStyles';
 
 interface Props<Item> {
@@ -18,7 +18,7 @@ export function ListScreen<Item>({ items, keyOf, row, header, actions }: Props<I
   return (
     <View style={styles.pane} role="main">
       <FlatList
-        style={styles.list}
+        style={styles.scroll}
         contentContainerStyle={styles.content}
         data={items}
         keyExtractor={keyOf}
@@ -34,21 +34,4 @@ export function ListScreen<Item>({ items, keyOf, row, header, actions }: Props<I
   );
 }
 
-const useStyles = makeStyles((theme) => {
-  const column = { width: '100%', maxWidth: measure.column + 2 * space.l, alignSelf: 'center' } as const;
-  return {
-    pane: { flex: 1, backgroundColor: theme.colors.ground },
-    list: { flex: 1 },
-    content: { padding: space.l, paddingBottom: space.xl, ...column },
-    actions: {
-      flexDirection: 'row',
-      gap: space.s,
-      padding: space.m,
-      paddingHorizontal: space.l,
-      borderTopWidth: 1,
-      borderTopColor: theme.colors.line,
-      backgroundColor: theme.colors.ground,
-      ...column,
-    },
-  };
-});
+const useStyles = makeStyles((theme) => paneStyles(theme.colors));

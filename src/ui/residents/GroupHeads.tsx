@@ -1,7 +1,7 @@
-import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { call } from '@/client/api';
-import { problemOf, useHouse } from '@/client/house';
+import { useHouse } from '@/client/house';
+import { useCall } from '@/client/useCall';
 import type { ResidentBatch } from '@/contract/growth';
 import type { Resident } from '@/contract/records';
 import { InstarBars } from '../charts/InstarBars';
@@ -18,18 +18,7 @@ const COMPARED = 3;
 /** A group by its heads: who is how far, and how many live on beside other batches of the kind. */
 export function GroupHeads({ resident }: { resident: Resident }) {
   const round = useHouse((house) => house.round);
-  const [batch, setBatch] = useState<ResidentBatch | null>(null);
-  const [problem, setProblem] = useState<string>();
-  useEffect(() => {
-    let isCurrent = true;
-    call('residentBatch', { params: { id: resident.id } }).then(
-      (reply) => isCurrent && setBatch(reply),
-      (error: unknown) => isCurrent && setProblem(problemOf(error)),
-    );
-    return () => {
-      isCurrent = false;
-    };
-  }, [resident.id, round]);
+  const { answer: batch, problem } = useCall(round, () => call('residentBatch', { params: { id: resident.id } }));
   if (problem !== undefined) return <Body>{problem}</Body>;
   if (!batch || batch.survival.total === 0) return null;
   const told = Object.keys(batch.instars).length > 0;

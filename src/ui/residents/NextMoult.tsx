@@ -1,7 +1,7 @@
-import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { call } from '@/client/api';
-import { problemOf, useHouse } from '@/client/house';
+import { useHouse } from '@/client/house';
+import { useCall } from '@/client/useCall';
 import type { Resident } from '@/contract/records';
 import type { ResidentMoult } from '@/contract/growth';
 import { daysBetween, type Day } from '@/core/measure/day';
@@ -12,7 +12,7 @@ import { useTheme } from '../components/useStyles';
 import { Body, Heading, Soft, Strong } from '../components/Words';
 import { space } from '../theme/tokens';
 import { dayWords, daysWords } from '../words/days';
-import { adultWords, moultGrounds, moultWords, outgrownWords, premoultWords } from '../words/moult';
+import { adultWords, growthCaption, moultGrounds, moultWords, outgrownWords, premoultWords } from '../words/moult';
 import { useTemperature } from '../words/temperature';
 import { useLength } from '../words/useLength';
 
@@ -22,18 +22,7 @@ export function NextMoult({ resident }: { resident: Resident }) {
   const temperature = useTemperature();
   // The house is loaded anew after every entry: a moult written down moves the next one.
   const { round, homes, care } = useHouse();
-  const [answer, setAnswer] = useState<ResidentMoult | null>(null);
-  const [problem, setProblem] = useState<string>();
-  useEffect(() => {
-    let isCurrent = true;
-    call('residentMoult', { params: { id: resident.id } }).then(
-      (reply) => isCurrent && setAnswer(reply),
-      (error: unknown) => isCurrent && setProblem(problemOf(error)),
-    );
-    return () => {
-      isCurrent = false;
-    };
-  }, [resident.id, round]);
+  const { answer, problem } = useCall(round, () => call('residentMoult', { params: { id: resident.id } }));
   if (problem !== undefined) return <Body>{problem}</Body>;
   // Of a group nobody has told the instars of, there is nothing to forecast from.
   if (!answer || (answer.isGroup && answer.forecast.instar === null)) return null;
@@ -49,8 +38,9 @@ export function NextMoult({ resident }: { resident: Resident }) {
           {forecast.quietUntil !== null ? (
             <Body>{`Its new skin hardens: left alone until ${dayWords(forecast.quietUntil, asOf)}.`}</Body>
           ) : null}
+          <Soft>Moults, those seen and those to come with their windows</Soft>
           <Fan answer={answer} />
-          <GrowthChart answer={answer} />
+          <GrowthChart answer={answer} caption={growthCaption(care.of(resident).measure.name, length.unit, code)} />
           {adultWords(forecast, length) !== null ? <Body>{adultWords(forecast, length)}</Body> : null}
           <Body>{outgrownWords(answer, code)}</Body>
           <Fold title="What this rests on">
@@ -81,16 +71,23 @@ function Fan({ answer }: { answer: ResidentMoult }) {
       past={moults.map((each) => each.on)}
       ahead={ahead}
       names={ahead.map((_, index) => (forecast.instar === null ? `+${index + 1}` : `L${forecast.instar + index + 1}`))}
-      dayTick={(day) => (day === 0 ? 'today' : `${day > 0 ? 'in ' : ''}${daysWords(Math.abs(Math.round(day)))}`)}
+      dayTick={dayTick}
     />
   );
+}
+
+/** A day along a chart: "301 days ago", "today", "in 40 days". */
+function dayTick(day: number): string {
+  if (day === 0) return 'today';
+  const days = daysWords(Math.abs(Math.round(day)));
+  return day > 0 ? `in ${days}` : `${days} ago`;
 }
 
 /** Moults further off are hardly known. */
 const SHOWN_AHEAD = 4;
 
 /** Sizes seen, and those to come with their bounds; the size its home serves as a line. */
-function GrowthChart({ answer }: { answer: ResidentMoult }) {
+function GrowthChart({ answer, caption }: { answer: ResidentMoult; caption: string }) {
   const { theme } = useTheme();
   const length = useLength();
   const { asOf, moults, sizeMm, outgrownMm, forecast } = answer;
@@ -113,22 +110,25 @@ function GrowthChart({ answer }: { answer: ResidentMoult }) {
   const top = Math.max(...all.map(([, size]) => size), outgrownMm !== null && outgrownMm < 2 * sizeMm ? outgrownMm : 0);
   const last = forecast.sizeMm[shown - 1];
   return (
-    <LineChart
-      label={`Growth: ${seen.length} sizes seen, now ${length.long(sizeMm)}; after ${shown} moults ${length.long(Math.round(last?.p10 ?? 0))} to ${length.long(Math.round(last?.p90 ?? 0))}.`}
-      height={170}
-      x={x}
-      y={[0, top * 1.08]}
-      xTicks={[x[0], 0, x[1]]}
-      xTick={(day) => (day === 0 ? 'today' : `${day > 0 ? 'in ' : ''}${daysWords(Math.abs(Math.round(day)))}`)}
-      yTick={(size) => length.short(size)}
-      limit={outgrownMm !== null && outgrownMm <= top ? outgrownMm : undefined}
-      lines={[
-        { points: [...seen, now], color: theme.colors.ink },
-        { points: ahead('median'), color: theme.colors.good, isDashed: true },
-        { points: ahead('p10'), color: theme.colors.accent, width: 1.2 },
-        { points: ahead('p90'), color: theme.colors.accent, width: 1.2 },
-      ]}
-      dots={[...seen, ...ahead('median').slice(1)]}
-    />
+    <>
+      <Soft>{caption}</Soft>
+      <LineChart
+        label={`Growth: ${seen.length} sizes seen, now ${length.long(sizeMm)}; after ${shown} moults ${length.long(Math.round(last?.p10 ?? 0))} to ${length.long(Math.round(last?.p90 ?? 0))}.`}
+        height={170}
+        x={x}
+        y={[0, top * 1.08]}
+        xTicks={[x[0], 0, x[1]]}
+        xTick={dayTick}
+        yTick={(size) => length.short(size)}
+        limit={outgrownMm !== null && outgrownMm <= top ? outgrownMm : undefined}
+        lines={[
+          { points: [...seen, now], color: theme.colors.ink },
+          { points: ahead('median'), color: theme.colors.good, isDashed: true },
+          { points: ahead('p10'), color: theme.colors.accent, width: 1.2 },
+          { points: ahead('p90'), color: theme.colors.accent, width: 1.2 },
+        ]}
+        dots={[...seen, ...ahead('median').slice(1)]}
+      />
+    </>
   );
 }

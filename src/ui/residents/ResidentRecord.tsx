@@ -16,8 +16,8 @@ export function ResidentRecord({ resident, today, isHere }: { resident: Resident
     <View>
       {isHere ? (
         <>
-          {resident.form === 'eggs' ? null : <NextMoult resident={resident} />}
-          {resident.form === 'group' ? <GroupHeads resident={resident} /> : null}
+          {resident.form === 'eggs' ? null : <NextMoult key={`moult ${resident.id}`} resident={resident} />}
+          {resident.form === 'group' ? <GroupHeads key={`heads ${resident.id}`} resident={resident} /> : null}
           {resident.form === 'eggs' ? null : (
             <View style={{ marginTop: space.m }}>
               <LinkRow

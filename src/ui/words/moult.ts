@@ -2,6 +2,7 @@ import type { ResidentMoult } from '@/contract/growth';
 import { dayWords, daysWords } from './days';
 import { signWords } from './jobs';
 import type { TemperatureWords } from './temperature';
+import { capital } from './text';
 import type { LengthWords } from './useLength';
 
 type Forecast = ResidentMoult['forecast'];
@@ -36,6 +37,10 @@ export function outgrownWords({ forecast, outgrownMm, asOf }: ResidentMoult, cod
   if (!forecast.outgrown) return `${code} serves for the moults that can be foreseen.`;
   return `${code} is outgrown about ${dayWords(forecast.outgrown.median, asOf)}, not before ${dayWords(forecast.outgrown.p10, asOf)}.`;
 }
+
+/** What the growth chart shows. */
+export const growthCaption = (measure: string, unit: string, code: string): string =>
+  `${capital(measure)}, ${unit}; dotted, the size from which ${code} no longer serves`;
 
 /** What the forecast rests on, line by line. */
 export function moultGrounds(
