@@ -81,6 +81,12 @@ export async function benchResidents(): Promise<void> {
       await times(() => Promise.all([page(), moult()])),
       'limit 200 ms',
     );
+    const fed = ids.slice(0, 500).map((residentId) => ({ kind: 'offered', residentId }));
+    row(
+      'many at once: 500 entries as one act',
+      (await once(() => server.post('/api/entries/bulk', { entries: fed }))).ms,
+      '',
+    );
     const { residents } = (await server.get('/api/residents')).body as { residents: Resident[] };
     row('list: 1,000 residents from the server', await times(() => server.get('/api/residents')), '');
     const sought = residents.map((resident, index) => soughtOf(resident, `H${index}`));

@@ -60,6 +60,8 @@ export function fieldMessages(error: z.core.$ZodError): FieldMessage[] {
     if (issue.code === 'unrecognized_keys') {
       return issue.keys.map((key) => ({ path: [...issue.path, key].join('.'), message: unknownField(key) }));
     }
-    return [{ path: issue.path.join('.'), message: issue.message }];
+    // A key of a record that is refused says why inside.
+    const message = issue.code === 'invalid_key' ? (issue.issues[0]?.message ?? issue.message) : issue.message;
+    return [{ path: issue.path.join('.'), message }];
   });
 }

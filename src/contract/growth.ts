@@ -4,6 +4,7 @@ import { BASES, MOULT_SIGNS } from '@/core/profiles/profile';
 import { temperatureC } from './climate';
 import { stage } from './housing';
 import { day, id, line, mm, oneOf, profileId, quantity } from './primitives';
+import { instars } from './records';
 
 const size = mm(0.05, 640);
 const seenMoult = z.strictObject({ on: day, sizeMm: size.optional(), stage: stage.optional() });
@@ -166,7 +167,7 @@ export const censusRequest = z
           headCount: quantity('animals', 1, 1_000_000, true).optional(),
           count: quantity('animals', 1, 1_000_000, true).optional(),
           instar: quantity('instars', 1, 60, true).optional(),
-          instars: instarCounts.optional(),
+          instars: instars.optional(),
         }),
       )
       .max(2000),

@@ -113,7 +113,7 @@ const form = oneOf(FORMS);
 const massG = quantity('grams', 0.0001, 5000);
 const instar = quantity('instars', 1, 60, true);
 /** How many of a group are in which instar: {"3": 3, "4": 12}. */
-const instars = z.record(
+export const instars = z.record(
   z.string().regex(/^([1-9]|[1-5]\d)$/, { error: 'Must be the number of an instar, from 1 to 59.' }),
   quantity('animals', 0, 1_000_000, true),
 );

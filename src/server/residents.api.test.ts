@@ -112,9 +112,16 @@ describe('residents of every form', () => {
     await write({ kind: 'passed-on', residentId: group.id, count: 2, on: '2026-02-20' });
     expect(fields(await write({ kind: 'moulted', residentId: group.id, count: 5, instar: 5 }))).toEqual(['count']);
     expect(fields(await write({ kind: 'moulted', residentId: group.id, count: 1 }))).toEqual(['instar']);
-    expect(fields(await write({ kind: 'measured', residentId: group.id, headCount: 4, instars: { 4: 3 } }))).toEqual([
-      'instars',
+    const counted = (counts: object) => write({ kind: 'measured', residentId: group.id, ...counts });
+    expect(fields(await counted({ headCount: 4, instars: { 4: 3 } }))).toEqual(['instars']);
+    const odd = await counted({ instars: { zero: 3 } });
+    expect(odd.body.error.fields).toEqual([
+      { path: 'instars.zero', message: 'Must be the number of an instar, from 1 to 59.' },
     ]);
+    // A count by instars is a count of the heads.
+    const found = (await counted({ instars: { 4: 7 }, on: '2026-02-25' })).body.entry;
+    expect(await now(group.id)).toMatchObject({ headCount: 7 });
+    await undo(found.id);
     await undo(two.id);
     expect(await now(group.id)).toMatchObject({ headCount: 1 });
     // The last of them gone, all are.
@@ -174,6 +181,9 @@ describe('residents of every form', () => {
       motherId: mother.id,
     });
     expect(fields(await write({ kind: 'hatched', residentId: mother.id, headCount: 3 }))).toEqual(['residentId']);
+    expect(fields(await write({ kind: 'moulted', residentId: eggs.id }))).toEqual(['residentId']);
+    const taken409 = { id: mother.id, count: 2, homeId: homes.A4 };
+    expect((await server.post(`/api/residents/${eggs.id}/part`, taken409)).status).toBe(409);
     await write({ kind: 'hatched', residentId: eggs.id, headCount: 21, on: '2026-03-10' });
     expect(await now(eggs.id)).toMatchObject({ form: 'group', stage: 'nymph', headCount: 21, bornOn: '2026-03-10' });
     expect((await server.get(`/api/residents/${eggs.id}/batch`)).body).toMatchObject({ instars: { 1: 21 } });

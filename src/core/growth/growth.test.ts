@@ -37,7 +37,7 @@ describe('the next moult', () => {
     const normal = () => normalQuantile(Math.min(0.9999, Math.max(0.0001, chance())));
     const usual = usualIntervalDays(profile, 'juvenile') ?? NaN;
     let held = 0;
-    const HISTORIES = 400;
+    const HISTORIES = 800;
     for (let history = 0; history < HISTORIES; history += 1) {
       const pace = SPREAD.kind * normal() + SPREAD.batch * normal() + SPREAD.animal * normal();
       const interval = () => Math.max(3, Math.round(usual * Math.exp(pace + SPREAD.moult * normal())));
@@ -53,7 +53,7 @@ describe('the next moult', () => {
       if (window && truth >= window.p10 && truth <= window.p90) held += 1;
     }
     expect(held / HISTORIES).toBeGreaterThan(0.75);
-    expect(held / HISTORIES).toBeLessThan(0.87);
+    expect(held / HISTORIES).toBeLessThan(0.85);
   });
 
   it('never lies before today, however long overdue, and is the same whenever it is asked', () => {

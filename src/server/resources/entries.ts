@@ -7,21 +7,21 @@ import type { Handlers } from '../http/mount';
 import { notFound, Problem } from '../http/problem';
 import type { Queries } from '../storage/database';
 import { countStanding, findEntry, insertEntry, markUndone, writeEntryPhoto } from '../storage/entries';
-import { findEver, findResident } from '../storage/residents';
+import { findAllEver, findEver, findResident } from '../storage/residents';
 import { dayOf, type Deps } from './deps';
 import { requireRoomFor } from './occupancy';
-import { requireAfterArrival, requireCensus, requireSense } from './sense';
+import { requireAfterArrival, requireCensus, requireSense, type Find } from './sense';
 
 type Names = 'addEntry' | 'addEntries' | 'undoEntry' | 'undoEntries' | 'addResidentPhoto';
 
 export function entryHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
-  const add = async (queries: Queries, care: CareBook, body: NewEntry): Promise<Entry> => {
+  const add = async (queries: Queries, care: CareBook, body: NewEntry, find: Find): Promise<Entry> => {
     const id = body.id ?? randomUUID();
     // A phone that got no answer sends again: the first one counts.
     const known = await findEntry(queries, id);
     if (known) return known;
     const on = dayOf(clock, body.on);
-    const extra = await requireSense(queries, care, body, on);
+    const extra = await requireSense(queries, care, body, on, find);
     const record = recordOf(body);
     await insertEntry(queries, { ...record, data: { ...record.data, ...extra }, id, on, at: clock.now() });
     if ('residentId' in body && HEADS.has(body.kind)) {
@@ -44,14 +44,22 @@ export function entryHandlers({ database, clock }: Deps): Pick<Handlers, Names> 
 
   return {
     addEntry: ({ body }) =>
-      database.transaction(async (queries) => ({ entry: await add(queries, await careOf(queries), body) })),
+      database.transaction(async (queries) => ({
+        entry: await add(queries, await careOf(queries), body, (id) => findEver(queries, id)),
+      })),
 
     addEntries: ({ body }) =>
       database.transaction(async (queries) => {
         const care = await careOf(queries);
         const entries: Entry[] = [];
+        // All are looked up at once, and again only those that an entry has changed.
+        const ids = [...new Set(body.entries.flatMap((each) => ('residentId' in each ? each.residentId : [])))];
+        const known = new Map((await findAllEver(queries, ids)).map((each) => [each.id, each]));
         for (const [index, each] of body.entries.entries()) {
-          entries.push(await naming(index, () => add(queries, care, each)));
+          entries.push(await naming(index, () => add(queries, care, each, async (id) => known.get(id))));
+          if (!('residentId' in each) || !CHANGES.has(each.kind)) continue;
+          const after = await findEver(queries, each.residentId);
+          if (after) known.set(after.id, after);
         }
         return { entries };
       }),
@@ -97,6 +105,9 @@ const HEADS = new Set<Entry['kind']>([
   'joined',
   'joined-into',
 ]);
+
+/** Entries after which a resident is another one than before. */
+const CHANGES = new Set<Entry['kind']>([...HEADS, 'moved', 'sexed']);
 
 /** Says of which entry of many a refusal speaks. */
 async function naming<Result>(index: number, work: () => Promise<Result>): Promise<Result> {

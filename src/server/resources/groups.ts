@@ -9,7 +9,7 @@ import type { Handlers } from '../http/mount';
 import { invalid, notFound, Problem } from '../http/problem';
 import type { Queries } from '../storage/database';
 import { findEntry, headEntriesOf, insertEntry } from '../storage/entries';
-import { findResident, insertResident, listOfSpecies, listResidents } from '../storage/residents';
+import { findResident, insertResident, isKnown, listOfSpecies, listResidents } from '../storage/residents';
 import { dayOf, type Deps } from './deps';
 import { requireRoomFor } from './occupancy';
 import { hatchlingSize, requireAfterArrival, requireCensus } from './sense';
@@ -57,6 +57,11 @@ export function groupHandlers({ database, clock }: Deps): Pick<Handlers, Names> 
     partResident: ({ params, body }) =>
       database.transaction(async (queries) => {
         const id = body.id ?? randomUUID();
+        if (await isKnown(queries, id)) {
+          throw new Problem('conflict', 'There is a resident with that id already.', [
+            { path: 'id', message: 'Taken.' },
+          ]);
+        }
         const source = await requireGroup(queries, params.id);
         const care = await careOf(queries);
         const on = dayOf(clock, body.on);

@@ -12,8 +12,11 @@ import { invalid, Problem } from '../http/problem';
 import type { Queries } from '../storage/database';
 import { headEntriesOf } from '../storage/entries';
 import { findHome } from '../storage/homes';
-import { findEver } from '../storage/residents';
+import type { findEver } from '../storage/residents';
 import { requireDepthFits, requireRoomFor } from './occupancy';
+
+/** Looks somebody up, here or gone. */
+export type Find = (residentId: string) => ReturnType<typeof findEver>;
 
 type About<Kind extends NewEntry['kind']> = Extract<NewEntry, { kind: Kind }>;
 
@@ -26,12 +29,13 @@ export async function requireSense(
   care: CareBook,
   body: NewEntry,
   on: string,
+  find: Find,
 ): Promise<Record<string, string | number>> {
   if (body.kind === 'soil-set') {
     await requireSoil(queries, body);
     return {};
   }
-  const resident = await findEver(queries, body.residentId);
+  const resident = await find(body.residentId);
   if (!resident) throw invalid('residentId', 'There is no resident with that id. See /api/residents.');
   requireAfterArrival(resident, on);
   if (resident.leftOn !== null && body.kind !== 'noted') {
@@ -45,8 +49,12 @@ export async function requireSense(
       return {};
     case 'moulted':
     case 'measured':
+      if (body.kind === 'moulted' && resident.form === 'eggs') {
+        throw invalid('residentId', `${nameOf(resident)} are eggs: they hatch, they do not moult.`);
+      }
       await requireSizes(queries, profile, resident, body, on);
-      return {};
+      // A count by instars is a count of the heads.
+      return body.kind === 'measured' && body.instars ? { headCount: headsIn(body.instars) } : {};
     case 'hatched':
       return hatching(care, resident, body);
     case 'died':
@@ -88,9 +96,11 @@ async function requireSizes(
 ): Promise<void> {
   if (body.stage) requireStage(profile, body.stage);
   const { takes } = profile.measure;
-  const seen = [...BODY_MEASURES, 'massG', 'headCount', 'stage', 'instar'].map((name) => body[name as BodyMeasure]);
-  const instars = 'instars' in body ? body.instars : undefined;
-  if (body.kind === 'measured' && instars === undefined && seen.every((value) => value === undefined)) {
+  const { massG, headCount, stage, instar } = body;
+  const lengths = BODY_MEASURES.map((name) => body[name]);
+  const instars = body.kind === 'measured' ? body.instars : undefined;
+  const seen = [...lengths, massG, headCount, stage, instar, instars];
+  if (body.kind === 'measured' && seen.every((value) => value === undefined)) {
     throw invalid(takes, 'Give what was measured or counted: a length in mm, massG, headCount, instar or the stage.');
   }
   if (resident.form === 'single') {
@@ -103,7 +113,7 @@ async function requireSizes(
     return;
   }
   if (instars !== undefined) {
-    const sum = Object.values(instars).reduce((total, each) => total + each, 0);
+    const sum = headsIn(instars);
     if (sum === 0) throw invalid('instars', 'Nobody is left by this count: write down how they left instead.');
     if (body.headCount !== undefined && body.headCount !== sum) {
       throw invalid('instars', `Must add up to headCount, ${body.headCount}; they are ${sum}.`);
@@ -116,6 +126,8 @@ async function requireSizes(
       throw invalid('count', `There are ${heads}: ${body.count} cannot be in instar ${body.instar}.`);
   }
 }
+
+const headsIn = (instars: Record<string, number>) => Object.values(instars).reduce((total, each) => total + each, 0);
 
 /** The moults and sizes of a single animal, with the new one among them. */
 async function requireHistory(

@@ -78,13 +78,17 @@ export async function findResident(queries: Queries, id: string): Promise<Reside
   return row && fromRow(row);
 }
 
-/** Somebody of this house, here or gone; `leftOn` is null for those that are here. */
-export async function findEver(
-  queries: Queries,
-  id: string,
-): Promise<(Resident & { leftOn: string | null }) | undefined> {
-  const [row] = await queries.query<ResidentRow>('SELECT r.* FROM resident_ever r WHERE r.id = $1', [id]);
-  return row && { ...fromRow(row), leftOn: row.left_on };
+/** Somebody here, or with the day on which it left. */
+export type Ever = Resident & { leftOn: string | null };
+
+/** Some of this house, here or gone. */
+export async function findAllEver(queries: Queries, ids: string[]): Promise<Ever[]> {
+  const rows = await queries.query<ResidentRow>('SELECT r.* FROM resident_ever r WHERE r.id = ANY ($1::uuid[])', [ids]);
+  return rows.map((row) => ({ ...fromRow(row), leftOn: row.left_on }));
+}
+
+export async function findEver(queries: Queries, id: string): Promise<Ever | undefined> {
+  return (await findAllEver(queries, [id]))[0];
 }
 
 /** Those of one species that ever were here. */

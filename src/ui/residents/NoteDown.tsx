@@ -16,6 +16,7 @@ import { signWords } from '../words/jobs';
 import { calledWords } from '../words/residents';
 import { HatchForm, InstarForm, JoinForm, PartForm } from './GroupForms';
 import { LeavingForm } from './LeavingForm';
+import { useQuiet } from './QuietPanel';
 import { SexForm } from './SexForm';
 import { SizeForm } from './SizeForm';
 import { WRITE_DOWN_ID } from './writeDown';
@@ -42,12 +43,16 @@ const OF_FORM: Record<Form, What[]> = {
   eggs: ['hatched', 'measured', 'note', 'photo', 'part', 'left'],
 };
 
+/** What takes an animal in hand, or its box. */
+const DISTURBS = new Set<What>(['measured', 'sexed', 'photo', 'part', 'join']);
+
 /** What the round does not ask for. */
 export function NoteDown({ resident }: { resident: Resident }) {
   const [what, setWhat] = useState<What>();
   // While it was being saved another form may have been opened: that one stays.
   const done = () => setWhat((now) => (now === what ? undefined : now));
   const form = { resident, onDone: done };
+  const quiet = useQuiet(resident.id);
   const isMany = resident.form !== 'single';
   const titleOf = (each: What) => (each === 'left' && isMany ? 'Some left' : TITLES[each]);
   return (
@@ -59,6 +64,9 @@ export function NoteDown({ resident }: { resident: Resident }) {
         value={what}
         onChange={setWhat}
       />
+      {quiet && what !== undefined && DISTURBS.has(what) ? (
+        <Soft>It is left alone now: only from outside, without touching it or its box. Anything else can wait.</Soft>
+      ) : null}
       {what === 'sign' ? <SignForm {...form} /> : null}
       {what === 'moulted' || what === 'measured' ? <SizeForm key={what} kind={what} {...form} /> : null}
       {what === 'instars' ? <InstarForm {...form} /> : null}
