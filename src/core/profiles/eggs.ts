@@ -1,4 +1,4 @@
-import type { CareProfile } from './profile';
+import type { CareProfile, FitRule } from './profile';
 
 /** Width of an egg whose young nobody has measured, mm; from memory. */
 const USUAL_EGG_MM = 2;
@@ -22,13 +22,22 @@ export function asEggs(profile: CareProfile): CareProfile {
     },
     growth: { ...profile.growth, grownStages: [...profile.growth.grownStages, 'egg'] },
     company: { ...profile.company, sameKind: 'group', role: 'cleaner' },
-    fit: profile.fit.filter((rule) => [rule.min, rule.max].some((limit) => limit?.of === 'youngWidthMm')),
+    fit: hatchHole(profile),
     work: profile.work
       .filter((work) => work.work === 'mist' && first !== undefined && work.stages.includes(first))
       .map((work) => ({ ...work, stages: ['egg'] })),
     quietAfterMoult: [],
     leaveAloneSigns: [],
   };
+}
+
+/** The rule on holes, held against those that will hatch. */
+function hatchHole({ fit, young }: CareProfile): FitRule[] {
+  const holes = fit.filter((rule) => rule.quantity === 'widestOpeningMm');
+  const rule = holes.find((each) => each.max?.of === 'youngWidthMm') ?? holes[0];
+  if (!rule || !young) return [];
+  const { stages: _ofTheGrown, ...always } = rule;
+  return [{ ...always, max: { of: 'youngWidthMm', times: 1 } }];
 }
 
 /**
