@@ -2,7 +2,8 @@ import { wrap, type Remote } from 'comlink';
 import { useEffect, useState } from 'react';
 import { call } from './api';
 import type { GrowthWork, NextMoultOf } from './growth.worker';
-import { useHouse } from './house';
+import { problemOf, useHouse } from './house';
+import { useLog } from './log';
 
 let worker: Remote<GrowthWork> | undefined;
 
@@ -17,7 +18,8 @@ export function useNextMoults(isAsked: boolean): Map<string, NextMoultOf> | null
     const remote = worker;
     void call('moultFacts', {})
       .then((facts) => remote.nextMoults(care.profiles, species, residents, facts))
-      .then((all) => isCurrent && setMoults(new Map(all.map((each) => [each.residentId, each]))));
+      .then((all) => isCurrent && setMoults(new Map(all.map((each) => [each.residentId, each]))))
+      .catch((error: unknown) => useLog.getState().show({ text: problemOf(error), isProblem: true }));
     return () => {
       isCurrent = false;
     };

@@ -43,6 +43,7 @@ import {
   survivalReply,
   survivalRequest,
 } from './growth';
+import { feederOrdersReply, feederOrdersRequest } from './feeding';
 import { day, id, instant, oneOf, profileId } from './primitives';
 import {
   calibrationReply,
@@ -584,6 +585,12 @@ export const endpoints = {
     summary: 'Gives a file up: nothing of it stays.',
     params: byId,
     reply: z.object({ dropped: id }),
+  },
+  feederOrders: {
+    ...routes.feederOrders,
+    summary: 'When to order feeders, and how many: the cheapest plan that is never short, with shelf life and losses.',
+    body: feederOrdersRequest,
+    reply: feederOrdersReply,
   },
   buildSheet: {
     ...routes.buildSheet,

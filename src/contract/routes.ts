@@ -73,6 +73,7 @@ export const routes = {
   importRows: { method: 'post', path: '/api/imports/:id/rows' },
   finishImport: { method: 'post', path: '/api/imports/:id/finish' },
   dropImport: { method: 'delete', path: '/api/imports/:id' },
+  feederOrders: { method: 'post', path: '/api/compute/feeder-orders' },
   buildSheet: { method: 'post', path: '/api/compute/build-sheet' },
 } as const;
 

@@ -14,6 +14,7 @@ import { computeHandlers } from './resources/compute';
 import { computeClimateHandlers } from './resources/computeClimate';
 import type { Deps } from './resources/deps';
 import { entryHandlers } from './resources/entries';
+import { feedingHandlers } from './resources/feeding';
 import { groupHandlers } from './resources/groups';
 import { growthHandlers } from './resources/growth';
 import { homeHandlers } from './resources/homes';
@@ -72,6 +73,7 @@ export function createApp(options: AppOptions): Express {
     ...computeHandlers(options),
     ...computeClimateHandlers(options),
     ...growthHandlers(options),
+    ...feedingHandlers(),
     ...groupHandlers(options),
     ...roomHandlers(options),
     ...airHandlers(options),

@@ -263,10 +263,29 @@ describe('residents of every form', () => {
   });
 });
 
-describe('stillness and census over HTTP', () => {
-  it('answer with what to do, and refuse findings that are not of the kind', async () => {
-    const database = await emptyDatabase();
-    const server = await startServer(database);
+describe('engines that need no records', () => {
+  let database: Database;
+  let server: TestServer;
+  beforeAll(async () => {
+    database = await emptyDatabase();
+    server = await startServer(database);
+  }, 60_000);
+  afterAll(async () => {
+    await server.close();
+    await database.close();
+  });
+
+  // By hand: two orders at 15 each, and ten kept for a week at 1.
+  it('plan orders, and refuse needs under nothing', async () => {
+    const ask = (body: object) => server.post('/api/compute/feeder-orders', body);
+    const plan = await ask({ demand: [10, 10, 0, 30], setupCost: 15, holdingCost: 1, shelfLifeWeeks: 2 });
+    expect(plan.body).toEqual({ orders: [20, 0, 0, 30], totalCost: 40 });
+    const wrong = await ask({ demand: [10, -1], setupCost: [1, 2, 3], holdingCost: 1 });
+    expect(wrong.body.error.fields.map((field: { path: string }) => field.path)).toEqual(['demand.1']);
+    expect((await ask({ demand: [1, 1], setupCost: [1], holdingCost: 1 })).body.error.fields[0].path).toBe('setupCost');
+  });
+
+  it('say of stillness what to do, and of a group what became of it', async () => {
     const ask = (body: object) => server.post('/api/compute/stillness', { profile: 'millipede-tropical', ...body });
     const buried = await ask({ daysStill: 30 });
     expect(buried.body).toMatchObject({ verdict: 'leave', usualDays: 35, basis: 'common practice' });
@@ -286,7 +305,5 @@ describe('stillness and census over HTTP', () => {
       entries: [...entries, { kind: 'died', on: '2026-02-01', count: 9 }],
     });
     expect(more.body.error.fields[0].path).toBe('count');
-    await server.close();
-    await database.close();
-  }, 60_000);
+  });
 });
