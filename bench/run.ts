@@ -5,6 +5,7 @@ import { fit, fitter } from '@/core/housing/fit';
 import { homeFacts } from '@/core/housing/quantities';
 import { prepareHomes, rankHomes, rankPrepared, type CandidateHome } from '@/core/housing/rank';
 import { benchAir } from './air';
+import { benchColony } from './colony';
 import { benchFeeding } from './feeding';
 import { benchGrowth } from './growth';
 import { median, row } from './measure';
@@ -80,6 +81,7 @@ for (const count of [75, 150, 300]) {
 benchAir();
 benchGrowth();
 benchFeeding();
+benchColony();
 benchResidents()
   .then(benchReadings)
   .catch((error: unknown) => {

@@ -1,12 +1,15 @@
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { uniformInt } from 'pure-rand/distribution/uniformInt';
 import type { Entry } from '@/contract/records';
-import { shippedProfiles } from '@/contract/shipped';
+import { shippedFeeders, shippedProfiles } from '@/contract/shipped';
+import { preyOf, type Dish } from '@/core/feeding/food';
+import type { CultureFacts } from '@/server/storage/store';
 import { addDays, type Day } from '@/core/measure/day';
 import type { RoomAir } from '@/core/climate/moisture';
 import { dampingOf, PROBES, ROOMS, type DemoProbe } from './air';
 import type { ResidentFacts } from '@/server/storage/residents';
 import { HOMES, KEEPERS, SHELVES, type DemoHome } from './homes';
+import { foodStory, storeStory, type DemoStock } from './larder';
 import { RESIDENTS, type DemoResident } from './residents';
 
 /** How far back the house goes, and how far back its daily work is written down. days */
@@ -22,6 +25,8 @@ export interface Demo {
   homes: (Omit<DemoHome, 'shelf'> & { id: string; shelfId: string; place: number })[];
   residents: (DemoResident & { id: string; homeId: string; facts: ResidentFacts })[];
   entries: DemoEntry[];
+  stock: DemoStock[];
+  cultures: CultureFacts[];
   /** The air of each room, by its name. */
   rooms: Record<string, RoomAir>;
   probes: (Omit<DemoProbe, 'home' | 'room'> & { id: string; homeId: string | null; room: string | null })[];
@@ -74,6 +79,7 @@ export function ropewalk(today: Day): Demo {
       }),
     ),
     ...residents.flatMap((resident) => storyOf(resident, today, chance)),
+    ...residents.flatMap((resident) => foodStory(resident, today)),
   ];
   const probes = PROBES.map(({ home, room, ...probe }) => ({
     ...probe,
@@ -81,7 +87,7 @@ export function ropewalk(today: Day): Demo {
     homeId: homes.find((each) => each.code === home)?.id ?? null,
     room: room ?? null,
   }));
-  return { shelves, homes, residents, entries, probes, rooms: ROOMS };
+  return { shelves, homes, residents, entries, probes, rooms: ROOMS, ...storeStory(today) };
 }
 
 type Named = DemoResident & { id: string };
@@ -92,7 +98,7 @@ function factsOf(resident: Named, all: Named[], today: Day): ResidentFacts {
   const { id, called, scientificName, commonName, profile, sex, stage, headCount, bornDaysAgo } = resident;
   const form = profile.startsWith('ant-') ? 'colony' : headCount === undefined ? 'single' : 'group';
   return {
-    ...{ id, called, scientificName, commonName, profile, sex, source: null, permit: null, school: null },
+    ...{ id, called, scientificName, commonName, profile, sex, source: null, permit: null },
     form: stage === 'egg' ? 'eggs' : (resident.form ?? form),
     bornOn: bornDaysAgo === undefined ? null : addDays(today, -bornDaysAgo),
     motherId: idOf(resident.mother),
@@ -131,9 +137,7 @@ function storyOf(resident: Demo['residents'][number], today: Day, chance: Chance
     ...profile.work
       .filter((work) => work.stages.includes(resident.stage))
       .flatMap((work) =>
-        every(work.everyDays, resident.waterDaysAgo).map((daysAgo) =>
-          write(work.work === 'mist' ? 'misted' : 'watered', daysAgo, {}, 40),
-        ),
+        every(work.everyDays, resident.waterDaysAgo).map((daysAgo) => write(WORK_ENTRIES[work.work], daysAgo, {}, 40)),
       ),
     ...dampings(resident).map(({ daysAgo, waterMl }) => write('damped', daysAgo, { waterMl, neededMl: waterMl }, 40)),
     ...meals(resident, write, chance),
@@ -155,6 +159,8 @@ function storyOf(resident: Demo['residents'][number], today: Day, chance: Chance
     ...leaving(resident, write),
   ];
 }
+
+const WORK_ENTRIES = { mist: 'misted', water: 'watered', calcium: 'calcium' } as const;
 
 type Write = (kind: Entry['kind'], daysAgo: number, data?: Entry['data'], minutesIn?: number) => DemoEntry;
 
@@ -200,7 +206,7 @@ function meals(
   if (!plan) return written;
   const { measure } = profileOf({ profile });
   const preyLengthMm = Math.max(2, Math.floor(sizeMm * (measure.takes === 'legSpanMm' ? 0.18 : 0.4)));
-  const prey = { preyCount: stage === 'adult' ? 2 : 1, preyLengthMm };
+  const prey = { dishes: [preyDish(preyLengthMm, stage === 'adult' ? 2 : 1)] };
   for (let ago = plan.lastDaysAgo; ago < HISTORY_DAYS - 5; ago += plan.everyDays + chance.from(0, 1)) {
     const isLast = ago === plan.lastDaysAgo;
     const nearMoult = moultsDaysAgo.some((moult) => ago - moult < 9 && moult - ago < 8);
@@ -210,6 +216,15 @@ function meals(
     if (outcome !== 'open') written.push(write(outcome, ago - 1, {}, 5));
   }
   return written;
+}
+
+/** So many of the largest cricket up to a length; fruit flies where none is small enough. */
+function preyDish(maxLengthMm: number, count: number): Dish {
+  const sizes = preyOf(shippedFeeders).filter(({ kindId }) => kindId === 'field-cricket' || kindId === 'fruit-fly');
+  const fitting = sizes.filter((each) => each.lengthMm <= maxLengthMm).sort((a, b) => b.lengthMm - a.lengthMm);
+  const { id, lengthMm, massG } =
+    fitting[0] ?? (sizes.find((each) => each.kindId === 'fruit-fly') as (typeof sizes)[0]);
+  return { food: id, count, lengthMm, massG: count * massG };
 }
 
 /** An entry of the evening walk, which starts at 19:00 UTC. */

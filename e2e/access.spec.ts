@@ -133,6 +133,38 @@ const PLACES: { name: string; open: (page: Page) => Promise<void> }[] = [
     },
   },
   { name: 'the store', open: async (page) => void (await page.goto('/store')) },
+  {
+    name: 'how one is fed',
+    open: async (page) => {
+      await page.goto('/residents');
+      await page.getByRole('link', { name: /^Bramble/ }).click();
+      await page.getByRole('button', { name: 'Feeding' }).click();
+      await expect(page.getByRole('img', { name: /^Meals a week/ })).toBeVisible();
+      await page.getByRole('button', { name: 'What this rests on' }).last().click();
+      await page.getByRole('button', { name: 'Never given' }).click();
+    },
+  },
+  {
+    name: 'a feeder in the store',
+    open: async (page) => {
+      await page.goto('/store/items/dubia-roach-small');
+      await expect(page.getByRole('img', { name: /^Needed week by week/ })).toBeVisible();
+    },
+  },
+  {
+    name: 'the orders',
+    open: async (page) => {
+      await page.goto('/store/orders');
+      await page.getByRole('button', { name: 'Price list' }).click();
+    },
+  },
+  {
+    name: 'boxes and soil in the store',
+    open: async (page) => {
+      await page.goto('/store?part=boxes');
+      await expect(page.getByText(/can move to|would serve|serves nobody/).first()).toBeAttached();
+    },
+  },
   { name: 'a material', open: async (page) => void (await page.goto('/store/coir')) },
   { name: 'the profiles', open: async (page) => void (await page.goto('/profiles')) },
   { name: 'one profile', open: async (page) => void (await page.goto('/profiles/tree-tarantula')) },
@@ -210,13 +242,13 @@ for (const { look, places, part } of CASES) {
 
 test('the round can be walked with the keyboard alone', async ({ page }) => {
   await page.goto('/');
-  const feed = page.getByRole('checkbox', { name: /^A1: 1 fruit fly/ });
+  const feed = page.getByRole('button', { name: 'A1: taken' });
   await expect(feed).toBeVisible();
   for (let presses = 0; presses < 20; presses += 1) {
     if (await feed.evaluate((element) => element === document.activeElement)) break;
     await page.keyboard.press('Tab');
   }
   await expect(feed).toBeFocused();
-  await page.keyboard.press('Space');
-  await expect(feed).toBeChecked();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('checkbox', { name: /^A1: .*up to/ })).toBeChecked();
 });

@@ -173,6 +173,7 @@ test('a group is taken in by number, and joins those it may join', async ({ page
 
 test('the store says which boxes are needed, and keeps own numbers for a material', async ({ page }) => {
   await page.goto('/store');
+  await page.getByRole('radio', { name: 'Boxes and soil' }).click();
   await expect(page.getByRole('link', { name: 'Cinder can move to N3' })).toBeVisible();
   await page.getByRole('radio', { name: 'after two moults' }).click();
   await expect(page.getByText(/^Buy \d+ x /).first()).toBeVisible();

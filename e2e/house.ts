@@ -38,7 +38,8 @@ export class House {
     this.process = child;
     child.stdout.on('data', (data) => (this.output += data));
     child.stderr.on('data', (data) => (this.output += data));
-    for (let tries = 0; tries < 300; tries += 1) {
+    // To lay the demo takes some 20 s on two cores that do nothing else.
+    for (let tries = 0; tries < 900; tries += 1) {
       if (child.exitCode !== null) throw new Error(`The server ended: ${this.output}`);
       if (this.output.includes('is ready at')) return;
       await new Promise((resolve) => setTimeout(resolve, 100));

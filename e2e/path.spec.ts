@@ -48,11 +48,11 @@ test('from taking in to the log, over a restart and a kill', async ({ page, hous
   });
 
   await test.step('what is due is done with one tap, and comes back after kill -9', async () => {
-    const feed = page.getByRole('checkbox', { name: /^B3: 2 crickets, up to 22 mm/ });
-    await expect(feed).not.toBeChecked();
-    await feed.click();
-    await expect(page.getByText('B3: prey offered.')).toBeVisible();
+    const feed = page.getByRole('checkbox', { name: /^B3: .*up to 22 mm/ });
+    await page.getByRole('button', { name: 'B3: left in' }).click();
+    await expect(page.getByText('B3: left in, to be looked after.')).toBeVisible();
     await expect(feed).toBeChecked();
+    await expect(page.getByText('saving…')).toHaveCount(0);
     await house.end('SIGKILL');
     await house.start();
     await page.goto('/');
@@ -72,8 +72,8 @@ test('one tap logs, undo takes it back', async ({ page }) => {
   await expect(page.getByText('Taken back.')).toBeVisible();
   await expect(soil).toBeVisible();
 
-  await page.getByRole('button', { name: 'Still there, taken out' }).click();
-  await expect(page.getByText('B4: prey taken out, not taken.')).toBeVisible();
+  await page.getByRole('button', { name: 'Still there, taken out' }).first().click();
+  await expect(page.getByText('B4: taken out, not eaten.')).toBeVisible();
   const leftovers = page.getByRole('checkbox', { name: 'B4: nothing left, eaten' });
   await expect(leftovers).toBeChecked();
   await leftovers.click();
@@ -160,12 +160,12 @@ test('settings are kept on the device: unit, night, keeper', async ({ page }) =>
   await page.goto('/');
   await expect(page.getByRole('heading', { name: 'Night round' })).toBeVisible();
   await expect(page.locator('body')).toHaveCSS('background-color', 'rgb(0, 0, 0)');
-  await page.getByRole('checkbox', { name: /^B3: 2 crickets, up to 2.2 cm/ }).click();
-  await expect(page.getByText('B3: prey offered.')).toBeVisible();
+  await expect(page.getByText(/^\d+ .*, up to 2.2 cm$/).first()).toBeVisible();
+  await page.getByRole('button', { name: 'B3: taken' }).click();
+  await expect(page.getByText('B3: taken.')).toBeVisible();
   await page.goto('/residents');
   await page.getByRole('link', { name: /^Bramble/ }).click();
-  await expect(page.getByText('Offered 2 of 2.2 cm').first()).toBeVisible();
-  await page.getByRole('button', { name: /^today: Offered 2 of 2.2 cm/ }).click();
+  await page.getByRole('button', { name: /^today: Offered \d+ .*(crickets|roaches)/ }).click();
   await expect(page.getByText('by Imre Talsk')).toBeVisible();
   await page.goto('/');
   await page.getByRole('switch', { name: 'Night colours' }).click();
@@ -174,15 +174,17 @@ test('settings are kept on the device: unit, night, keeper', async ({ page }) =>
 
 test('a server that is gone is said to be gone, and nothing is lost', async ({ page, house }) => {
   await page.goto('/');
-  const prey = page.getByRole('checkbox', { name: /^B3: 2 crickets/ });
-  await expect(prey).not.toBeChecked();
+  const taken = page.getByRole('button', { name: 'B3: taken' });
+  await expect(taken).toBeVisible();
   await house.end('SIGKILL');
-  await prey.click();
-  await expect(page.getByText(/The server does not answer. Nothing was saved/)).toBeVisible();
-  await expect(prey).not.toBeChecked();
+  await taken.click();
+  await expect(page.getByText('Not saved yet: the server does not answer.')).toBeVisible();
+  await expect(page.getByText('Not saved yet. Tap to try again.')).toBeVisible();
   await house.start();
-  await prey.click();
-  await expect(prey).toBeChecked();
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await expect(page.getByText('Not saved yet. Tap to try again.')).toHaveCount(0);
+  await page.reload();
+  await expect(page.getByRole('checkbox', { name: /^B3: .*up to 22 mm/ })).toBeChecked();
 });
 
 test('a second server on the same folder is turned away', async ({ house }) => {

@@ -131,11 +131,18 @@ const PICTURES: Picture[] = [
     size: PHONE,
     open: async (page) => {
       await page.goto('/store');
-      await page.getByRole('radio', { name: 'after two moults' }).click();
-      await page.getByText(/^Buy /).first().waitFor();
+      await page.getByText(/^By /).first().waitFor();
     },
   },
-  { name: 'profile-wide', size: WIDE, open: (page) => page.goto('/profiles/communal-assassin-bug') },
+  {
+    name: 'feeding',
+    size: PHONE,
+    open: async (page) => {
+      await residentNamed(page, /^Bramble/);
+      await page.getByRole('button', { name: 'Feeding' }).click();
+      await page.getByRole('img', { name: /^Meals a week/ }).waitFor();
+    },
+  },
 ];
 
 for (const { name, size, look, open } of PICTURES) {

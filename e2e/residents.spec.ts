@@ -113,7 +113,7 @@ test('one about to moult is left alone by every part; dead or moulting is answer
 }) => {
   await page.goto('/');
   await expect(page.getByText(/B5.*dull and dark since.*% a moult is close, food again about/)).toBeVisible();
-  await expect(page.getByRole('checkbox', { name: /^B5: .*crickets/ })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'B5: taken' })).toHaveCount(0);
   await openResident(page, 'orme', /^Widow Orme/);
   await page.getByRole('button', { name: 'Other boxes' }).click();
   await page.getByRole('radio', { name: /^B11/ }).click();

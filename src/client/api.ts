@@ -14,11 +14,13 @@ type Arguments<Name extends EndpointName> = In<(typeof endpoints)[Name], 'params
   In<(typeof endpoints)[Name], 'body'>;
 type Reply<Name extends EndpointName> = z.output<(typeof endpoints)[Name]['reply']>;
 
-/** Why a call did not do what was asked, in words for the person who asked. */
+/** Why a call, or what was to go with it, did not do what was asked, in words for the person who asked. */
 export class CallFailed extends Error {
   constructor(
     message: string,
     readonly fields: FieldMessage[] = [],
+    /** Nobody answered: what was sent may be sent again. */
+    readonly isAway = false,
   ) {
     super(message);
     this.name = 'CallFailed';
@@ -51,6 +53,6 @@ async function send(address: string, method: string, body: unknown): Promise<Res
       ...(body !== undefined && { body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } }),
     });
   } catch {
-    throw new CallFailed('The server does not answer. Nothing was saved; try again when it is back.');
+    throw new CallFailed('The server does not answer. Nothing was saved; try again when it is back.', [], true);
   }
 }

@@ -54,7 +54,7 @@ const resident = (change: Partial<Resident> = {}): Resident => ({
   sex: 'female',
   source: null,
   permit: null,
-  school: null,
+  ...{ schools: {}, forbidden: {} },
   takenInOn: '2026-01-01',
   homeId: 'h1',
   ...change,

@@ -9,14 +9,15 @@ import { sectionPlan, type SectionPlan, type SectionSubject } from '@/core/housi
 import { flat, meanDepthMm, withMeanDepth, type Soil } from '@/core/housing/soil';
 import { takenMeasure } from '@/core/profiles/animal';
 import type { CareBook } from '@/core/profiles/careBook';
+import type { Schools } from '@/core/profiles/profile';
 
 /** What the fit has to know of an animal or a group. */
 export type Measured = Pick<
   Resident,
   'profile' | 'stage' | 'legSpanMm' | 'bodyLengthMm' | 'carapaceWidthMm' | 'headCount'
-> & { scientificName?: string; school?: string | null };
+> & { scientificName?: string; schools?: Schools };
 
-const asked = (animal: Measured) => ({ ...animal, school: animal.school ?? undefined });
+const asked = (animal: Measured) => ({ ...animal, school: animal.schools?.air });
 
 /** A home as it would stand with its soil raised or lowered to a depth, or given another surface. */
 export function withSoil(home: HomeState, soil: number | Soil): HomeState {
@@ -34,9 +35,9 @@ export function soilEntry(home: Home, to: number | Soil) {
 
 /** What the engines have to know of a resident, without what only people read. */
 export function askedOf(care: CareBook, resident: Resident): Homeless {
-  const { id, stage, legSpanMm, bodyLengthMm, carapaceWidthMm, headCount, school } = resident;
+  const { id, stage, legSpanMm, bodyLengthMm, carapaceWidthMm, headCount, schools } = resident;
   const measures = { legSpanMm, bodyLengthMm, carapaceWidthMm, headCount };
-  return { id, stage, ...measures, school: school ?? undefined, profile: care.of(resident) };
+  return { id, stage, ...measures, school: schools.air, profile: care.of(resident) };
 }
 
 /** How a home suits an animal, worked out on this device. */

@@ -2,8 +2,12 @@ import { create } from 'zustand';
 import type { Home, Resident, Shelf } from '@/contract/records';
 import type { Round } from '@/contract/round';
 import type { Species } from '@/contract/species';
+import type { FeederKind, Food } from '@/core/feeding/food';
+import type { Job, JobKind } from '@/core/plan/work';
+import type { Hemisphere } from '@/core/season/year';
 import { careBook, type CareBook } from '@/core/profiles/careBook';
 import { call, CallFailed } from './api';
+import { sameAs } from './sameAs';
 
 interface House {
   shelves: Shelf[];
@@ -14,6 +18,11 @@ interface House {
   care: CareBook;
   ownProfiles: string[];
   species: Species[];
+  /** What can be fed: kinds of feeders, and every other food. */
+  feeders: FeederKind[];
+  foods: Food[];
+  /** In which half of the world it stands. */
+  hemisphere: Hemisphere;
   /** `empty` before the first answer, `ready` from then on. */
   state: 'empty' | 'ready';
   problem: string | null;
@@ -21,6 +30,10 @@ interface House {
   load: () => Promise<void>;
   /** As `load`, with the profiles, which seldom change. */
   loadCare: () => Promise<void>;
+  /** Says where the house stands, for all its keepers. */
+  standIn: (hemisphere: Hemisphere) => Promise<void>;
+  /** Shows a job of the round as done by an entry, or as not done, before the server has said so. */
+  markJob: (residentId: string, kind: JobKind, doneBy: string | undefined) => void;
 }
 
 /** The house as the server last described it. */
@@ -32,6 +45,9 @@ export const useHouse = create<House>()((set, get) => ({
   care: careBook([], []),
   ownProfiles: [],
   species: [],
+  feeders: [],
+  foods: [],
+  hemisphere: 'north',
   state: 'empty',
   problem: null,
   load: async () => {
@@ -44,7 +60,20 @@ export const useHouse = create<House>()((set, get) => ({
         call('round', { query: {} }),
         knowsCare ? undefined : fetchCare(),
       ]);
-      set({ shelves, homes, residents, round, ...care, state: 'ready', problem: null });
+      const before = get();
+      const byId = ({ id }: { id: string }) => id;
+      set({
+        shelves: sameAs(before.shelves, shelves, byId),
+        homes: sameAs(before.homes, homes, byId),
+        residents: sameAs(before.residents, residents, byId),
+        round: {
+          ...round,
+          stops: sameAs(before.round?.stops ?? [], round.stops, (stop) => stop.residentId),
+        },
+        ...care,
+        state: 'ready',
+        problem: null,
+      });
     } catch (error) {
       set({ problem: problemOf(error) });
     }
@@ -57,11 +86,45 @@ export const useHouse = create<House>()((set, get) => ({
       set({ problem: problemOf(error) });
     }
   },
+  standIn: async (hemisphere) => {
+    try {
+      await call('changeHouse', { body: { hemisphere } });
+      await get().loadCare();
+    } catch (error) {
+      set({ problem: problemOf(error) });
+    }
+  },
+  markJob: (residentId, kind, doneBy) => {
+    const { round } = get();
+    if (round) set({ round: withJob(round, residentId, kind, doneBy) });
+  },
 }));
 
-async function fetchCare(): Promise<Pick<House, 'care' | 'ownProfiles' | 'species'>> {
-  const [{ profiles, own }, { species }] = await Promise.all([call('profiles', {}), call('species', {})]);
-  return { care: careBook(profiles, species), ownProfiles: own, species };
+type Care = Pick<House, 'care' | 'ownProfiles' | 'species' | 'feeders' | 'foods' | 'hemisphere'>;
+
+async function fetchCare(): Promise<Care> {
+  const [{ profiles, own }, { species }, { feeders, foods }, { hemisphere }] = await Promise.all([
+    call('profiles', {}),
+    call('species', {}),
+    call('larder', {}),
+    call('house', {}),
+  ]);
+  return { care: careBook(profiles, species), ownProfiles: own, species, feeders, foods, hemisphere };
+}
+
+/** The round with one job done by an entry, or not done. */
+function withJob(round: Round, residentId: string, kind: JobKind, doneBy: string | undefined): Round {
+  const marked = (job: Job): Job => {
+    if (job.kind !== kind) return job;
+    const { doneBy: _before, ...open } = job;
+    return doneBy === undefined ? open : { ...open, doneBy };
+  };
+  return {
+    ...round,
+    stops: round.stops.map((stop) =>
+      stop.residentId === residentId ? { ...stop, jobs: stop.jobs.map(marked) } : stop,
+    ),
+  };
 }
 
 /** What went wrong, in words that can be shown. */

@@ -3,7 +3,7 @@ import { STILLNESS_VERDICTS } from '@/core/growth/stillness';
 import { BASES, MOULT_SIGNS } from '@/core/profiles/profile';
 import { temperatureC } from './climate';
 import { stage } from './housing';
-import { day, id, line, mm, oneOf, profileId, quantity } from './primitives';
+import { day, id, instar, line, mm, oneOf, profileId, quantity } from './primitives';
 import { instars } from './records';
 
 const size = mm(0.05, 640);
@@ -22,7 +22,7 @@ export const moultRequest = z
     signs: z.array(oneOf(MOULT_SIGNS)).max(20).optional(),
     temperatureC: temperatureC.optional(),
     asOf: day,
-    instar: quantity('instars', 1, 60, true).optional(),
+    instar: instar.optional(),
     /** Moults of its siblings, and of others of its kind; one list an animal. */
     siblings: z.array(z.array(seenMoult).max(400)).max(500).optional(),
     others: z.array(z.array(seenMoult).max(400)).max(500).optional(),
@@ -62,12 +62,14 @@ export const moultReply = z
   })
   .meta({ id: 'MoultReply' });
 
+const moultsSeen = z.array(z.object({ on: day, sizeMm: z.number().optional(), stage: stage.optional() }));
+
 /** The forecast of one resident, with what it was made from. */
 export const residentMoult = z
   .object({
     residentId: id,
     asOf: day,
-    moults: z.array(z.object({ on: day, sizeMm: z.number().optional(), stage: stage.optional() })),
+    moults: moultsSeen,
     sizeMm: z.number().nullable(),
     /** Of the home: by a probe in it since the last moult, else by its room and its heat. */
     temperatureC: z.number(),
@@ -166,7 +168,7 @@ export const censusRequest = z
           on: day,
           headCount: quantity('animals', 1, 1_000_000, true).optional(),
           count: quantity('animals', 1, 1_000_000, true).optional(),
-          instar: quantity('instars', 1, 60, true).optional(),
+          instar: instar.optional(),
           instars: instars.optional(),
         }),
       )
@@ -193,18 +195,33 @@ export const residentBatch = z
   .meta({ id: 'ResidentBatch' });
 export type ResidentBatch = z.infer<typeof residentBatch>;
 
+const teller = z.object({
+  id,
+  scientificName: z.string(),
+  motherId: id.nullable(),
+  outOfId: id.nullable(),
+  batch: z.string().nullable(),
+  moults: moultsSeen,
+});
+
 /** What the next moults of the whole house are worked out from, beside the page. */
 export const moultFacts = z
   .object({
     asOf: day,
     residents: z.array(
       z.object({
-        residentId: id,
-        temperatureC: z.number(),
-        moults: z.array(z.object({ on: day, sizeMm: z.number().optional(), stage: stage.optional() })),
+        ...teller.shape,
+        profile: z.string(),
+        stage,
+        sizeMm: z.number().optional(),
+        bornOn: day.optional(),
+        instar: z.int().optional(),
         signs: z.array(z.enum(MOULT_SIGNS)),
+        temperatureC: z.number(),
       }),
     ),
+    /** Whose moults tell of the pace of their kind, here or gone. */
+    tellers: z.array(teller),
   })
   .meta({ id: 'MoultFacts' });
 export type MoultFacts = z.infer<typeof moultFacts>;

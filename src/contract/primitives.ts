@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { isDay } from '@/core/measure/day';
 import { checkScientificName } from '@/core/measure/scientificName';
+import { HIGHEST_INSTAR } from '@/core/profiles/profile';
 
 const shown = (input: unknown) => (input === undefined ? 'nothing' : JSON.stringify(input)?.slice(0, 60));
 
@@ -11,6 +12,8 @@ export function quantity(unit: string, min: number, max: number, whole = false) 
   const number = whole ? z.int({ error }) : z.number({ error });
   return number.min(min, { error }).max(max, { error });
 }
+
+export const instar = quantity('instars', 1, HIGHEST_INSTAR, true);
 
 export const mm = (min: number, max: number) => quantity('millimetres', min, max);
 

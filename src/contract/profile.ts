@@ -7,6 +7,7 @@ import {
   MOULT_SIGNS,
   PLACES,
   QUANTITIES,
+  SCHOOL_TOPICS,
   SEX_EVIDENCE,
   SILHOUETTES,
   STAGES,
@@ -95,9 +96,12 @@ const bandOf = (value: z.ZodNumber) =>
     .refine(withSource, sourceMissing)
     .refine(inOrder, outOfOrder);
 
+/** A band of temperatures with what it rests on. C */
+export const temperatureBand = bandOf(degrees);
+
 const climate = z.strictObject({
   humidityPct: bandOf(quantity('percent', 0, 100)),
-  temperatureC: bandOf(degrees),
+  temperatureC: temperatureBand,
   bearsHours: positive,
   dampWetnessMin: positive.refine(({ value }) => value <= 1.5, { path: ['value'], error: 'Must be at most 1.5.' }),
   airChangesPerHour: positive,
@@ -111,6 +115,52 @@ const proportions = z.strictObject(
   >,
 );
 
+const foodIds = z.array(z.string().min(1));
+const dietWork = { stages, minutes: z.number().positive(), toleranceDays: z.number().nonnegative() };
+const everyDays = z.number().positive();
+
+const diet = z.discriminatedUnion('eats', [
+  z.strictObject({
+    eats: z.literal('leaves'),
+    ...dietWork,
+    plants: foodIds.min(1),
+    renewDays: z.strictObject({ summer: positive, winter: positive }),
+    dailyPctOfMass: positive,
+  }),
+  z.strictObject({
+    eats: z.literal('litter'),
+    ...dietWork,
+    everyDays,
+    headMassMg: positive,
+    weeklyPctOfMass: positive,
+    freshHours: positive,
+    preparedHours: positive,
+    restDays: positive,
+    foods: foodIds.min(1),
+  }),
+  z.strictObject({
+    eats: z.literal('greens'),
+    ...dietWork,
+    everyDays,
+    dailyPctOfMass: positive,
+    foods: foodIds.min(2),
+    proteinEveryDays: positive,
+    proteins: foodIds.min(1),
+    proteinPctOfMass: positive,
+  }),
+  z.strictObject({
+    eats: z.literal('colony-food'),
+    ...dietWork,
+    everyDays,
+    sugarUlPerWorkerPerDay: fact,
+    proteinMgPerWorkerPerDay: fact,
+    leafGPerWorkerPerDay: positive.optional(),
+    plants: foodIds,
+    wholePrey: z.boolean(),
+    liveFromWorkers: positive,
+  }),
+]);
+
 /** What a species does otherwise than its profile. */
 export const speciesOverrides = z.strictObject({
   grownMm: positive.optional(),
@@ -120,6 +170,8 @@ export const speciesOverrides = z.strictObject({
   fit: z.array(fitRule).optional(),
   making: making.partial().optional(),
   climate: climate.partial().optional(),
+  /** The plants that this species eats, the usual one first. */
+  plants: foodIds.min(1).optional(),
 });
 
 /** A care profile as it stands in `data/profiles/<id>.json`. */
@@ -134,9 +186,10 @@ export const careProfile = z
     schools: z.array(
       z.strictObject({
         id: z.string(),
-        topic: z.enum(['air', 'feeding']),
+        topic: z.enum(SCHOOL_TOPICS),
         name: z.string(),
         isDefault: z.boolean().optional(),
+        why: z.string().min(1).optional(),
       }),
     ),
     measure: z.strictObject({
@@ -183,6 +236,7 @@ export const careProfile = z
             ...ground,
           }),
         ),
+        rations: z.array(z.strictObject({ stages, weeklyPct: quantity('percent', 0.1, 300), ...ground })).optional(),
         preyLengthPerAbdomen: fact,
         abdomenLengthPerBodyLength: fact,
         leftoversAfterHours: fact,
@@ -191,9 +245,10 @@ export const careProfile = z
         minutes: z.number().positive(),
       })
       .optional(),
+    diet: diet.optional(),
     work: z.array(
       z.strictObject({
-        work: z.enum(['water', 'mist']),
+        work: z.enum(['water', 'mist', 'calcium']),
         stages,
         everyDays: z.number().positive(),
         toleranceDays: z.number().nonnegative(),

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { FORMS, LEAVING_CAUSES, MOULT_SIGNS, SEX_EVIDENCE, SEXES } from '@/core/profiles/profile';
+import { FORMS, HIGHEST_INSTAR, LEAVING_CAUSES, MOULT_SIGNS, SEX_EVIDENCE, SEXES } from '@/core/profiles/profile';
 import {
   container,
   fillingWithinBox,
@@ -11,13 +11,15 @@ import {
   substrateDepthMm,
 } from './housing';
 import { dishArea, factors, heat } from './climate';
-import { day, id, instant, line, mm, oneOf, profileId, quantity, scientificName } from './primitives';
+import { CONDITIONS } from '@/core/feeding/prey';
+import { dish, itemId, schools } from './feeding';
+import { day, id, instant, instar, line, mm, oneOf, profileId, quantity, scientificName } from './primitives';
 import { wetness } from './substrate';
 
 // ---- shelves ----
 
 export const shelf = z
-  .object({ id, name: z.string(), room: z.string(), position: z.int(), loadLimitKg: z.number().nullable() })
+  .object({ id, name: z.string(), room: z.string(), roomId: id, position: z.int(), loadLimitKg: z.number().nullable() })
   .meta({ id: 'Shelf', description: 'Shelves in the order in which the round passes them.' });
 export type Shelf = z.infer<typeof shelf>;
 
@@ -111,13 +113,19 @@ const sex = oneOf(SEXES);
 const sexEvidence = oneOf(SEX_EVIDENCE);
 const form = oneOf(FORMS);
 const massG = quantity('grams', 0.0001, 5000);
-const instar = quantity('instars', 1, 60, true);
 /** How many of a group are in which instar: {"3": 3, "4": 12}. */
 export const instars = z.record(
-  z.string().regex(/^([1-9]|[1-5]\d)$/, { error: 'Must be the number of an instar, from 1 to 59.' }),
+  z.string().refine((key) => /^[1-9]\d?$/.test(key) && Number(key) <= HIGHEST_INSTAR, {
+    error: `Must be the number of an instar, from 1 to ${HIGHEST_INSTAR}.`,
+  }),
   quantity('animals', 0, 1_000_000, true),
 );
 const heads = quantity('animals', 1, 1_000_000, true);
+/** How many of each stage: {"larva": 40}. */
+const stageCounts = z.record(
+  z.string().regex(/^[a-z]+$/, { error: 'Must be the name of a stage, for example larva.' }),
+  quantity('animals', 0, 10_000_000, true),
+);
 
 export const resident = z
   .object({
@@ -133,6 +141,7 @@ export const resident = z
     /** Of a group or a colony: how many. */
     headCount: z.int().optional(),
     massG: z.number().optional(),
+    weighedOn: day.optional(),
     /** The how-manieth instar it is in, where that was ever told. */
     instar: z.int().optional(),
     measuredOn: day,
@@ -149,7 +158,12 @@ export const resident = z
     batch: z.string().nullable(),
     source: z.string().nullable(),
     permit: z.string().nullable(),
-    school: z.string().nullable(),
+    /** The school that is followed on each topic on which one was chosen for it, its kind or its room. */
+    schools,
+    /** Food it is never given, with the reason. */
+    forbidden: z.record(z.string(), z.string()),
+    /** How it looked when it was last said. */
+    condition: z.enum(CONDITIONS).optional(),
     takenInOn: day,
     homeId: id,
   })
@@ -205,7 +219,7 @@ export const residentChange = z
     batch: line('the name of the batch', 60).nullable(),
     source: line('where it came from', 120).nullable(),
     permit: line('the number or kind of the permit', 120).nullable(),
-    school: line('a school', 60).nullable(),
+    forbidden: z.record(itemId, z.string().trim().max(200, { error: 'Must be at most 200 letters long.' })),
   })
   .partial()
   .refine((change) => Object.keys(change).length > 0, { error: 'Give at least one field to change.' });
@@ -220,6 +234,8 @@ const entryFields = {
   note: line('a note', 500).optional(),
 };
 const millilitres = quantity('millilitres', 0, 100_000);
+/** The job that this answers (`feed 2026-03-14`, `meal <id of the offer>`): it is answered once, whoever logs it. */
+const answers = line('the job that this answers', 80).optional();
 const aboutResident = { ...entryFields, residentId: id };
 
 export const newEntry = z
@@ -231,9 +247,21 @@ export const newEntry = z
         ...aboutResident,
         preyCount: quantity('prey animals', 1, 500, true).optional(),
         preyLengthMm: mm(0.2, 200).optional(),
+        dishes: z
+          .array(dish, { error: 'Must be a list of what was given.' })
+          .min(1, { error: 'Give at least one dish.' })
+          .max(12, { error: 'At most 12 dishes.' })
+          .optional(),
+        answers,
+        /** Given although it is left alone now: it was asked, and meant. */
+        insist: z.boolean().optional(),
       }),
-      z.strictObject({ kind: z.literal('eaten'), ...aboutResident }),
-      z.strictObject({ kind: z.literal('refused'), ...aboutResident }),
+      z.strictObject({ kind: z.literal('eaten'), ...aboutResident, answers }),
+      z.strictObject({ kind: z.literal('refused'), ...aboutResident, answers }),
+      /** The old leaves were searched for young and eggs before they went out. */
+      z.strictObject({ kind: z.literal('searched'), ...aboutResident, answers }),
+      /** The lime was looked at, and replaced where it was worn or pink. */
+      z.strictObject({ kind: z.literal('calcium'), ...aboutResident }),
       z.strictObject({ kind: z.literal('watered'), ...aboutResident }),
       z.strictObject({
         kind: z.literal('damped'),
@@ -267,6 +295,10 @@ export const newEntry = z
         headCount: headCount.optional(),
         instar: instar.optional(),
         instars: instars.optional(),
+        /** Of a colony or a culture: how many of each stage, and how many queens. */
+        stages: stageCounts.optional(),
+        queens: quantity('queens', 0, 1000, true).optional(),
+        condition: oneOf(CONDITIONS).optional(),
       }),
       z.strictObject({ kind: z.literal('sexed'), ...aboutResident, sex, by: sexEvidence }),
       z.strictObject({ kind: z.literal('noted'), ...aboutResident, note: line('what you noticed', 500) }),
@@ -296,7 +328,7 @@ export const newEntry = z
     ],
     {
       error:
-        'Must be one of offered, eaten, refused, watered, damped, misted, felt, looked, sign, moulted, measured, sexed, noted, hatched, died, passed-on, moved, soil-set.',
+        'Must be one of offered, eaten, refused, searched, calcium, watered, damped, misted, felt, looked, sign, moulted, measured, sexed, noted, hatched, died, passed-on, moved, soil-set.',
     },
   )
   .meta({ id: 'NewEntry' });
@@ -307,6 +339,8 @@ export const ENTRY_KINDS = [
   'offered',
   'eaten',
   'refused',
+  'searched',
+  'calcium',
   'watered',
   'damped',
   'misted',
@@ -339,7 +373,7 @@ export const entry = z
     keeper: z.string().nullable(),
     note: z.string().nullable(),
     /** What belongs to the kind: sizes, sign, prey, depth. */
-    data: z.record(z.string(), z.union([z.string(), z.number(), soil, instars])),
+    data: z.record(z.string(), z.union([z.string(), z.number(), z.array(dish), soil, instars, stageCounts])),
     undoneAt: instant.nullable(),
   })
   .meta({ id: 'Entry' });

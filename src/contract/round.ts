@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { MOULT_SIGNS } from '@/core/profiles/profile';
-import type { Job, LeaveAlone } from '@/core/plan/due';
+import type { Job, LeaveAlone } from '@/core/plan/work';
+import { jobMeal } from './feeding';
 import { day, id, instant } from './primitives';
 import { alarm } from './readings';
 
@@ -8,7 +9,7 @@ const reason = z.discriminatedUnion('code', [
   z.object({ code: z.literal('never'), since: day }),
   z.object({ code: z.literal('since-last'), days: z.int(), on: day }),
   z.object({ code: z.literal('after-refusal'), days: z.int(), on: day }),
-  z.object({ code: z.literal('offered'), on: day, at: instant }),
+  z.object({ code: z.literal('offered'), on: day, at: instant, entryId: id }),
   z.object({
     code: z.literal('dries'),
     by: z.enum(['damped', 'felt', 'weighed']),
@@ -23,15 +24,29 @@ const reason = z.discriminatedUnion('code', [
 
 export const job = z
   .object({
-    kind: z.enum(['alarm', 'prey-out', 'leftovers', 'feed', 'damp', 'mist', 'water', 'soil', 'mend', 'rehouse']),
+    kind: z.enum([
+      'alarm',
+      'prey-out',
+      'leftovers',
+      'search',
+      'feed',
+      'damp',
+      'mist',
+      'water',
+      'calcium',
+      'soil',
+      'mend',
+      'rehouse',
+    ]),
     dueOn: day,
     cannotWait: z.boolean(),
     minutes: z.number(),
     reason,
-    prey: z.object({ count: z.int(), maxLengthMm: z.number() }).optional(),
+    meal: jobMeal.optional(),
     soil: z.object({ fromMm: z.number(), toMm: z.number() }).optional(),
     water: z.object({ ml: z.number(), where: z.enum(['damp-end', 'throughout']) }).optional(),
     doneBy: id.optional(),
+    alsoBy: z.string().optional(),
   })
   .meta({ id: 'Job' }) satisfies z.ZodType<Job>;
 

@@ -1,4 +1,11 @@
 import boxSizeFile from '@data/boxSizes.json';
+import dubiaRoach from '@data/feeders/dubia-roach.json';
+import fieldCricket from '@data/feeders/field-cricket.json';
+import fruitFly from '@data/feeders/fruit-fly.json';
+import largeFruitFly from '@data/feeders/large-fruit-fly.json';
+import mealworm from '@data/feeders/mealworm.json';
+import feederSpringtail from '@data/feeders/springtail.json';
+import foodFile from '@data/foods.json';
 import materialFile from '@data/materials.json';
 import mixFile from '@data/mixes.json';
 import antLargeMediterranean from '@data/profiles/ant-large-mediterranean.json';
@@ -27,12 +34,17 @@ import springtail from '@data/profiles/springtail.json';
 import stickInsect from '@data/profiles/stick-insect.json';
 import treeTarantula from '@data/profiles/tree-tarantula.json';
 import whipSpider from '@data/profiles/whip-spider.json';
+import populationFile from '@data/populations.json';
+import restFile from '@data/rest.json';
 import speciesFile from '@data/species.json';
 import stillnessFile from '@data/stillness.json';
+import type { PopulationKind } from '@/core/colony/kind';
+import type { FeederKind, Food } from '@/core/feeding/food';
 import type { StillnessGuide } from '@/core/growth/stillness';
 import type { BoxSize } from '@/core/housing/ladder';
 import type { CareProfile } from '@/core/profiles/profile';
 import type { Material, Mix } from '@/core/substrate/material';
+import type { RestKind } from '@/core/season/rest';
 import type { Species } from './species';
 
 /*
@@ -81,3 +93,22 @@ export const shippedBoxSizes = boxSizeFile as unknown as readonly BoxSize[];
 
 /** What stillness means, kind by kind. */
 export const shippedStillness = stillnessFile as unknown as readonly StillnessGuide[];
+
+/** What hunters are fed with, kind by kind and size by size. */
+export const shippedFeeders = [
+  fieldCricket,
+  dubiaRoach,
+  mealworm,
+  fruitFly,
+  largeFruitFly,
+  feederSpringtail,
+] as unknown as readonly FeederKind[];
+
+/** All other food. */
+export const shippedFoods = foodFile as unknown as readonly Food[];
+
+/** How those multiply that are counted and not named. */
+export const shippedPopulations = populationFile as unknown as readonly PopulationKind[];
+
+/** Who rests in winter, and how. */
+export const shippedRests = restFile as unknown as readonly RestKind[];

@@ -1,14 +1,20 @@
 import { z } from 'zod';
 import type { StillnessGuide } from '@/core/growth/stillness';
-import { BASES, SILHOUETTES } from '@/core/profiles/profile';
+import { BASES, SILHOUETTES, type Diet } from '@/core/profiles/profile';
 import { boxSize } from './housing';
 import { scientificName } from './primitives';
 import { careProfile, speciesOverrides } from './profile';
+import { populationKind, restKind } from './colony';
+import { feederKind, food } from './feeding';
 import {
   shippedBoxSizes,
+  shippedFeeders,
+  shippedFoods,
   shippedMaterials,
   shippedMixes,
+  shippedPopulations,
   shippedProfiles,
+  shippedRests,
   shippedSpecies,
   shippedStillness,
 } from './shipped';
@@ -50,6 +56,11 @@ export function checkShippedData(): void {
   check('data/mixes.json', z.array(mix), shippedMixes);
   check('data/boxSizes.json', z.array(boxSize), shippedBoxSizes);
   check('data/stillness.json', z.array(stillnessGuide), shippedStillness);
+  for (const kind of shippedFeeders) check(`data/feeders/${kind.id}.json`, feederKind, kind);
+  check('data/foods.json', z.array(food), shippedFoods);
+  check('data/populations.json', z.array(populationKind), shippedPopulations);
+  check('data/rest.json', z.array(restKind), shippedRests);
+  const foodIds = new Set(shippedFoods.map((each) => each.id));
   const profileIds = new Set(shippedProfiles.map((profile) => profile.id));
   const mixIds = new Set(shippedMixes.map((each) => each.id));
   const lost = [
@@ -57,11 +68,39 @@ export function checkShippedData(): void {
     ...shippedProfiles.flatMap(({ id, making }) =>
       making.mixes.filter((name) => !mixIds.has(name)).map((name) => `${id}: ${name}`),
     ),
+    ...[...shippedPopulations, ...shippedRests].flatMap((each) =>
+      each.profiles.filter((name) => !profileIds.has(name)).map((name) => `populations or rest: ${name}`),
+    ),
+    ...shippedProfiles
+      .filter(({ id }) => !shippedRests.some((rest) => rest.profiles.includes(id)))
+      .map(({ id }) => `rest of ${id}`),
+    ...shippedProfiles.flatMap(({ id, diet }) =>
+      foodsOf(diet)
+        .filter((each) => !foodIds.has(each))
+        .map((each) => `${id}: ${each}`),
+    ),
+    ...shippedSpecies.flatMap(({ name, overrides }) =>
+      (overrides?.plants ?? []).filter((each) => !foodIds.has(each)).map((each) => `${name}: ${each}`),
+    ),
     ...shippedProfiles
       .filter(({ silhouette }) => !shippedStillness.some((guide) => guide.silhouettes.includes(silhouette)))
       .map(({ id, silhouette }) => `${id}: stillness of ${silhouette}`),
   ];
   if (lost.length > 0) throw new Error(`The shipped data names what is not there: ${lost.join('; ')}.`);
+}
+
+function foodsOf(diet: Diet | undefined): string[] {
+  switch (diet?.eats) {
+    case 'leaves':
+    case 'colony-food':
+      return diet.plants;
+    case 'litter':
+      return diet.foods;
+    case 'greens':
+      return [...diet.foods, ...diet.proteins];
+    default:
+      return [];
+  }
 }
 
 function check(what: string, schema: z.ZodType, value: unknown): void {

@@ -14,7 +14,10 @@ import { computeHandlers } from './resources/compute';
 import { computeClimateHandlers } from './resources/computeClimate';
 import type { Deps } from './resources/deps';
 import { entryHandlers } from './resources/entries';
+import { colonyHandlers } from './resources/colony';
 import { feedingHandlers } from './resources/feeding';
+import { schoolHandlers } from './resources/schools';
+import { storeHandlers } from './resources/store';
 import { groupHandlers } from './resources/groups';
 import { growthHandlers } from './resources/growth';
 import { homeHandlers } from './resources/homes';
@@ -73,7 +76,10 @@ export function createApp(options: AppOptions): Express {
     ...computeHandlers(options),
     ...computeClimateHandlers(options),
     ...growthHandlers(options),
-    ...feedingHandlers(),
+    ...colonyHandlers(options),
+    ...feedingHandlers(options),
+    ...schoolHandlers(options),
+    ...storeHandlers(options),
     ...groupHandlers(options),
     ...roomHandlers(options),
     ...airHandlers(options),

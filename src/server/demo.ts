@@ -9,6 +9,7 @@ import { insertProbe, updateProbe } from './storage/probes';
 import { insertResident } from './storage/residents';
 import { listRooms, updateRoomAir } from './storage/rooms';
 import { insertShelf } from './storage/shelves';
+import { insertStockEntry, writeCulture } from './storage/store';
 
 /**
  * Lays the Ropewalk Warm House into an empty database. A demo from an earlier day in which nobody has written
@@ -34,6 +35,8 @@ async function lay(queries: Queries, today: string): Promise<void> {
   for (const home of demo.homes) await insertHome(queries, home);
   for (const { facts } of demo.residents) await insertResident(queries, facts);
   await insertEntries(queries, demo.entries);
+  for (const each of demo.stock) await insertStockEntry(queries, each);
+  for (const each of demo.cultures) await writeCulture(queries, each);
   const rooms = await listRooms(queries);
   for (const { id, name } of rooms) await updateRoomAir(queries, id, demo.rooms[name] ?? null);
   for (const { faultDaysAgo = 0, fault, room, ...probe } of demo.probes) {

@@ -1,18 +1,9 @@
-import type { Database } from './storage/database';
-import { emptyDatabase } from './testing/databases';
-import { startServer, TODAY, type TestServer } from './testing/server';
+import { onEmptyServer } from './testing/onEmptyServer';
+import { TODAY, type TestServer } from './testing/server';
 
 describe('growth over HTTP', () => {
-  let database: Database;
   let server: TestServer;
-  beforeAll(async () => {
-    database = await emptyDatabase();
-    server = await startServer(database);
-  }, 60_000);
-  afterAll(async () => {
-    await server.close();
-    await database.close();
-  });
+  onEmptyServer((each) => (server = each));
 
   it('forecasts a moult from dates alone, and knows the quiet days after one', async () => {
     const moults = ['2025-07-01', '2025-10-20', '2026-02-08'].map((on, index) => ({ on, sizeMm: 40 * 1.25 ** index }));

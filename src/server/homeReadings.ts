@@ -1,6 +1,6 @@
 import type { Probe } from '@/contract/readings';
 import type { Climate } from '@/core/profiles/profile';
-import type { ProbeAlarm } from '@/core/plan/due';
+import type { ProbeAlarm } from '@/core/plan/work';
 import { alarmsOf } from '@/core/readings/alarms';
 import { DAY_MS, type MarkedReading } from '@/core/readings/reading';
 

@@ -4,13 +4,17 @@ import type { Room } from '@/contract/readings';
 import { questionOf, recipeIn, USUAL_ROOM, wishesOf } from '@/core/climate/homeAir';
 import type { MoistureQuestion } from '@/core/climate/moisture';
 import { wateringOutlook, type WaterFact, type WateringOutlook } from '@/core/climate/watering';
+import { USUAL_WARMTH } from '@/core/growth/pace';
 import type { Day } from '@/core/measure/day';
 import type { CareProfile } from '@/core/profiles/profile';
 import type { Alarm } from '@/core/readings/alarms';
 import { DAY_MS } from '@/core/readings/reading';
+import type { Hemisphere } from '@/core/season/year';
 import type { MaterialTable } from '@/core/substrate/material';
 import type { Queries } from './storage/database';
-import { listRooms, measuredRooms, type RoomRow } from './storage/rooms';
+import { readMeta, writeMeta } from './storage/meta';
+import { meanWarmthOfHomes } from './storage/readings';
+import { listRooms, measuredRooms, roomOfShelf, type RoomRow } from './storage/rooms';
 
 /** A room's probes speak for it over the last week. */
 const ROOM_DAYS = 7;
@@ -61,3 +65,31 @@ export function wateringFor(
   const question = questionFor(profile, resident, home, room, materials, 1);
   return wateringOutlook(question, wishesOf(profile), facts, today, dryAir);
 }
+
+/** Warmth is read off the probe in a home over so many days: about as long as an interval of the quick ones. */
+const WARMTH_DAYS = 60;
+
+/** How warm each home is: by a probe in it, else by its room and its heater. */
+export async function warmthIn(queries: Queries, now: string) {
+  const since = new Date(Date.parse(now) - WARMTH_DAYS * DAY_MS).toISOString();
+  const probed = await meanWarmthOfHomes(queries, since, USUAL_WARMTH.baseC);
+  const rooms = await roomsOf(queries, now);
+  const roomByShelf = await roomOfShelf(queries);
+  return (home: Home): { temperatureC: number; from: 'probe' | 'room' } => {
+    const read = probed.get(home.id);
+    if (read !== undefined) return { temperatureC: read, from: 'probe' };
+    const room = rooms.find((each) => each.id === roomByShelf.get(home.shelfId));
+    const air = room?.air.temperatureC ?? USUAL_WARMTH.referenceC;
+    return { temperatureC: air + (home.heat?.warmingK ?? 0), from: 'room' };
+  };
+}
+
+const HEMISPHERE_KEY = 'hemisphere';
+
+/** In which half of the world the house stands; in the north while nobody has said. */
+export async function hemisphereOf(queries: Queries): Promise<Hemisphere> {
+  return (await readMeta(queries, HEMISPHERE_KEY)) === 'south' ? 'south' : 'north';
+}
+
+export const writeHemisphere = (queries: Queries, hemisphere: Hemisphere) =>
+  writeMeta(queries, HEMISPHERE_KEY, hemisphere);

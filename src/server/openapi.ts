@@ -1,5 +1,6 @@
 import { createDocument, type ZodOpenApiPathsObject } from 'zod-openapi';
-import { endpoints, type Endpoint } from '@/contract/endpoints';
+import type { Endpoint } from '@/contract/endpoint';
+import { endpoints } from '@/contract/endpoints';
 import { errorReply } from '@/contract/errors';
 
 const json = (schema: Endpoint['reply']) => ({ content: { 'application/json': { schema } } });

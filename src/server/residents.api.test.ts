@@ -1,28 +1,21 @@
-import type { Database } from './storage/database';
-import { emptyDatabase } from './testing/databases';
-import { startServer, TODAY, type Answer, type TestServer } from './testing/server';
+import { onEmptyServer } from './testing/onEmptyServer';
+import { TODAY, type Answer, type TestServer } from './testing/server';
 
 /** The smallest JPEG there is to speak of: the server keeps what it is sent. */
 const JPEG = '/9j/4AAQSkZJRgABAQAAAQABAAD/2wBDAAEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEB/9k=';
 
 describe('residents of every form', () => {
-  let database: Database;
   let server: TestServer;
+  onEmptyServer((each) => (server = each));
   const homes: Record<string, string> = {};
   const newHome = async (code: string, shelfId: string) => {
     const container = { shape: 'box', lengthMm: 300, widthMm: 300, heightMm: 300, lid: 'mesh', vents: [] };
     homes[code] = (await server.post('/api/homes', { code, shelfId, container, substrateDepthMm: 0 })).body.home.id;
   };
   beforeAll(async () => {
-    database = await emptyDatabase();
-    server = await startServer(database);
     const { shelf } = (await server.post('/api/shelves', { room: 'R', name: 'A' })).body;
     for (const code of ['A1', 'A2', 'A3', 'A4', 'A5', 'A6']) await newHome(code, shelf.id);
   }, 60_000);
-  afterAll(async () => {
-    await server.close();
-    await database.close();
-  });
 
   const STICK = { scientificName: 'Carausius morosus', profile: 'stick-insect' };
   const takeIn = async (body: object) => server.post('/api/residents', { ...STICK, on: '2025-12-01', ...body });
@@ -264,16 +257,8 @@ describe('residents of every form', () => {
 });
 
 describe('engines that need no records', () => {
-  let database: Database;
   let server: TestServer;
-  beforeAll(async () => {
-    database = await emptyDatabase();
-    server = await startServer(database);
-  }, 60_000);
-  afterAll(async () => {
-    await server.close();
-    await database.close();
-  });
+  onEmptyServer((each) => (server = each));
 
   // By hand: two orders at 15 each, and ten kept for a week at 1.
   it('plan orders, and refuse needs under nothing', async () => {

@@ -1,19 +1,12 @@
 import { useLocalSearchParams } from 'expo-router';
-import { Suspense } from 'react';
-import { TwoPanes } from '@/ui/components/TwoPanes';
 import { BoxesScreen } from '@/ui/screens/lazyForms';
-import { ResidentsScreen } from '@/ui/screens/ResidentsScreen';
+import { ResidentPanes } from '@/ui/screens/ResidentPanes';
 
 export default function BoxesRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();
   return (
-    <TwoPanes
-      list={<ResidentsScreen chosenId={id} />}
-      detail={
-        <Suspense>
-          <BoxesScreen residentId={id} />
-        </Suspense>
-      }
-    />
+    <ResidentPanes id={id}>
+      <BoxesScreen residentId={id} />
+    </ResidentPanes>
   );
 }

@@ -1,19 +1,12 @@
 import { useLocalSearchParams } from 'expo-router';
-import { Suspense } from 'react';
-import { TwoPanes } from '@/ui/components/TwoPanes';
 import { CompareScreen } from '@/ui/screens/lazyForms';
-import { ResidentsScreen } from '@/ui/screens/ResidentsScreen';
+import { ResidentPanes } from '@/ui/screens/ResidentPanes';
 
 export default function CompareRoute() {
   const { id, with: withId } = useLocalSearchParams<{ id: string; with?: string }>();
   return (
-    <TwoPanes
-      list={<ResidentsScreen chosenId={id} />}
-      detail={
-        <Suspense>
-          <CompareScreen residentId={id} withId={withId} />
-        </Suspense>
-      }
-    />
+    <ResidentPanes id={id}>
+      <CompareScreen residentId={id} withId={withId} />
+    </ResidentPanes>
   );
 }

@@ -1,19 +1,12 @@
 import { useLocalSearchParams } from 'expo-router';
-import { Suspense } from 'react';
-import { TwoPanes } from '@/ui/components/TwoPanes';
 import { StillScreen } from '@/ui/screens/lazyForms';
-import { ResidentsScreen } from '@/ui/screens/ResidentsScreen';
+import { ResidentPanes } from '@/ui/screens/ResidentPanes';
 
 export default function StillRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();
   return (
-    <TwoPanes
-      list={<ResidentsScreen chosenId={id} />}
-      detail={
-        <Suspense>
-          <StillScreen residentId={id} />
-        </Suspense>
-      }
-    />
+    <ResidentPanes id={id}>
+      <StillScreen residentId={id} />
+    </ResidentPanes>
   );
 }

@@ -1,5 +1,6 @@
 import { daysBetween, type Day } from '@/core/measure/day';
 import { Refusal } from '@/core/refusal';
+import { kaplanMeier } from './survival';
 
 /** What is written down about the heads of a group; other entries may be among them and are passed over. */
 export interface GroupEntry {
@@ -22,6 +23,12 @@ export interface Census {
   /** Heads that a count found missing: taken as dead on the day of the count. */
   missing: number;
 }
+
+const LEAVING = ['died', 'passed-on', 'parted', 'joined-into'] as const;
+const COUNTING = ['taken-in', 'measured', 'moulted'] as const;
+/** Entries that may change how many there are, or in which instar. */
+export const HEAD_KINDS = [...COUNTING, 'hatched', ...LEAVING, 'joined'] as const;
+const isOneOf = (kinds: readonly string[], kind: string) => kinds.includes(kind);
 
 const inOrder = (a: GroupEntry, b: GroupEntry) => a.on.localeCompare(b.on) || a.at.localeCompare(b.at);
 const numberIn = (data: GroupEntry['data'], name: string) => {
@@ -75,13 +82,13 @@ export function censusOf(entries: readonly GroupEntry[], today: Day): Census {
     } else if (kind === 'joined' && count !== undefined) {
       arrive(on, count);
       if (instar !== undefined) census.instars[instar] = (census.instars[instar] ?? 0) + count;
-    } else if (LEAVING.has(kind) && count !== undefined) {
+    } else if (isOneOf(LEAVING, kind) && count !== undefined) {
       leave(on, count, kind === 'died');
       takeOut(census.instars, count, instar);
     } else if (kind === 'moulted' && count !== undefined && instar !== undefined) {
       const moved = step(census.instars, count, instar, census.heads);
       if (moved > 0) census.steps.push({ on, instar, count: moved });
-    } else if (COUNTING.has(kind)) {
+    } else if (isOneOf(COUNTING, kind)) {
       const told = instarsIn(data.instars);
       const heads = headCount ?? (told && sum(told));
       if (heads === undefined) continue;
@@ -115,8 +122,6 @@ export function censusOf(entries: readonly GroupEntry[], today: Day): Census {
   return census;
 }
 
-const LEAVING = new Set(['died', 'passed-on', 'parted', 'joined-into']);
-const COUNTING = new Set(['taken-in', 'measured', 'moulted']);
 const sum = (instars: Record<number, number>) => Object.values(instars).reduce((total, each) => total + each, 0);
 
 function instarsIn(value: unknown): Record<number, number> | undefined {
@@ -153,6 +158,12 @@ function takeOut(instars: Record<number, number>, count: number, instar: number 
     instars[from] = there - going;
     left -= going;
   }
+}
+
+/** A group as it is looked at: its heads, and how many of those that ever came live on. */
+export function groupCourse(entries: readonly GroupEntry[], today: Day) {
+  const { heads, instars, missing, durations, died } = censusOf(entries, today);
+  return { heads, instars, missing, survival: kaplanMeier(durations, died) };
 }
 
 /** The days on which half of the group had come to an instar: its moults as those of one animal. */

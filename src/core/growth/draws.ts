@@ -1,3 +1,4 @@
+import { evenAt, evenSteps } from './evenDraws';
 import { normalBelow, normalQuantile } from './normal';
 import type { Pace } from './pace';
 import { GROWTH_SPREAD, type GrowthPace } from './sizes';
@@ -14,13 +15,7 @@ export interface Drawn {
   sizes: Float64Array[];
 }
 
-/** Uniform chances that cover 0 to 1 evenly in every dimension: the additive recurrence of generalised golden ratios. */
-const DIMENSIONS = 3 + 2 * LOOKS_AHEAD_MOULTS;
-const STEPS = (() => {
-  let g = 2;
-  for (let round = 0; round < 40; round += 1) g = (1 + g) ** (1 / (DIMENSIONS + 1));
-  return Array.from({ length: DIMENSIONS }, (_, index) => (1 / g) ** (index + 1) % 1);
-})();
+const STEPS = evenSteps(3 + 2 * LOOKS_AHEAD_MOULTS);
 
 /**
  * The draws themselves: standard normal values, the same for every animal, worked out when first asked for. They stand
@@ -33,7 +28,6 @@ const drawsOf = (dimension: number) => {
 };
 
 function tableOfDraws() {
-  const evenAt = (index: number, step: number) => clip((0.5 + (index + 1) * step) % 1);
   const first = STEPS[0] ?? 0.5;
   const order = Array.from({ length: DRAWS }, (_, index) => index).sort((a, b) => evenAt(a, first) - evenAt(b, first));
   return STEPS.map((step) => {
@@ -138,5 +132,3 @@ export function weighted({ days, sizes }: Drawn, closeDays: number, priorPct: nu
   const pick = (values: Float64Array) => Float64Array.from(chosen, (index) => values[index] as number);
   return { days: days.map(pick), sizes: sizes.map(pick) };
 }
-
-const clip = (chance: number) => Math.min(0.9999, Math.max(0.0001, chance));

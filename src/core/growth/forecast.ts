@@ -5,7 +5,7 @@ import { draw, DRAWS, LOOKS_AHEAD_MOULTS, sharePct, weighted, type Drawn } from 
 import { learnPace, usualIntervalDays } from './pace';
 import { premoultChance } from './premoult';
 import { numbersInOrder, numbersOf } from './quantiles';
-import { SHRINKS } from './sense';
+import { moultDayProblem, SHRINKS } from './sense';
 import { learnGrowth } from './sizes';
 
 export interface SeenMoult {
@@ -89,15 +89,9 @@ export function checkHistory({ moults, bornOn, asOf, profile }: MoultQuestion): 
   const problems: FieldProblem[] = [];
   moults.forEach(({ on, sizeMm }, index) => {
     if (on > asOf) problems.push({ path: `moults.${index}.on`, message: `Must not be after ${asOf}; got ${on}.` });
-    if (bornOn !== undefined && on < bornOn) {
-      problems.push({
-        path: `moults.${index}.on`,
-        message: `Must not be before it was born, on ${bornOn}; got ${on}.`,
-      });
-    }
-    if (moults.findIndex((each) => each.on === on) !== index) {
-      problems.push({ path: `moults.${index}.on`, message: `There is a moult on ${on} already: one a day.` });
-    }
+    const earlier = moults.slice(0, index).map((each) => each.on);
+    const problem = moultDayProblem(on, earlier, bornOn);
+    if (problem !== null) problems.push({ path: `moults.${index}.on`, message: problem });
     const before = [...moults]
       .filter((each) => each.on < on && each.sizeMm !== undefined)
       .sort(byDay)

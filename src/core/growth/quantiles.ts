@@ -1,7 +1,11 @@
-/** The value at a rank of a list, which is put into another order (Hoare's selection). */
-function select(values: Float64Array, rank: number): number {
-  let low = 0;
-  let high = values.length - 1;
+/**
+ * The value at a rank of a list, which is put into another order (Hoare's selection): smaller ones come before it,
+ * larger ones behind.
+ * @param from, to where the rank is to be looked for, where that is known from selections before
+ */
+function select(values: Float64Array, rank: number, from: number, to: number): number {
+  let low = from;
+  let high = to;
   while (low < high) {
     const pivot = values[(low + high) >> 1] as number;
     let i = low;
@@ -25,9 +29,15 @@ function select(values: Float64Array, rank: number): number {
 
 /** The tenth, the middle and the ninetieth percentile. */
 export function numbersOf(values: Float64Array): { p10: number; median: number; p90: number } {
-  const copy = Float64Array.from(values);
-  const at = (share: number) => select(copy, Math.round(share * (copy.length - 1)));
-  return { p10: at(0.1), median: at(0.5), p90: at(0.9) };
+  const copy = values.slice();
+  const last = copy.length - 1;
+  const middle = Math.round(0.5 * last);
+  const median = select(copy, middle, 0, last);
+  return {
+    p10: select(copy, Math.round(0.1 * last), 0, middle),
+    median,
+    p90: select(copy, Math.round(0.9 * last), middle, last),
+  };
 }
 
 /** The same of a list that is in order already. */

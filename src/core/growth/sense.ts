@@ -5,6 +5,13 @@ import { Refusal } from '@/core/refusal';
 /** Two measurings of one animal differ by so much and no more; from memory. */
 export const SHRINKS = 0.9;
 
+/** Why an animal cannot have moulted on a day, given the days on which it did; null where it can. */
+export function moultDayProblem(on: Day, others: readonly Day[], bornOn: Day | undefined): string | null {
+  if (bornOn !== undefined && on < bornOn) return `Must not be before it was born, on ${bornOn}; got ${on}.`;
+  if (others.includes(on)) return `There is a moult on ${on} already: one a day.`;
+  return null;
+}
+
 /**
  * Holds a new size of a single animal against those before and after it.
  * @param sizes sizes of the taken measure by day, in any order

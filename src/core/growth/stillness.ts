@@ -40,14 +40,17 @@ export interface StillnessAnswer {
 
 /** 99 of 100 lie within so many standard deviations. */
 const Z99 = 2.326347874;
+/** From these odds on it is looked at, worried about, called dead. %, chosen here: rather a look too many than one buried alive */
 const LOOK_PCT = 15;
 const WORRY_PCT = 60;
 const DEAD_PCT = 95;
-/** Only a finding this strong tells death; stillness alone never does. */
+/** Only a finding this strong tells death; stillness alone never does. Chosen here, with the times of the findings */
 const TELLING_TIMES = 10;
+/** Nobody is sent away for longer than this. days, chosen here */
 const LONGEST_WAIT_DAYS = 30;
-/** How far a moult that is due, or is not, makes stillness more or less likely; a share of 30 % changes nothing. */
+/** A moult that is due makes stillness so much likelier against this usual chance, within these bounds. From memory */
 const USUAL_PREMOULT_PCT = 30;
+const PREMOULT_TIMES = { least: 0.5, most: 3 } as const;
 
 /**
  * Dead, or moulting? By Bayes: the odds that it died in this time, against those that a living one still lies still,
@@ -86,6 +89,7 @@ function deathOdds({ usualDays, longestDays, deathsPerYear }: StillnessGuide, da
   const sd = Math.log(longestDays / usualDays) / Z99;
   const stillResting = days <= 0 ? 1 : 1 - normalBelow(Math.log(days / usualDays) / sd);
   const dies = 1 - Math.exp((-deathsPerYear * Math.max(1, days)) / 365);
-  const moultTimes = premoultPct === undefined ? 1 : Math.min(3, Math.max(0.5, premoultPct / USUAL_PREMOULT_PCT));
+  const { least, most } = PREMOULT_TIMES;
+  const moultTimes = Math.min(most, Math.max(least, (premoultPct ?? USUAL_PREMOULT_PCT) / USUAL_PREMOULT_PCT));
   return dies / (Math.max(1e-6, stillResting) * moultTimes);
 }

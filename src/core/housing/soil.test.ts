@@ -73,7 +73,8 @@ describe('laws of a filling', () => {
         const step = (high - low) / 2;
         const upper = (step / 3) * (areaAtMm2(home, low) + 4 * areaAtMm2(home, low + step) + areaAtMm2(home, high));
         expect(volumeBelowMm3(home, low) + upper).toBeCloseTo(volumeBelowMm3(home, high), 0);
-        expect(volumeBelowMm3(home, high)).toBeGreaterThanOrEqual(volumeBelowMm3(home, low));
+        // Never less, but for the last digit of a double when the two depths all but coincide.
+        expect(volumeBelowMm3(home, high)).toBeGreaterThanOrEqual(volumeBelowMm3(home, low) * (1 - 1e-12));
       }),
     );
   });

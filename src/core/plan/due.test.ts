@@ -1,8 +1,11 @@
 import { profileOf } from '@/contract/testing/profileOf';
 import type { WateringOutlook } from '@/core/climate/watering';
 import type { Container } from '@/core/housing/container';
+import { shippedFeeders, shippedFoods } from '@/contract/shipped';
+import { preyOf } from '@/core/feeding/food';
 import { addDays } from '@/core/measure/day';
-import { dueWork, type LogEntry, type LogKind, type ResidentToday } from './due';
+import { dueWork } from './due';
+import type { LogEntry, LogKind, ResidentToday } from './work';
 
 const TODAY = '2026-03-14';
 const ago = (days: number) => addDays(TODAY, -days);
@@ -13,6 +16,8 @@ const entry = (kind: LogKind, daysAgo: number, more: Partial<LogEntry> = {}): Lo
   const on = ago(daysAgo);
   return { id: `e${counter}`, kind, on, at: `${on}T19:00:${String(counter % 60).padStart(2, '0')}.000Z`, ...more };
 };
+
+const LARDER = { feeders: preyOf(shippedFeeders), foods: shippedFoods };
 
 const container: Container = {
   shape: 'box',
@@ -44,12 +49,60 @@ describe('feeding', () => {
   it('offers a group one for each', () => {
     const gang = { profile: profileOf('communal-assassin-bug'), legSpanMm: undefined, bodyLengthMm: 24, headCount: 12 };
     const feed = work(fed(8), gang).jobs.find((job) => job.kind === 'feed');
-    expect(feed?.prey).toEqual({ count: 12, maxLengthMm: 12 });
+    expect(feed?.meal).toMatchObject({ eats: 'prey', maxLengthMm: 12 });
+    expect((feed?.meal?.dishes[0]?.count ?? 0) % 12).toBe(0);
   });
 
-  it('is not asked of those that graze', () => {
-    const hedge = { profile: profileOf('stick-insect'), legSpanMm: undefined, bodyLengthMm: 60, headCount: 12 };
-    expect(kinds(fed(8), { ...hedge, stage: 'nymph' })).not.toContain('feed');
+  // Common practice, no source: cuttings changed weekly in summer, every two weeks in winter; between them in March.
+  it('changes leaves by the season, and has the old ones searched before they go out', () => {
+    const hedge = {
+      ...{ profile: profileOf('stick-insect'), legSpanMm: undefined, bodyLengthMm: 60, headCount: 12 },
+      stage: 'nymph' as const,
+    };
+    const changed = (daysAgo: number) => [entry('offered', daysAgo), entry('searched', daysAgo)];
+    expect(kinds(changed(9), hedge)).not.toContain('feed');
+    expect(work(changed(11), hedge).jobs.find((job) => job.kind === 'feed')?.meal?.eats).toBe('leaves');
+    const fresh = work([...changed(11), entry('offered', 0)], hedge);
+    expect(fresh.jobs.find((job) => job.kind === 'search')).toMatchObject({ cannotWait: true, dueOn: TODAY });
+    const [offered, searched] = [entry('offered', 0), entry('searched', 0)];
+    const done = work([...changed(11), offered, searched], hedge).jobs;
+    expect(done.find((job) => job.kind === 'search')?.doneBy).toBe(searched.id);
+  });
+
+  // Common practice, no source: what is left of fresh food comes out within a day, then two days without.
+  it('lets those on litter rest after a portion, and clears what is left by the school', () => {
+    const swifts = { profile: profileOf('isopod-temperate'), legSpanMm: undefined, headCount: 500 };
+    const meals = (daysAgo: number, outcomeAgo: number | null): ResidentToday['meals'] => [
+      {
+        on: ago(daysAgo),
+        dishes: [{ food: 'carrot', massG: 2 }],
+        outcome: outcomeAgo === null ? null : { kind: 'refused', on: ago(outcomeAgo) },
+      },
+    ];
+    const offered = [entry('offered', 7), entry('refused', 1)];
+    expect(kinds(offered, { ...swifts, meals: meals(7, 1) })).not.toContain('feed');
+    expect(kinds([entry('offered', 7), entry('refused', 2)], { ...swifts, meals: meals(7, 2) })).toContain('feed');
+    const yesterday = [entry('offered', 1)];
+    expect(kinds(yesterday, { ...swifts, meals: meals(1, null) })).toContain('leftovers');
+    const dry = { ...swifts, schools: { 'litter-food': 'prepared-food' }, meals: meals(1, null) };
+    expect(kinds(yesterday, dry)).not.toContain('leftovers');
+  });
+
+  // Common practice, no source: a queen that has sealed herself in is not fed until her first workers.
+  it('is not asked of a founding queen, and is of her colony', () => {
+    const ants = { profile: profileOf('ant-small-temperate'), legSpanMm: undefined, larder: LARDER };
+    expect(kinds([], { ...ants, headCount: 0 })).not.toContain('feed');
+    expect(kinds([], { ...ants, headCount: 20 })).toContain('feed');
+  });
+
+  it('after a moult is small and short, until something was eaten again', () => {
+    const log = [...fed(60), entry('moulted', 20)];
+    const meal = work(log, { larder: LARDER }).jobs.find((job) => job.kind === 'feed')?.meal;
+    expect(meal?.cautions).toContain('first-after-quiet');
+    expect(meal?.maxLengthMm).toBeCloseTo((22.302 * 2) / 3, 2);
+    const again = work([...log, ...fed(15)], { larder: LARDER }).jobs.find((job) => job.kind === 'feed')?.meal;
+    expect(again?.cautions).toEqual([]);
+    expect(again?.maxLengthMm).toBeCloseTo(22.302, 2);
   });
 
   // Common practice, no source: spiderlings twice a week, juveniles weekly, adults every two weeks, or monthly.
@@ -59,7 +112,7 @@ describe('feeding', () => {
     ['adult', 118, 'small-and-often', 14],
     ['adult', 118, 'large-and-rarely', 30],
   ] as const)('a %s of %d mm kept %s is due after %d days', (stage, legSpanMm, school, days) => {
-    const asked = { stage, legSpanMm, school };
+    const asked = { stage, legSpanMm, schools: { feeding: school } };
     expect(kinds(fed(days), asked)).toContain('feed');
     expect(kinds(fed(days - 1), asked)).not.toContain('feed');
   });
@@ -72,7 +125,7 @@ describe('feeding', () => {
       dueOn: TODAY,
       cannotWait: false,
       reason: { code: 'since-last', days: 14, on: ago(14) },
-      prey: { count: 2, maxLengthMm: expect.closeTo(22.302, 3) },
+      meal: { eats: 'prey', maxLengthMm: expect.closeTo(22.302, 3) },
     });
   });
 
@@ -99,7 +152,10 @@ describe('feeding', () => {
     expect(kinds([...fed(20), entry('moved', 2)])).not.toContain('feed');
   });
 
-  it('stays in the list when it was done today, with the entry that did it', () => {
+  it('stays in the list when it was done today, with the entry that did it and what was given', () => {
+    const dishes = [{ food: 'field-cricket-adult', count: 1, lengthMm: 26, massG: 0.86 }];
+    const given = work([...fed(15), entry('offered', 0, { dishes })], { larder: LARDER }).jobs[0];
+    expect(given?.meal?.dishes).toEqual(dishes);
     const done = entry('offered', 0);
     expect(work([...fed(15), done]).jobs[0]).toMatchObject({ kind: 'feed', doneBy: done.id });
   });
@@ -193,7 +249,9 @@ describe('the home', () => {
     const leaf = { profile: profileOf('leaf-insect'), legSpanMm: undefined, bodyLengthMm: 58, stage: 'nymph' as const };
     const log = [entry('taken-in', 200), entry('misted', 1)];
     expect(kinds([], { ...leaf, log })).toContain('mist');
-    expect(kinds([], { ...leaf, log: [...log, entry('misted', 0)] })).not.toContain('feed');
+    const misted = entry('misted', 0);
+    const job = work([], { ...leaf, log: [...log, misted] }).jobs.find((each) => each.kind === 'mist');
+    expect(job?.doneBy).toBe(misted.id);
   });
 });
 
@@ -270,7 +328,7 @@ describe('a home that fails', () => {
       headCount: 5,
     };
     const net: Container = { ...container, walls: 'mesh', lid: 'mesh' };
-    const at = (home: ResidentToday['home']) => kinds([], { ...caterpillars, home });
+    const at = (home: ResidentToday['home']) => kinds([], { ...caterpillars, home }).filter((kind) => kind !== 'feed');
     expect(at({ container: net, substrateDepthMm: 0, furniture: [{ kind: 'bottle' }, { kind: 'branch' }] })).toEqual([
       'mend',
     ]);

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { shippedProfiles, shippedSpecies } from '@/contract/shipped';
 import { profileOf } from '@/contract/testing/profileOf';
-import { Refusal } from '@/core/refusal';
+import { refusalOf } from '@/core/testing/refusalOf';
 import { bodyOf, grown, requireSchool, requireStage, takenMeasure, type AnimalMeasures } from './animal';
 import type { Stage } from './profile';
 import { careBook } from './careBook';
@@ -9,15 +9,6 @@ import { withOverrides } from './species';
 
 const GROUND = profileOf('ground-tarantula');
 const MANTIS = profileOf('mantis');
-
-const refusalOf = (work: () => unknown): Refusal => {
-  try {
-    work();
-  } catch (error) {
-    if (error instanceof Refusal) return error;
-  }
-  throw new Error('Nothing was refused.');
-};
 
 describe('the measures of an animal', () => {
   it('are taken as they are, and the others by the proportions of the kind', () => {
@@ -99,7 +90,7 @@ describe('a stage or a school that a kind does not have', () => {
       'nymph, juvenile, subadult, adult',
     );
     expect(refusalOf(() => requireSchool(GROUND, 'nobodys')).fields[0]?.message).toContain('small-and-often');
-    expect(refusalOf(() => requireSchool(profileOf('land-snail'), 'any')).fields[0]?.message).toContain('no schools');
+    expect(refusalOf(() => requireSchool(profileOf('springtail'), 'any')).fields[0]?.message).toContain('fresh-food');
     expect(() => requireSchool(GROUND, undefined)).not.toThrow();
   });
 });

@@ -9,7 +9,7 @@ const USUAL_EGG_MM = 2;
  */
 export function asEggs(profile: CareProfile): CareProfile {
   if (profile.stages.includes('egg')) return profile;
-  const { feeding: _fed, ...rest } = profile;
+  const { feeding: _fed, diet: _eaten, ...rest } = profile;
   const [first] = profile.stages;
   return {
     ...rest,

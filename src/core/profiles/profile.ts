@@ -23,6 +23,9 @@ export type SexEvidence = (typeof SEX_EVIDENCE)[number];
 export const FORMS = ['single', 'group', 'colony', 'eggs'] as const;
 export type Form = (typeof FORMS)[number];
 
+/** More instars than any kind of the program has: a number beyond it is a slip of the finger. */
+export const HIGHEST_INSTAR = 59;
+
 /** What a death is put down to, where anybody knows. */
 export const LEAVING_CAUSES = ['moult', 'age', 'dry', 'wet', 'eaten', 'fall', 'unknown'] as const;
 export type LeavingCause = (typeof LEAVING_CAUSES)[number];
@@ -55,13 +58,22 @@ export interface Fact extends Ground {
   value: number;
 }
 
+/** What practitioners disagree about. */
+export const SCHOOL_TOPICS = ['air', 'feeding', 'aim', 'litter-food', 'ant-prey', 'snail-egg'] as const;
+export type SchoolTopic = (typeof SCHOOL_TOPICS)[number];
+
 /** A way of keeping that practitioners disagree about. `topic` groups the ways that exclude each other. */
 export interface School {
   id: string;
-  topic: 'air' | 'feeding';
+  topic: SchoolTopic;
   name: string;
   isDefault?: boolean;
+  /** Why those who keep this way do so. */
+  why?: string;
 }
+
+/** The school that is followed on each topic on which one was chosen. */
+export type Schools = { [Topic in SchoolTopic]?: string | undefined };
 
 /** The lengths that are taken of an animal. A carapace here is whatever part of it cannot squeeze. */
 export const BODY_MEASURES = ['legSpanMm', 'bodyLengthMm', 'carapaceWidthMm'] as const;
@@ -231,7 +243,7 @@ export interface MealPlan extends Ground {
 
 /** A piece of regular work whose interval depends on the stage. */
 export interface RegularWork extends Ground {
-  work: 'water' | 'mist';
+  work: 'water' | 'mist' | 'calcium';
   stages: Stage[];
   everyDays: number;
   toleranceDays: number;
@@ -246,9 +258,17 @@ export interface QuietTime extends Ground {
   days: number;
 }
 
+/** How much a stage eats in a week, as a share of its own weight. */
+export interface Ration extends Ground {
+  stages: Stage[];
+  weeklyPct: number;
+}
+
 /** Food for those that are offered prey. */
 export interface Feeding {
   meals: MealPlan[];
+  /** Left out: the number of prey of the meal plan, whatever it weighs. */
+  rations?: Ration[];
   /** Largest prey length as a multiple of the abdomen length. */
   preyLengthPerAbdomen: Fact;
   /** Length of the abdomen as a share of the body length. */
@@ -260,6 +280,70 @@ export interface Feeding {
   settleDays: Fact;
   minutes: number;
 }
+
+interface DietWork {
+  /** Those that eat; the others are not fed (eggs, pupae, moths that fly). */
+  stages: Stage[];
+  minutes: number;
+  /** Late by more than this many days, it should not wait another. */
+  toleranceDays: number;
+}
+
+/** Cuttings in water, changed before they wilt. */
+export interface LeafDiet extends DietWork {
+  eats: 'leaves';
+  /** Ids of foods, the usual one first; a species may have its own. */
+  plants: string[];
+  /** Days until the cuttings are changed, at midsummer and at midwinter. */
+  renewDays: { summer: Fact; winter: Fact };
+  /** Fresh leaves eaten in a day, as a share of the own weight. % */
+  dailyPctOfMass: Fact;
+}
+
+/** Food on top of the litter, in portions learned from what was left. */
+export interface LitterDiet extends DietWork {
+  eats: 'litter';
+  everyDays: number;
+  /** Weight of one, where it is counted and not weighed. */
+  headMassMg: Fact;
+  /** What they may eat in a week beside their litter, until their own appetite is known. % of their weight */
+  weeklyPctOfMass: Fact;
+  /** What is left comes out after so many hours. */
+  freshHours: Fact;
+  preparedHours: Fact;
+  /** Without food after each portion. */
+  restDays: Fact;
+  foods: string[];
+}
+
+/** A different vegetable each day, and protein now and then. */
+export interface GreensDiet extends DietWork {
+  eats: 'greens';
+  everyDays: number;
+  /** % of the own weight */
+  dailyPctOfMass: Fact;
+  foods: string[];
+  proteinEveryDays: Fact;
+  proteins: string[];
+  proteinPctOfMass: Fact;
+}
+
+/** Sugar for workers, insects for the brood; leaves for those that grow a fungus. */
+export interface ColonyDiet extends DietWork {
+  eats: 'colony-food';
+  everyDays: number;
+  sugarUlPerWorkerPerDay: Fact;
+  proteinMgPerWorkerPerDay: Fact;
+  leafGPerWorkerPerDay?: Fact;
+  plants: string[];
+  /** Whole prey is laid to the larvae: liquid food cannot be shared. */
+  wholePrey: boolean;
+  /** From so many workers on live prey is no danger to the colony. */
+  liveFromWorkers: Fact;
+}
+
+/** What those eat that are not offered prey one by one. */
+export type Diet = LeafDiet | LitterDiet | GreensDiet | ColonyDiet;
 
 export const SILHOUETTES = [
   'tarantula',
@@ -315,12 +399,25 @@ export interface CareProfile {
   nest?: NestSpace;
   fit: FitRule[];
   feeding?: Feeding;
+  diet?: Diet;
   work: RegularWork[];
   /** Minutes to put the soil right, and to move the animal to another box; used to plan the walk. */
   homeWork: { soilMinutes: number; moveMinutes: number };
   quietAfterMoult: QuietTime[];
   /** Signs on which feeding stops and the animal is left alone until it has moulted. */
   leaveAloneSigns: MoultSign[];
+}
+
+/** The school in force on a topic: the keeper's, where this kind knows it, else the kind's own. */
+export function schoolOn(profile: CareProfile, topic: SchoolTopic, chosen: string | undefined): string | undefined {
+  const isKnown = profile.schools.some((each) => each.topic === topic && each.id === chosen);
+  return isKnown ? chosen : defaultSchool(profile, topic);
+}
+
+/** The schools in force of a profile, one for each topic that it knows: chosen ones, and else its own. */
+export function schoolsInForce(profile: CareProfile, chosen: Schools): string[] {
+  const topics = new Set(profile.schools.map((each) => each.topic));
+  return [...topics].flatMap((topic) => schoolOn(profile, topic, chosen[topic]) ?? []);
 }
 
 /** The school a profile follows on a topic when the keeper chose none. */

@@ -9,12 +9,14 @@ export interface SpeciesOverrides {
   fit?: FitRule[];
   making?: Partial<CareProfile['making']>;
   climate?: Partial<CareProfile['climate']>;
+  /** Ids of the plants that it eats, the usual one first. */
+  plants?: string[];
 }
 
 /** The profile as it holds for a species: its own numbers where it has any. */
 export function withOverrides(profile: CareProfile, overrides: SpeciesOverrides | undefined): CareProfile {
   if (!overrides) return profile;
-  const { grownMm, usualMm, youngWidthMm, proportions, fit, making, climate } = overrides;
+  const { grownMm, usualMm, youngWidthMm, proportions, fit, making, climate, plants } = overrides;
   const own = fit ?? [];
   return {
     ...profile,
@@ -23,6 +25,7 @@ export function withOverrides(profile: CareProfile, overrides: SpeciesOverrides 
     proportions: { ...profile.proportions, ...proportions },
     making: { ...profile.making, ...making },
     climate: { ...profile.climate, ...climate },
+    ...(plants && profile.diet && 'plants' in profile.diet && { diet: { ...profile.diet, plants } }),
     ...(youngWidthMm && { young: { widthMm: youngWidthMm } }),
     fit: [
       ...profile.fit.map((rule) => own.find((each) => each.id === rule.id && each.school === rule.school) ?? rule),

@@ -1,3 +1,4 @@
+import type { Day } from '@/core/measure/day';
 import type { CareProfile } from './profile';
 
 /**
@@ -10,9 +11,9 @@ export function usualMassG({ massGPerCm3 }: CareProfile, sizeMm: number): number
 }
 
 /**
- * The length that an animal of a weight usually has; the other way round. mm
- * @param massG over 0
+ * Whether a weight still stands for the animal: nobody took its length since, and it has not moulted.
+ * @param sizedOn the day its length was last taken
  */
-export function usualSizeMm({ massGPerCm3 }: CareProfile, massG: number): number | null {
-  return massGPerCm3 ? 10 * Math.cbrt(massG / massGPerCm3.value) : null;
+export function weightHolds(weighedOn: Day, sizedOn: Day, moultedOn: Day | undefined): boolean {
+  return weighedOn >= sizedOn && (moultedOn === undefined || weighedOn >= moultedOn);
 }

@@ -1,5 +1,6 @@
 import { isDay, type Day } from '@/core/measure/day';
 import type { BodyMeasure } from '@/core/profiles/profile';
+import { withoutUndefined } from '@/core/withoutUndefined';
 
 /** Somebody a pasted line may be about. */
 export interface Nameable {
@@ -151,11 +152,8 @@ function readLine(cell: (column: Column) => string, byName: Map<string, Nameable
     ...(isGrowth && { [resident.takes]: size, massG: mass, instar }),
     ...((kind === 'died' || isGrowth) && resident.isGroup && heads),
     ...(note !== '' && { note }),
-  });
+  }) as PastedEntry;
 }
-
-const withoutUndefined = (entry: PastedEntry | Record<string, unknown>) =>
-  Object.fromEntries(Object.entries(entry).filter(([, value]) => value !== undefined)) as unknown as PastedEntry;
 
 function numberIn(text: string): number | null {
   const match = /^(\d+(?:[.,]\d+)?)\s*(?:mm|g)?$/i.exec(text);

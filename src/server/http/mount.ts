@@ -1,6 +1,7 @@
 import type { Express, Request, Response } from 'express';
 import type { z } from 'zod';
-import { endpoints, type Endpoint } from '@/contract/endpoints';
+import type { Endpoint } from '@/contract/endpoint';
+import { endpoints } from '@/contract/endpoints';
 import { fieldMessages } from '@/contract/errors';
 import type { EndpointName } from '@/contract/routes';
 import { Problem } from './problem';

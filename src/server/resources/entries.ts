@@ -1,12 +1,22 @@
 import { randomUUID } from 'node:crypto';
 import type { Entry, NewEntry } from '@/contract/records';
+import { HEAD_KINDS } from '@/core/growth/census';
 import type { CareBook } from '@/core/profiles/careBook';
 import { Refusal } from '@/core/refusal';
 import { careOf } from '../care';
 import type { Handlers } from '../http/mount';
 import { notFound, Problem } from '../http/problem';
 import type { Queries } from '../storage/database';
-import { countStanding, findEntry, insertEntry, markUndone, writeEntryPhoto } from '../storage/entries';
+import {
+  countStanding,
+  findAnswer,
+  findEntry,
+  holdResident,
+  insertEntry,
+  markUndone,
+  noteAlso,
+  writeEntryPhoto,
+} from '../storage/entries';
 import { findAllEver, findEver, findResident } from '../storage/residents';
 import { dayOf, type Deps } from './deps';
 import { requireRoomFor } from './occupancy';
@@ -15,19 +25,22 @@ import { requireAfterArrival, requireCensus, requireSense, type Find } from './s
 type Names = 'addEntry' | 'addEntries' | 'undoEntry' | 'undoEntries' | 'addResidentPhoto';
 
 export function entryHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
-  const add = async (queries: Queries, care: CareBook, body: NewEntry, find: Find): Promise<Entry> => {
+  const add = async (queries: Queries, care: CareBook, body: NewEntry, find: Find): Promise<Added> => {
     const id = body.id ?? randomUUID();
     // A phone that got no answer sends again: the first one counts.
     const known = await findEntry(queries, id);
-    if (known) return known;
+    if (known) return { entry: known };
+    // And of two keepers who answer the same job: the other is told, and so is the first.
+    const before = await answeredBefore(queries, body);
+    if (before) return { entry: before, already: before };
     const on = dayOf(clock, body.on);
-    const extra = await requireSense(queries, care, body, on, find);
+    const extra = await requireSense(queries, care, body, on, clock.now(), find);
     const record = recordOf(body);
     await insertEntry(queries, { ...record, data: { ...record.data, ...extra }, id, on, at: clock.now() });
     if ('residentId' in body && HEADS.has(body.kind)) {
       await requireCensus(queries, { id: body.residentId }, clock.today());
     }
-    return requireEntry(queries, id);
+    return { entry: await requireEntry(queries, id) };
   };
 
   const undo = async (queries: Queries, care: CareBook, id: string): Promise<Entry> => {
@@ -44,24 +57,31 @@ export function entryHandlers({ database, clock }: Deps): Pick<Handlers, Names> 
 
   return {
     addEntry: ({ body }) =>
-      database.transaction(async (queries) => ({
-        entry: await add(queries, await careOf(queries), body, (id) => findEver(queries, id)),
-      })),
+      database.transaction(async (queries) => add(queries, await careOf(queries), body, (id) => findEver(queries, id))),
 
     addEntries: ({ body }) =>
       database.transaction(async (queries) => {
         const care = await careOf(queries);
         const entries: Entry[] = [];
+        let already: Entry | undefined;
+        const skipped = new Set<string>();
         // All are looked up at once, and again only those that an entry has changed.
         const ids = [...new Set(body.entries.flatMap((each) => ('residentId' in each ? each.residentId : [])))];
         const known = new Map((await findAllEver(queries, ids)).map((each) => [each.id, each]));
         for (const [index, each] of body.entries.entries()) {
-          entries.push(await naming(index, () => add(queries, care, each, async (id) => known.get(id))));
+          // What came of a meal that another keeper had logged is for that keeper to say.
+          if ('answers' in each && skipped.has(each.answers ?? '')) continue;
+          const added = await naming(index, () => add(queries, care, each, async (id) => known.get(id)));
+          if (added.already) {
+            already = added.already;
+            skipped.add(`meal ${each.id}`);
+          }
+          entries.push(added.entry);
           if (!('residentId' in each) || !CHANGES.has(each.kind)) continue;
           const after = await findEver(queries, each.residentId);
           if (after) known.set(after.id, after);
         }
-        return { entries };
+        return { entries, ...(already && { already }) };
       }),
 
     undoEntry: ({ params }) =>
@@ -93,18 +113,25 @@ export function entryHandlers({ database, clock }: Deps): Pick<Handlers, Names> 
   };
 }
 
-/** Entries that change how many there are. */
-const HEADS = new Set<Entry['kind']>([
-  'taken-in',
-  'measured',
-  'moulted',
-  'hatched',
-  'died',
-  'passed-on',
-  'parted',
-  'joined',
-  'joined-into',
-]);
+interface Added {
+  entry: Entry;
+  /** Set when it had been answered before, and nothing was written. */
+  already?: Entry;
+}
+
+/** The entry that answered the same job; it is noted there that somebody else logged it too. */
+async function answeredBefore(queries: Queries, body: NewEntry): Promise<Entry | undefined> {
+  if (!('answers' in body) || body.answers === undefined) return undefined;
+  await holdResident(queries, body.residentId);
+  const before = await findAnswer(queries, body.residentId, body.answers);
+  if (before && body.keeper !== undefined && body.keeper !== before.keeper) {
+    await noteAlso(queries, before.id, body.keeper);
+    return requireEntry(queries, before.id);
+  }
+  return before;
+}
+
+const HEADS = new Set<Entry['kind']>(HEAD_KINDS);
 
 /** Entries after which a resident is another one than before. */
 const CHANGES = new Set<Entry['kind']>([...HEADS, 'moved', 'sexed']);
@@ -130,7 +157,7 @@ async function requireEntry(queries: Queries, id: string): Promise<Entry> {
   return entry;
 }
 
-const COMMON = new Set(['id', 'kind', 'on', 'keeper', 'note', 'residentId', 'homeId']);
+const COMMON = new Set(['id', 'kind', 'on', 'keeper', 'note', 'residentId', 'homeId', 'insist']);
 
 /** Splits an entry into what every kind has and the data of its own kind. */
 function recordOf(body: NewEntry): Omit<Entry, 'id' | 'on' | 'at' | 'undoneAt'> {

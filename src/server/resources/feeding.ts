@@ -1,9 +1,75 @@
+import { shippedFeeders, shippedFoods } from '@/contract/shipped';
+import { breedersFor } from '@/core/feeding/culture';
+import { preyOf, type Meal } from '@/core/feeding/food';
+import { feedingHistory } from '@/core/feeding/history';
+import { mealOf } from '@/core/feeding/meal';
 import { orderPlan } from '@/core/feeding/orders';
+import { preyPlan } from '@/core/feeding/prey';
+import { addDays, type Day } from '@/core/measure/day';
+import { nextMeal } from '@/core/plan/feedingJobs';
+import { takenMeasure, type AnimalMeasures } from '@/core/profiles/animal';
+import type { CareProfile } from '@/core/profiles/profile';
+import { usualMassG } from '@/core/profiles/weight';
+import { careOf } from '../care';
 import type { Handlers } from '../http/mount';
+import { notFound } from '../http/problem';
+import { requireFeeder, shelfOf } from '../larder';
+import { logsOf } from '../logs';
+import { pastMeals } from '../meals';
+import type { Queries } from '../storage/database';
+import { entriesForRound, mealEntriesOf, weighingsOfResident } from '../storage/entries';
+import { findEver, type Ever } from '../storage/residents';
+import { residentOn, tableOf } from '../today';
+import type { Deps } from './deps';
 
-/** Engine 6 over HTTP. */
-export function feedingHandlers(): Pick<Handlers, 'feederOrders'> {
+type Names = 'larder' | 'prey' | 'meal' | 'feederCulture' | 'feederOrders' | 'feedingHistory';
+
+/** So many weeks are drawn. */
+const HISTORY_WEEKS = 26;
+const MOST_ENTRIES = 2000;
+
+/** What is fed: the engines over HTTP, and how one resident was fed. */
+export function feedingHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
   return {
+    larder: () => ({ feeders: [...shippedFeeders], foods: [...shippedFoods] }),
+
+    prey: async ({ body }) => preyPlan({ ...body, profile: (await careOf(database)).of(body) }),
+
+    meal: async ({ body }) => {
+      const { feeders = preyOf(shippedFeeders), ...question } = body;
+      const profile = (await careOf(database)).of(body);
+      return { meal: mealOf({ ...question, profile, larder: { feeders, foods: shippedFoods } }) };
+    },
+
+    feederCulture: ({ body }) => breedersFor(requireFeeder(body.kind), body.weekly),
+
     feederOrders: ({ body }) => orderPlan(body),
+
+    feedingHistory: async ({ params }) => {
+      const resident = await findEver(database, params.id);
+      if (!resident) throw notFound('resident with that id');
+      const today = clock.today();
+      const profile = (await careOf(database)).of(resident);
+      const tomorrow = addDays(today, 1);
+      const meals = pastMeals(await mealEntriesOf(database, [resident.id], tomorrow, MOST_ENTRIES));
+      const weighings = (await weighingsOfResident(database, resident.id)).map(({ on, massG, ...measures }) => ({
+        ...{ on, massG },
+        usualG: usualOf(profile, measures),
+      }));
+      const history = feedingHistory(meals, weighings, today, HISTORY_WEEKS);
+      const next = resident.leftOn === null ? await nextOf(database, resident, today) : null;
+      return { ...history, next };
+    },
   };
+}
+
+function usualOf(profile: CareProfile, measures: AnimalMeasures): number | null {
+  const { takes } = profile.measure;
+  return measures[takes] === undefined ? null : usualMassG(profile, takenMeasure(profile, measures).mm);
+}
+
+async function nextOf(queries: Queries, resident: Ever, today: Day): Promise<Meal | null> {
+  const log = logsOf(await entriesForRound(queries, today, resident.id)).get(resident.id) ?? [];
+  const table = await tableOf(queries, [resident], today, await shelfOf(queries, today));
+  return nextMeal(residentOn(await careOf(queries), resident, log, today, table), today);
 }

@@ -1,17 +1,18 @@
 import { randomUUID } from 'node:crypto';
 import type { Entry, Resident } from '@/contract/records';
-import { censusOf } from '@/core/growth/census';
-import { kaplanMeier } from '@/core/growth/survival';
+import { groupCourse } from '@/core/growth/census';
 import { requireStage } from '@/core/profiles/animal';
 import type { BodyMeasure } from '@/core/profiles/profile';
+import { withoutUndefined } from '@/core/withoutUndefined';
 import { careOf } from '../care';
+import { groupBy } from '../groupBy';
 import type { Handlers } from '../http/mount';
 import { invalid, notFound, Problem } from '../http/problem';
 import type { Queries } from '../storage/database';
 import { findEntry, headEntriesOf, insertEntry } from '../storage/entries';
 import { findResident, insertResident, isKnown, listOfSpecies, listResidents } from '../storage/residents';
 import { dayOf, type Deps } from './deps';
-import { requireRoomFor } from './occupancy';
+import { nameOf, requireRoomFor } from './occupancy';
 import { hatchlingSize, requireAfterArrival, requireCensus } from './sense';
 
 type Names = 'residentBatch' | 'partResident' | 'joinResident';
@@ -31,13 +32,8 @@ export function groupHandlers({ database, clock }: Deps): Pick<Handlers, Names> 
         batches.map((each) => each.id),
       );
       const today = clock.today();
-      const courseOf = (id: string) => {
-        const { heads, instars, missing, durations, died } = censusOf(
-          entries.filter((entry) => entry.residentId === id),
-          today,
-        );
-        return { heads, instars, missing, survival: kaplanMeier(durations, died) };
-      };
+      const entriesOf = groupBy(entries, (entry) => entry.residentId ?? '');
+      const courseOf = (id: string) => groupCourse(entriesOf.get(id) ?? [], today);
       return {
         residentId: resident.id,
         bornOn: resident.bornOn,
@@ -92,17 +88,16 @@ export function groupHandlers({ database, clock }: Deps): Pick<Handlers, Names> 
         const common = { on, at: clock.now(), keeper: keeper ?? null, note: null };
         const entryId = randomUUID();
         const given = sizesOf(body);
-        const isMeasured = Object.values(given).some((each) => each !== undefined);
+        const isMeasured = Object.keys(given).length > 0;
         // Those of a group are of its size, as long as nobody measured them.
         const sizes = hatches ? { ...given, ...hatchlingSize(profile, given) } : isMeasured ? given : sizesOf(source);
-        const measured = withoutUndefined(sizes);
         const taken: Omit<Entry, 'undoneAt'> = {
           ...common,
           id: entryId,
           kind: 'taken-in',
           residentId: id,
           homeId: home.id,
-          data: { stage, ...measured, ...(!isSingle && { headCount: count }), ...(hatches && { instar: 1 }) },
+          data: { stage, ...sizes, ...(!isSingle && { headCount: count }), ...(hatches && { instar: 1 }) },
         };
         const parted = { ...common, id: randomUUID(), kind: 'parted' as const, residentId: source.id, homeId: null };
         await insertEntry(queries, taken, pair);
@@ -162,11 +157,5 @@ async function requireGroup(queries: Queries, id: string): Promise<Resident> {
 }
 
 type Sizes = { [Name in BodyMeasure]?: number | undefined };
-const sizesOf = ({ legSpanMm, bodyLengthMm, carapaceWidthMm }: Sizes): Sizes => ({
-  legSpanMm,
-  bodyLengthMm,
-  carapaceWidthMm,
-});
-const nameOf = (resident: Resident) => resident.called ?? resident.scientificName;
-const withoutUndefined = (record: Record<string, number | undefined>) =>
-  Object.fromEntries(Object.entries(record).flatMap(([key, value]) => (value === undefined ? [] : [[key, value]])));
+const sizesOf = ({ legSpanMm, bodyLengthMm, carapaceWidthMm }: Sizes) =>
+  withoutUndefined({ legSpanMm, bodyLengthMm, carapaceWidthMm }) as Record<string, number>;

@@ -1,19 +1,20 @@
 import { shippedStillness } from '@/contract/shipped';
-import type { Resident } from '@/contract/records';
-import { censusOf } from '@/core/growth/census';
+import { groupCourse } from '@/core/growth/census';
 import { degreeDays, degreeDaysOf } from '@/core/growth/degreeDays';
 import { forgivingForecast, moultForecast, type MoultForecast, type MoultQuestion } from '@/core/growth/forecast';
 import { outgrownAtMm } from '@/core/growth/outgrown';
 import { stillness } from '@/core/growth/stillness';
+import { moultQuestion } from '@/core/growth/subject';
 import { kaplanMeier } from '@/core/growth/survival';
 import { addDays } from '@/core/measure/day';
 import { requireStage } from '@/core/profiles/animal';
-import { quietDaysAfterMoult } from '@/core/plan/due';
+import { quietDaysAfterMoult } from '@/core/growth/quietDays';
 import { Refusal } from '@/core/refusal';
 import { careOf } from '../care';
-import { growthFactsOf, moultQuestionOf, ownMoultsOf, signsOf } from '../growthFacts';
+import { growthFactsOf, subjectOf } from '../growthFacts';
 import type { Handlers } from '../http/mount';
 import { notFound } from '../http/problem';
+import { logsOf } from '../logs';
 import { entriesForRound } from '../storage/entries';
 import { findHome, listHomes } from '../storage/homes';
 import { findResident, listResidents } from '../storage/residents';
@@ -63,8 +64,7 @@ export function growthHandlers({ database, clock }: Deps): Pick<Handlers, Names>
         at: `${on}T12:00:00.${String(index).padStart(4, '0')}Z`,
         data,
       }));
-      const { heads, instars, missing, durations, died } = censusOf(entries, body.asOf);
-      return { heads, instars, missing, survival: kaplanMeier(durations, died) };
+      return groupCourse(entries, body.asOf);
     },
 
     moultFacts: async () => {
@@ -75,22 +75,17 @@ export function growthHandlers({ database, clock }: Deps): Pick<Handlers, Names>
       ];
       const asOf = clock.today();
       const facts = await growthFactsOf(database, residents, asOf, clock.now());
-      const entries = await entriesForRound(database, asOf);
+      const logs = logsOf(await entriesForRound(database, asOf));
       const homeById = new Map(homes.map((home) => [home.id, home]));
       return {
         asOf,
+        tellers: facts.tellers,
         residents: residents.flatMap((resident) => {
           const home = homeById.get(resident.homeId);
           const isUntold = resident.form !== 'single' && (facts.groups.get(resident.id) ?? []).length === 0;
           if (!home || isUntold) return [];
-          return [
-            {
-              residentId: resident.id,
-              temperatureC: facts.warmth(home).temperatureC,
-              moults: ownMoultsOf(facts, resident, care.of(resident).measure.takes),
-              signs: signsOf(entries, resident.id),
-            },
-          ];
+          const subject = subjectOf(facts, care, resident, home, logs.get(resident.id) ?? [], asOf);
+          return [{ ...subject, profile: resident.profile }];
         }),
       };
     },
@@ -102,27 +97,26 @@ export function growthHandlers({ database, clock }: Deps): Pick<Handlers, Names>
       if (!resident || !home) throw notFound('resident with that id');
       const asOf = clock.today();
       const facts = await growthFactsOf(database, resident, asOf, clock.now());
-      const signs = signsOf(await entriesForRound(database, asOf, resident.id), resident.id);
-      const question = moultQuestionOf(facts, care, resident, home, signs, asOf);
-      const { profile, moults, sizeMm } = question;
-      const outgrownMm = outgrownAtMm(profile, { ...resident, school: resident.school ?? undefined }, home);
-      const full = { ...question, outgrownMm };
+      const log = logsOf(await entriesForRound(database, asOf, resident.id)).get(resident.id) ?? [];
+      const profile = care.of(resident);
+      const subject = subjectOf(facts, care, resident, home, log, asOf);
+      const outgrownMm = outgrownAtMm(profile, { ...resident, school: resident.schools.air }, home);
+      const question = { ...moultQuestion(profile, subject, facts.tellers, asOf), outgrownMm };
+      const { temperatureC, from } = facts.warmth(home);
       return {
         residentId: resident.id,
         asOf,
-        moults,
-        sizeMm: sizeMm ?? null,
-        temperatureC: facts.warmth(home).temperatureC,
-        temperatureFrom: facts.warmth(home).from,
-        isGroup: isGroup(resident),
+        moults: subject.moults,
+        sizeMm: subject.sizeMm ?? null,
+        temperatureC,
+        temperatureFrom: from,
+        isGroup: resident.form !== 'single',
         outgrownMm,
-        forecast: withQuiet(full, forgivingForecast(full)),
+        forecast: withQuiet(question, forgivingForecast(question)),
       };
     },
   };
 }
-
-const isGroup = ({ form }: Resident) => form !== 'single';
 
 /** The forecast, and the days after the last moult on which it is left alone. */
 function withQuiet(

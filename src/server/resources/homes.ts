@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { shippedMixes } from '@/contract/shipped';
 import type { Home } from '@/contract/records';
 import { deepestMm } from '@/core/housing/soil';
+import { withoutUndefined } from '@/core/withoutUndefined';
 import type { Handlers } from '../http/mount';
 import { invalid, notFound, Problem } from '../http/problem';
 import { sqlState, UNIQUE_VIOLATION, type Queries } from '../storage/database';
@@ -97,10 +98,6 @@ function requireMix(mixId: string | null | undefined): void {
   if (mixId && !shippedMixes.some((mix) => mix.id === mixId)) {
     throw invalid('mixId', `Must be one of ${shippedMixes.map((mix) => mix.id).join(', ')}; got ${mixId}.`);
   }
-}
-
-function withoutUndefined<T extends object>(value: T): Partial<T> {
-  return Object.fromEntries(Object.entries(value).filter(([, each]) => each !== undefined)) as Partial<T>;
 }
 
 async function requireShelf(queries: Queries, id: string): Promise<void> {

@@ -40,7 +40,8 @@ export async function requireRoomFor(
   return home;
 }
 
-const nameOf = (each: Newcomer) => each.called ?? each.scientificName;
+/** What keepers call somebody in a refusal. */
+export const nameOf = (each: Pick<Resident, 'called' | 'scientificName'>) => each.called ?? each.scientificName;
 
 const lodgerOf = (care: CareBook, each: Newcomer): Lodger => ({
   label: nameOf(each),

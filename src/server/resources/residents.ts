@@ -1,7 +1,8 @@
 import { randomUUID } from 'node:crypto';
-import type { NewResident, Resident } from '@/contract/records';
+import type { Entry, NewResident, Resident } from '@/contract/records';
 import { requireSchool, requireStage, takenMeasure } from '@/core/profiles/animal';
 import type { CareProfile, Form } from '@/core/profiles/profile';
+import { withoutUndefined } from '@/core/withoutUndefined';
 import { careOf } from '../care';
 import type { Handlers } from '../http/mount';
 import { invalid, notFound, Problem } from '../http/problem';
@@ -16,7 +17,10 @@ import {
   listResidents,
   updateBirth,
   updateResident,
+  writeForbidden,
 } from '../storage/residents';
+import { requireFoods } from '../larder';
+import { writeChoice } from '../storage/schools';
 import { dayOf, type Deps } from './deps';
 import { requireDepthFits, requireRoomFor } from './occupancy';
 
@@ -44,11 +48,14 @@ export function residentHandlers({ database, clock }: Deps): Pick<Handlers, Name
         const after: Resident = { ...before, ...given };
         const profile = (await careOf(queries)).of(after);
         requireStage(profile, after.stage);
-        requireSchool(profile, after.school ?? undefined);
         takenMeasure(profile, after);
         if (body.bornOn) requireBirth(body.bornOn, before.takenInOn);
         await requireParents(queries, after, params.id);
         await updateResident(queries, after);
+        if (body.forbidden) {
+          requireFoods(body.forbidden);
+          await writeForbidden(queries, params.id, body.forbidden);
+        }
         if (body.bornOn !== undefined) await updateBirth(queries, params.id, body.bornOn);
         return { resident: await requireResident(queries, params.id) };
       }),
@@ -69,6 +76,10 @@ export function residentHandlers({ database, clock }: Deps): Pick<Handlers, Name
           const home = await requireRoomFor(queries, care, body.homeId, 'homeId', newcomer);
           await requireParents(queries, body, id);
           await insertResident(queries, factsOf(id, form, body));
+          if (body.school !== undefined) {
+            const topic = profile.schools.find((each) => each.id === body.school)?.topic;
+            if (topic) await writeChoice(queries, { scope: 'resident', about: id, topic, school: body.school });
+          }
           const common = { on, keeper: body.keeper ?? null, note: null };
           const entryId = randomUUID();
           const { stage, legSpanMm, bodyLengthMm, carapaceWidthMm, headCount, massG, instar } = body;
@@ -80,7 +91,7 @@ export function residentHandlers({ database, clock }: Deps): Pick<Handlers, Name
             residentId: id,
             homeId: home.id,
             at: clock.now(),
-            data: JSON.parse(JSON.stringify(measured)),
+            data: withoutUndefined(measured) as Entry['data'],
           });
           if (body.substrateDepthMm !== undefined && body.substrateDepthMm !== home.substrateDepthMm) {
             requireDepthFits(home, body.substrateDepthMm);
@@ -124,7 +135,6 @@ function factsOf(id: string, form: Form, body: NewResident) {
     sex: body.sex,
     source: body.source ?? null,
     permit: body.permit ?? null,
-    school: body.school ?? null,
   };
 }
 

@@ -1,16 +1,19 @@
 import type { Entry, Home, Resident } from '@/contract/records';
 import { dampedFor } from '@/core/climate/homeAir';
 import { addDays } from '@/core/measure/day';
-import { forgivingForecast, type MoultQuestion } from '@/core/growth/forecast';
-import { dueWork, type LogEntry, type LogKind, type MoultOutlook, type ResidentToday } from '@/core/plan/due';
+import { dueWork } from '@/core/plan/due';
+import type { ResidentToday } from '@/core/plan/work';
 import type { CareBook } from '@/core/profiles/careBook';
-import { MOULT_SIGNS } from '@/core/profiles/profile';
 import { DAY_MS } from '@/core/readings/reading';
 import { careOf, materialTable } from '../care';
 import { ALARM_DAYS, homeAlarms, weighingsOf } from '../homeReadings';
-import { growthFactsOf, moultQuestionOf, signsOf } from '../growthFacts';
+import { groupBy } from '../groupBy';
+import { growthFactsOf } from '../growthFacts';
 import { roomsOf, wateringFor } from '../house';
 import type { Handlers } from '../http/mount';
+import { shelfOf } from '../larder';
+import { logsOf } from '../logs';
+import { moultOutlook } from '../offers';
 import type { Queries } from '../storage/database';
 import { entriesForRound } from '../storage/entries';
 import { listHomes } from '../storage/homes';
@@ -18,6 +21,7 @@ import { listProbes } from '../storage/probes';
 import { readingsOfHomes } from '../storage/readings';
 import { listResidents } from '../storage/residents';
 import { roomOfShelf } from '../storage/rooms';
+import { residentOn, tableOf } from '../today';
 import { waterFacts } from '../waterFacts';
 import type { Deps } from './deps';
 
@@ -31,41 +35,26 @@ export function roundHandlers({ database, clock }: Deps): Pick<Handlers, 'round'
         await listHomes(database),
         await entriesForRound(database, on),
       ];
-      const water = await waterOfHomes(database, { care, residents, homes, entries, on, now: clock.now() });
+      const waters = await waterOfHomes(database, { care, residents, homes, entries, on, now: clock.now() });
       const homeById = new Map(homes.map((home) => [home.id, home]));
+      const table = await tableOf(database, residents, on, await shelfOf(database, on));
       const facts = await growthFactsOf(database, residents, on, clock.now());
-      const logs = groupLog(entries);
+      const logs = logsOf(entries);
       const stops = residents
         .filter((resident) => resident.takenInOn <= on)
         .flatMap((resident) => {
           const home = homeById.get(resident.homeId);
           if (!home) return [];
-          const signs = signsOf(entries, resident.id);
-          const work = dueWork(
-            {
-              ...resident,
-              school: resident.school ?? undefined,
-              profile: care.of(resident),
-              home,
-              log: logs.get(resident.id) ?? [],
-              ...water.get(resident.id),
-              moult: signs.length > 0 ? outlookOf(moultQuestionOf(facts, care, resident, home, signs, on)) : undefined,
-            },
-            on,
-          );
+          const log = logs.get(resident.id) ?? [];
+          const moult = moultOutlook(care, facts, resident, home, log, on);
+          const water = waters.get(resident.id);
+          const work = dueWork({ ...residentOn(care, resident, log, on, table), home, ...water, moult }, on);
           if (work.jobs.length === 0 && !work.leaveAlone) return [];
           return [{ residentId: resident.id, homeId: home.id, shelfId: home.shelfId, ...work }];
         });
       return { on, stops };
     },
   };
-}
-
-/** Whether a moult is close, and when; undefined for those that moult no more. */
-function outlookOf(question: MoultQuestion): MoultOutlook | undefined {
-  const { next, premoultPct, grounds } = forgivingForecast({ ...question, ahead: 1 });
-  const { closeDays } = grounds;
-  return next ? { premoultPct, medianOn: next.median, closeDays, signs: question.signs ?? [] } : undefined;
 }
 
 interface Scene {
@@ -107,27 +96,4 @@ async function waterOfHomes(queries: Queries, scene: Scene) {
     });
   }
   return water;
-}
-
-function groupBy<T>(all: T[], keyOf: (each: T) => string): Map<string, T[]> {
-  const groups = new Map<string, T[]>();
-  for (const each of all) {
-    const group = groups.get(keyOf(each)) ?? [];
-    group.push(each);
-    groups.set(keyOf(each), group);
-  }
-  return groups;
-}
-
-function groupLog(entries: Entry[]): Map<string, LogEntry[]> {
-  const logs = new Map<string, LogEntry[]>();
-  for (const { id, kind, residentId, on, at, data } of entries) {
-    // Some of a group that moulted are not the group.
-    if (residentId === null || (kind === 'moulted' && data.count !== undefined)) continue;
-    const sign = MOULT_SIGNS.find((known) => known === data.sign);
-    const log = logs.get(residentId) ?? [];
-    log.push({ id, kind: kind as LogKind, on, at, sign });
-    logs.set(residentId, log);
-  }
-  return logs;
 }

@@ -1,19 +1,20 @@
-import type { NewEntry, Resident } from '@/contract/records';
+import type { Entry, NewEntry, Resident } from '@/contract/records';
+import { requireCounts } from '@/core/colony/kind';
 import { deepestMm, meanDepthMm } from '@/core/housing/soil';
 import { censusOf } from '@/core/growth/census';
-import { checkHistory } from '@/core/growth/forecast';
-import { requireGrowth } from '@/core/growth/sense';
+import { moultDayProblem, requireGrowth } from '@/core/growth/sense';
 import { requireStage } from '@/core/profiles/animal';
 import type { CareBook } from '@/core/profiles/careBook';
 import { hatchlingMm } from '@/core/profiles/eggs';
 import { BODY_MEASURES, type BodyMeasure, type CareProfile } from '@/core/profiles/profile';
-import { Refusal } from '@/core/refusal';
 import { invalid, Problem } from '../http/problem';
+import { requireOffer } from '../offers';
 import type { Queries } from '../storage/database';
 import { headEntriesOf } from '../storage/entries';
 import { findHome } from '../storage/homes';
 import type { findEver } from '../storage/residents';
-import { requireDepthFits, requireRoomFor } from './occupancy';
+import { populationOf } from '../populations';
+import { nameOf, requireDepthFits, requireRoomFor } from './occupancy';
 
 /** Looks somebody up, here or gone. */
 export type Find = (residentId: string) => ReturnType<typeof findEver>;
@@ -29,8 +30,9 @@ export async function requireSense(
   care: CareBook,
   body: NewEntry,
   on: string,
+  now: string,
   find: Find,
-): Promise<Record<string, string | number>> {
+): Promise<Entry['data']> {
   if (body.kind === 'soil-set') {
     await requireSoil(queries, body);
     return {};
@@ -44,6 +46,8 @@ export async function requireSense(
   }
   const profile = care.of(resident);
   switch (body.kind) {
+    case 'offered':
+      return requireOffer(queries, care, body, resident, on, now);
     case 'moved':
       await requireRoomFor(queries, care, body.homeId, 'homeId', resident);
       return {};
@@ -53,8 +57,9 @@ export async function requireSense(
         throw invalid('residentId', `${nameOf(resident)} are eggs: they hatch, they do not moult.`);
       }
       await requireSizes(queries, profile, resident, body, on);
+      if (body.kind === 'measured') requireStageCount(profile, body);
       // A count by instars is a count of the heads.
-      return body.kind === 'measured' && body.instars ? { headCount: headsIn(body.instars) } : {};
+      return body.kind === 'measured' ? headsOfCount(profile, body) : {};
     case 'hatched':
       return hatching(care, resident, body);
     case 'died':
@@ -99,7 +104,8 @@ async function requireSizes(
   const { massG, headCount, stage, instar } = body;
   const lengths = BODY_MEASURES.map((name) => body[name]);
   const instars = body.kind === 'measured' ? body.instars : undefined;
-  const seen = [...lengths, massG, headCount, stage, instar, instars];
+  const others = body.kind === 'measured' ? [body.stages, body.queens, body.condition] : [];
+  const seen = [...lengths, massG, headCount, stage, instar, instars, ...others];
   if (body.kind === 'measured' && seen.every((value) => value === undefined)) {
     throw invalid(takes, 'Give what was measured or counted: a length in mm, massG, headCount, instar or the stage.');
   }
@@ -139,22 +145,16 @@ async function requireHistory(
 ): Promise<void> {
   const { takes } = profile.measure;
   const earlier = await headEntriesOf(queries, [resident.id]);
-  const sizeIn = (data: Record<string, unknown>) => (typeof data[takes] === 'number' ? data[takes] : undefined);
-  const size = body[takes];
   if (body.kind === 'moulted') {
-    const moults = earlier.filter((each) => each.kind === 'moulted').map((each) => ({ on: each.on }));
-    try {
-      checkHistory({ profile, moults: [...moults, { on }], bornOn: resident.bornOn ?? undefined, asOf: on });
-    } catch (error) {
-      // Only what is wrong with the new one is of interest: later moults lie after its day.
-      const own = error instanceof Refusal && error.fields.filter(({ path }) => path === `moults.${moults.length}.on`);
-      if (own && own.length > 0) throw new Refusal(own.map(({ message }) => ({ path: 'on', message })));
-    }
+    const moults = earlier.filter((each) => each.kind === 'moulted').map((each) => each.on);
+    const problem = moultDayProblem(on, moults, resident.bornOn ?? undefined);
+    if (problem !== null) throw invalid('on', problem);
   }
+  const size = body[takes];
   if (size === undefined) return;
-  const sizes = earlier.flatMap((each) => {
-    const sizeMm = sizeIn(each.data);
-    return sizeMm === undefined ? [] : [{ on: each.on, sizeMm }];
+  const sizes = earlier.flatMap(({ on: day, data }) => {
+    const sizeMm = data[takes];
+    return typeof sizeMm === 'number' ? [{ on: day, sizeMm }] : [];
   });
   requireGrowth(profile, sizes, on, size);
 }
@@ -195,4 +195,22 @@ function leaving(resident: Resident, count: number | undefined): { everybody?: 1
   return { count: going, ...(going === heads && { everybody: 1 as const }) };
 }
 
-const nameOf = (resident: Resident) => resident.called ?? resident.scientificName;
+/** The heads that a count by instars or by stages comes to; of ants the workers. */
+function headsOfCount(profile: CareProfile, { instars, stages }: About<'measured'>): { headCount?: number } {
+  if (instars) return { headCount: headsIn(instars) };
+  const kind = populationOf(profile.id);
+  const adults = kind && stages?.[kind.adults];
+  if (!kind || !stages || adults === undefined) return {};
+  const all = Object.values(stages).reduce((sum, count) => sum + count, 0);
+  const headCount = kind.laying.by === 'queen' ? adults : all;
+  return headCount > 0 ? { headCount } : {};
+}
+
+/** @throws Problem or Refusal for stages that the kind does not have, and more queens than it bears */
+function requireStageCount(profile: CareProfile, { stages = {}, queens = 0 }: About<'measured'>): void {
+  const kind = populationOf(profile.id);
+  if (kind) requireCounts(kind, stages, queens, 'stages');
+  else if (queens > 0 || Object.keys(stages).length > 0) {
+    throw invalid(queens > 0 ? 'queens' : 'stages', `${profile.name} is not counted by stages.`);
+  }
+}

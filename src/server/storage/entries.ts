@@ -1,5 +1,7 @@
 import type { Entry } from '@/contract/records';
+import { HEAD_KINDS } from '@/core/growth/census';
 import type { BodyMeasure, Stage } from '@/core/profiles/profile';
+import { withoutUndefined } from '@/core/withoutUndefined';
 import type { Queries } from './database';
 
 interface EntryRow {
@@ -85,11 +87,16 @@ export async function countStanding(queries: Queries, homeId: string, kind: Entr
   return row?.standing ?? 0;
 }
 
-/** Marks an entry, and the one that is one act with it, as undone. Answers those that were marked. */
+/**
+ * Marks an entry as undone, and with it the one that is one act with it and what came of it (of a meal, that it was
+ * eaten). Answers those that were marked.
+ */
 export async function markUndone(queries: Queries, id: string, at: string): Promise<Entry[]> {
   const rows = await queries.query<EntryRow>(
     `UPDATE entry e SET undone_at = $2
-     WHERE e.undone_at IS NULL AND (e.id = $1 OR e.pair = (SELECT p.pair FROM entry p WHERE p.id = $1))
+     WHERE e.undone_at IS NULL AND (e.id = $1 OR e.pair = (SELECT p.pair FROM entry p WHERE p.id = $1)
+       OR (e.resident_id = (SELECT p.resident_id FROM entry p WHERE p.id = $1)
+         AND e.data ->> 'answers' IN ('meal ' || $1::text, 'search ' || $1::text)))
      RETURNING ${COLUMNS}`,
     [id, at],
   );
@@ -134,20 +141,11 @@ export async function headEntriesOf(queries: Queries, residentIds: string[]): Pr
   const rows = await queries.query<EntryRow>(
     `SELECT ${COLUMNS} FROM entry e
      WHERE e.resident_id = ANY ($1::uuid[]) AND e.undone_at IS NULL
-       AND e.kind IN ('taken-in', 'measured', 'moulted', 'hatched', 'died', 'passed-on', 'parted', 'joined', 'joined-into')
+       AND e.kind = ANY ($2)
      ORDER BY e.on_day, e.at, e.seq`,
-    [residentIds],
+    [residentIds, HEAD_KINDS],
   );
   return rows.map(fromRow);
-}
-
-/** The other entry of one act, where there is one. */
-export async function pairedWith(queries: Queries, id: string): Promise<Entry | undefined> {
-  const [row] = await queries.query<EntryRow>(
-    `SELECT ${COLUMNS} FROM entry e JOIN entry p ON p.pair = e.pair WHERE p.id = $1 AND e.id <> $1`,
-    [id],
-  );
-  return row && fromRow(row);
 }
 
 /**
@@ -171,6 +169,88 @@ export async function entriesForRound(
     [day, residentId],
   );
   return rows.map(fromRow);
+}
+
+/**
+ * Meals of residents and what became of them, before a day, oldest first.
+ * @param most so many entries of each resident, the latest
+ */
+export async function mealEntriesOf(
+  queries: Queries,
+  residentIds: readonly string[],
+  before: string,
+  most: number,
+): Promise<Entry[]> {
+  const rows = await queries.query<EntryRow>(
+    `SELECT m.* FROM unnest($1::uuid[]) AS r (id) CROSS JOIN LATERAL (
+       SELECT ${COLUMNS}, e.seq FROM entry e
+       WHERE e.resident_id = r.id AND e.kind IN ('offered', 'eaten', 'refused') AND e.undone_at IS NULL AND e.on_day < $2
+       ORDER BY e.on_day DESC, e.at DESC, e.seq DESC LIMIT $3) m
+     ORDER BY m.on_day, m.at, m.seq`,
+    [residentIds, before, most],
+  );
+  return rows.map(fromRow);
+}
+
+/** Every weighing of a resident, oldest first, with the lengths as they had last been taken then. */
+export async function weighingsOfResident(
+  queries: Queries,
+  residentId: string,
+): Promise<({ on: string; massG: number } & Partial<Record<BodyMeasure, number>>)[]> {
+  const rows = await queries.query<{ on_day: string; data: Partial<Record<BodyMeasure | 'massG', number>> }>(
+    `SELECT e.on_day, e.data FROM entry e
+     WHERE e.resident_id = $1 AND e.undone_at IS NULL AND e.kind IN ('taken-in', 'moulted', 'measured')
+     ORDER BY e.on_day, e.at, e.seq`,
+    [residentId],
+  );
+  let lengths: Partial<Record<BodyMeasure, number>> = {};
+  return rows.flatMap(({ on_day, data }) => {
+    const { legSpanMm, bodyLengthMm, carapaceWidthMm, massG } = data;
+    lengths = { ...lengths, ...withoutUndefined({ legSpanMm, bodyLengthMm, carapaceWidthMm }) };
+    return massG === undefined ? [] : [{ on: on_day, massG, ...lengths }];
+  });
+}
+
+/** The last count by stages of a colony or culture, and the last word on its queens. */
+export async function lastStageCount(
+  queries: Queries,
+  residentId: string,
+): Promise<{ stages: Record<string, number> | null; queens: number | null }> {
+  const last = (key: string) =>
+    queries.query<{ value: unknown }>(
+      `SELECT e.data -> $2 AS value FROM entry e
+       WHERE e.resident_id = $1 AND e.kind = 'measured' AND e.undone_at IS NULL AND e.data ? $2
+       ORDER BY e.on_day DESC, e.at DESC, e.seq DESC LIMIT 1`,
+      [residentId, key],
+    );
+  const [[stages], [queens]] = [await last('stages'), await last('queens')];
+  return {
+    stages: (stages?.value as Record<string, number> | undefined) ?? null,
+    queens: (queens?.value as number | undefined) ?? null,
+  };
+}
+
+/** The standing entry that answers a job of a resident. */
+export async function findAnswer(queries: Queries, residentId: string, answers: string): Promise<Entry | undefined> {
+  const [row] = await queries.query<EntryRow>(
+    `SELECT ${COLUMNS} FROM entry e
+     WHERE e.resident_id = $1 AND e.data ->> 'answers' = $2 AND e.data ? 'answers' AND e.undone_at IS NULL`,
+    [residentId, answers],
+  );
+  return row && fromRow(row);
+}
+
+/** Holds a resident until the transaction ends: two who log the same wait for each other. */
+export async function holdResident(queries: Queries, id: string): Promise<void> {
+  await queries.query('SELECT id FROM resident WHERE id = $1 FOR UPDATE', [id]);
+}
+
+/** Notes on an entry who else logged the same. */
+export async function noteAlso(queries: Queries, id: string, keeper: string): Promise<void> {
+  await queries.query(`UPDATE entry SET data = jsonb_set(data, '{alsoBy}', to_jsonb($2::text)) WHERE id = $1`, [
+    id,
+    keeper,
+  ]);
 }
 
 /** The entries about the water of a home, and of who moved in, newest first. */
@@ -210,9 +290,6 @@ export async function moultsOf(queries: Queries, of: string[] | null): Promise<M
   }
   return moults;
 }
-
-const withoutUndefined = (record: object) =>
-  Object.fromEntries(Object.entries(record).filter(([, value]) => value !== undefined));
 
 /** Keeps the picture of an entry. Pictures travel as base64: both databases take it alike. */
 export async function writeEntryPhoto(queries: Queries, entryId: string, jpegBase64: string): Promise<void> {

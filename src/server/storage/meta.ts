@@ -23,6 +23,11 @@ export async function fingerprint(queries: Queries): Promise<string> {
     `SELECT md5(concat(
        (SELECT string_agg(r::text, ',' ORDER BY r.id) FROM room r), '/', (SELECT count(*) FROM shelf), '/', (SELECT string_agg(r::text, ',' ORDER BY r.id) FROM resident r), '/',
        (SELECT count(*) || '/' || count(undone_at) FROM entry), '/',
+       (SELECT count(*) || '/' || count(undone_at) FROM stock_entry), '/',
+       (SELECT string_agg(c::text, ',' ORDER BY c.id) FROM feeder_culture c), '/',
+       (SELECT string_agg(c::text, ',' ORDER BY c.scope, c.about, c.topic) FROM school_choice c), '/',
+       (SELECT count(*) FROM forbidden_food), '/', (SELECT count(*) FROM price_list), '/',
+       (SELECT value FROM meta WHERE key = 'hemisphere'), '/',
        (SELECT string_agg(h::text, ',' ORDER BY h.id) FROM home h), '/',
        (SELECT string_agg(s::text, ',' ORDER BY s.id) FROM shelf s), '/',
        (SELECT string_agg(p.home_id || ':' || p.version, ',' ORDER BY p.home_id) FROM home_photo p), '/',
@@ -37,6 +42,6 @@ export async function fingerprint(queries: Queries): Promise<string> {
 /** Empties every table of records; the migrations stay. */
 export async function eraseRecords(queries: Queries): Promise<void> {
   await queries.query(
-    'TRUNCATE reading_staged, reading_import, reading_hour, reading, probe, meta, entry_photo, entry, resident, home_photo, home, shelf, room, own_profile, own_material',
+    'TRUNCATE school_choice, forbidden_food, stock_entry, feeder_culture, price_list, reading_staged, reading_import, reading_hour, reading, probe, meta, entry_photo, entry, resident, home_photo, home, shelf, room, own_profile, own_material',
   );
 }

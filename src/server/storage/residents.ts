@@ -1,4 +1,5 @@
 import type { GoneResident, Resident } from '@/contract/records';
+import type { Kin } from '@/core/growth/kin';
 import type { Queries } from './database';
 
 interface ResidentRow {
@@ -11,6 +12,7 @@ interface ResidentRow {
   measures: Pick<Resident, 'legSpanMm' | 'bodyLengthMm' | 'carapaceWidthMm'>;
   measured_on: string;
   mass_g: number | null;
+  weighed_on: string | null;
   head_count: number | null;
   instar: number | null;
   form: Resident['form'];
@@ -23,7 +25,9 @@ interface ResidentRow {
   sex_by: Resident['sexBy'];
   source: string | null;
   permit: string | null;
-  school: string | null;
+  schools: Resident['schools'] | null;
+  forbidden: Resident['forbidden'] | null;
+  condition: NonNullable<Resident['condition']> | null;
   taken_in_on: string;
   home_id: string;
   left_on: string | null;
@@ -39,7 +43,7 @@ const fromRow = (row: ResidentRow): Resident => ({
   stage: row.stage,
   ...row.measures,
   ...(row.head_count !== null && { headCount: row.head_count }),
-  ...(row.mass_g !== null && { massG: row.mass_g }),
+  ...(row.mass_g !== null && row.weighed_on !== null && { massG: row.mass_g, weighedOn: row.weighed_on }),
   // Of a group its census tells who is in which.
   ...(row.instar !== null && row.form === 'single' && { instar: row.instar }),
   measuredOn: row.measured_on,
@@ -53,7 +57,9 @@ const fromRow = (row: ResidentRow): Resident => ({
   sexBy: row.sex_by,
   source: row.source,
   permit: row.permit,
-  school: row.school,
+  schools: row.schools ?? {},
+  forbidden: row.forbidden ?? {},
+  ...(row.condition !== null && { condition: row.condition }),
   takenInOn: row.taken_in_on,
   homeId: row.home_id,
 });
@@ -64,17 +70,34 @@ function formNow({ form, stage }: ResidentRow): Resident['form'] {
   return stage === 'egg' ? 'eggs' : form === 'eggs' ? 'group' : form;
 }
 
+/** A resident with what is chosen for it: schools from the nearest choice, forbidden food, how it looked last. */
+const CHOSEN = `r.*,
+  (SELECT jsonb_object_agg(near.topic, near.school) FROM (
+     SELECT DISTINCT ON (c.topic) c.topic, c.school FROM school_choice c
+     WHERE (c.scope = 'resident' AND c.about = r.id::text) OR (c.scope = 'kind' AND c.about = r.profile)
+       OR (c.scope = 'room' AND c.about = (
+         SELECT hs.room_id::text FROM home hh JOIN shelf hs ON hs.id = hh.shelf_id WHERE hh.id = r.home_id))
+     ORDER BY c.topic, CASE c.scope WHEN 'resident' THEN 0 WHEN 'kind' THEN 1 ELSE 2 END) near) AS schools,
+  (SELECT jsonb_object_agg(f.food, f.why) FROM forbidden_food f WHERE f.resident_id = r.id) AS forbidden,
+  (SELECT e.on_day FROM entry e
+   WHERE e.resident_id = r.id AND e.kind IN ('taken-in', 'moulted', 'measured') AND e.undone_at IS NULL
+     AND e.data ? 'massG'
+   ORDER BY e.on_day DESC, e.at DESC, e.seq DESC LIMIT 1) AS weighed_on,
+  (SELECT e.data ->> 'condition' FROM entry e
+   WHERE e.resident_id = r.id AND e.kind = 'measured' AND e.undone_at IS NULL AND e.data ? 'condition'
+   ORDER BY e.on_day DESC, e.at DESC, e.seq DESC LIMIT 1) AS condition`;
+
 /** All residents as they are now, in the order of the round. */
 export async function listResidents(queries: Queries): Promise<Resident[]> {
   const rows = await queries.query<ResidentRow>(
-    `SELECT r.* FROM resident_now r JOIN home h ON h.id = r.home_id JOIN shelf s ON s.id = h.shelf_id
+    `SELECT ${CHOSEN} FROM resident_now r JOIN home h ON h.id = r.home_id JOIN shelf s ON s.id = h.shelf_id
      ORDER BY s.position, h.place, h.code, r.taken_in_on, r.id`,
   );
   return rows.map(fromRow);
 }
 
 export async function findResident(queries: Queries, id: string): Promise<Resident | undefined> {
-  const [row] = await queries.query<ResidentRow>('SELECT r.* FROM resident_now r WHERE r.id = $1', [id]);
+  const [row] = await queries.query<ResidentRow>(`SELECT ${CHOSEN} FROM resident_now r WHERE r.id = $1`, [id]);
   return row && fromRow(row);
 }
 
@@ -83,7 +106,9 @@ export type Ever = Resident & { leftOn: string | null };
 
 /** Some of this house, here or gone. */
 export async function findAllEver(queries: Queries, ids: string[]): Promise<Ever[]> {
-  const rows = await queries.query<ResidentRow>('SELECT r.* FROM resident_ever r WHERE r.id = ANY ($1::uuid[])', [ids]);
+  const rows = await queries.query<ResidentRow>(`SELECT ${CHOSEN} FROM resident_ever r WHERE r.id = ANY ($1::uuid[])`, [
+    ids,
+  ]);
   return rows.map((row) => ({ ...fromRow(row), leftOn: row.left_on }));
 }
 
@@ -94,7 +119,7 @@ export async function findEver(queries: Queries, id: string): Promise<Ever | und
 /** Those of one species that ever were here. */
 export async function listOfSpecies(queries: Queries, scientificName: string): Promise<Resident[]> {
   const rows = await queries.query<ResidentRow>(
-    'SELECT r.* FROM resident_ever r WHERE r.scientific_name = $1 ORDER BY r.taken_in_on, r.id',
+    `SELECT ${CHOSEN} FROM resident_ever r WHERE r.scientific_name = $1 ORDER BY r.taken_in_on, r.id`,
     [scientificName],
   );
   return rows.map(fromRow);
@@ -120,12 +145,12 @@ export async function listKin(queries: Queries, scientificName: string | null): 
     batch,
   }));
 }
-export type Kin = Pick<Resident, 'id' | 'scientificName' | 'motherId' | 'outOfId' | 'batch'>;
 
 /** Those that are here no longer, the last to leave first. */
 export async function listGone(queries: Queries): Promise<GoneResident[]> {
   const rows = await queries.query<ResidentRow>(
-    'SELECT r.* FROM resident_ever r WHERE r.left_on IS NOT NULL ORDER BY r.left_on DESC, r.left_at DESC, r.id',
+    `SELECT ${CHOSEN} FROM resident_ever r WHERE r.left_on IS NOT NULL
+     ORDER BY r.left_on DESC, r.left_at DESC, r.id`,
   );
   return rows.flatMap((row) =>
     row.left_on !== null && row.left_by !== null ? [{ ...fromRow(row), leftOn: row.left_on, leftBy: row.left_by }] : [],
@@ -135,7 +160,7 @@ export async function listGone(queries: Queries): Promise<GoneResident[]> {
 /** Who lives in a home, other than `besides`. */
 export async function residentsIn(queries: Queries, homeId: string, besides?: string): Promise<Resident[]> {
   const rows = await queries.query<ResidentRow>(
-    `SELECT r.* FROM resident_now r
+    `SELECT ${CHOSEN} FROM resident_now r
      WHERE r.home_id = $1 AND r.id IN (SELECT e.resident_id FROM entry e
        WHERE e.home_id = $1 AND e.kind IN ('taken-in', 'moved') AND e.undone_at IS NULL)
      ORDER BY r.taken_in_on, r.id`,
@@ -154,7 +179,6 @@ export type ResidentFacts = Pick<
   | 'sex'
   | 'source'
   | 'permit'
-  | 'school'
   | 'form'
   | 'bornOn'
   | 'motherId'
@@ -172,7 +196,6 @@ const valuesOf = (resident: ResidentFacts) => [
   resident.sex,
   resident.source,
   resident.permit,
-  resident.school,
   resident.motherId,
   resident.fatherId,
   resident.batch,
@@ -182,7 +205,7 @@ const valuesOf = (resident: ResidentFacts) => [
 export async function updateResident(queries: Queries, resident: ResidentFacts): Promise<void> {
   await queries.query(
     `UPDATE resident SET called = $2, scientific_name = $3, common_name = $4, profile = $5, sex = $6, source = $7,
-       permit = $8, school = $9, mother_id = $10, father_id = $11, batch = $12
+       permit = $8, mother_id = $9, father_id = $10, batch = $11
      WHERE id = $1`,
     valuesOf(resident),
   );
@@ -196,9 +219,19 @@ export async function updateBirth(queries: Queries, id: string, bornOn: string |
 /** Writes who a resident is. It is not here before its `taken-in` entry is written too. */
 export async function insertResident(queries: Queries, resident: ResidentFacts): Promise<void> {
   await queries.query(
-    `INSERT INTO resident (id, called, scientific_name, common_name, profile, sex, source, permit, school, mother_id,
+    `INSERT INTO resident (id, called, scientific_name, common_name, profile, sex, source, permit, mother_id,
        father_id, batch, out_of_id, form, born_on)
-     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15)`,
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14)`,
     [...valuesOf(resident), resident.outOfId, resident.form, resident.bornOn],
+  );
+}
+
+/** Sets what one is never given, all at once. */
+export async function writeForbidden(queries: Queries, id: string, forbidden: Resident['forbidden']): Promise<void> {
+  await queries.query('DELETE FROM forbidden_food WHERE resident_id = $1', [id]);
+  await queries.query(
+    `INSERT INTO forbidden_food (resident_id, food, why)
+     SELECT $1, f.key, f.value FROM jsonb_each_text($2::jsonb) AS f (key, value)`,
+    [id, JSON.stringify(forbidden)],
   );
 }

@@ -3,7 +3,7 @@ import type { Shelf } from '@/contract/records';
 import type { Queries } from './database';
 
 const COLUMNS = `
-  SELECT s.id, s.name, r.name AS room, s.position, s.load_limit_kg AS "loadLimitKg"
+  SELECT s.id, s.name, r.name AS room, r.id AS "roomId", s.position, s.load_limit_kg AS "loadLimitKg"
   FROM shelf s JOIN room r ON r.id = s.room_id`;
 
 /** All shelves in the order of the round. */

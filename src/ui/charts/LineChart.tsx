@@ -1,10 +1,9 @@
 import { scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
-import { useState } from 'react';
-import { View } from 'react-native';
-import Svg, { Circle, Line, Path, Rect, Text as SvgText } from 'react-native-svg';
+import { Circle, Line, Path, Rect } from 'react-native-svg';
 import { useTheme } from '../components/useStyles';
-import { fonts, space, stroke, type } from '../theme/tokens';
+import { space, stroke } from '../theme/tokens';
+import { ChartFrame, ChartText, LimitLine, ScaleLines } from './ChartFrame';
 
 export interface ChartLine {
   /** Pairs of x and y, in the order of x. */
@@ -48,10 +47,17 @@ const RIGHT = 10;
 
 /** Lines over a common x, with a band, a limit, marks and dots. As wide as its place. */
 export function LineChart(props: Props) {
-  const { label, height, lines, band, limit, marks = [], dots = [], rings = [] } = props;
+  return (
+    <ChartFrame label={props.label} height={props.height}>
+      {(width) => <Lines {...props} width={width} />}
+    </ChartFrame>
+  );
+}
+
+function Lines(props: Props & { width: number }) {
+  const { height, width, lines, band, limit, marks = [], dots = [], rings = [] } = props;
   const { theme } = useTheme();
-  const [width, setWidth] = useState(0);
-  const { ink, inkSoft, line: rule, good, amber } = theme.colors;
+  const { ink, good, amber } = theme.colors;
   const x = scaleLinear(props.x, [LEFT, Math.max(LEFT + 1, width - RIGHT)]);
   const y = scaleLinear(props.y, [height - BOTTOM, TOP]);
   const xTicks = props.xTicks ?? x.ticks(5);
@@ -62,119 +68,72 @@ export function LineChart(props: Props) {
   );
   const within = (value: number) => Math.min(props.y[1], Math.max(props.y[0], value));
   return (
-    <View
-      role="img"
-      aria-label={label}
-      onLayout={(event) => setWidth(event.nativeEvent.layout.width)}
-      style={{ height, width: '100%' }}
-    >
-      {width === 0 ? null : (
-        <Svg width={width} height={height} aria-hidden>
-          {band ? (
-            <Rect
-              x={LEFT}
-              y={y(within(band.max))}
-              width={Math.max(0, width - LEFT - RIGHT)}
-              height={Math.max(0, y(within(band.min)) - y(within(band.max)))}
-              fill={good}
-              fillOpacity={0.13}
-            />
-          ) : null}
-          {yTicks.map((tick) => (
-            <Line key={tick} x1={LEFT} x2={width - RIGHT} y1={y(tick)} y2={y(tick)} stroke={rule} />
-          ))}
-          {yTicks.map((tick) => (
-            <SvgText
-              key={tick}
-              x={LEFT - space.xs - space.hair}
-              y={y(tick) + 4}
-              fontSize={type.small - 1}
-              fontFamily={fonts.text}
-              fill={inkSoft}
-              textAnchor="end"
-            >
-              {props.yTick(tick)}
-            </SvgText>
-          ))}
-          {xTicks.map((tick, index) => (
-            <SvgText
-              key={tick}
-              x={x(tick)}
-              y={height - space.xs - space.hair}
-              fontSize={type.small - 1}
-              fontFamily={fonts.text}
-              fill={inkSoft}
-              textAnchor={index === 0 ? 'start' : index === xTicks.length - 1 ? 'end' : 'middle'}
-            >
-              {props.xTick(tick)}
-            </SvgText>
-          ))}
-          {limit !== undefined ? (
-            <Line
-              x1={LEFT}
-              x2={width - RIGHT}
-              y1={y(limit)}
-              y2={y(limit)}
-              stroke={amber}
-              strokeWidth={stroke.line}
-              strokeDasharray="2 4"
-            />
-          ) : null}
-          {marks.map((mark) => (
-            <Line
-              key={mark.x}
-              x1={x(mark.x)}
-              x2={x(mark.x)}
-              y1={TOP}
-              y2={height - BOTTOM}
-              stroke={ink}
-              strokeDasharray="3 3"
-            />
-          ))}
-          {lines.map((each, index) => (
-            <Path
-              key={index}
-              d={path(each.points) ?? ''}
-              stroke={each.color}
-              strokeWidth={each.width ?? stroke.mark - 0.5}
-              fill="none"
-              strokeLinejoin="round"
-              {...(each.isDashed && { strokeDasharray: '5 4' })}
-            />
-          ))}
-          {dots.map((dot, index) => (
-            <Circle key={index} cx={x(dot[0])} cy={y(dot[1])} r={1.4} fill={ink} />
-          ))}
-          {rings.map((ring, index) => (
-            <Circle
-              key={index}
-              cx={x(ring[0])}
-              cy={y(within(ring[1]))}
-              r={4}
-              stroke={amber}
-              strokeWidth={2}
-              fill="none"
-            />
-          ))}
-          {marks.map((mark) => {
-            // A label that would leave the picture stands on the other side of its mark.
-            const isLate = x(mark.x) > width * 0.7;
-            return (
-              <SvgText
-                key={mark.x}
-                x={x(mark.x) + (isLate ? -space.xs : space.xs)}
-                y={TOP - space.xs - space.hair}
-                fontSize={type.small - 1}
-                fontFamily={fonts.bold}
-                fill={ink}
-                textAnchor={isLate ? 'end' : 'start'}
-              >
-                {mark.label}
-              </SvgText>
-            );
-          })}
-        </Svg>
-      )}
-    </View>
+    <>
+      {band ? (
+        <Rect
+          x={LEFT}
+          y={y(within(band.max))}
+          width={Math.max(0, width - LEFT - RIGHT)}
+          height={Math.max(0, y(within(band.min)) - y(within(band.max)))}
+          fill={good}
+          fillOpacity={0.13}
+        />
+      ) : null}
+      <ScaleLines left={LEFT} right={width - RIGHT} ticks={yTicks} y={y} words={props.yTick} />
+      {xTicks.map((tick, index) => (
+        <ChartText
+          key={tick}
+          x={x(tick)}
+          y={height - space.xs - space.hair}
+          anchor={index === 0 ? 'start' : index === xTicks.length - 1 ? 'end' : 'middle'}
+        >
+          {props.xTick(tick)}
+        </ChartText>
+      ))}
+      {limit !== undefined ? <LimitLine left={LEFT} right={width - RIGHT} at={y(limit)} color={amber} /> : null}
+      {marks.map((mark) => (
+        <Line
+          key={mark.x}
+          x1={x(mark.x)}
+          x2={x(mark.x)}
+          y1={TOP}
+          y2={height - BOTTOM}
+          stroke={ink}
+          strokeDasharray="3 3"
+        />
+      ))}
+      {lines.map((each, index) => (
+        <Path
+          key={index}
+          d={path(each.points) ?? ''}
+          stroke={each.color}
+          strokeWidth={each.width ?? stroke.mark - 0.5}
+          fill="none"
+          strokeLinejoin="round"
+          {...(each.isDashed && { strokeDasharray: '5 4' })}
+        />
+      ))}
+      {dots.map((dot, index) => (
+        <Circle key={index} cx={x(dot[0])} cy={y(dot[1])} r={1.4} fill={ink} />
+      ))}
+      {rings.map((ring, index) => (
+        <Circle key={index} cx={x(ring[0])} cy={y(within(ring[1]))} r={4} stroke={amber} strokeWidth={2} fill="none" />
+      ))}
+      {marks.map((mark) => {
+        // A label that would leave the picture stands on the other side of its mark.
+        const isLate = x(mark.x) > width * 0.7;
+        return (
+          <ChartText
+            key={mark.x}
+            x={x(mark.x) + (isLate ? -space.xs : space.xs)}
+            y={TOP - space.xs - space.hair}
+            anchor={isLate ? 'end' : 'start'}
+            isStrong
+          >
+            {mark.label}
+          </ChartText>
+        );
+      })}
+    </>
   );
 }

@@ -1,11 +1,10 @@
 import { scaleLinear } from 'd3-scale';
 import { area, curveStepAfter, line } from 'd3-shape';
-import { View } from 'react-native';
-import Svg, { Circle, Line, Path, Text as SvgText } from 'react-native-svg';
+import { Circle, Line, Path } from 'react-native-svg';
 import { daysBetween, type Day } from '@/core/measure/day';
 import { useTheme } from '../components/useStyles';
-import { fonts, stroke, type } from '../theme/tokens';
-import { useWidth } from './useWidth';
+import { stroke } from '../theme/tokens';
+import { ChartFrame, ChartText } from './ChartFrame';
 
 interface Props {
   label: string;
@@ -29,10 +28,17 @@ const TICK_ROOM = 96;
 const SHOWN_PAST = 4;
 
 /** Moults as steps in time: those seen as a line, those to come as a fan that widens. */
-export function MoultFan({ label, today, past, ahead, names, dayTick }: Props) {
+export function MoultFan(props: Props) {
+  return (
+    <ChartFrame label={props.label} height={HEIGHT}>
+      {(width) => <Fan {...props} width={width} />}
+    </ChartFrame>
+  );
+}
+
+function Fan({ today, past, ahead, names, dayTick, width }: Props & { width: number }) {
   const { theme } = useTheme();
-  const { width, onLayout } = useWidth();
-  const { ink, inkSoft, line: rule, good, accent } = theme.colors;
+  const { ink, line: rule, good, accent } = theme.colors;
   const at = (day: Day) => daysBetween(today, day);
   const seen = past.slice(-SHOWN_PAST).map(at);
   const windows = ahead.map((each) => ({ p10: at(each.p10), median: at(each.median), p90: at(each.p90) }));
@@ -64,66 +70,47 @@ export function MoultFan({ label, today, past, ahead, names, dayTick }: Props) {
     { day: last, anchor: 'end' as const },
   ].filter(({ day }) => day === 0 || Math.abs(x(day) - x(0)) > TICK_ROOM);
   return (
-    <View role="img" aria-label={label} onLayout={onLayout} style={{ height: HEIGHT, width: '100%' }}>
-      {width === 0 ? null : (
-        <Svg width={width} height={HEIGHT} aria-hidden>
-          <Line x1={x(0)} x2={x(0)} y1={TOP - 6} y2={HEIGHT - BOTTOM} stroke={ink} strokeDasharray="3 3" />
-          <Path d={fan(steps) ?? ''} fill={accent} fillOpacity={0.28} />
-          <Path
-            d={middle(steps) ?? ''}
-            stroke={good}
-            strokeWidth={stroke.mark - 0.5}
-            strokeDasharray="5 4"
-            fill="none"
-          />
-          {seen.length > 0 ? (
-            <Path d={behind(steady) ?? ''} stroke={ink} strokeWidth={stroke.mark - 0.5} fill="none" />
-          ) : null}
-          {seen.map((day, index) => (
-            <Circle key={day} cx={x(day)} cy={y(stepOf(index))} r={4} fill={ink} />
-          ))}
-          {windows.map((each, index) => (
-            <Line
-              key={index}
-              x1={x(each.p10)}
-              x2={x(each.p90)}
-              y1={y(index + 1)}
-              y2={y(index + 1)}
-              stroke={good}
-              strokeWidth={stroke.line}
-            />
-          ))}
-          {windows.map((each, index) => (
-            <Circle key={index} cx={x(each.median)} cy={y(index + 1)} r={3.5} fill={good} />
-          ))}
-          {windows.map((each, index) => (
-            <SvgText
-              key={index}
-              x={Math.min(width - RIGHT, x(each.p90)) + 6}
-              y={y(index + 1) + 4}
-              fontSize={type.small - 1}
-              fontFamily={fonts.bold}
-              fill={inkSoft}
-            >
-              {names[index] ?? ''}
-            </SvgText>
-          ))}
-          <Line x1={LEFT} x2={width - RIGHT} y1={HEIGHT - BOTTOM} y2={HEIGHT - BOTTOM} stroke={rule} />
-          {ticks.map(({ day, anchor }) => (
-            <SvgText
-              key={day}
-              x={x(day)}
-              y={HEIGHT - 7}
-              fontSize={type.small - 1}
-              fontFamily={fonts.text}
-              fill={inkSoft}
-              textAnchor={anchor}
-            >
-              {dayTick(day)}
-            </SvgText>
-          ))}
-        </Svg>
-      )}
-    </View>
+    <>
+      <Line x1={x(0)} x2={x(0)} y1={TOP - 6} y2={HEIGHT - BOTTOM} stroke={ink} strokeDasharray="3 3" />
+      <Path d={fan(steps) ?? ''} fill={accent} fillOpacity={0.28} />
+      <Path d={middle(steps) ?? ''} stroke={good} strokeWidth={stroke.mark - 0.5} strokeDasharray="5 4" fill="none" />
+      {seen.length > 0 ? (
+        <Path d={behind(steady) ?? ''} stroke={ink} strokeWidth={stroke.mark - 0.5} fill="none" />
+      ) : null}
+      {seen.map((day, index) => (
+        <Circle key={day} cx={x(day)} cy={y(stepOf(index))} r={4} fill={ink} />
+      ))}
+      {windows.map((each, index) => (
+        <Line
+          key={index}
+          x1={x(each.p10)}
+          x2={x(each.p90)}
+          y1={y(index + 1)}
+          y2={y(index + 1)}
+          stroke={good}
+          strokeWidth={stroke.line}
+        />
+      ))}
+      {windows.map((each, index) => (
+        <Circle key={index} cx={x(each.median)} cy={y(index + 1)} r={3.5} fill={good} />
+      ))}
+      {windows.map((each, index) => (
+        <ChartText
+          key={index}
+          x={Math.min(width - RIGHT, x(each.p90)) + 6}
+          y={y(index + 1) + 4}
+          anchor="start"
+          isStrong
+        >
+          {names[index] ?? ''}
+        </ChartText>
+      ))}
+      <Line x1={LEFT} x2={width - RIGHT} y1={HEIGHT - BOTTOM} y2={HEIGHT - BOTTOM} stroke={rule} />
+      {ticks.map(({ day, anchor }) => (
+        <ChartText key={day} x={x(day)} y={HEIGHT - 7} anchor={anchor}>
+          {dayTick(day)}
+        </ChartText>
+      ))}
+    </>
   );
 }

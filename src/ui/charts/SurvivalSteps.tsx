@@ -1,10 +1,9 @@
 import { scaleLinear } from 'd3-scale';
 import { area, curveStepAfter, line } from 'd3-shape';
-import { View } from 'react-native';
-import Svg, { Line, Path, Text as SvgText } from 'react-native-svg';
+import { Path } from 'react-native-svg';
 import { useTheme } from '../components/useStyles';
-import { fonts, stroke, type } from '../theme/tokens';
-import { useWidth } from './useWidth';
+import { stroke } from '../theme/tokens';
+import { ChartFrame, ChartText, ScaleLines } from './ChartFrame';
 
 export interface Course {
   name: string;
@@ -30,10 +29,17 @@ const FURTHER = 1.3;
 const DASHES = ['6 4', '2 3', '10 3 2 3'];
 
 /** Shares that live on, in steps: the group with its bounds, others as dashed lines. */
-export function SurvivalSteps({ label, own, others }: Props) {
+export function SurvivalSteps(props: Props) {
+  return (
+    <ChartFrame label={props.label} height={HEIGHT}>
+      {(width) => <Steps {...props} width={width} />}
+    </ChartFrame>
+  );
+}
+
+function Steps({ own, others, width }: Props & { width: number }) {
   const { theme } = useTheme();
-  const { width, onLayout } = useWidth();
-  const { ink, inkSoft, line: rule, good, clay } = theme.colors;
+  const { ink, good, clay } = theme.colors;
   // Others are held against it at its own age, and a little further on.
   const last = Math.max(7, Math.min(FURTHER * own.until, Math.max(own.until, ...others.map((each) => each.until))));
   const x = scaleLinear([0, last], [LEFT, Math.max(LEFT + 1, width - RIGHT)]);
@@ -54,52 +60,25 @@ export function SurvivalSteps({ label, own, others }: Props) {
     .y1((point) => y(point.high))
     .curve(curveStepAfter);
   return (
-    <View role="img" aria-label={label} onLayout={onLayout} style={{ height: HEIGHT, width: '100%' }}>
-      {width === 0 ? null : (
-        <Svg width={width} height={HEIGHT} aria-hidden>
-          {[0, 0.5, 1].map((share) => (
-            <Line key={share} x1={LEFT} x2={width - RIGHT} y1={y(share)} y2={y(share)} stroke={rule} />
-          ))}
-          {[0, 0.5, 1].map((share) => (
-            <SvgText
-              key={share}
-              x={LEFT - 6}
-              y={y(share) + 4}
-              fontSize={type.small - 1}
-              fontFamily={fonts.text}
-              fill={inkSoft}
-              textAnchor="end"
-            >
-              {`${100 * share} %`}
-            </SvgText>
-          ))}
-          <Path d={band(pointsOf(own)) ?? ''} fill={good} fillOpacity={0.14} />
-          {others.map((each, index) => (
-            <Path
-              key={each.name}
-              d={path(pointsOf(each)) ?? ''}
-              stroke={index === 0 ? clay : ink}
-              strokeWidth={stroke.line}
-              strokeDasharray={DASHES[index % DASHES.length]}
-              fill="none"
-            />
-          ))}
-          <Path d={path(pointsOf(own)) ?? ''} stroke={good} strokeWidth={stroke.mark} fill="none" />
-          {[0, last].map((day, index) => (
-            <SvgText
-              key={day}
-              x={x(day)}
-              y={HEIGHT - 7}
-              fontSize={type.small - 1}
-              fontFamily={fonts.text}
-              fill={inkSoft}
-              textAnchor={index === 0 ? 'start' : 'end'}
-            >
-              {index === 0 ? 'came' : `${Math.round(day)} days later`}
-            </SvgText>
-          ))}
-        </Svg>
-      )}
-    </View>
+    <>
+      <ScaleLines left={LEFT} right={width - RIGHT} ticks={[0, 0.5, 1]} y={y} words={(share) => `${100 * share} %`} />
+      <Path d={band(pointsOf(own)) ?? ''} fill={good} fillOpacity={0.14} />
+      {others.map((each, index) => (
+        <Path
+          key={each.name}
+          d={path(pointsOf(each)) ?? ''}
+          stroke={index === 0 ? clay : ink}
+          strokeWidth={stroke.line}
+          strokeDasharray={DASHES[index % DASHES.length]}
+          fill="none"
+        />
+      ))}
+      <Path d={path(pointsOf(own)) ?? ''} stroke={good} strokeWidth={stroke.mark} fill="none" />
+      {[0, last].map((day, index) => (
+        <ChartText key={day} x={x(day)} y={HEIGHT - 7} anchor={index === 0 ? 'start' : 'end'}>
+          {index === 0 ? 'came' : `${Math.round(day)} days later`}
+        </ChartText>
+      ))}
+    </>
   );
 }

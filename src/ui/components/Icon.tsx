@@ -1,6 +1,8 @@
 import Box from 'lucide-react-native/icons/box';
 import ChevronRight from 'lucide-react-native/icons/chevron-right';
 import Check from 'lucide-react-native/icons/check';
+import Clock from 'lucide-react-native/icons/clock';
+import X from 'lucide-react-native/icons/x';
 import ArrowLeft from 'lucide-react-native/icons/arrow-left';
 import Moon from 'lucide-react-native/icons/moon';
 import Plus from 'lucide-react-native/icons/plus';
@@ -13,7 +15,23 @@ import Drag from 'lucide-react-native/icons/move-vertical';
 import Store from 'lucide-react-native/icons/shopping-basket';
 import { useTheme } from './useStyles';
 
-const ICONS = { Box, ChevronRight, Check, ArrowLeft, Moon, Plus, Minus, Settings, Sun, Route, Bug, Store, Drag };
+const ICONS = {
+  Box,
+  ChevronRight,
+  Check,
+  Clock,
+  X,
+  ArrowLeft,
+  Moon,
+  Plus,
+  Minus,
+  Settings,
+  Sun,
+  Route,
+  Bug,
+  Store,
+  Drag,
+};
 export type IconName = keyof typeof ICONS;
 
 /** A line icon. It always stands beside a word or inside something that has a name, so it has none itself. */

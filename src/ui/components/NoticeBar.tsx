@@ -10,27 +10,21 @@ const SHOWN_FOR = 10_000;
 
 /** What was just written down, with a way back; or why it was not. */
 export function NoticeBar() {
-  const { notice, show, undo, undoMany } = useLog();
+  const { notice, show } = useLog();
   const styles = useStyles({ isProblem: notice?.isProblem ?? false });
   useEffect(() => {
     if (!notice || notice.isProblem) return undefined;
     const timer = setTimeout(() => show(null), SHOWN_FOR);
     return () => clearTimeout(timer);
   }, [notice, show]);
-  const { undoEntryId, undoEntryIds } = notice ?? {};
-  const takeBack = undoEntryIds
-    ? () => undoMany(undoEntryIds)
-    : undoEntryId === undefined
-      ? undefined
-      : () => undo(undoEntryId);
   return (
     <View role="status" aria-live="polite">
       {notice ? (
         <View style={styles.bar}>
           <Text style={styles.text}>{notice.text}</Text>
-          {takeBack ? (
-            <Pressable role="button" onPress={() => void takeBack()} style={styles.action}>
-              <Text style={styles.actionText}>Undo</Text>
+          {notice.action ? (
+            <Pressable role="button" onPress={() => void notice.action?.run()} style={styles.action}>
+              <Text style={styles.actionText}>{notice.action.title}</Text>
             </Pressable>
           ) : (
             <Pressable role="button" aria-label="Close this notice" onPress={() => show(null)} style={styles.action}>

@@ -14,7 +14,15 @@ export function PaneHeader({
   children,
 }: {
   back:
-    '/residents' | '/homes' | '/' | '/store' | '/settings' | '/profiles' | `/homes/${string}` | `/residents/${string}`;
+    | '/residents'
+    | '/homes'
+    | '/'
+    | '/store'
+    | '/store?part=boxes'
+    | '/settings'
+    | '/profiles'
+    | `/homes/${string}`
+    | `/residents/${string}`;
   title: string;
   children?: ReactNode;
 }) {

@@ -1,3 +1,4 @@
+import { HIGHEST_INSTAR } from '@/core/profiles/profile';
 import { formatLength, parseLength, type LengthUnit } from '@/core/measure/length';
 
 /** A check for a length typed in the keeper's unit that has to lie between two limits (mm). */
@@ -15,6 +16,13 @@ export function headCountIn(text: string): number | undefined {
   const count = Number(text.trim());
   return /^\d+$/.test(text.trim()) && count >= 1 && count <= 1_000_000 ? count : undefined;
 }
+
+/** The number of an instar as typed; undefined when it is none. */
+export function instarIn(text: string): number | undefined {
+  const instar = headCountIn(text);
+  return instar !== undefined && instar <= HIGHEST_INSTAR ? instar : undefined;
+}
+export const INSTAR_PROBLEM = `A whole number from 1 to ${HIGHEST_INSTAR}.`;
 
 /** A check for how many of something there are. */
 export const countCheck = (text: string): string | true =>

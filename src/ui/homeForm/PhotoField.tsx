@@ -17,7 +17,7 @@ export function PhotoField({ home }: { home: Home }) {
       await load();
       show({ text });
     } catch (error) {
-      show({ text: error instanceof TypeError ? error.message : problemOf(error), isProblem: true });
+      show({ text: problemOf(error), isProblem: true });
     }
   };
   const choose = (picture: Promise<string>) =>

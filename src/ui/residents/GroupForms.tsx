@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { call } from '@/client/api';
 import { companyOf, rankFor } from '@/client/fitting';
 import { problemOf, useHouse } from '@/client/house';
-import { useLog } from '@/client/log';
+import { undoing, useLog } from '@/client/log';
 import { keeperField } from '@/client/preferences';
 import type { Resident } from '@/contract/records';
 import { parseLength } from '@/core/measure/length';
@@ -12,7 +12,8 @@ import { Button } from '../components/Button';
 import { Choices } from '../components/Choices';
 import { Field } from '../components/Field';
 import { Body, Soft } from '../components/Words';
-import { headCountIn } from '../forms/checks';
+import { headCountIn, INSTAR_PROBLEM, instarIn } from '../forms/checks';
+import { useTyped } from '../forms/useTyped';
 import { space } from '../theme/tokens';
 import { calledWords } from '../words/residents';
 import { capital } from '../words/text';
@@ -24,21 +25,15 @@ interface Props {
   onDone: () => void;
 }
 
-/** A field for a whole number, with what is wrong with it. */
-function useCount() {
-  const [typed, setTyped] = useState('');
-  const [problem, setProblem] = useState<string>();
+/** A field for a whole number. */
+function useCount(read = headCountIn, problem = 'A whole number from 1 up.') {
+  const typed = useTyped();
   return {
-    value: typed,
-    problem,
-    onChange: (text: string) => {
-      setTyped(text);
-      setProblem(undefined);
-    },
+    ...typed,
     /** The number; undefined, and said so, where there is none. */
     read: () => {
-      const count = headCountIn(typed);
-      if (count === undefined) setProblem('A whole number from 1 up.');
+      const count = read(typed.text);
+      if (count === undefined) typed.refuse(problem);
       return count;
     },
   };
@@ -48,7 +43,7 @@ function useCount() {
 export function InstarForm({ resident, onDone }: Props) {
   const write = useLog((log) => log.write);
   const count = useCount();
-  const instar = useCount();
+  const instar = useCount(instarIn, INSTAR_PROBLEM);
   const day = useDay();
   const save = async () => {
     const [heads, step] = [count.read(), instar.read()];
@@ -61,17 +56,13 @@ export function InstarForm({ resident, onDone }: Props) {
       <DayField day={day} />
       <Field
         label={`How many of the ${resident.headCount ?? ''} are there now`.replace('  ', ' ')}
-        value={count.value}
-        problem={count.problem}
-        onChange={count.onChange}
+        {...count.field}
         hint="With those that were there before."
         keyboard="number-pad"
       />
       <Field
         label="In which instar"
-        value={instar.value}
-        problem={instar.problem}
-        onChange={instar.onChange}
+        {...instar.field}
         hint="The first one out of the egg is 1."
         keyboard="number-pad"
       />
@@ -86,13 +77,12 @@ export function HatchForm({ resident, onDone }: Props) {
   const length = useLength();
   const { measure } = useHouse((house) => house.care).of({ ...resident, stage: undefined });
   const count = useCount();
-  const [typed, setTyped] = useState('');
-  const [problem, setProblem] = useState<string>();
+  const typed = useTyped();
   const day = useDay();
   const save = async () => {
     const heads = count.read();
-    const size = typed.trim() === '' ? null : parseLength(typed, length.unit);
-    if (size && !size.ok) return setProblem(size.problem);
+    const size = typed.isEmpty ? null : parseLength(typed.text, length.unit);
+    if (size && !size.ok) return typed.refuse(size.problem);
     if (heads === undefined) return;
     const measured = size ? { [measure.takes]: size.mm } : {};
     const entry = { kind: 'hatched', residentId: resident.id, headCount: heads, ...measured, ...day.field } as const;
@@ -105,21 +95,10 @@ export function HatchForm({ resident, onDone }: Props) {
         out”.
       </Soft>
       <DayField day={day} />
-      <Field
-        label="How many hatched"
-        value={count.value}
-        problem={count.problem}
-        onChange={count.onChange}
-        keyboard="number-pad"
-      />
+      <Field label="How many hatched" {...count.field} keyboard="number-pad" />
       <Field
         label={`${capital(measure.name)} of one, ${length.unit}`}
-        value={typed}
-        problem={problem}
-        onChange={(text) => {
-          setTyped(text);
-          setProblem(undefined);
-        }}
+        {...typed.field}
         hint="Leave empty for what is usual."
         keyboard="decimal-pad"
       />
@@ -140,7 +119,7 @@ export function PartForm({ resident, onDone }: Props) {
   const isEggs = resident.form === 'eggs';
   const hatchling = care.of({ ...resident, stage: undefined }).stages.find((each) => each !== 'egg');
   const [stage, setStage] = useState(resident.stage);
-  const newcomer = { ...resident, id: '', stage, headCount: headCountIn(count.value) ?? 1 };
+  const newcomer = { ...resident, id: '', stage, headCount: headCountIn(count.text) ?? 1 };
   const open = homes.filter(
     (home) => home.id !== resident.homeId && companyOf(care, newcomer, home, residents).verdict !== 'fail',
   );
@@ -154,7 +133,7 @@ export function PartForm({ resident, onDone }: Props) {
       const body = { count: heads, homeId, stage, ...(name && { called: name }), ...keeperField() };
       const { resident: part, entry } = await call('partResident', { params: { id: resident.id }, body });
       await load();
-      show({ text: `${heads} moved to ${codeOf(homeId)}.`, undoEntryId: entry.id });
+      show({ text: `${heads} moved to ${codeOf(homeId)}.`, ...undoing(entry.id) });
       onDone();
       router.push(`/residents/${part.id}`);
     } catch (error) {
@@ -163,13 +142,7 @@ export function PartForm({ resident, onDone }: Props) {
   };
   return (
     <View style={{ gap: space.m }}>
-      <Field
-        label="How many to take out"
-        value={count.value}
-        problem={count.problem}
-        onChange={count.onChange}
-        keyboard="number-pad"
-      />
+      <Field label="How many to take out" {...count.field} keyboard="number-pad" />
       {isEggs && hatchling ? (
         <Choices
           label="What they are"
@@ -219,7 +192,7 @@ export function JoinForm({ resident, onDone }: Props) {
         body: { otherId, ...keeperField() },
       });
       await load();
-      show({ text: `${calledWords(resident)}: joined.`, undoEntryId: entry.id });
+      show({ text: `${calledWords(resident)}: joined.`, ...undoing(entry.id) });
       onDone();
     } catch (error) {
       show({ text: problemOf(error), isProblem: true });

@@ -14,6 +14,7 @@ import { space, stroke, target } from '../theme/tokens';
 import { dayWords } from '../words/days';
 import { entryWords } from '../words/entries';
 import { useLength } from '../words/useLength';
+import { useNames } from '../words/useNames';
 
 /** Everything that was written down, newest first along one line; each thing can be taken back. */
 export function History({ residentId, today }: { residentId: string; today: string }) {
@@ -74,7 +75,7 @@ function EntryRow({ entry, today, isFirstOfDay }: { entry: Entry; today: string;
   const length = useLength();
   const undo = useLog((log) => log.undo);
   const [isOpen, setOpen] = useState(false);
-  const words = entryWords(entry, length);
+  const words = entryWords(entry, length, useNames());
   const day = dayWords(entry.on, today);
   return (
     <View role="listitem" style={styles.entry}>

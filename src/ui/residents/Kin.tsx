@@ -13,6 +13,7 @@ import { Choices } from '../components/Choices';
 import { Field } from '../components/Field';
 import { Fold } from '../components/Fold';
 import { LinkRow } from '../components/LinkRow';
+import { useTyped } from '../forms/useTyped';
 import { Soft } from '../components/Words';
 import { space } from '../theme/tokens';
 import { dayWords } from '../words/days';
@@ -70,18 +71,17 @@ function KinForm({ resident, ofKind }: { resident: Resident; ofKind: Resident[] 
   const load = useHouse((house) => house.load);
   const show = useLog((log) => log.show);
   const [isOpen, setOpen] = useState(false);
-  const [bornOn, setBornOn] = useState(resident.bornOn ?? '');
-  const [batch, setBatch] = useState(resident.batch ?? '');
+  const bornOn = useTyped(resident.bornOn ?? '');
+  const batch = useTyped(resident.batch ?? '');
   const [motherId, setMother] = useState(resident.motherId ?? NOBODY);
   const [fatherId, setFather] = useState(resident.fatherId ?? NOBODY);
-  const [problem, setProblem] = useState<string>();
   if (!isOpen) return <LinkRow links={[{ title: 'Write down where it comes from', onPress: () => setOpen(true) }]} />;
   const save = async () => {
-    if (bornOn.trim() !== '' && !isDay(bornOn.trim())) return setProblem('A day written 2026-03-14, or nothing.');
+    if (!bornOn.isEmpty && !isDay(bornOn.text)) return bornOn.refuse('A day written 2026-03-14, or nothing.');
     const idOf = (id: string) => (id === NOBODY ? null : id);
     const body = {
-      bornOn: bornOn.trim() === '' ? null : bornOn.trim(),
-      batch: batch.trim() === '' ? null : batch.trim(),
+      bornOn: bornOn.isEmpty ? null : bornOn.text,
+      batch: batch.isEmpty ? null : batch.text,
       motherId: idOf(motherId),
       fatherId: idOf(fatherId),
     };
@@ -102,22 +102,8 @@ function KinForm({ resident, ofKind }: { resident: Resident; ofKind: Resident[] 
   ];
   return (
     <View style={{ gap: space.m, marginTop: space.m }}>
-      <Field
-        label="Hatched on, as 2026-03-14"
-        value={bornOn}
-        onChange={(typed) => {
-          setBornOn(typed);
-          setProblem(undefined);
-        }}
-        problem={problem}
-        keyboard="numbers-and-punctuation"
-      />
-      <Field
-        label="Batch"
-        value={batch}
-        onChange={setBatch}
-        hint="Those of one batch are siblings: the forecast learns from them."
-      />
+      <Field label="Hatched on, as 2026-03-14" {...bornOn.field} keyboard="numbers-and-punctuation" />
+      <Field label="Batch" {...batch.field} hint="Those of one batch are siblings: the forecast learns from them." />
       <Choices label="Mother" choices={parents('female')} value={motherId} onChange={setMother} />
       <Choices label="Father" choices={parents('male')} value={fatherId} onChange={setFather} />
       <Button title="Save" onPress={() => void save()} />

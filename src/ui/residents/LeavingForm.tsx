@@ -8,6 +8,7 @@ import { Choices } from '../components/Choices';
 import { Field } from '../components/Field';
 import { Soft } from '../components/Words';
 import { headCountIn } from '../forms/checks';
+import { useTyped } from '../forms/useTyped';
 import { space } from '../theme/tokens';
 import { CAUSE_WORDS } from '../words/entries';
 import { calledWords } from '../words/residents';
@@ -23,19 +24,18 @@ export function LeavingForm({ resident, onDone }: { resident: Resident; onDone: 
   const write = useLog((log) => log.write);
   const [how, setHow] = useState<(typeof HOW)[number]['value']>('died');
   const [cause, setCause] = useState<LeavingCause>('unknown');
-  const [to, setTo] = useState('');
-  const [heads, setHeads] = useState('');
-  const [problem, setProblem] = useState<string>();
+  const to = useTyped();
+  const heads = useTyped();
   const day = useDay();
   const isGroup = resident.form !== 'single';
   const save = async () => {
-    const count = heads.trim() === '' ? undefined : headCountIn(heads);
-    if (isGroup && heads.trim() !== '' && count === undefined) return setProblem('A whole number of animals.');
+    const count = headCountIn(heads.text);
+    if (!heads.isEmpty && count === undefined) return heads.refuse('A whole number of animals.');
     const common = { residentId: resident.id, ...(count !== undefined && { count }), ...day.field };
     const entry =
       how === 'died'
         ? ({ kind: 'died', ...common, cause } as const)
-        : ({ kind: 'passed-on', ...common, ...(to.trim() && { to: to.trim() }) } as const);
+        : ({ kind: 'passed-on', ...common, ...(!to.isEmpty && { to: to.text }) } as const);
     const who = isGroup && count !== undefined ? `${calledWords(resident)}: ${count}` : calledWords(resident);
     if (await write(entry, `${who} ${how === 'died' ? 'died' : 'passed on'}.`)) onDone();
   };
@@ -46,12 +46,7 @@ export function LeavingForm({ resident, onDone }: { resident: Resident; onDone: 
       {isGroup ? (
         <Field
           label={how === 'died' ? 'How many died' : 'How many went'}
-          value={heads}
-          onChange={(text) => {
-            setHeads(text);
-            setProblem(undefined);
-          }}
-          problem={problem}
+          {...heads.field}
           hint={`Leave empty if all${resident.headCount === undefined ? '' : ` ${resident.headCount}`} did.`}
           keyboard="number-pad"
         />
@@ -64,7 +59,7 @@ export function LeavingForm({ resident, onDone }: { resident: Resident; onDone: 
           onChange={setCause}
         />
       ) : (
-        <Field label="To whom" value={to} onChange={setTo} />
+        <Field label="To whom" {...to.field} />
       )}
       {how === 'died' && !isGroup ? (
         <Soft>Not sure? Look under “Dead or moulting?” before anything is thrown out.</Soft>

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { call } from '@/client/api';
 import { problemOf, useHouse } from '@/client/house';
-import { useLog } from '@/client/log';
+import { undoing, useLog } from '@/client/log';
 import { keeperField } from '@/client/preferences';
 import type { Resident } from '@/contract/records';
 import { MOULT_SIGNS, type Form } from '@/core/profiles/profile';
@@ -10,6 +10,7 @@ import { Button } from '../components/Button';
 import { Choices } from '../components/Choices';
 import { Field } from '../components/Field';
 import { PhotoPicker } from '../components/PhotoPicker';
+import { useTyped } from '../forms/useTyped';
 import { Heading, Soft } from '../components/Words';
 import { space } from '../theme/tokens';
 import { signWords } from '../words/jobs';
@@ -106,24 +107,15 @@ function SignForm({ resident, onDone }: FormProps) {
 
 function NoteForm({ resident, onDone }: FormProps) {
   const write = useLog((log) => log.write);
-  const [text, setText] = useState('');
-  const [problem, setProblem] = useState<string>();
+  const note = useTyped();
   const save = async () => {
-    if (text.trim() === '') return setProblem('Write what you noticed.');
-    const entry = { kind: 'noted', residentId: resident.id, note: text.trim() } as const;
+    if (note.isEmpty) return note.refuse('Write what you noticed.');
+    const entry = { kind: 'noted', residentId: resident.id, note: note.text } as const;
     if (await write(entry, `${calledWords(resident)}: noted.`)) onDone();
   };
   return (
     <View style={{ gap: space.m }}>
-      <Field
-        label="What you noticed"
-        value={text}
-        onChange={(typed) => {
-          setText(typed);
-          setProblem(undefined);
-        }}
-        problem={problem}
-      />
+      <Field label="What you noticed" {...note.field} />
       <Button title="Write down" onPress={() => void save()} />
     </View>
   );
@@ -132,22 +124,21 @@ function NoteForm({ resident, onDone }: FormProps) {
 function PhotoForm({ resident, onDone }: FormProps) {
   const load = useHouse((house) => house.load);
   const show = useLog((log) => log.show);
-  const [note, setNote] = useState('');
+  const note = useTyped();
   const keep = async (picture: Promise<string>) => {
     try {
-      const text = note.trim();
-      const body = { jpegBase64: await picture, ...(text && { note: text }), ...keeperField() };
+      const body = { jpegBase64: await picture, ...(!note.isEmpty && { note: note.text }), ...keeperField() };
       const { entry } = await call('addResidentPhoto', { params: { id: resident.id }, body });
       await load();
-      show({ text: `${calledWords(resident)}: photo kept.`, undoEntryId: entry.id });
+      show({ text: `${calledWords(resident)}: photo kept.`, ...undoing(entry.id) });
       onDone();
     } catch (error) {
-      show({ text: error instanceof TypeError ? error.message : problemOf(error), isProblem: true });
+      show({ text: problemOf(error), isProblem: true });
     }
   };
   return (
     <View style={{ gap: space.m }}>
-      <Field label="What it shows, if you like" value={note} onChange={setNote} />
+      <Field label="What it shows, if you like" {...note.field} />
       <PhotoPicker label="Photo of the resident" onPick={(picture) => void keep(picture)} />
       <Soft>Made smaller on this device, then kept with the record. No flash on a moulting animal.</Soft>
     </View>

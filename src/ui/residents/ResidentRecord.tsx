@@ -4,6 +4,7 @@ import type { Resident } from '@/contract/records';
 import { LinkRow } from '../components/LinkRow';
 import { space } from '../theme/tokens';
 import { BodyMeasures } from './BodyMeasures';
+import { ColonyAhead } from './ColonyAhead';
 import { GroupHeads } from './GroupHeads';
 import { History } from './History';
 import { Kin } from './Kin';
@@ -18,6 +19,9 @@ export function ResidentRecord({ resident, today, isHere }: { resident: Resident
         <>
           {resident.form === 'eggs' ? null : <NextMoult key={`moult ${resident.id}`} resident={resident} />}
           {resident.form === 'group' ? <GroupHeads key={`heads ${resident.id}`} resident={resident} /> : null}
+          {resident.form === 'group' || resident.form === 'colony' ? (
+            <ColonyAhead key={`ahead ${resident.id}`} resident={resident} />
+          ) : null}
           {resident.form === 'eggs' ? null : (
             <View style={{ marginTop: space.m }}>
               <LinkRow

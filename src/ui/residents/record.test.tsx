@@ -20,7 +20,15 @@ jest.mock('@/client/api', () => ({
 }));
 
 const TODAY = '2026-03-14';
-const facts = { source: null, permit: null, school: null, takenInOn: '2025-03-14', measuredOn: TODAY, sexBy: null };
+const facts = {
+  source: null,
+  permit: null,
+  schools: {},
+  forbidden: {},
+  takenInOn: '2025-03-14',
+  measuredOn: TODAY,
+  sexBy: null,
+};
 const kin = { bornOn: null, motherId: null, fatherId: null, outOfId: null, batch: null };
 const resident = (change: Partial<Resident>): Resident => ({
   ...{ id: 'x', called: 'X', scientificName: 'Carausius morosus', commonName: null, profile: 'stick-insect' },
@@ -66,7 +74,7 @@ describe('history', () => {
     await tap('radio', 'Food');
     expect(mockCall).toHaveBeenLastCalledWith('history', {
       params: { id: 'x' },
-      query: { kinds: 'offered,eaten,refused' },
+      query: { kinds: 'offered,eaten,refused,searched,calcium' },
     });
     expect(screen.getByText('Nothing of that kind was written down.')).toBeTruthy();
   });
@@ -121,7 +129,7 @@ describe('many at once', () => {
   it('leaves out whoever is left alone, and writes the rest as one act', async () => {
     const leaveAlone = { code: 'hardening' as const, feedFrom: '2026-03-20' };
     useHouse.setState({
-      shelves: [{ id: 's', name: 'Shelf B', room: 'R', position: 1, loadLimitKg: null }],
+      shelves: [{ id: 's', name: 'Shelf B', room: 'R', position: 1, loadLimitKg: null, roomId: 'room' }],
       homes: [home('h1', 'B1', 's'), home('h2', 'B2', 's'), home('h3', 'B3', 's')],
       residents: ['1', '2', '3'].map((name) => resident({ id: `r${name}`, called: `N${name}`, homeId: `h${name}` })),
       round: { on: TODAY, stops: [{ residentId: 'r2', homeId: 'h2', shelfId: 's', jobs: [], leaveAlone }] },

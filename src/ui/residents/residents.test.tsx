@@ -9,6 +9,7 @@ import { addDays } from '@/core/measure/day';
 import { InstarBars } from '../charts/InstarBars';
 import { MoultFan } from '../charts/MoultFan';
 import { SurvivalSteps } from '../charts/SurvivalSteps';
+import { INSTAR_PROBLEM } from '../forms/checks';
 import { renderThemed } from '../testing/themed';
 import { entryWords } from '../words/entries';
 import { comparedWords, missingWords, survivalWords } from '../words/groups';
@@ -43,7 +44,7 @@ const bramble: Resident = {
   sex: 'female',
   sexBy: 'shed-skin',
   ...{ bornOn: null, motherId: null, fatherId: null, outOfId: null, batch: 'Curly 24/7' },
-  ...{ source: null, permit: null, school: null, takenInOn: '2024-03-14', homeId: 'h' },
+  ...{ source: null, permit: null, schools: {}, forbidden: {}, takenInOn: '2024-03-14', homeId: 'h' },
 };
 const hedge: Resident = {
   ...bramble,
@@ -120,7 +121,8 @@ describe('writing down', () => {
     renderThemed(<NoteDown resident={hedge} />);
     await tap('radio', 'Some moulted');
     await tap('button', 'Write down');
-    expect(screen.getAllByText('A whole number from 1 up.')).toHaveLength(2);
+    expect(screen.getByText('A whole number from 1 up.')).toBeTruthy();
+    expect(screen.getByText(INSTAR_PROBLEM)).toBeTruthy();
     await type('How many of the 15 are there now', '12');
     await type('In which instar', '4');
     await tap('button', 'Write down');
@@ -171,6 +173,7 @@ describe('words', () => {
     entryWords(
       { id: 'e', kind, residentId: 'b', homeId: null, on: TODAY, at: '', keeper: null, note, data, undoneAt: null },
       mm,
+      { feeders: [], foods: [] },
     );
   it.each([
     [entry('moulted', { count: 12, instar: 4 }), '12 are in instar 4'],

@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import type { Job } from '@/core/plan/due';
+import type { Job } from '@/core/plan/work';
 import { makeStyles } from '../components/useStyles';
 import { Soft } from '../components/Words';
 import { space } from '../theme/tokens';

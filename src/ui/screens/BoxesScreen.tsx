@@ -9,11 +9,12 @@ import { LinkRow } from '../components/LinkRow';
 import { useLoadState } from '../components/LoadState';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
-import { Body, Name, Soft, Title } from '../components/Words';
+import { Name, Soft, Title } from '../components/Words';
+import { NobodyHere } from '../residents/NobodyHere';
 import { CompanyChecks } from '../housing/CompanyChecks';
 import { RankedBoxes } from '../housing/RankedBoxes';
 import { SizeLadder } from '../housing/SizeLadder';
-import { QuietPanel, useQuiet } from '../residents/QuietPanel';
+import { QuietPanel, useAskedOnce, useQuiet } from '../residents/QuietPanel';
 import { calledWords, lifeWords } from '../words/residents';
 import { useLength } from '../words/useLength';
 
@@ -25,25 +26,16 @@ export function BoxesScreen({ residentId }: { residentId: string }) {
   const [chosenId, setChosenId] = useState<string>();
   const loading = useLoadState();
   const { resident, present, ranking } = useRanking(residentId);
-  const quiet = useQuiet(residentId);
-  const [isAsked, setAsked] = useState(false);
+  const isQuiet = useQuiet(residentId) !== null;
+  const { isAsked, mayDo } = useAskedOnce(isQuiet, `move to ${chosenId}`);
   if (loading) return <Screen>{loading}</Screen>;
-  if (!resident) {
-    return (
-      <Screen>
-        <PaneHeader back="/residents" title="Residents" />
-        <Body>There is no animal here.</Body>
-      </Screen>
-    );
-  }
+  if (!resident) return <NobodyHere />;
   const chosen = homes.find((home) => home.id === chosenId && home.id !== resident.homeId);
   const fails = ranking.find((each) => each.homeId === chosen?.id)?.fit.verdict === 'fail';
   const anyway = fails || isAsked ? ' all the same' : '';
   const title = chosen ? `Move to ${chosen.code}${anyway}` : 'Choose a box to move to';
   const move = async () => {
-    if (!chosen) return;
-    // Moving one that is left alone is asked once: a second tap means it.
-    if (quiet && !isAsked) return setAsked(true);
+    if (!chosen || !mayDo()) return;
     const entry = { kind: 'moved', residentId: resident.id, homeId: chosen.id } as const;
     if (await write(entry, `${calledWords(resident)} moved to ${chosen.code}.`)) router.replace(`/homes/${chosen.id}`);
   };
@@ -52,7 +44,7 @@ export function BoxesScreen({ residentId }: { residentId: string }) {
       actions={
         <Button
           grow
-          rank={fails || quiet ? 'second' : 'main'}
+          rank={fails || isQuiet ? 'second' : 'main'}
           disabled={!chosen}
           title={title}
           onPress={() => void move()}
@@ -98,7 +90,7 @@ export function BoxesScreen({ residentId }: { residentId: string }) {
         chosenId={chosenId}
         onChoose={setChosenId}
       />
-      <SizeLadder profile={care.of(resident)} animal={{ ...resident, school: resident.school ?? undefined }} />
+      <SizeLadder profile={care.of(resident)} animal={{ ...resident, school: resident.schools.air }} />
     </Screen>
   );
 }

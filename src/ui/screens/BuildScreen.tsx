@@ -84,7 +84,7 @@ function Sheet({ homes, forWhom, table, mixes }: SheetProps) {
           profile,
           {
             ...resident,
-            school: resident.school ?? undefined,
+            school: resident.schools.air,
             ...filled,
             recipe: mix.recipe,
             wetnessFrom: feelNow === 'dry' ? 0 : WETNESS_OF_FEEL[feelNow],

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { useHouse } from '@/client/house';
-import { useLog } from '@/client/log';
+import { useLog, type NewEntry } from '@/client/log';
 import { pastedLines } from '@/client/pasted';
 import type { Resident } from '@/contract/records';
 import { Button } from '../components/Button';
@@ -14,6 +14,7 @@ import { StatusMark } from '../components/StatusMark';
 import { Toggles } from '../components/Toggles';
 import { makeStyles } from '../components/useStyles';
 import { Body, Heading, Soft, Strong, Title } from '../components/Words';
+import { quietOf } from '../residents/QuietPanel';
 import { space } from '../theme/tokens';
 import { leaveAloneWords } from '../words/jobs';
 import { calledWords } from '../words/residents';
@@ -62,9 +63,11 @@ function ShelfAct({ head }: { head: React.ReactNode }) {
   const today = round?.on ?? '';
   const codeOf = (resident: Resident) => homes.find((home) => home.id === resident.homeId)?.code ?? '';
   const here = residents.filter((each) => homes.find((home) => home.id === each.homeId)?.shelfId === shelfId);
-  const quietOf = (resident: Resident) => round?.stops.find((stop) => stop.residentId === resident.id)?.leaveAlone;
-  const quiet = DISTURBS.has(act) ? here.filter((each) => quietOf(each)) : [];
-  const open = here.filter((each) => !quiet.includes(each));
+  const quiet = here.flatMap((resident) => {
+    const why = DISTURBS.has(act) ? quietOf(round, resident.id) : null;
+    return why ? [{ resident, why }] : [];
+  });
+  const open = here.filter((each) => !quiet.some(({ resident }) => resident === each));
   const chosen = open.filter((each) => !left.includes(each.id));
   const shelf = shelves.find((each) => each.id === shelfId);
   const done = ACTS.find((each) => each.value === act)?.done ?? '';
@@ -110,20 +113,15 @@ function ShelfAct({ head }: { head: React.ReactNode }) {
           </>
         ) : null}
         {shelfId !== undefined && here.length === 0 ? <Body>Nobody lives on that shelf.</Body> : null}
-        {quiet.map((each) => {
-          const why = quietOf(each);
-          return why ? (
-            <Soft key={each.id}>
-              {`Left alone: ${codeOf(each)} ${calledWords(each)}, ${leaveAloneWords(why, today)}.`}
-            </Soft>
-          ) : null;
-        })}
+        {quiet.map(({ resident, why }) => (
+          <Soft key={resident.id}>
+            {`Left alone: ${codeOf(resident)} ${calledWords(resident)}, ${leaveAloneWords(why, today)}.`}
+          </Soft>
+        ))}
       </View>
     </Screen>
   );
 }
-
-const EXAMPLE = 'box\tday\twhat\tsize\tnote';
 
 function PastedTable({ head }: { head: React.ReactNode }) {
   const styles = useStyles();
@@ -138,22 +136,19 @@ function PastedTable({ head }: { head: React.ReactNode }) {
   );
   const entries = lines.flatMap((each) => each.entry ?? []);
   const problems = lines.filter((each) => each.problem !== undefined);
+  const linesWords = `${entries.length} ${entries.length === 1 ? 'line' : 'lines'}`;
   const save = async () => {
     // The server holds each line against its own kind.
-    if (
-      await writeMany(
-        entries as Parameters<typeof writeMany>[0],
-        `${entries.length} ${entries.length === 1 ? 'line' : 'lines'} written down.`,
-      )
-    )
-      setText('');
+    // What stands in a table has happened, also to those that were to be left alone then.
+    const asked = entries.map((each) => (each.kind === 'offered' ? { ...each, insist: true } : each)) as NewEntry[];
+    if (await writeMany(asked, `${linesWords} written down.`)) setText('');
   };
   const title =
     problems.length > 0
       ? `${problems.length} ${problems.length === 1 ? 'line is' : 'lines are'} not clear`
       : entries.length === 0
         ? 'Paste a table first'
-        : `Write down ${entries.length} ${entries.length === 1 ? 'line' : 'lines'}`;
+        : `Write down ${linesWords}`;
   return (
     <Screen
       actions={
@@ -163,7 +158,9 @@ function PastedTable({ head }: { head: React.ReactNode }) {
       {head}
       <View style={styles.part}>
         <Soft>
-          {`From a sheet, with a first line that names the columns: ${EXAMPLE.split('\t').join(', ')}; also weight, count and instar. Who is a box or a name; what is fed, ate, refused, watered, damped, misted, moulted, measured, died or note. Sizes in mm.`}
+          From a sheet, with a first line that names the columns: box, day, what, size, note; also weight, count and
+          instar. A box may be a name; what is fed, ate, refused, watered, damped, misted, moulted, measured, died or
+          note. Sizes in mm.
         </Soft>
         <Field label="The table" value={text} onChange={setText} lines={7} />
         {lines.map((each) => (

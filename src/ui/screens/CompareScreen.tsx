@@ -15,6 +15,7 @@ import { Screen } from '../components/Screen';
 import { StatusMark, STATUS_WORD, useStatusInk } from '../components/StatusMark';
 import { makeStyles } from '../components/useStyles';
 import { Body, Name, Soft, Strong, Title } from '../components/Words';
+import { NobodyHere } from '../residents/NobodyHere';
 import { MeasuredSection } from '../drawings/MeasuredSection';
 import { pxPerMmFor } from '../drawings/scale';
 import { space } from '../theme/tokens';
@@ -30,14 +31,7 @@ export function CompareScreen({ residentId, withId }: { residentId: string; with
   const loading = useLoadState();
   const { resident, present, ranking } = useRanking(residentId);
   if (loading) return <Screen>{loading}</Screen>;
-  if (!resident || !present) {
-    return (
-      <Screen>
-        <PaneHeader back="/residents" title="Residents" />
-        <Body>There is no animal here.</Body>
-      </Screen>
-    );
-  }
+  if (!resident || !present) return <NobodyHere />;
   return <Comparison key={resident.id} resident={resident} present={present} ranking={ranking} withId={withId} />;
 }
 

@@ -21,10 +21,10 @@ import { exportSvg } from '../drawings/exportSvg';
 import { MeasuredSection } from '../drawings/MeasuredSection';
 import { PlanDrawing } from '../drawings/PlanDrawing';
 import { CheckList } from '../housing/CheckList';
-import { QuietPanel } from '../residents/QuietPanel';
 import { CompanyChecks } from '../housing/CompanyChecks';
 import { DepthEditor } from '../housing/DepthEditor';
 import { SoilShape } from '../housing/SoilShape';
+import { QuietPanel, quietOf, useAskedOnce } from '../residents/QuietPanel';
 import { space } from '../theme/tokens';
 import { calledWords, containerWords, lifeWords } from '../words/residents';
 import { useLength } from '../words/useLength';
@@ -66,13 +66,11 @@ function HomePane({ home }: { home: Home }) {
   const wanted = isTrying ? tried.substrateDepthMm : (fit?.substrateDepthMm.recommended ?? home.substrateDepthMm);
   const isChanged = isTrying ? !sameSoil(tried, home) : wanted !== home.substrateDepthMm;
   const trySoil = (soil: number | Soil) => setTried((before) => ({ ...home, ...withSoil(before, soil) }));
-  const quiet = useHouse((house) =>
-    house.round?.stops.find((stop) => stop.homeId === home.id && stop.leaveAlone !== null),
-  );
-  const [isAsked, setAsked] = useState(false);
-  // The soil of one that is left alone is asked about once: a second tap means it.
+  const round = useHouse((house) => house.round);
+  const isQuiet = tenants.some((each) => quietOf(round, each.id) !== null);
+  const { isAsked, mayDo } = useAskedOnce(isQuiet, `soil at ${wanted}`);
   const save = () => {
-    if (quiet && !isAsked) return setAsked(true);
+    if (!mayDo()) return;
     void write(
       soilEntry(home, isTrying ? (tried.soil ?? tried.substrateDepthMm) : wanted),
       `${home.code}: soil set to ${length.long(wanted)}.`,
@@ -100,7 +98,7 @@ function HomePane({ home }: { home: Home }) {
           {isChanged ? (
             <Button
               grow
-              rank={quiet ? 'second' : 'main'}
+              rank={isQuiet ? 'second' : 'main'}
               title={`Set depth to ${length.long(wanted)}${isAsked ? ' all the same' : ''}`}
               onPress={save}
             />

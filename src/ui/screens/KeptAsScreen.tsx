@@ -1,17 +1,17 @@
 import { router } from 'expo-router';
-import { View } from 'react-native';
 import { call } from '@/client/api';
 import { fitOf } from '@/client/fitting';
 import { problemOf, useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import type { Resident } from '@/contract/records';
-import { Choices } from '../components/Choices';
 import { ListRow } from '../components/ListRow';
 import { useLoadState } from '../components/LoadState';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
 import { StatusMark, STATUS_WORD } from '../components/StatusMark';
-import { Body, Heading, Name, Soft, Strong, Title } from '../components/Words';
+import { Name, Soft, Strong, Title } from '../components/Words';
+import { NobodyHere } from '../residents/NobodyHere';
+import { SchoolChoices } from '../residents/SchoolChoices';
 import { space } from '../theme/tokens';
 import { calledWords } from '../words/residents';
 
@@ -23,20 +23,13 @@ export function KeptAsScreen({ residentId }: { residentId: string }) {
   if (loading) return <Screen>{loading}</Screen>;
   const resident = residents.find((each) => each.id === residentId);
   const home = homes.find((each) => each.id === resident?.homeId);
-  if (!resident || !home) {
-    return (
-      <Screen>
-        <PaneHeader back="/residents" title="Residents" />
-        <Body>There is no animal here.</Body>
-      </Screen>
-    );
-  }
+  if (!resident || !home) return <NobodyHere />;
   const present = care.of(resident);
   const fitting = care.profiles.filter(
     ({ group, stages, measure }) =>
       group === present.group && stages.includes(resident.stage) && measure.takes === present.measure.takes,
   );
-  const change = async (body: { profile?: string; school?: string | null }, text: string) => {
+  const change = async (body: { profile: string }, text: string) => {
     try {
       await call('changeResident', { params: { id: resident.id }, body });
       await load();
@@ -53,13 +46,13 @@ export function KeptAsScreen({ residentId }: { residentId: string }) {
       <Name>{resident.scientificName}</Name>
       <Soft>{`${calledWords(resident)}, in ${home.code}. Beside each profile: what its home is worth under it.`}</Soft>
       {fitting.map(({ id, name }) => {
-        const verdict = under({ profile: id, school: null });
+        const verdict = under({ profile: id });
         return (
           <ListRow
             key={id}
             label={`${name}, ${STATUS_WORD[verdict]}`}
             isChosen={id === resident.profile}
-            onPress={() => void change({ profile: id, school: null }, `${calledWords(resident)}: kept as ${name}.`)}
+            onPress={() => void change({ profile: id }, `${calledWords(resident)}: kept as ${name}.`)}
             right={<StatusMark status={verdict} />}
           >
             <Strong>{name}</Strong>
@@ -71,22 +64,7 @@ export function KeptAsScreen({ residentId }: { residentId: string }) {
           </ListRow>
         );
       })}
-      {present.schools.length > 1 ? (
-        <View style={{ marginTop: space.xl, gap: space.s }}>
-          <Heading>School</Heading>
-          <Soft>Ways of keeping on which keepers differ; the usual one holds where none is chosen.</Soft>
-          <Choices
-            label="School"
-            choices={[
-              { value: '', title: 'the usual' },
-              ...present.schools.map(({ id, name }) => ({ value: id, title: name })),
-            ]}
-            value={resident.school ?? ''}
-            onChange={(school) => void change({ school: school === '' ? null : school }, 'School changed.')}
-          />
-          <Soft>{`Its home under this school: ${STATUS_WORD[under({})].toLowerCase()}`}</Soft>
-        </View>
-      ) : null}
+      <SchoolChoices resident={resident} home={home} />
       <Soft style={{ marginTop: space.l }}>Profiles are copied and changed under Settings, Care profiles.</Soft>
       <ListRow label="Care profiles" onPress={() => router.push('/profiles')}>
         <Strong>Care profiles</Strong>

@@ -30,7 +30,7 @@ export function MaterialScreen({ id }: { id: string }) {
   if (!material) {
     return (
       <Screen>
-        <PaneHeader back="/store" title="Store" />
+        <PaneHeader back="/store?part=boxes" title="Store" />
         <Body>{stock.problem ?? (stock.table ? 'There is no material of that name.' : 'Fetching the materials…')}</Body>
       </Screen>
     );
@@ -59,7 +59,7 @@ function MaterialForm({ material, reload }: { material: Material; reload: () => 
       await work();
       await reload();
       show({ text });
-      router.replace('/store');
+      router.replace('/store?part=boxes');
     } catch (error) {
       if (error instanceof CallFailed) {
         for (const { path, message } of error.fields) {
@@ -93,9 +93,12 @@ function MaterialForm({ material, reload }: { material: Material; reload: () => 
   );
   return (
     <Screen actions={<Button grow title="Keep these numbers" onPress={() => void handleSubmit(save)()} />}>
-      <PaneHeader back="/store" title="Store" />
+      <PaneHeader back="/store?part=boxes" title="Store" />
       <Title>{material.name}</Title>
       <Soft>{`Now reckoned with: ${material.looseDensityGPerL.basis}.`}</Soft>
+      <LinkRow
+        links={[{ title: 'How much is in the store', onPress: () => router.push(`/store/items/${material.id}`) }]}
+      />
       <View style={{ gap: space.m, marginTop: space.m }}>
         {field('looseDensityGPerL', 'Mass of a litre, loose and dry, g', 5, 3000)}
         {field('waterHeldMlPerL', 'Water a litre holds without dripping, mL', 0, 1000)}

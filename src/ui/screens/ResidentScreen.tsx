@@ -12,7 +12,8 @@ import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
 import { StatusMark, STATUS_WORD } from '../components/StatusMark';
 import { makeStyles } from '../components/useStyles';
-import { Body, LargeName, Soft, Strong } from '../components/Words';
+import { LargeName, Soft, Strong } from '../components/Words';
+import { NobodyHere } from '../residents/NobodyHere';
 import { MeasuredSection } from '../drawings/MeasuredSection';
 import { Cautions } from '../residents/Cautions';
 import { QuietPanel } from '../residents/QuietPanel';
@@ -36,14 +37,7 @@ export function ResidentScreen({ id }: { id: string }) {
   if (loading) return <Screen>{loading}</Screen>;
   const left = gone.find((each) => each.id === id);
   if (!resident && left) return <GonePane resident={left} />;
-  if (!resident || !home) {
-    return (
-      <Screen>
-        <PaneHeader back="/residents" title="Residents" />
-        <Body>There is no animal here. It may have been an old link, or its taking in was undone.</Body>
-      </Screen>
-    );
-  }
+  if (!resident || !home) return <NobodyHere />;
   return <ResidentPane resident={resident} home={home} />;
 }
 
@@ -75,6 +69,7 @@ function ResidentPane({ resident, home }: { resident: Resident; home: Home }) {
             title: `Kept as ${care.of(resident).name.toLowerCase()}`,
             onPress: () => router.push(`/residents/${resident.id}/care`),
           },
+          { title: 'Feeding', onPress: () => router.push(`/residents/${resident.id}/feeding`) },
           { title: 'Other boxes', onPress: () => router.push(`/residents/${resident.id}/boxes`) },
           { title: 'Compare boxes', onPress: () => router.push(`/residents/${resident.id}/compare`) },
         ]}

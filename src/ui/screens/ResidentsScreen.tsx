@@ -104,7 +104,7 @@ function useItems(order: Order, typed: string): Item[] | null {
       const today = round?.on ?? '';
       return here
         .flatMap(({ resident, home }) => {
-          const next = moults.get(resident.id)?.next;
+          const next = moults.get(resident.id);
           if (!next) return [];
           const likely = next.p90 <= today ? 'any day now' : `about ${dayWords(next.median, today)}`;
           const window = `${likely}, ${dayWords(next.p10, today)} to ${dayWords(next.p90, today)}`;

@@ -1,49 +1,42 @@
 import { router } from 'expo-router';
 import { View } from 'react-native';
+import { useHouse } from '@/client/house';
 import { usePreferences } from '@/client/preferences';
-import { Choices } from '../components/Choices';
 import { Field } from '../components/Field';
 import { ListRow } from '../components/ListRow';
 import { Screen } from '../components/Screen';
-import { Heading, Soft, Strong, Title } from '../components/Words';
+import { Setting } from '../components/Setting';
+import { Soft, Strong, Title } from '../components/Words';
 import { space } from '../theme/tokens';
 
-/** What belongs to this phone: its unit, its colours, and whose it is. */
+/** What belongs to this phone: its unit, its colours, and whose it is; and where the house stands. */
 export function SettingsScreen() {
   const { look, lengthUnit, temperatureUnit, keeper, set } = usePreferences();
+  const hemisphere = useHouse((house) => house.hemisphere);
+  const standIn = useHouse((house) => house.standIn);
   return (
     <Screen>
       <Title>Settings</Title>
-      <Soft>Kept on this device.</Soft>
+      <Soft>Kept on this device, but for where the house stands.</Soft>
       <View style={{ gap: space.m, marginTop: space.l }}>
-        <Heading>Lengths</Heading>
-        <Choices
+        <Setting
+          title="Lengths"
           label="Unit of length"
-          choices={[
-            { value: 'mm', title: 'mm' },
-            { value: 'cm', title: 'cm' },
-            { value: 'in', title: 'inches' },
-          ]}
+          choices={{ mm: 'mm', cm: 'cm', in: 'inches' }}
           value={lengthUnit}
           onChange={(unit) => set({ lengthUnit: unit })}
         />
-        <Heading>Temperatures</Heading>
-        <Choices
+        <Setting
+          title="Temperatures"
           label="Unit of temperature"
-          choices={[
-            { value: 'C', title: 'Celsius' },
-            { value: 'F', title: 'Fahrenheit' },
-          ]}
+          choices={{ C: 'Celsius', F: 'Fahrenheit' }}
           value={temperatureUnit}
           onChange={(unit) => set({ temperatureUnit: unit })}
         />
-        <Heading>Colours</Heading>
-        <Choices
+        <Setting
+          title="Colours"
           label="Colours"
-          choices={[
-            { value: 'day', title: 'day' },
-            { value: 'night', title: 'night round' },
-          ]}
+          choices={{ day: 'day', night: 'night round' }}
           value={look}
           onChange={(chosen) => set({ look: chosen })}
         />
@@ -56,7 +49,14 @@ export function SettingsScreen() {
           onChange={(name) => set({ keeper: name.slice(0, 60) })}
           hint="Written beside everything you log from this device."
         />
-        <Heading>The house</Heading>
+        <Setting
+          title="The house"
+          label="Where the house stands"
+          choices={{ north: 'in the northern half of the world', south: 'in the southern half' }}
+          value={hemisphere}
+          onChange={(half) => void standIn(half)}
+        />
+        <Soft>For all its keepers: the change of leaves and the winter rest follow its seasons.</Soft>
         <ListRow label="Care profiles" onPress={() => router.push('/profiles')}>
           <Strong>Care profiles</Strong>
           <Soft>The rules of every kind, and your own; import and save as files.</Soft>

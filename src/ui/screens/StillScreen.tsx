@@ -1,10 +1,10 @@
 import { router } from 'expo-router';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { call } from '@/client/api';
-import { problemOf, useHouse } from '@/client/house';
+import { useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
-import type { StillnessReply } from '@/contract/growth';
+import { useCall } from '@/client/useCall';
 import type { Resident } from '@/contract/records';
 import { daysBetween } from '@/core/measure/day';
 import { Button } from '../components/Button';
@@ -17,6 +17,7 @@ import { StatusMark } from '../components/StatusMark';
 import { makeStyles } from '../components/useStyles';
 import { Toggles } from '../components/Toggles';
 import { Body, Heading, Name, Soft, Strong, Title } from '../components/Words';
+import { NobodyHere } from '../residents/NobodyHere';
 import { numberIn } from '../forms/checks';
 import { space } from '../theme/tokens';
 import { calledWords } from '../words/residents';
@@ -28,57 +29,34 @@ export function StillScreen({ residentId }: { residentId: string }) {
   const today = useHouse((house) => house.round?.on);
   const loading = useLoadState();
   if (loading || today === undefined) return <Screen>{loading}</Screen>;
-  if (!resident) {
-    return (
-      <Screen>
-        <PaneHeader back="/residents" title="Residents" />
-        <Body>There is no animal here.</Body>
-      </Screen>
-    );
-  }
+  if (!resident) return <NobodyHere />;
   return <Guide resident={resident} today={today} />;
 }
 
-/** What shows that it lived: it ate, moulted, was measured, was seen to move. */
-const LIVED = 'eaten,moulted,measured,taken-in,moved,looked';
+/** What shows that it lived. That somebody looked does not: a still one is looked at too. */
+const LIVED = 'eaten,moulted,measured,taken-in,moved';
 
 function Guide({ resident, today }: { resident: Resident; today: string }) {
   const styles = useStyles();
   const write = useLog((log) => log.write);
-  const [days, setDays] = useState<string | null>(null);
+  const [typed, setTyped] = useState<string | null>(null);
   const [seen, setSeen] = useState<string[]>([]);
-  const [premoultPct, setPremoult] = useState<number>();
-  const [answer, setAnswer] = useState<StillnessReply | null>(null);
-  const [problem, setProblem] = useState<string>();
-  useEffect(() => {
-    let isCurrent = true;
-    const params = { id: resident.id };
-    void Promise.all([call('history', { params, query: { kinds: LIVED } }), call('residentMoult', { params })]).then(
-      ([history, moult]) => {
-        if (!isCurrent) return;
-        const last = history.entries[0]?.on ?? resident.takenInOn;
-        setDays((typed) => typed ?? String(Math.max(0, daysBetween(last, today))));
-        if (moult.forecast.next) setPremoult(moult.forecast.premoultPct);
-      },
-      (error: unknown) => isCurrent && setProblem(problemOf(error)),
-    );
-    return () => {
-      isCurrent = false;
-    };
-  }, [resident, today]);
-  const daysStill = numberIn(days ?? '');
-  useEffect(() => {
-    if (daysStill === undefined || daysStill < 0 || daysStill > 2000) return undefined;
-    let isCurrent = true;
-    const body = { profile: resident.profile, daysStill, seen, ...(premoultPct !== undefined && { premoultPct }) };
-    call('stillness', { body }).then(
-      (reply) => isCurrent && setAnswer(reply),
-      (error: unknown) => isCurrent && setProblem(problemOf(error)),
-    );
-    return () => {
-      isCurrent = false;
-    };
-  }, [resident.profile, daysStill, seen, premoultPct]);
+  const params = { id: resident.id };
+  const log = useCall(resident, () =>
+    Promise.all([call('history', { params, query: { kinds: LIVED } }), call('residentMoult', { params })]),
+  );
+  const [history, moult] = log.answer ?? [];
+  const lastOn = history && (history.entries[0]?.on ?? resident.takenInOn);
+  const days = typed ?? (lastOn === undefined ? '' : String(Math.max(0, daysBetween(lastOn, today))));
+  const daysStill = numberIn(days);
+  const isNumber = daysStill !== undefined && daysStill >= 0 && daysStill <= 2000;
+  const premoultPct = moult?.forecast.next ? moult.forecast.premoultPct : undefined;
+  const asked = { profile: resident.profile, seen, ...(premoultPct !== undefined && { premoultPct }) };
+  const guide = useCall(JSON.stringify([asked, daysStill]), async () =>
+    isNumber && moult ? call('stillness', { body: { ...asked, daysStill } }) : null,
+  );
+  const { answer } = guide;
+  const problem = log.problem ?? guide.problem;
   const verdict = answer && stillVerdict(answer);
   const looked = async () => {
     const note = `Dead or moulting? ${verdict?.title ?? ''}`.slice(0, 500);
@@ -86,13 +64,7 @@ function Guide({ resident, today }: { resident: Resident; today: string }) {
       router.back();
   };
   return (
-    <Screen
-      actions={
-        <>
-          <Button grow title="Write down that I looked" disabled={!answer} onPress={() => void looked()} />
-        </>
-      }
-    >
+    <Screen actions={<Button grow title="Write down that I looked" disabled={!answer} onPress={() => void looked()} />}>
       <PaneHeader back={`/residents/${resident.id}`} title={calledWords(resident)} />
       <Title>Dead or moulting?</Title>
       <Name>{resident.scientificName}</Name>
@@ -106,11 +78,11 @@ function Guide({ resident, today }: { resident: Resident; today: string }) {
       <View style={styles.part}>
         <Field
           label="Days since it was last seen to move or eat"
-          value={days ?? ''}
-          onChange={setDays}
+          value={days}
+          onChange={setTyped}
           keyboard="number-pad"
           hint="From the log; put in what you know better."
-          problem={days !== null && (daysStill === undefined || daysStill < 0) ? 'A number of days from 0.' : undefined}
+          problem={days !== '' && !isNumber ? 'A number of days from 0 to 2000.' : undefined}
         />
         {answer ? (
           <>

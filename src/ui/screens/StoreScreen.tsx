@@ -1,54 +1,35 @@
-import { router } from 'expo-router';
-import { View } from 'react-native';
-import { useStock } from '@/client/stock';
-import { LinkRow } from '../components/LinkRow';
-import { ListRow } from '../components/ListRow';
+import { useState } from 'react';
+import { Choices } from '../components/Choices';
 import { useLoadState } from '../components/LoadState';
 import { Screen } from '../components/Screen';
-import { Body, Heading, Soft, Strong, Title } from '../components/Words';
-import { FreeBoxes } from '../store/FreeBoxes';
-import { ShoppingList } from '../store/ShoppingList';
-import { space } from '../theme/tokens';
-import { litres } from '../words/home';
+import { Title } from '../components/Words';
+import { BoxesAndSoil } from '../store/BoxesAndSoil';
+import { FoodStore } from '../store/FoodStore';
 
-/** What the house has and needs: boxes to buy, and what homes are filled with. */
-export function StoreScreen({ chosenMaterial }: { chosenMaterial?: string | undefined }) {
-  const { materials, mixes, problem } = useStock();
+const PARTS = [
+  { value: 'food', title: 'Food and feeders' },
+  { value: 'boxes', title: 'Boxes and soil' },
+] as const;
+
+type Part = (typeof PARTS)[number]['value'];
+
+interface Props {
+  chosenMaterial?: string;
+  chosenItem?: string;
+  /** What is shown first. */
+  first?: Part;
+}
+
+/** What the house has and needs: to eat, and to live in. */
+export function StoreScreen({ chosenMaterial, chosenItem, first = 'food' }: Props) {
   const loading = useLoadState();
+  const [part, setPart] = useState<Part>(chosenMaterial === undefined ? first : 'boxes');
   if (loading) return <Screen>{loading}</Screen>;
   return (
     <Screen>
       <Title>Store</Title>
-      {problem === null ? null : <Body>{problem}</Body>}
-      <ShoppingList />
-      <FreeBoxes />
-      <View style={{ marginTop: space.xl }}>
-        <Heading>Materials</Heading>
-        <Soft>Loose and dry. Set your own numbers where your bag says otherwise.</Soft>
-        {materials.map((material) => (
-          <ListRow
-            key={material.id}
-            label={`${material.name}${material.isOwn ? ', your own numbers' : ''}`}
-            onPress={() => router.push(`/store/${material.id}`)}
-            isChosen={material.id === chosenMaterial}
-          >
-            <Strong>{material.name}</Strong>
-            <Soft>
-              {`${material.looseDensityGPerL.value} g a litre, holds ${litres(material.waterHeldMlPerL.value / 1000)}; ${material.looseDensityGPerL.basis}`}
-            </Soft>
-          </ListRow>
-        ))}
-      </View>
-      <View style={{ marginTop: space.xl, gap: space.s }}>
-        <Heading>Mixes</Heading>
-        {mixes.map(({ id, name, recipe, basis }) => (
-          <View key={id}>
-            <Strong>{name}</Strong>
-            <Soft>{`${recipe.map((part) => part.parts).join(' : ')} by volume, ${basis}`}</Soft>
-          </View>
-        ))}
-      </View>
-      <LinkRow links={[{ title: 'Build sheet for several homes', onPress: () => router.push('/build') }]} />
+      <Choices label="Part of the store" choices={PARTS} value={part} onChange={setPart} />
+      {part === 'food' ? <FoodStore chosenItem={chosenItem} /> : <BoxesAndSoil chosenMaterial={chosenMaterial} />}
     </Screen>
   );
 }

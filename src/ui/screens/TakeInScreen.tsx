@@ -5,7 +5,7 @@ import { Pressable, View } from 'react-native';
 import { call, CallFailed } from '@/client/api';
 import { companyOf, rankFor, sectionOf, withSoil } from '@/client/fitting';
 import { problemOf, useHouse } from '@/client/house';
-import { useLog } from '@/client/log';
+import { undoing, useLog } from '@/client/log';
 import { keeperField } from '@/client/preferences';
 import type { RankedHome } from '@/core/housing/rank';
 import { isDay } from '@/core/measure/day';
@@ -19,7 +19,7 @@ import { makeStyles } from '../components/useStyles';
 import { Body, Heading, Name, Soft, Strong, Title } from '../components/Words';
 import { MeasuredSection } from '../drawings/MeasuredSection';
 import { FormField } from '../forms/FormField';
-import { headCountIn, lengthCheck, lengthIn } from '../forms/checks';
+import { headCountIn, INSTAR_PROBLEM, instarIn, lengthCheck, lengthIn } from '../forms/checks';
 import { CompanyChecks } from '../housing/CompanyChecks';
 import { RankedBoxes } from '../housing/RankedBoxes';
 import { Cautions } from '../residents/Cautions';
@@ -133,7 +133,7 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
           permit: given(values.permit),
           bornOn: given(values.bornOn),
           batch: given(values.batch),
-          instar: headCountIn(values.instar),
+          instar: isEggs ? undefined : instarIn(values.instar),
           profile,
           stage,
           sex,
@@ -146,7 +146,7 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
       await load();
       show({
         text: `${resident.called ?? resident.scientificName} taken in to ${chosen.code}.`,
-        undoEntryId: entry.id,
+        ...undoing(entry.id),
       });
       router.replace(`/homes/${chosen.id}`);
     } catch (error) {
@@ -222,7 +222,7 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
             label="Instar, if you know it"
             hint="The first one out of the egg is 1."
             keyboard="number-pad"
-            check={(text) => text.trim() === '' || headCountIn(text) !== undefined || 'A whole number from 1 to 59.'}
+            check={(text) => text.trim() === '' || instarIn(text) !== undefined || INSTAR_PROBLEM}
           />
         )}
         <FormField

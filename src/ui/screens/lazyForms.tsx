@@ -6,6 +6,9 @@ export const AddHomeScreen = lazy(async () => ({ default: (await load()).AddHome
 export const BoxesScreen = lazy(async () => ({ default: (await load()).BoxesScreen }));
 export const BuildScreen = lazy(async () => ({ default: (await load()).BuildScreen }));
 export const CompareScreen = lazy(async () => ({ default: (await load()).CompareScreen }));
+export const FeedingScreen = lazy(async () => ({ default: (await load()).FeedingScreen }));
+export const ItemScreen = lazy(async () => ({ default: (await load()).ItemScreen }));
+export const OrdersScreen = lazy(async () => ({ default: (await load()).OrdersScreen }));
 export const EditHomeScreen = lazy(async () => ({ default: (await load()).EditHomeScreen }));
 export const KeptAsScreen = lazy(async () => ({ default: (await load()).KeptAsScreen }));
 export const MaterialScreen = lazy(async () => ({ default: (await load()).MaterialScreen }));

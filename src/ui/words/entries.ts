@@ -1,6 +1,7 @@
 import type { Entry } from '@/contract/records';
 import { feelOf } from '@/core/substrate/wetness';
 import type { LeavingCause, SexEvidence } from '@/core/profiles/profile';
+import { dishWords, type Names } from './food';
 import { FEEL_WORDS } from './home';
 import { signWords, waterWords } from './jobs';
 import { capital } from './text';
@@ -19,6 +20,7 @@ function sizeOf(entry: Entry, length: LengthWords): string {
       return mm === undefined ? [] : [`${word} ${length.long(mm)}`];
     }),
     ...(typeof entry.data.massG === 'number' ? [`${entry.data.massG} g`] : []),
+    ...(typeof entry.data.condition === 'string' ? [entry.data.condition] : []),
     ...(typeof entry.data.headCount === 'number' ? [`${entry.data.headCount} of them`] : []),
   ];
   return words.map((word) => `, ${word}`).join('');
@@ -67,20 +69,32 @@ export function instarsWords(instars: unknown): string {
     .join(', ');
 }
 
+function offeredWords(entry: Entry, length: LengthWords, names: Names): string {
+  const { dishes, preyCount, inQuiet, alsoBy } = entry.data;
+  const prey = lengthOf(entry, 'preyLengthMm');
+  const what = Array.isArray(dishes)
+    ? dishes.map((dish) => dishWords(names, dish)).join(', ')
+    : `${typeof preyCount === 'number' ? preyCount : 'prey'}${prey === undefined ? '' : ` of ${length.long(prey)}`}`;
+  const quiet = inQuiet === undefined ? '' : ', while it was to be left alone';
+  return `Offered ${what}${quiet}${typeof alsoBy === 'string' ? `; ${alsoBy} logged it too` : ''}`;
+}
+
 /** One line of history. */
-export function entryWords(entry: Entry, length: LengthWords): string {
+export function entryWords(entry: Entry, length: LengthWords, names: Names): string {
   const size = sizeOf(entry, length);
   switch (entry.kind) {
     case 'taken-in':
       return `Taken in as ${entry.data.stage}${size}`;
-    case 'offered': {
-      const prey = lengthOf(entry, 'preyLengthMm');
-      return `Offered ${entry.data.preyCount ?? 'prey'}${prey === undefined ? '' : ` of ${length.long(prey)}`}`;
-    }
+    case 'offered':
+      return offeredWords(entry, length, names);
+    case 'searched':
+      return 'Old leaves searched and thrown away';
+    case 'calcium':
+      return 'Lime looked at';
     case 'eaten':
       return 'Eaten';
     case 'refused':
-      return 'Not taken; prey taken out';
+      return 'Not taken; taken out';
     case 'watered':
       return 'Dish filled';
     case 'damped':

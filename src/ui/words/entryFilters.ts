@@ -8,7 +8,7 @@ export const ENTRY_FILTERS = [
     title: 'Growth',
     kinds: ['taken-in', 'moulted', 'measured', 'sexed', 'sign', 'hatched'],
   },
-  { value: 'food', title: 'Food', kinds: ['offered', 'eaten', 'refused'] },
+  { value: 'food', title: 'Food', kinds: ['offered', 'eaten', 'refused', 'searched', 'calcium'] },
   { value: 'water', title: 'Water', kinds: ['watered', 'damped', 'misted', 'felt', 'soil-set'] },
   {
     value: 'moves',

@@ -1,32 +1,26 @@
-import type { Job, LeaveAlone, ProbeAlarm } from '@/core/plan/due';
+import type { Job, LeaveAlone, ProbeAlarm } from '@/core/plan/work';
 import type { AlarmKind } from '@/core/readings/alarms';
 import type { FitAnswer } from '@/core/housing/fit';
+import { cautionsWords, mealTitle, type Names } from './food';
 import { dayWords, daysWords, timeWords } from './days';
 import type { LengthWords } from './useLength';
 import type { TemperatureWords } from './temperature';
 
-/** Prey is offered in whole millimetres, rounded down: the limit is the largest that is safe. */
-export function preyLimitMm(maxLengthMm: number): number {
-  return maxLengthMm < 10 ? Math.floor(maxLengthMm * 2) / 2 : Math.floor(maxLengthMm);
-}
-
-/** Crickets hatch at about 3 mm: whoever takes nothing larger is given fruit flies. */
-function preyWords(maxLengthMm: number, count: number): string {
-  if (maxLengthMm < 4) return count === 1 ? 'fruit fly' : 'fruit flies';
-  return count === 1 ? 'cricket' : 'crickets';
-}
-
 /** What is to be done, short. */
-export function jobTitle(job: Job, length: LengthWords): string {
+export function jobTitle(job: Job, length: LengthWords, names: Names): string {
   switch (job.kind) {
-    case 'feed': {
-      const { count, maxLengthMm } = job.prey ?? { count: 1, maxLengthMm: 0 };
-      return `${count} ${preyWords(maxLengthMm, count)}, up to ${length.long(preyLimitMm(maxLengthMm))}`;
-    }
+    case 'feed':
+      return job.meal ? mealTitle(names, job.meal, length) : 'Food';
+    case 'search':
+      return 'Search the old leaves, then throw them away';
+    case 'calcium':
+      return 'Look at the lime: replace it when worn or pink';
     case 'prey-out':
       return 'Take the prey out: it is about to moult';
     case 'leftovers':
-      return 'Look for the prey, take out what is left';
+      return job.meal && job.meal.eats !== 'prey'
+        ? 'Look what is left of the food, take it out'
+        : 'Look for the prey, take out what is left';
     case 'water':
       return 'Rinse and fill the dish';
     case 'damp':
@@ -98,15 +92,17 @@ const BY_WORDS = { damped: 'damped', felt: 'felt', weighed: 'weighed' } as const
 /** Why it is due. `fit` gives the failing rules their words. */
 export function jobReason(job: Job, today: string, fit: FitAnswer | undefined, temperature: TemperatureWords): string {
   const { reason } = job;
+  const { cautions = [] } = job.meal ?? {};
+  const minding = cautions.length > 0 ? `; ${cautionsWords(cautions)}` : '';
   switch (reason.code) {
     case 'never':
-      return `nothing written down since ${dayWords(reason.since, today)}`;
+      return `nothing written down since ${dayWords(reason.since, today)}${minding}`;
     case 'since-last':
-      return `${daysWords(reason.days)} since the last, ${dayWords(reason.on, today)}`;
+      return `${daysWords(reason.days)} since the last, ${dayWords(reason.on, today)}${minding}`;
     case 'after-refusal':
-      return `refused ${daysWords(reason.days)} ago: offer again`;
+      return `refused ${daysWords(reason.days)} ago: offer again${minding}`;
     case 'offered':
-      return `offered ${dayWords(reason.on, today)} ${timeWords(reason.at)}`;
+      return `${job.kind === 'search' ? 'changed' : 'offered'} ${dayWords(reason.on, today)} ${timeWords(reason.at)}`;
     case 'dries':
       return (
         `damp end at ${wetnessPct(reason.dampWetness)} of what it holds, wants ${wetnessPct(reason.dampWetnessMin)}; ` +

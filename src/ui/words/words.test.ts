@@ -1,13 +1,17 @@
 import type { Entry, Home, Resident } from '@/contract/records';
 import type { Check } from '@/core/housing/fit';
-import type { Job } from '@/core/plan/due';
+import type { Job } from '@/core/plan/work';
 import { profileOf } from '@/contract/testing/profileOf';
 import { formatLength, formatLengthNumber } from '@/core/measure/length';
 import { checkNumbers, inputWords, limitWords, marksOf, notCheckedWords, worstFirst } from './checks';
 import { dayWords, daysWords, weekday } from './days';
 import { entryWords } from './entries';
 import { kilograms, litres } from './home';
-import { alarmWords, jobReason, jobTitle, leaveAloneWords, preyLimitMm } from './jobs';
+import { preyLimitMm } from './food';
+import { alarmWords, jobReason, jobTitle, leaveAloneWords } from './jobs';
+import { shippedFeeders, shippedFoods } from '@/contract/shipped';
+import type { Dish } from '@/core/feeding/food';
+import type { JobMeal } from '@/core/plan/work';
 import { byGroup, numbersOf, ruleWords } from './profiles';
 import { containerWords, lifeWords } from './residents';
 import { temperatureWords } from './temperature';
@@ -78,6 +82,12 @@ describe('verdicts', () => {
   });
 });
 
+const names = { feeders: shippedFeeders, foods: shippedFoods };
+const meal = (eats: JobMeal['eats'], dishes: Dish[], maxLengthMm?: number): Partial<Job> => ({
+  meal: { eats, dishes, maxLengthMm, cautions: [] },
+});
+const prey = (dish: Dish, maxLengthMm: number) => meal('prey', [dish], maxLengthMm);
+
 describe('jobs', () => {
   const job = (change: Partial<Job>): Job => ({
     kind: 'feed',
@@ -88,15 +98,39 @@ describe('jobs', () => {
     ...change,
   });
   it.each([
-    [{ prey: { count: 1, maxLengthMm: 22.3 } }, '1 cricket, up to 22 mm'],
-    [{ prey: { count: 12, maxLengthMm: 12 } }, '12 crickets, up to 12 mm'],
-    [{ prey: { count: 1, maxLengthMm: 2.6 } }, '1 fruit fly, up to 2.5 mm'],
-    [{ prey: { count: 5, maxLengthMm: 3.9 } }, '5 fruit flies, up to 3.5 mm'],
+    [prey({ food: 'field-cricket-large', count: 2, lengthMm: 20 }, 22.3), '2 large field crickets, up to 22 mm'],
+    [prey({ food: 'fruit-fly-fly', count: 1, lengthMm: 2.5 }, 2.6), '1 small fruit fly, up to 2.5 mm'],
+    [meal('prey', [], 12), 'Prey, up to 12 mm'],
+    [meal('leaves', [{ food: 'bramble', count: 3, massG: 36 }]), 'Fresh: 3 cuttings of bramble'],
+    [meal('leaves', []), 'Fresh leaves: none of its plants is in leaf'],
+    [
+      meal('greens', [
+        { food: 'carrot', massG: 4.2 },
+        { food: 'dried-shrimp', massG: 0.71 },
+      ]),
+      '4.2 g of carrot, 0.71 g of dried shrimp',
+    ],
+    [meal('litter', [{ food: 'fish-flakes', massG: 0.04 }]), '40 mg of fish flakes'],
+    [
+      {
+        meal: {
+          eats: 'colony-food',
+          dishes: [
+            { food: 'sugar-water', volumeMl: 0.08 },
+            { food: 'dubia-roach-small', count: 2, lengthMm: 8 },
+          ],
+          prepared: 'pre-killed',
+          cautions: [],
+        },
+      },
+      '0.08 mL of sugar water, 2 small spotted roaches, pre-killed',
+    ],
+    [{ kind: 'search' }, 'Search the old leaves, then throw them away'],
     [{ kind: 'soil', soil: { fromMm: 98, toMm: 119 } }, 'Raise the soil to 119 mm'],
     [{ kind: 'soil', soil: { fromMm: 98, toMm: 60 } }, 'Lower the soil to 60 mm'],
     [{ kind: 'mend' }, 'Put the box right'],
     [{ kind: 'rehouse' }, 'This box no longer serves'],
-  ] as [Partial<Job>, string][])('%p', (change, title) => expect(jobTitle(job(change), mm)).toBe(title));
+  ] as [Partial<Job>, string][])('%p', (change, title) => expect(jobTitle(job(change), mm, names)).toBe(title));
 
   it('round prey down: the limit is the largest that is safe', () => {
     expect([preyLimitMm(22.9), preyLimitMm(9.9), preyLimitMm(2.4)]).toEqual([22, 9.5, 2]);
@@ -122,8 +156,8 @@ describe('jobs', () => {
       dampWetnessMin: 0.6,
     } as const;
     const damp = job({ kind: 'damp', water: { ml: 40, where: 'damp-end' }, reason: dries });
-    expect(jobTitle(damp, mm)).toBe('40 mL at the damp end');
-    expect(jobTitle({ ...damp, water: { ml: 1250, where: 'throughout' } }, mm)).toBe('1.3 L over all the soil');
+    expect(jobTitle(damp, mm, names)).toBe('40 mL at the damp end');
+    expect(jobTitle({ ...damp, water: { ml: 1250, where: 'throughout' } }, mm, names)).toBe('1.3 L over all the soil');
     expect(jobReason(damp, today, undefined, celsius)).toBe(
       'damp end at 56 % of what it holds, wants 60 %; weighed Thursday',
     );
@@ -138,7 +172,7 @@ describe('jobs', () => {
     expect(alarmWords(warm, temperatureWords('F'))).toBe('B4 air: 87.8 F for 9 hours, limit 84.2 F');
     expect(alarmWords({ ...alarm, kind: 'silent', hours: 60 }, celsius)).toBe('B4 air: nothing for 3 days');
     const job_ = job({ kind: 'alarm', reason: { code: 'alarms', alarms: [{ ...alarm, kind: 'stuck', hours: 20 }] } });
-    expect(jobTitle(job_, mm)).toBe('Look at the probe: it is stuck');
+    expect(jobTitle(job_, mm, names)).toBe('Look at the probe: it is stuck');
     expect(jobReason(job_, '2026-03-14', undefined, celsius)).toBe('B4 air: the very same value for 20 hours');
   });
 
@@ -169,7 +203,7 @@ describe('days', () => {
 });
 
 describe('the log', () => {
-  const entry = (kind: Entry['kind'], data: Entry['data'] = {}) => entryWords({ kind, data } as Entry, mm);
+  const entry = (kind: Entry['kind'], data: Entry['data'] = {}) => entryWords({ kind, data } as Entry, mm, names);
   it('tells what was seen, with every measure and count', () => {
     expect(entry('taken-in', { stage: 'adult', headCount: 12 })).toBe('Taken in as adult, 12 of them');
     expect(entry('moulted', { legSpanMm: 118 })).toBe('Moulted, span 118 mm');

@@ -1,0 +1,301 @@
+import { z } from 'zod';
+import { colonyFacts } from './colony';
+import { moultFacts, residentBatch, residentMoult } from './growth';
+import { boxSize } from './housing';
+import { day, id, oneOf, profileId } from './primitives';
+import { careProfile } from './profile';
+import {
+  entry,
+  ENTRY_KINDS,
+  goneResident,
+  home,
+  homeChange,
+  newEntries,
+  newEntry,
+  newHome,
+  newJoin,
+  newPart,
+  newPhoto,
+  newResident,
+  newResidentPhoto,
+  newShelf,
+  resident,
+  residentChange,
+  shelf,
+  shelfChange,
+} from './records';
+import { round } from './round';
+import { species } from './shippedData';
+import { material, materialChange, mix } from './substrate';
+import { MATERIALS } from '@/core/substrate/material';
+import { HEMISPHERES } from '@/core/season/year';
+import type { Endpoint } from './endpoint';
+import { routes } from './routes';
+
+const byId = z.strictObject({ id });
+const byProfile = z.strictObject({ profileId });
+const byMaterial = z.strictObject({ materialId: oneOf(MATERIALS) });
+const oneProfile = z.object({ profile: careProfile });
+const oneHome = z.object({ home });
+/** A material as it is reckoned with, and whether a keeper has set its numbers. */
+const materialInUse = z.object({ ...material.shape, isOwn: z.boolean() });
+
+const houseFacts = z.strictObject({ hemisphere: oneOf(HEMISPHERES) }).meta({ id: 'House' });
+
+/** The entry that had answered the same job before: then nothing was written, and both keepers are told. */
+const already = entry.optional();
+
+/** What is kept: shelves, homes, residents, what was written down, the round; profiles and materials. */
+export const recordEndpoints = {
+  health: {
+    ...routes.health,
+    summary: 'Says that the server is ready, in which version, and on what it stores.',
+    reply: z.object({ ok: z.literal(true), version: z.string(), database: z.string(), today: day }),
+  },
+  house: {
+    ...routes.house,
+    summary: 'What holds for the whole house: in which half of the world it stands, and so when its winter is.',
+    reply: houseFacts,
+  },
+  changeHouse: {
+    ...routes.changeHouse,
+    summary: 'Says where the house stands: leaves and winter rest follow its seasons.',
+    body: houseFacts,
+    reply: houseFacts,
+  },
+  profiles: {
+    ...routes.profiles,
+    summary: 'The care profiles, with every rule and its grounds; `own` names those that keepers have made.',
+    reply: z.object({ profiles: z.array(careProfile), own: z.array(z.string()) }),
+  },
+  profile: {
+    ...routes.profile,
+    summary: 'One care profile, as it can be kept in a file and imported again.',
+    params: byProfile,
+    reply: careProfile,
+  },
+  addProfile: {
+    ...routes.addProfile,
+    summary: 'A profile of your own: a changed copy, or one imported. Those that ship cannot be replaced.',
+    body: careProfile,
+    reply: oneProfile,
+    status: 201,
+  },
+  changeProfile: {
+    ...routes.changeProfile,
+    summary: 'Puts another version of an own profile in force. One that does not parse leaves the last in force.',
+    params: byProfile,
+    body: careProfile,
+    reply: oneProfile,
+  },
+  removeProfile: {
+    ...routes.removeProfile,
+    summary: 'Removes an own profile that no resident is kept by.',
+    params: byProfile,
+    reply: z.object({ removed: z.string() }),
+  },
+  materials: {
+    ...routes.materials,
+    summary: 'What homes are filled with: density, water held, bricks. Your own numbers where you have set any.',
+    reply: z.object({ materials: z.array(materialInUse) }),
+  },
+  changeMaterial: {
+    ...routes.changeMaterial,
+    summary: 'Sets your own numbers for a material, as its bag says.',
+    params: byMaterial,
+    body: materialChange,
+    reply: z.object({ material: materialInUse }),
+  },
+  resetMaterial: {
+    ...routes.resetMaterial,
+    summary: 'Goes back to the numbers that ship.',
+    params: byMaterial,
+    reply: z.object({ material: materialInUse }),
+  },
+  mixes: {
+    ...routes.mixes,
+    summary: 'Mixes by volume that keepers use.',
+    reply: z.object({ mixes: z.array(mix) }),
+  },
+  boxSizes: {
+    ...routes.boxSizes,
+    summary: 'Sizes of box that are usual to buy, by their inside lengths.',
+    reply: z.object({ boxSizes: z.array(boxSize) }),
+  },
+  species: {
+    ...routes.species,
+    summary: 'The species that ship with the program.',
+    reply: z.object({ species: z.array(species) }),
+  },
+  shelves: {
+    ...routes.shelves,
+    summary: 'All shelves, in the order of the round.',
+    reply: z.object({ shelves: z.array(shelf) }),
+  },
+  addShelf: {
+    ...routes.addShelf,
+    summary: 'A new shelf, at the end of the round.',
+    body: newShelf,
+    reply: z.object({ shelf }),
+    status: 201,
+  },
+  changeShelf: {
+    ...routes.changeShelf,
+    summary: 'Corrects the name of a shelf or the load it bears.',
+    params: byId,
+    body: shelfChange,
+    reply: z.object({ shelf }),
+  },
+  homes: {
+    ...routes.homes,
+    summary: 'All homes in shelf order, with the depth of their soil and who lives in them.',
+    reply: z.object({ homes: z.array(home) }),
+  },
+  addHome: {
+    ...routes.addHome,
+    summary: 'A new tub.',
+    body: newHome,
+    reply: z.object({ home }),
+    status: 201,
+  },
+  changeHome: {
+    ...routes.changeHome,
+    summary: 'Corrects the code, the place or the container of a home. Its soil is set by an entry.',
+    params: byId,
+    body: homeChange,
+    reply: z.object({ home }),
+  },
+  setHomePhoto: {
+    ...routes.setHomePhoto,
+    summary: 'Keeps a photo of a home; one before it is replaced. GET the same address for the picture.',
+    params: byId,
+    body: newPhoto,
+    reply: oneHome,
+  },
+  removeHomePhoto: {
+    ...routes.removeHomePhoto,
+    summary: 'Removes the photo of a home.',
+    params: byId,
+    reply: oneHome,
+  },
+  residents: {
+    ...routes.residents,
+    summary: 'All residents, as they are now.',
+    reply: z.object({ residents: z.array(resident) }),
+  },
+  takeIn: {
+    ...routes.takeIn,
+    summary: 'Takes an animal in: who it is, its first size, and the home it moves into.',
+    body: newResident,
+    reply: z.object({ resident, entry }),
+    status: 201,
+  },
+  changeResident: {
+    ...routes.changeResident,
+    summary: 'Corrects who a resident is and how it is kept. Sizes, stage and home change by entries.',
+    params: byId,
+    body: residentChange,
+    reply: z.object({ resident }),
+  },
+  history: {
+    ...routes.history,
+    summary: 'Entries about a resident and the soil of its home, newest first, a page at a time.',
+    params: byId,
+    query: z.strictObject({
+      /** Kinds to show, with commas between; all if left out. */
+      kinds: z
+        .string()
+        .refine((text) => text.split(',').every((each) => ENTRY_KINDS.some((known) => known === each)), {
+          error: `Must be kinds of entries with commas between: ${ENTRY_KINDS.join(', ')}.`,
+        })
+        .optional(),
+      /** The last entry of the page before. */
+      before: id.optional(),
+    }),
+    reply: z.object({ entries: z.array(entry), hasMore: z.boolean() }),
+  },
+  addEntry: {
+    ...routes.addEntry,
+    summary: 'Writes down what was done, seen or measured. Sent twice with the same id it is written once.',
+    body: newEntry,
+    reply: z.object({ entry, already }),
+    status: 201,
+  },
+  undoEntry: {
+    ...routes.undoEntry,
+    summary: 'Takes an entry back: everything is again as if it had not been written. The entry stays, marked.',
+    params: byId,
+    reply: z.object({ entry }),
+  },
+  addEntries: {
+    ...routes.addEntries,
+    summary: 'Many entries as one act: all are written, or none and a refusal that names the entry and its field.',
+    body: newEntries,
+    reply: z.object({ entries: z.array(entry), already }),
+    status: 201,
+  },
+  undoEntries: {
+    ...routes.undoEntries,
+    summary: 'Takes many entries back, all or none.',
+    body: z.strictObject({ ids: z.array(id).min(1).max(500) }),
+    reply: z.object({ undone: z.int() }),
+  },
+  goneResidents: {
+    ...routes.goneResidents,
+    summary: 'Those that died, were passed on or joined others, the last to leave first.',
+    reply: z.object({ residents: z.array(goneResident) }),
+  },
+  residentBatch: {
+    ...routes.residentBatch,
+    summary: 'The heads of a group: instars, survival with bounds, and the batches of its species beside it.',
+    params: byId,
+    reply: residentBatch,
+  },
+  partResident: {
+    ...routes.partResident,
+    summary: 'Takes some of a group out, as a resident of its own that remembers where it came from.',
+    params: byId,
+    body: newPart,
+    reply: z.object({ resident, entry }),
+    status: 201,
+  },
+  joinResident: {
+    ...routes.joinResident,
+    summary: 'Makes two groups of one species one. Of different kinds it is refused.',
+    params: byId,
+    body: newJoin,
+    reply: z.object({ resident, entry }),
+    status: 201,
+  },
+  addResidentPhoto: {
+    ...routes.addResidentPhoto,
+    summary: 'Keeps a photo with the record; GET /api/entries/{id}/photo for the picture.',
+    params: byId,
+    body: newResidentPhoto,
+    reply: z.object({ entry }),
+    status: 201,
+  },
+  round: {
+    ...routes.round,
+    summary: 'The walk of one day (today if not given): what is due, why, and whom to leave alone.',
+    query: z.strictObject({ on: day.optional() }),
+    reply: round,
+  },
+  moultFacts: {
+    ...routes.moultFacts,
+    summary: 'What the next moults of all residents are worked out from.',
+    reply: moultFacts,
+  },
+  residentColony: {
+    ...routes.residentColony,
+    summary: 'What the course of a colony or culture, and its winter rest, are worked out from.',
+    params: byId,
+    reply: colonyFacts,
+  },
+  residentMoult: {
+    ...routes.residentMoult,
+    summary: 'The moult forecast of a resident by its log, others of its species and the warmth of its shelf.',
+    params: byId,
+    reply: residentMoult,
+  },
+} as const satisfies Record<string, Endpoint>;

@@ -1,0 +1,76 @@
+import type { Fact, Ground } from '@/core/profiles/profile';
+import { Refusal } from '@/core/refusal';
+
+/** A stage that young pass through. */
+export interface YoungStage {
+  id: string;
+  /** How long it lasts at the warmth of reference. */
+  days: Fact;
+  weeklyDeathPct: Fact;
+}
+
+/** How a kind that is counted and not named multiplies. */
+export interface PopulationKind extends Ground {
+  /** Ids of the care profiles that it holds for. */
+  profiles: string[];
+  /** What its grown ones are called. */
+  adults: 'adult' | 'worker';
+  /** In the order in which they are passed through. */
+  young: YoungStage[];
+  adultLifeDays: Fact;
+  /** Of the first workers of a colony. */
+  firstLifeDays?: Fact;
+  laying:
+    | { by: 'female'; perWeek: Fact; femaleShare: Fact }
+    /** Of one queen: alone she lays `founding` a week; half of her most with so many workers. */
+    | { by: 'queen'; perWeek: Fact; founding: Fact; halfAtWorkers: Fact };
+  warmth: {
+    referenceC: Fact;
+    /** Nothing develops below. */
+    baseC: Fact;
+    /** Nothing is faster above. */
+    optimumC: Fact;
+    /** Below, nothing is laid: it rests. */
+    restBelowC: Fact;
+  };
+  /** So many live in a litre before no more is bred; of ants their nest says. */
+  headsPerL?: Fact;
+  queensAtMost?: number;
+  /** Of rates between colonies of a kind: standard deviation of their logarithm. */
+  spread: Fact;
+}
+
+/**
+ * How fast a kind lives against the warmth of reference: 1 there, 0 at its base, no more beyond its optimum (degree-days).
+ */
+export function paceAt({ warmth }: Pick<PopulationKind, 'warmth'>, temperatureC: number): number {
+  const { referenceC, baseC, optimumC } = warmth;
+  const above = Math.min(temperatureC, optimumC.value) - baseC.value;
+  return Math.max(0, above) / (referenceC.value - baseC.value);
+}
+
+/** Its stages, grown ones last. */
+export const stagesOf = ({ young, adults }: PopulationKind): string[] => [...young.map((stage) => stage.id), adults];
+
+/**
+ * @param path under which the counts were given
+ * @throws Refusal for a stage that the kind does not have, queens of a kind without, and more than it bears
+ */
+export function requireCounts(
+  kind: PopulationKind,
+  counts: Readonly<Record<string, number>>,
+  queens: number,
+  path: string,
+): void {
+  const names = stagesOf(kind);
+  const unknown = Object.keys(counts).filter((name) => !names.includes(name));
+  if (unknown.length > 0) {
+    const message = `Must be one of the stages ${names.join(', ')}.`;
+    throw new Refusal(unknown.map((name) => ({ path: `${path}.${name}`, message })));
+  }
+  const most = kind.laying.by === 'queen' ? kind.queensAtMost : 0;
+  if (most === undefined || queens <= most) return;
+  const bears = most === 0 ? 'no queens' : most === 1 ? 'one queen' : `${most} queens`;
+  const message = `This kind bears ${bears}; got ${queens}.${most > 0 ? ' In the end the others are killed: keep them apart.' : ''}`;
+  throw new Refusal([{ path: 'queens', message }]);
+}

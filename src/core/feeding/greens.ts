@@ -1,0 +1,43 @@
+import { daysBetween, type Day } from '@/core/measure/day';
+import type { GreensDiet } from '@/core/profiles/profile';
+import type { FoodOnOffer, Meal, PastMeal } from './food';
+import { leastRecent } from './rotation';
+
+/**
+ * Snails: a vegetable that differs from the last, and protein once so many days have gone by without.
+ * @param massG of all of them
+ * @param foods those that are allowed
+ * @param meals oldest first
+ */
+export function greensMeal(
+  diet: GreensDiet,
+  massG: number,
+  foods: readonly FoodOnOffer[],
+  meals: readonly PastMeal[],
+  on: Day,
+): Meal {
+  const pick = (ids: readonly string[]) =>
+    leastRecent(
+      foods.filter((food) => ids.includes(food.id)),
+      meals,
+    );
+  const vegetable = pick(diet.foods);
+  const lastProtein = meals.findLast((meal) => meal.dishes.some((dish) => diet.proteins.includes(dish.food)));
+  const isProteinDay = !lastProtein || daysBetween(lastProtein.on, on) >= diet.proteinEveryDays.value;
+  const protein = isProteinDay ? pick(diet.proteins) : undefined;
+  const greensG = massG * (diet.dailyPctOfMass.value / 100) * diet.everyDays;
+  const proteinG = massG * (diet.proteinPctOfMass.value / 100);
+  return {
+    eats: 'greens',
+    everyDays: diet.everyDays,
+    dishes: [
+      ...(vegetable ? [{ food: vegetable.id, massG: greensG }] : []),
+      ...(protein ? [{ food: protein.id, massG: proteinG }] : []),
+    ],
+    cautions: ['wash'],
+    grounds: [
+      { rule: 'greens', value: greensG, unit: 'g', basis: diet.dailyPctOfMass.basis },
+      { rule: 'protein-days', value: diet.proteinEveryDays.value, unit: 'd', basis: diet.proteinEveryDays.basis },
+    ],
+  };
+}

@@ -1,0 +1,140 @@
+import { bodyOf, requireStage, takenMeasure, type AnimalMeasures } from '@/core/profiles/animal';
+import { schoolOn, type CareProfile, type Feeding, type MealPlan, type Stage } from '@/core/profiles/profile';
+import { usualMassG } from '@/core/profiles/weight';
+import { Refusal } from '@/core/refusal';
+import { chooseSize } from './chooseSize';
+import type { FeedingGround, PreyOnOffer } from './food';
+
+/** How an animal looks to its keeper. */
+export const CONDITIONS = ['thin', 'trim', 'round'] as const;
+export type Condition = (typeof CONDITIONS)[number];
+
+export interface PreyQuestion extends AnimalMeasures {
+  profile: CareProfile;
+  stage: Stage;
+  /** Of one animal, as it was weighed; else it is reckoned from its length. */
+  massG?: number | undefined;
+  /** Schools on the topics `feeding` and `aim`. */
+  school?: string | undefined;
+  aim?: string | undefined;
+  condition?: Condition | undefined;
+  /** The first meal after a moult or another rest. */
+  afterQuiet?: boolean | undefined;
+  feeders: readonly PreyOnOffer[];
+}
+
+export interface PreyPlan {
+  /** Longer prey is not safe. mm */
+  maxLengthMm: number;
+  everyDays: number;
+  /** What one animal should get at a meal; null for kinds whose ration nobody gave. g */
+  mealG: number | null;
+  /** For all heads together. */
+  offers: { feeder: string; count: number; lengthMm: number; massG: number }[];
+  grounds: FeedingGround[];
+}
+
+/** What the aim to grow an animal adds to its ration, as long as it grows. From memory */
+const GROW_ON_TIMES = 1.4;
+/** A thin animal gets more, a round one less. From memory */
+const CONDITION_TIMES: Record<Condition, number> = { thin: 1.3, trim: 1, round: 0.5 };
+/** The first meal after a moult: smaller prey, and less of it. From memory */
+const FIRST_LENGTH_SHARE = 2 / 3;
+const FIRST_MEAL_SHARE = 0.5;
+/** Prey under this share of the longest safe one goes unnoticed. From memory */
+const NOTICED_SHARE = 0.35;
+/** Nobody drops in more than so many at once for one animal. Chosen here */
+const MOST_AT_ONCE = 12;
+/** A meal for which even one prey is too much is given this much later at the most. Chosen here */
+const LONGEST_WAIT_TIMES = 2;
+/** Shares of the longest safe prey that are liked: small and often, or large and rarely. From memory */
+const LIKED_LENGTH_SHARE = 0.75;
+const LIKED_WHEN_RARE = 1;
+/** What missing the liked length by all of it counts against missing the ration by all of it. Chosen here */
+const LENGTH_WEIGHT = 0.3;
+
+/**
+ * Which prey to offer, how many and how often: the weekly ration of its stage as a share of its own weight, split into
+ * meals by the school, met with one size of prey that is safe.
+ * The number is the one nearest to the ration, so that it is met within half a prey, unless more than twelve would be
+ * needed or one alone is already more: then the next meal comes later.
+ * @throws Refusal when the kind is not offered prey, has no such stage, or was not measured
+ */
+export function preyPlan(question: PreyQuestion): PreyPlan {
+  const { profile, stage, feeders, afterQuiet = false } = question;
+  requireStage(profile, stage);
+  const { feeding } = profile;
+  const school = schoolOn(profile, 'feeding', question.school);
+  const plan = feeding && mealPlanOf(feeding, stage, school);
+  if (!feeding || !plan) {
+    const message = feeding ? `No meals are known for the stage ${stage}.` : `${profile.name} is not offered prey.`;
+    throw new Refusal([{ path: feeding ? 'stage' : 'profile', message }]);
+  }
+  const { mm: takenMm } = takenMeasure(profile, question);
+  const bodyMm = bodyOf(profile, question).bodyLengthMm?.mm ?? takenMm;
+  const abdomenMm = bodyMm * feeding.abdomenLengthPerBodyLength.value;
+  const safeMm = abdomenMm * feeding.preyLengthPerAbdomen.value;
+  const maxLengthMm = safeMm * (afterQuiet ? FIRST_LENGTH_SHARE : 1);
+  const grounds: FeedingGround[] = [
+    { rule: 'abdomen-length', value: abdomenMm, unit: 'mm', ...basisOf(feeding.abdomenLengthPerBodyLength) },
+    { rule: 'prey-length', value: maxLengthMm, unit: 'mm', ...basisOf(feeding.preyLengthPerAbdomen) },
+    { rule: 'interval', value: plan.everyDays, unit: 'd', ...basisOf(plan), school },
+  ];
+  const heads = Math.max(1, question.headCount ?? 1);
+  const massG = question.massG ?? usualMassG(profile, takenMm);
+  const ration = feeding.rations?.find((each) => each.stages.includes(stage));
+  const safe = feeders.filter((each) => each.lengthMm <= maxLengthMm);
+  if (massG === null || !ration) {
+    const longest = [...safe].sort((a, b) => b.lengthMm - a.lengthMm)[0];
+    const offers = longest ? [offerOf(longest, plan.preyCount * heads)] : [];
+    return { maxLengthMm, everyDays: plan.everyDays, mealG: null, offers, grounds };
+  }
+  const isGrowing = !profile.growth.grownStages.includes(stage) && takenMm < profile.growth.grownMm.value;
+  const aim = schoolOn(profile, 'aim', question.aim);
+  const aimTimes = aim === 'grow-on' && isGrowing ? GROW_ON_TIMES : 1;
+  const conditionTimes = CONDITION_TIMES[question.condition ?? 'trim'];
+  const weeklyG = ((massG * ration.weeklyPct) / 100) * aimTimes * conditionTimes;
+  const mealG = weeklyG * (plan.everyDays / 7) * (afterQuiet ? FIRST_MEAL_SHARE : 1);
+  grounds.push(
+    {
+      rule: 'weight',
+      value: massG,
+      unit: 'g',
+      basis: question.massG === undefined ? 'from memory' : 'your own setting',
+    },
+    { rule: 'ration', value: ration.weeklyPct, unit: '% a week', ...basisOf(ration) },
+    ...(aimTimes === 1
+      ? []
+      : [{ rule: 'aim', value: aimTimes, unit: 'x', basis: 'from memory' as const, school: aim }]),
+    ...(conditionTimes === 1
+      ? []
+      : [{ rule: 'condition', value: conditionTimes, unit: 'x', basis: 'from memory' as const }]),
+  );
+  const noticed = safe.filter((each) => each.lengthMm >= NOTICED_SHARE * maxLengthMm);
+  const liked = (school === 'large-and-rarely' ? LIKED_WHEN_RARE : LIKED_LENGTH_SHARE) * maxLengthMm;
+  const chosen = chooseSize(
+    noticed.length > 0 ? noticed : safe,
+    mealG,
+    heads,
+    MOST_AT_ONCE,
+    ({ lengthMm }) => LENGTH_WEIGHT * (Math.abs(liked - lengthMm) / maxLengthMm),
+  );
+  if (!chosen) return { maxLengthMm, everyDays: plan.everyDays, mealG, offers: [], grounds };
+  const { feeder, count } = chosen;
+  const lasts = afterQuiet ? plan.everyDays : ((count * feeder.massG) / weeklyG) * 7;
+  const everyDays = Math.min(LONGEST_WAIT_TIMES * plan.everyDays, Math.max(plan.everyDays, count === 1 ? lasts : 0));
+  return { maxLengthMm, everyDays, mealG, offers: [offerOf(feeder, count * heads)], grounds };
+}
+
+const basisOf = ({ basis, source }: FeedingGround | MealPlan | { basis: FeedingGround['basis']; source?: string }) => ({
+  basis,
+  ...(source !== undefined && { source }),
+});
+
+const offerOf = ({ id, lengthMm, massG }: PreyOnOffer, count: number) => ({ feeder: id, count, lengthMm, massG });
+
+/** The meal plan of a stage in a school. */
+export function mealPlanOf(feeding: Feeding, stage: Stage, school: string | undefined): MealPlan | undefined {
+  const ofStage = feeding.meals.filter((meal) => meal.stages.includes(stage));
+  return ofStage.find((meal) => meal.school === school) ?? ofStage[0];
+}

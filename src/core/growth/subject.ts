@@ -1,0 +1,36 @@
+import type { Day } from '@/core/measure/day';
+import type { CareProfile, MoultSign, Stage } from '@/core/profiles/profile';
+import type { MoultQuestion, SeenMoult } from './forecast';
+import { kinOf, type Kin } from './kin';
+
+/** One whose moults are known, and may tell of the pace of others. */
+export interface Teller extends Kin {
+  moults: SeenMoult[];
+}
+
+/** A resident as its forecast is asked for. */
+export interface Subject extends Teller {
+  stage: Stage;
+  /** Of the measure that is taken of its kind. mm */
+  sizeMm?: number | undefined;
+  bornOn?: Day | undefined;
+  instar?: number | undefined;
+  signs: MoultSign[];
+  temperatureC: number;
+}
+
+/** The question of one resident's next moult, with whom its pace is learned from. */
+export function moultQuestion(
+  profile: CareProfile,
+  subject: Subject,
+  tellers: readonly Teller[],
+  asOf: Day,
+): MoultQuestion {
+  const { stage, sizeMm, bornOn, instar, moults, signs, temperatureC } = subject;
+  const { siblings, others } = kinOf(subject, tellers);
+  return {
+    ...{ profile, stage, sizeMm, bornOn, instar, moults, signs, temperatureC, asOf },
+    siblings: siblings.map((each) => each.moults),
+    others: others.map((each) => each.moults),
+  };
+}

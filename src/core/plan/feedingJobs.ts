@@ -1,0 +1,155 @@
+import type { Larder, Meal } from '@/core/feeding/food';
+import { portionDueOn } from '@/core/feeding/litter';
+import { mealOf } from '@/core/feeding/meal';
+import { mealPlanOf } from '@/core/feeding/prey';
+import { addDays, daysBetween, type Day } from '@/core/measure/day';
+import { schoolOn } from '@/core/profiles/profile';
+import { doneToday, LOOK_MINUTES } from './jobParts';
+import { inOrder, latest } from './signs';
+import type { Job, LogEntry, ResidentToday } from './work';
+
+/** The work about food: what was given is looked after, old leaves are searched, and the next meal is given. */
+export function feedingJobs(resident: ResidentToday, today: Day, isQuiet: boolean): Job[] {
+  return [
+    ...(isQuiet ? preyOut(resident, today) : leftovers(resident, today)),
+    ...searching(resident, today),
+    ...feeding(resident, today),
+  ];
+}
+
+/** Prey is taken out of a quiet animal's box at once, also what was offered today: it bites a soft one. */
+function preyOut({ profile, log }: ResidentToday, today: Day): Job[] {
+  return profile.feeding ? lookAfterOffer(log, today, today, 'prey-out', 0) : [];
+}
+
+function leftovers(resident: ResidentToday, today: Day): Job[] {
+  const hours = hoursUntilLeftovers(resident);
+  if (hours === null) return [];
+  const afterDays = Math.ceil(hours / 24);
+  const jobs = lookAfterOffer(resident.log, addDays(today, -afterDays), today, 'leftovers', afterDays);
+  const given = resident.meals?.at(-1)?.dishes ?? [];
+  const eats = resident.profile.feeding ? 'prey' : resident.profile.diet?.eats;
+  return jobs.map((job) => (eats ? { ...job, meal: { eats, dishes: [...given], cautions: [] } } : job));
+}
+
+/** After so many hours what was not eaten comes out; null for those whose food stays. */
+function hoursUntilLeftovers({ profile, schools = {} }: ResidentToday): number | null {
+  const { feeding, diet } = profile;
+  if (feeding) return feeding.leftoversAfterHours.value;
+  switch (diet?.eats) {
+    case 'litter': {
+      const isPrepared = schoolOn(profile, 'litter-food', schools['litter-food']) === 'prepared-food';
+      return (isPrepared ? diet.preparedHours : diet.freshHours).value;
+    }
+    case 'greens':
+    case 'colony-food':
+      return FRESH_HOURS;
+    default:
+      return null;
+  }
+}
+
+/** Fresh food comes out after a day. Common practice */
+const FRESH_HOURS = 24;
+
+/** Old leaves are searched for young and eggs before they are thrown away, whenever fresh ones went in. */
+function searching({ profile, log }: ResidentToday, today: Day): Job[] {
+  const changed = profile.diet?.eats === 'leaves' ? latest(log, ['offered'], today) : undefined;
+  if (!changed) return [];
+  const searched = latest(log, ['searched'], today);
+  const isDone = searched !== undefined && inOrder(searched, changed) > 0;
+  if (isDone && searched.on < today) return [];
+  return [
+    {
+      kind: 'search',
+      dueOn: changed.on,
+      cannotWait: true,
+      minutes: LOOK_MINUTES,
+      reason: { code: 'offered', on: changed.on, at: changed.at, entryId: changed.id },
+      ...(isDone && { doneBy: searched.id }),
+    },
+  ];
+}
+
+/** Looking what became of the last prey offered up to a day; none when that was answered before today. */
+function lookAfterOffer(
+  log: LogEntry[],
+  offeredUntil: Day,
+  today: Day,
+  kind: 'prey-out' | 'leftovers',
+  afterDays: number,
+): Job[] {
+  const offer = latest(log, ['offered'], offeredUntil);
+  if (!offer) return [];
+  const outcome = latest(log, ['eaten', 'refused'], today);
+  const answered = outcome !== undefined && inOrder(outcome, offer) > 0;
+  if (answered && outcome.on < today) return [];
+  return [
+    {
+      kind,
+      dueOn: addDays(offer.on, afterDays),
+      cannotWait: true,
+      minutes: 1,
+      reason: { code: 'offered', on: offer.on, at: offer.at, entryId: offer.id },
+      ...(answered && { doneBy: outcome.id }),
+    },
+  ];
+}
+
+function feeding(resident: ResidentToday, today: Day): Job[] {
+  const { profile, log, meals = [] } = resident;
+  const { feeding: hunts, diet } = profile;
+  const work = hunts ?? diet;
+  const meal = work && nextMeal(resident, today);
+  // A queen that has sealed herself in gets nothing until her first workers.
+  if (!work || !meal || meal.cautions.includes('founding')) return [];
+  const yesterday = addDays(today, -1);
+  const offer = latest(log, ['offered'], yesterday);
+  const outcome = latest(log, ['eaten', 'refused'], yesterday);
+  const refused = hunts && offer && outcome?.kind === 'refused' && outcome.on >= offer.on;
+  const move = latest(log, ['taken-in', 'moved'], today);
+  const settled = move && addDays(move.on, hunts?.settleDays.value ?? 0);
+  const interval = Math.floor(
+    refused ? Math.max(meal.everyDays, hunts.offerAgainAfterDays.value) : Math.max(1, meal.everyDays),
+  );
+  const portionOn = diet?.eats === 'litter' ? portionDueOn(diet, meals) : null;
+  const byRhythm = portionOn ?? (offer ? addDays(offer.on, interval) : (settled ?? today));
+  const dueOn = settled && settled > byRhythm ? settled : byRhythm;
+  if (dueOn > today) return [];
+  const { eats, maxLengthMm, prepared, cautions } = meal;
+  // What was given stays in the list, though the store would propose another thing by now.
+  const given = latest(log, ['offered'], today);
+  const dishes = [...(given?.on === today && given.dishes ? given.dishes : meal.dishes)];
+  return [
+    {
+      kind: 'feed',
+      dueOn,
+      cannotWait: daysBetween(dueOn, today) > toleranceDays(resident),
+      minutes: work.minutes,
+      reason: offer
+        ? { code: refused ? 'after-refusal' : 'since-last', days: daysBetween(offer.on, today), on: offer.on }
+        : { code: 'never', since: move?.on ?? today },
+      meal: { eats, dishes, maxLengthMm, prepared, cautions },
+      ...doneToday(log, ['offered'], today),
+    },
+  ];
+}
+
+/** Prey that nobody has counted or measured is still proposed by its length. */
+const EMPTY_LARDER: Larder = { feeders: [], foods: [] };
+
+/** What it is to get next; null for those that are not fed. */
+export function nextMeal(resident: Omit<ResidentToday, 'home'>, today: Day): Meal | null {
+  const { log, profile } = resident;
+  const moult = profile.feeding && latest(log, ['moulted'], today);
+  // What was eaten today does not make today's meal another.
+  const ate = latest(log, ['eaten'], addDays(today, -1));
+  const afterQuiet = moult !== undefined && (!ate || inOrder(moult, ate) > 0);
+  return mealOf({ ...resident, larder: resident.larder ?? EMPTY_LARDER, afterQuiet, on: today });
+}
+
+function toleranceDays({ profile, stage, schools = {} }: ResidentToday): number {
+  const { feeding: hunts, diet } = profile;
+  const plan = hunts && mealPlanOf(hunts, stage, schoolOn(profile, 'feeding', schools.feeding));
+  return plan?.toleranceDays ?? diet?.toleranceDays ?? 0;
+}

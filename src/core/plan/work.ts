@@ -1,0 +1,133 @@
+import type { WateringOutlook } from '@/core/climate/watering';
+import type { Dish, Larder, Meal, PastMeal } from '@/core/feeding/food';
+import type { Condition } from '@/core/feeding/prey';
+import type { HomeState } from '@/core/housing/quantities';
+import type { Day } from '@/core/measure/day';
+import type { AnimalMeasures } from '@/core/profiles/animal';
+import type { CareProfile, MoultSign, Schools, Stage } from '@/core/profiles/profile';
+import type { Alarm } from '@/core/readings/alarms';
+import type { Hemisphere } from '@/core/season/year';
+
+/** What keepers write down about a resident that the round depends on. */
+export type LogKind =
+  | 'taken-in'
+  | 'moved'
+  | 'offered'
+  | 'eaten'
+  | 'refused'
+  | 'searched'
+  | 'calcium'
+  | 'watered'
+  | 'damped'
+  | 'misted'
+  | 'felt'
+  | 'moulted'
+  | 'sign'
+  | 'measured'
+  | 'looked';
+
+export interface LogEntry {
+  id: string;
+  kind: LogKind;
+  on: Day;
+  /** UTC instant, for the order within a day. */
+  at: string;
+  sign?: MoultSign | undefined;
+  /** Another keeper who logged the same. */
+  alsoBy?: string | undefined;
+  /** What was given, of an offer. */
+  dishes?: readonly Dish[] | undefined;
+}
+
+/** What one probe in a home says is wrong. */
+export interface ProbeAlarm extends Alarm {
+  probeId: string;
+  probe: string;
+}
+
+export interface ResidentToday extends AnimalMeasures {
+  profile: CareProfile;
+  stage: Stage;
+  instar?: number | undefined;
+  massG?: number | undefined;
+  schools?: Schools | undefined;
+  condition?: Condition | undefined;
+  /** What it is never given, with the reason. */
+  forbidden?: Readonly<Record<string, string>> | undefined;
+  /** What can be fed in this house, and what it was given lately, oldest first. */
+  larder?: Larder | undefined;
+  meals?: readonly PastMeal[] | undefined;
+  hemisphere?: Hemisphere | undefined;
+  home: HomeState;
+  /** At least the latest entry of each kind (and of each kind of sign) before today, and all of today's. */
+  log: LogEntry[];
+  /** When its soil is to be damped, as it stood this morning; null for kinds whose soil is not kept damp. */
+  watering?: WateringOutlook | null | undefined;
+  /** What the probes in its home say is wrong. */
+  alarms?: ProbeAlarm[] | undefined;
+  /** How likely its moult is by the calendar and its signs, and when; only where signs were seen. */
+  moult?: MoultOutlook | undefined;
+}
+
+export interface MoultOutlook {
+  premoultPct: number;
+  medianOn: Day;
+  /** Signs show for so many days before a moult. */
+  closeDays: number;
+  signs: MoultSign[];
+}
+
+export type JobKind =
+  | 'alarm'
+  | 'prey-out'
+  | 'leftovers'
+  | 'search'
+  | 'feed'
+  | 'damp'
+  | 'mist'
+  | 'water'
+  | 'calcium'
+  | 'soil'
+  | 'mend'
+  | 'rehouse';
+
+export type Reason =
+  | { code: 'never'; since: Day }
+  | { code: 'since-last'; days: number; on: Day }
+  | { code: 'after-refusal'; days: number; on: Day }
+  | { code: 'offered'; on: Day; at: string; entryId: string }
+  | { code: 'dries'; by: 'damped' | 'felt' | 'weighed'; since: Day; dampWetness: number; dampWetnessMin: number }
+  | { code: 'dry-air'; humidityPct: number; minPct: number; hours: number }
+  | { code: 'alarms'; alarms: ProbeAlarm[] }
+  | { code: 'home-fails'; rules: string[] };
+
+export interface Job {
+  kind: JobKind;
+  dueOn: Day;
+  cannotWait: boolean;
+  minutes: number;
+  reason: Reason;
+  /** What to give, or what was given that is to be looked after. */
+  meal?: JobMeal;
+  soil?: { fromMm: number; toMm: number };
+  /** What to pour, and where. */
+  water?: { ml: number; where: WateringOutlook['where'] };
+  /** The entry with which it was done today, and who else had logged it. */
+  doneBy?: string;
+  alsoBy?: string;
+}
+
+export type JobMeal = Pick<Meal, 'eats' | 'dishes' | 'maxLengthMm' | 'prepared' | 'cautions'>;
+
+/**
+ * `endsOn` is the day on which it is likely to be fed again: after the moult that is expected, or when its signs have
+ * stood so long that they were something else. Null where nobody can say.
+ */
+export type LeaveAlone =
+  | { code: 'premoult'; signs: MoultSign[]; since: Day; premoultPct: number | null; endsOn: Day | null }
+  | { code: 'hardening'; feedFrom: Day };
+
+export interface DueWork {
+  jobs: Job[];
+  leaveAlone: LeaveAlone | null;
+}

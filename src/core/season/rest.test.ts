@@ -1,0 +1,86 @@
+import fc from 'fast-check';
+import { shippedRests } from '@/contract/shipped';
+import { addDays, daysBetween } from '@/core/measure/day';
+import { refusalOf } from '@/core/testing/refusalOf';
+import { HEMISPHERES } from './year';
+import { restPlan, type RestKind, type RestQuestion } from './rest';
+
+const kindOf = (profile: string) => shippedRests.find((each) => each.profiles.includes(profile)) as RestKind;
+const SMALL = kindOf('ant-small-temperate');
+const LARGE = kindOf('ant-large-mediterranean');
+const ask = (change: Partial<RestQuestion> = {}): RestQuestion => ({
+  ...{ kind: SMALL, hemisphere: 'north', asOf: '2026-10-01', roomC: 22, placeC: 7 },
+  ...change,
+});
+
+describe('a winter rest', () => {
+  // Common practice, no source: small temperate kinds from the end of October to March at 5-10 C.
+  it('of a small temperate kind goes from the end of October to March, at 5 to 10 C', () => {
+    const plan = restPlan(ask());
+    expect(plan.beginsOn).toBe('2026-10-28');
+    expect(plan.endsOn.slice(0, 7)).toBe('2027-03');
+    expect(plan.restC).toBe(7);
+    expect(plan.warnings).toEqual([]);
+    const acts = plan.steps.map((step) => step.what);
+    expect(acts.slice(0, 4)).toEqual(['feed-well', 'last-food', 'clear-food', 'count']);
+    expect(acts.slice(-2)).toEqual(['count', 'first-food']);
+    expect(acts.filter((each) => each === 'check').length).toBeGreaterThanOrEqual(3);
+  });
+
+  // From memory: six months apart in the south.
+  it('is six months apart in the south', () => {
+    const south = restPlan(ask({ hemisphere: 'south', asOf: '2026-04-01' }));
+    expect(Math.abs(daysBetween(south.beginsOn, '2026-04-28'))).toBeLessThanOrEqual(2);
+  });
+
+  // Common practice, no source: large Mediterranean kinds never under 10 C for hours on end.
+  it('never goes below the floor of its kind, and says that the place is too cold', () => {
+    const plan = restPlan(ask({ kind: LARGE, placeC: 4 }));
+    expect(plan.warnings).toContain('place-below-floor');
+    expect(Math.min(...plan.steps.map((step) => step.targetC))).toBe(10);
+    expect(restPlan(ask({ placeC: 14 })).warnings).toContain('place-too-warm');
+    expect(restPlan(ask({ roomC: 9 })).warnings).toContain('room-is-cool-enough');
+  });
+
+  it('that is begun late ends in its season; too late it waits for the next', () => {
+    const late = restPlan(ask({ asOf: '2026-11-09' }));
+    expect(late.warnings).toEqual(['late']);
+    expect(late.endsOn).toBe(restPlan(ask()).endsOn);
+    expect(restPlan(ask({ asOf: '2026-12-20' })).warnings).toEqual(['very-late']);
+    expect(restPlan(ask({ asOf: '2027-03-01' })).beginsOn).toBe('2027-10-28');
+    expect(refusalOf(() => restPlan(ask({ asOf: '2026-10-01', startOn: '2027-02-20' }))).fields[0]?.path).toBe(
+      'startOn',
+    );
+  });
+
+  it('is not given to those that are not cooled down, and is a matter of choice for some', () => {
+    expect(refusalOf(() => restPlan(ask({ kind: kindOf('ant-leafcutter') }))).fields[0]?.path).toBe('profile');
+    expect(restPlan(ask({ kind: kindOf('land-snail'), asOf: '2026-10-20' })).warnings).toEqual(['not-needed']);
+  });
+
+  it('is cooled and warmed by small steps, in the order of the days, wherever and whenever', () => {
+    const kinds = shippedRests.flatMap((each) => (each.need === 'never' ? [] : each));
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...kinds),
+        fc.constantFrom(...HEMISPHERES),
+        fc.integer({ min: 0, max: 900 }),
+        fc.double({ min: 12, max: 30, noNaN: true }),
+        fc.double({ min: -5, max: 20, noNaN: true }),
+        (kind, hemisphere, day, roomC, placeC) => {
+          const plan = restPlan(ask({ kind, hemisphere, asOf: addDays('2026-01-01', day), roomC, placeC }));
+          const { steps } = plan;
+          for (const [index, step] of steps.entries()) {
+            const before = steps[index - 1];
+            if (!before) continue;
+            expect(step.on >= before.on).toBe(true);
+            expect(Math.abs(step.targetC - before.targetC)).toBeLessThanOrEqual(kind.degreesPerStep.value + 1e-9);
+            expect(step.targetC).toBeGreaterThanOrEqual(Math.min(roomC, kind.floorC.value) - 1e-9);
+          }
+          expect(steps.at(-1)?.targetC).toBeCloseTo(roomC, 9);
+          expect(plan.beginsOn >= addDays('2026-01-01', day)).toBe(true);
+        },
+      ),
+    );
+  });
+});

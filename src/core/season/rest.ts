@@ -1,0 +1,180 @@
+import { addDays, daysBetween, type Day } from '@/core/measure/day';
+import type { BandFact, Fact, Ground } from '@/core/profiles/profile';
+import { Refusal } from '@/core/refusal';
+import type { Hemisphere } from './year';
+
+interface OfProfiles extends Ground {
+  /** Ids of the care profiles that it holds for. */
+  profiles: string[];
+  why: string;
+}
+
+/** A kind that is kept cool in winter. */
+export interface RestingKind extends OfProfiles {
+  need: 'must' | 'may';
+  /** What it is kept within while it rests. */
+  bandC: BandFact;
+  /** Never below, not for hours. */
+  floorC: Fact;
+  /** Month and day on which it usually begins in the north, `MM-DD`; in the south half a year apart. */
+  beginsOn: string;
+  weeks: Fact;
+  /** Cooled and warmed by so many degrees at a time, and left so many days at each. */
+  degreesPerStep: Fact;
+  daysPerStep: Fact;
+  /** Looked at, not disturbed, once in so many days. */
+  checkEveryDays: Fact;
+}
+
+/** The winter of a kind: a rest, or none. */
+export type RestKind = RestingKind | (OfProfiles & { need: 'never' });
+
+export const REST_ACTS = [
+  'feed-well',
+  'last-food',
+  'clear-food',
+  'cool',
+  'hold',
+  'check',
+  'warm',
+  'first-food',
+  'count',
+] as const;
+export type RestAct = (typeof REST_ACTS)[number];
+
+export interface RestStep {
+  on: Day;
+  /** What its place is to have from then on. */
+  targetC: number;
+  what: RestAct;
+}
+
+export const REST_WARNINGS = [
+  'not-needed',
+  'late',
+  'very-late',
+  'place-too-warm',
+  'place-too-cold',
+  'place-below-floor',
+  'room-is-cool-enough',
+] as const;
+export type RestWarning = (typeof REST_WARNINGS)[number];
+
+export interface RestPlan {
+  steps: RestStep[];
+  warnings: RestWarning[];
+  /** The coldest it is brought to. C */
+  restC: number;
+  beginsOn: Day;
+  endsOn: Day;
+}
+
+export interface RestQuestion {
+  kind: RestKind;
+  hemisphere: Hemisphere;
+  asOf: Day;
+  /** The day on which it is to begin; left out, the day of its season, or today where that has gone by. */
+  startOn?: Day | undefined;
+  roomC: number;
+  /** What the place can hold. */
+  placeC: number;
+}
+
+/** Fed well for so long before the last food, and empty before it is cooled. days, from memory */
+const FED_DAYS = 14;
+const EMPTY_DAYS = 4;
+/** Begun up to so much after its day a rest is merely late. days, chosen here */
+const LATE_DAYS = 21;
+/** The shortest rest that is worth the cooling. days, from memory */
+const SHORTEST_DAYS = 42;
+/** From one season to the same of the other half of the world. days */
+const HALF_A_YEAR = 182;
+
+/**
+ * A rest by steps with their days: fed well, emptied, cooled down by a few degrees at a time, held, looked at, warmed up
+ * again, fed. Begun late it ends when it would have ended; with too little time left for the steps the next season is
+ * meant. It is never brought below its floor: a place that is colder is warned of, and the steps stop at what the kind
+ * bears.
+ * @throws Refusal at `profile` for kinds that are not cooled down, at `startOn` for a rest that would be over too soon
+ */
+export function restPlan({ kind, hemisphere, asOf, startOn, roomC, placeC }: RestQuestion): RestPlan {
+  if (kind.need === 'never') {
+    throw new Refusal([{ path: 'profile', message: `It is not cooled down. ${kind.why}` }]);
+  }
+  const { bandC, floorC } = kind;
+  const restC = Math.min(roomC, Math.max(placeC, bandC.min, floorC.value));
+  const [down, up] = [stairs(roomC, restC, kind.degreesPerStep.value), stairs(restC, roomC, kind.degreesPerStep.value)];
+  const [stepDays, checkDays] = [Math.round(kind.daysPerStep.value), Math.round(kind.checkEveryDays.value)];
+  // Down, at least one look, and up again.
+  const shortest = Math.max(SHORTEST_DAYS, (down.length + up.length) * stepDays + checkDays);
+  const seasons = seasonsAbout(startOn ?? asOf, kind, hemisphere);
+  const isOpen = ({ ends }: Season) => daysBetween(asOf, ends) >= shortest;
+  // A day that was chosen belongs to the season it is nearest to; else it is the one that is on, or comes next.
+  const season = startOn ? nearest(startOn, seasons) : (seasons.find(isOpen) ?? (seasons.at(-1) as Season));
+  const begins = startOn ?? (season.begins > asOf ? season.begins : asOf);
+  const { ends } = season;
+  if (daysBetween(begins, ends) < shortest) {
+    const message = `Begun on ${begins} it would be over on ${ends}: less than the ${shortest} days it takes. Wait for the next cool season.`;
+    throw new Refusal([{ path: 'startOn', message }]);
+  }
+  const cold = addDays(begins, down.length * stepDays);
+  const warmer = addDays(ends, -up.length * stepDays);
+  const step = (what: RestAct, on: Day, targetC: number): RestStep => ({ on, targetC, what });
+  const looks = Math.ceil(daysBetween(cold, warmer) / checkDays) - 1;
+  return {
+    steps: [
+      step('feed-well', addDays(begins, -FED_DAYS - EMPTY_DAYS), roomC),
+      step('last-food', addDays(begins, -EMPTY_DAYS), roomC),
+      step('clear-food', addDays(begins, 1 - EMPTY_DAYS), roomC),
+      step('count', begins, roomC),
+      ...down.map((targetC, index) => step('cool', addDays(begins, index * stepDays), targetC)),
+      step('hold', cold, restC),
+      ...Array.from({ length: looks }, (_, index) => step('check', addDays(cold, (index + 1) * checkDays), restC)),
+      ...up.map((targetC, index) => step('warm', addDays(warmer, index * stepDays), targetC)),
+      step('count', ends, roomC),
+      step('first-food', addDays(ends, 1), roomC),
+    ],
+    warnings: warningsOf(kind, daysBetween(season.begins, begins), roomC, placeC),
+    restC,
+    beginsOn: begins,
+    endsOn: ends,
+  };
+}
+
+function warningsOf({ need, floorC, bandC }: RestingKind, late: number, roomC: number, placeC: number): RestWarning[] {
+  const warnings: RestWarning[] = [];
+  if (need === 'may') warnings.push('not-needed');
+  if (late > LATE_DAYS) warnings.push('very-late');
+  else if (late > 0) warnings.push('late');
+  if (placeC < floorC.value) warnings.push('place-below-floor');
+  else if (placeC < bandC.min) warnings.push('place-too-cold');
+  if (placeC > bandC.max) warnings.push('place-too-warm');
+  if (roomC <= bandC.max) warnings.push('room-is-cool-enough');
+  return warnings;
+}
+
+/** From one temperature to another, by so many degrees at a time; none where they are the same. */
+function stairs(fromC: number, toC: number, byC: number): number[] {
+  const count = Math.ceil(Math.abs(toC - fromC) / byC - 1e-9);
+  return Array.from({ length: count }, (_, index) => fromC + ((toC - fromC) * (index + 1)) / count);
+}
+
+interface Season {
+  begins: Day;
+  ends: Day;
+}
+
+/** The rests of the years about a day, in their order. */
+function seasonsAbout(day: Day, { beginsOn, weeks }: RestingKind, hemisphere: Hemisphere): Season[] {
+  const year = Number(day.slice(0, 4));
+  return [year - 1, year, year + 1].map((each) => {
+    const north = `${each}-${beginsOn}`;
+    const begins = hemisphere === 'north' ? north : addDays(north, -HALF_A_YEAR);
+    return { begins, ends: addDays(begins, Math.round(7 * weeks.value)) };
+  });
+}
+
+function nearest(day: Day, seasons: readonly Season[]): Season {
+  const distance = ({ begins }: Season) => Math.abs(daysBetween(day, begins));
+  return seasons.reduce((best, each) => (distance(each) < distance(best) ? each : best));
+}

@@ -1,0 +1,122 @@
+import { shippedFeeders, shippedFoods } from '@/contract/shipped';
+import type { Resident } from '@/contract/records';
+import type { SupplyPlan } from '@/contract/store';
+import { breedersFor, yieldPerWeek } from '@/core/feeding/culture';
+import { demandOf, type Eater } from '@/core/feeding/demand';
+import type { FoodLot } from '@/core/feeding/foodStock';
+import { feederSupply, foodShortfall, supplyLine, type PriceLine } from '@/core/feeding/supply';
+import type { Day } from '@/core/measure/day';
+import { quietTime } from '@/core/plan/quiet';
+import { latest } from '@/core/plan/signs';
+import { Refusal } from '@/core/refusal';
+import { careOf } from './care';
+import type { Supplier } from './devices/supplier';
+import { shelfOf } from './larder';
+import { logsOf } from './logs';
+import type { Queries } from './storage/database';
+import { entriesForRound } from './storage/entries';
+import { listResidents } from './storage/residents';
+import { listCultures } from './storage/store';
+import { residentOn, tableOf, type Table } from './today';
+
+const WEEKS = 12;
+
+/** What the house will eat in the weeks to come, what stock and cultures leave short, and what to order when. */
+export async function supplyPlanOf(queries: Queries, supplier: Supplier, today: Day): Promise<SupplyPlan> {
+  const shelf = await shelfOf(queries, today);
+  const residents = await listResidents(queries);
+  const table = await tableOf(queries, residents, today, shelf);
+  const demand = demandOf(await eatersOf(queries, residents, table, today), table.larder, today, WEEKS);
+  const prices = new Map((await supplier.priceList()).lines.map((line) => [line.item, line]));
+  const lines = [
+    ...(await feederLines(queries, demand, shelf.feeders, prices, today)),
+    ...foodLines(demand, shelf.lots, prices, today),
+  ];
+  const totalCost = lines.reduce((sum, line) => sum + line.totalCost, 0);
+  return { from: today, weeks: WEEKS, supplier: supplier.name, lines, totalCost };
+}
+
+/** Everybody that is fed, with the last meal, the last moult and how long it is left alone. */
+async function eatersOf(queries: Queries, residents: readonly Resident[], table: Table, today: Day): Promise<Eater[]> {
+  const care = await careOf(queries);
+  const logs = logsOf(await entriesForRound(queries, today));
+  return residents.flatMap((resident) => {
+    const log = logs.get(resident.id) ?? [];
+    const eater = residentOn(care, resident, log, today, table);
+    if (!eater.profile.feeding && !eater.profile.diet) return [];
+    const leaveAlone = quietTime(eater, today);
+    const quietUntil = leaveAlone?.code === 'hardening' ? leaveAlone.feedFrom : leaveAlone?.endsOn;
+    return [
+      {
+        ...eater,
+        lastMealOn: latest(log, ['offered'], today)?.on,
+        lastMoultOn: latest(log, ['moulted'], today)?.on,
+        quietUntil: quietUntil ?? undefined,
+      },
+    ];
+  });
+}
+
+type Lines = SupplyPlan['lines'];
+const none = () => Array.from({ length: WEEKS }, () => 0);
+const isNeeded = (weeks: readonly number[]) => weeks.some((each) => each > 0);
+
+async function feederLines(
+  queries: Queries,
+  demand: ReadonlyMap<string, number[]>,
+  stock: ReadonlyMap<string, number[]>,
+  prices: ReadonlyMap<string, PriceLine>,
+  today: Day,
+): Promise<Lines> {
+  const cultures = await listCultures(queries);
+  return shippedFeeders.flatMap((kind) => {
+    const needed = kind.classes.map(({ id }) => demand.get(id) ?? none());
+    const cultured = kind.classes.map(({ id }) =>
+      cultures
+        .filter((each) => each.kind === kind.id && each.harvested === id)
+        .reduce((sum, each) => sum + yieldPerWeek(kind, id, each.breeders), 0),
+    );
+    const counts = stock.get(kind.id) ?? kind.classes.map(() => 0);
+    return feederSupply(kind, counts, needed, cultured, prices, today)
+      .filter((line) => isNeeded(line.demand))
+      .map((line) => {
+        const weekly = line.demand.reduce((sum, each) => sum + each, 0) / WEEKS;
+        const breeders = breedersOrNull(() => breedersFor(kind, { [line.item]: weekly }).breeders);
+        return { ...line, unit: 'pieces' as const, breeders };
+      });
+  });
+}
+
+function breedersOrNull(work: () => number): number | null {
+  try {
+    return Math.ceil(work());
+  } catch (error) {
+    if (error instanceof Refusal) return null;
+    throw error;
+  }
+}
+
+function foodLines(
+  demand: ReadonlyMap<string, number[]>,
+  lots: ReadonlyMap<string, FoodLot[]>,
+  prices: ReadonlyMap<string, PriceLine>,
+  today: Day,
+): Lines {
+  return shippedFoods.flatMap((food) => {
+    const own = demand.get(food.id);
+    if (!own || !isNeeded(own)) return [];
+    const unit = food.kind === 'sugar' ? ('ml' as const) : ('g' as const);
+    const supply = supplyLine(
+      {
+        item: food.id,
+        demand: own,
+        short: foodShortfall(own, lots.get(food.id) ?? [], today),
+        weeklyLossPct: 0,
+        shelfLifeWeeks: Math.max(1, Math.floor(food.shelfLifeDays / 7)),
+        price: prices.get(food.id),
+      },
+      today,
+    );
+    return [{ ...supply, unit, breeders: null }];
+  });
+}

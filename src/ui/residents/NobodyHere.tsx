@@ -1,0 +1,13 @@
+import { PaneHeader } from '../components/PaneHeader';
+import { Screen } from '../components/Screen';
+import { Body } from '../components/Words';
+
+/** The screen of somebody who is not, or no longer, here. */
+export function NobodyHere() {
+  return (
+    <Screen>
+      <PaneHeader back="/residents" title="Residents" />
+      <Body>There is no animal here. It may have been an old link, or its taking in was undone.</Body>
+    </Screen>
+  );
+}

@@ -1,0 +1,91 @@
+import { useEffect, useState } from 'react';
+import { View } from 'react-native';
+import { useHouse } from '@/client/house';
+import { useSchools } from '@/client/schools';
+import type { Home, Resident } from '@/contract/records';
+import type { SchoolChoice } from '@/contract/store';
+import { defaultSchool, SCHOOL_TOPICS, type SchoolTopic } from '@/core/profiles/profile';
+import { Choices } from '../components/Choices';
+import { Heading, Soft, Strong } from '../components/Words';
+import { space } from '../theme/tokens';
+import { calledWords } from '../words/residents';
+
+const TOPIC_WORDS: Record<SchoolTopic, string> = {
+  air: 'Air and water',
+  feeding: 'Meals',
+  aim: 'Aim of feeding',
+  'litter-food': 'Food on the litter',
+  'ant-prey': 'Prey for the colony',
+  'snail-egg': 'Egg for snails',
+};
+
+type Scope = SchoolChoice['scope'];
+
+/** Ways of keeping on which keepers differ: chosen for this one, for all of its kind, or for its whole room. */
+export function SchoolChoices({ resident, home }: { resident: Resident; home: Home }) {
+  const { care, shelves } = useHouse();
+  const { choices, load, choose } = useSchools();
+  const [scope, setScope] = useState<Scope>('resident');
+  useEffect(() => void load(), [load]);
+  const profile = care.of(resident);
+  const shelf = shelves.find((each) => each.id === home.shelfId);
+  const topics = SCHOOL_TOPICS.filter((topic) => profile.schools.filter((each) => each.topic === topic).length > 1);
+  if (topics.length === 0 || !shelf || choices === null) return null;
+  const about: Record<Scope, string> = { resident: resident.id, kind: resident.profile, room: shelf.roomId };
+  const forWhom: Record<Scope, string> = {
+    resident: calledWords(resident),
+    kind: `every ${profile.name.toLowerCase()}`,
+    room: `everybody in the ${shelf.room}`,
+  };
+  const chosenAt = (at: Scope, topic: SchoolTopic) =>
+    choices.find((each) => each.scope === at && each.about === about[at] && each.topic === topic)?.school;
+  const decides = (topic: SchoolTopic) =>
+    (['resident', 'kind', 'room'] as const).find((at) => chosenAt(at, topic) !== undefined);
+  const nameOf = (id: string | undefined) => profile.schools.find((each) => each.id === id)?.name ?? '';
+  return (
+    <View style={{ marginTop: space.xl, gap: space.m }}>
+      <Heading>Schools</Heading>
+      <Soft>
+        Keepers differ on these. The nearest choice holds: this one before its kind, its kind before its room.
+      </Soft>
+      <Choices
+        label="Choose for"
+        choices={[
+          { value: 'resident', title: 'this one' },
+          { value: 'kind', title: 'its kind' },
+          { value: 'room', title: 'its room' },
+        ]}
+        value={scope}
+        onChange={setScope}
+      />
+      <Soft>{`Chosen for ${forWhom[scope]}.`}</Soft>
+      {topics.map((topic) => {
+        const schools = profile.schools.filter((each) => each.topic === topic);
+        const from = decides(topic);
+        const inForce = resident.schools[topic] ?? defaultSchool(profile, topic);
+        const origin = from === undefined ? 'the usual' : `chosen for ${forWhom[from]}`;
+        return (
+          <View key={topic} style={{ gap: space.s }}>
+            <Strong>{TOPIC_WORDS[topic]}</Strong>
+            <Choices
+              label={TOPIC_WORDS[topic]}
+              choices={[
+                { value: '', title: 'as before' },
+                ...schools.map(({ id, name }) => ({ value: id, title: name })),
+              ]}
+              value={chosenAt(scope, topic) ?? ''}
+              onChange={(school) =>
+                void choose(
+                  { scope, about: about[scope], topic, school: school === '' ? null : school },
+                  `${TOPIC_WORDS[topic]}: ${school === '' ? 'as before' : nameOf(school).toLowerCase()}, for ${forWhom[scope]}.`,
+                )
+              }
+            />
+            <Soft>{`In force: ${nameOf(inForce).toLowerCase()}, ${origin}.`}</Soft>
+            {schools.map(({ id, name, why }) => (why === undefined ? null : <Soft key={id}>{`${name}: ${why}`}</Soft>))}
+          </View>
+        );
+      })}
+    </View>
+  );
+}

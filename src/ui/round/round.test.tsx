@@ -1,0 +1,111 @@
+import { act, fireEvent, screen } from '@testing-library/react';
+import { CallFailed } from '@/client/api';
+import { useHouse } from '@/client/house';
+import { useLog } from '@/client/log';
+import type { Home, Resident } from '@/contract/records';
+import type { Stop } from '@/contract/round';
+import { shippedFeeders, shippedFoods } from '@/contract/shipped';
+import { profileOf } from '@/contract/testing/profileOf';
+import { careBook } from '@/core/profiles/careBook';
+import { NoticeBar } from '../components/NoticeBar';
+import { renderThemed } from '../testing/themed';
+import { StopRows } from './StopRows';
+
+const mockCall = jest.fn();
+jest.mock('expo-router', () => ({ router: { push: () => undefined } }));
+jest.mock('@/client/api', () => ({
+  ...jest.requireActual('@/client/api'),
+  call: (name: string, input: unknown) => mockCall(name, input),
+}));
+
+const TODAY = '2026-03-14';
+const resident = { id: 'r', called: 'Bramble', scientificName: 'Tliltocatl albopilosus', homeId: 'h' } as Resident;
+const home = { id: 'h', code: 'B3', shelfId: 's' } as Home;
+const prey = { food: 'field-cricket-large', count: 2, lengthMm: 20, massG: 0.78 };
+const stop: Stop = {
+  ...{ residentId: 'r', homeId: 'h', shelfId: 's', leaveAlone: null },
+  jobs: [
+    {
+      ...{ kind: 'feed', dueOn: '2026-03-13', cannotWait: false, minutes: 2 },
+      reason: { code: 'since-last', days: 14, on: '2026-02-28' },
+      meal: { eats: 'prey', dishes: [prey], maxLengthMm: 22.3, cautions: [] },
+    },
+  ],
+};
+
+/** The row as the walk shows it, with whatever the house says of it now. */
+function Walk() {
+  const now = useHouse((house) => house.round?.stops[0]);
+  return (
+    <>
+      {now ? <StopRows stop={now} today={TODAY} isChosen={false} /> : null}
+      <NoticeBar />
+    </>
+  );
+}
+
+const sent = () => mockCall.mock.calls.filter(([name]) => name === 'addEntries').map(([, input]) => input.body.entries);
+const tap = (name: string | RegExp) => act(async () => fireEvent.click(screen.getByRole('button', { name })));
+const isDone = () => screen.queryByRole('checkbox', { name: /^B3: 2 large field crickets/ })?.ariaChecked ?? null;
+
+beforeEach(() => {
+  mockCall.mockReset();
+  useHouse.setState({
+    ...{ care: careBook([profileOf('ground-tarantula')], []), residents: [resident], homes: [home], state: 'ready' },
+    ...{ feeders: [...shippedFeeders], foods: [...shippedFoods], round: { on: TODAY, stops: [stop] } },
+    load: async () => undefined,
+  });
+  useLog.setState({ notice: null, unsent: [], sending: [] });
+  renderThemed(<Walk />);
+});
+
+describe('prey at the box', () => {
+  it('taken is one tap: the offer and what came of it, shown before the server has answered', async () => {
+    mockCall.mockReturnValue(new Promise(() => undefined));
+    await tap('B3: taken');
+    expect(screen.getByRole('checkbox', { name: /^B3: 2 large/ }).getAttribute('aria-checked')).toBe('true');
+    expect(screen.getByText('B3: taken.')).toBeTruthy();
+    // Until the server has it, that is said.
+    expect(screen.getByText('saving…')).toBeTruthy();
+    const [[offered, eaten]] = sent();
+    expect(offered).toMatchObject({ kind: 'offered', residentId: 'r', answers: 'feed 2026-03-13', dishes: [prey] });
+    expect(eaten).toMatchObject({ kind: 'eaten', residentId: 'r', answers: `meal ${offered.id}` });
+  });
+
+  it('left in is the offer alone, refused is both', async () => {
+    mockCall.mockResolvedValue({ entries: [] });
+    await tap('B3: left in');
+    await act(async () => useHouse.getState().markJob('r', 'feed', undefined));
+    await tap('B3: refused');
+    expect(sent().map((entries) => entries.map((each: { kind: string }) => each.kind))).toEqual([
+      ['offered'],
+      ['offered', 'refused'],
+    ]);
+  });
+
+  it('is kept, said not to be saved, and sent again as it was when the server was away', async () => {
+    mockCall.mockRejectedValueOnce(new CallFailed('The server does not answer.', [], true));
+    await tap('B3: taken');
+    expect(screen.getByText('Not saved yet. Tap to try again.')).toBeTruthy();
+    mockCall.mockResolvedValueOnce({ entries: [] });
+    await tap('Try again');
+    expect(screen.queryByText('Not saved yet. Tap to try again.')).toBeNull();
+    expect(screen.queryByText('saving…')).toBeNull();
+    const [first, second] = sent();
+    expect(second).toEqual(first);
+  });
+
+  it('is open again when the server refuses it, with the reason', async () => {
+    mockCall.mockRejectedValueOnce(new CallFailed('It is left alone now.'));
+    await tap('B3: taken');
+    expect(screen.getByText('It is left alone now.')).toBeTruthy();
+    expect(screen.getByRole('button', { name: 'B3: taken' })).toBeTruthy();
+    expect(isDone()).toBeNull();
+  });
+
+  it('of which another keeper was first is said to be written once', async () => {
+    mockCall.mockResolvedValueOnce({ entries: [], already: { keeper: 'Odalys Fenn' } });
+    await tap('B3: taken');
+    expect(screen.getByText('Odalys Fenn had logged this already. It is written once.')).toBeTruthy();
+  });
+});

@@ -1,0 +1,109 @@
+import { View } from 'react-native';
+import { call } from '@/client/api';
+import { useHouse } from '@/client/house';
+import { useCall } from '@/client/useCall';
+import type { FeedingHistoryReply } from '@/contract/feedingHistory';
+import type { Meal } from '@/core/feeding/food';
+import type { Resident } from '@/contract/records';
+import { MealBars } from '../charts/MealBars';
+import { Fold } from '../components/Fold';
+import { useLoadState } from '../components/LoadState';
+import { PaneHeader } from '../components/PaneHeader';
+import { Screen } from '../components/Screen';
+import { Body, Heading, Name, Soft, Strong, Title } from '../components/Words';
+import { NobodyHere } from '../residents/NobodyHere';
+import { ForbiddenFoods } from '../feeding/ForbiddenFoods';
+import { MealForm } from '../feeding/MealForm';
+import { QuietPanel } from '../residents/QuietPanel';
+import { space } from '../theme/tokens';
+import { daysWords } from '../words/days';
+import { cautionsWords, feedingGroundWords, gramsWords, mealTitle } from '../words/food';
+import { calledWords } from '../words/residents';
+import { useLength } from '../words/useLength';
+import { useNames } from '../words/useNames';
+
+/** How one resident is fed: what comes next and why, what it took so far, and what it is never given. */
+export function FeedingScreen({ residentId }: { residentId: string }) {
+  const round = useHouse((house) => house.round);
+  const resident = useHouse((house) => house.residents.find((each) => each.id === residentId));
+  const loading = useLoadState();
+  // The house is loaded anew after every entry.
+  const { answer, problem } = useCall(round, () => call('feedingHistory', { params: { id: residentId } }));
+  if (loading) return <Screen>{loading}</Screen>;
+  if (!resident) return <NobodyHere />;
+  return (
+    <Screen>
+      <PaneHeader back={`/residents/${resident.id}`} title="Back" />
+      <Title>Feeding</Title>
+      <Name>{resident.scientificName}</Name>
+      <Soft>{calledWords(resident)}</Soft>
+      <QuietPanel residentId={resident.id} more="Nothing is offered until then; what is, is marked in the history." />
+      {problem !== undefined ? <Body>{problem}</Body> : null}
+      {answer ? <NextMeal meal={answer.next} /> : null}
+      {answer ? <Eaten answer={answer} resident={resident} /> : null}
+      {answer?.next ? <MealForm key={residentId} resident={resident} meal={answer.next} /> : null}
+      <ForbiddenFoods key={`${residentId} never`} resident={resident} />
+    </Screen>
+  );
+}
+
+function NextMeal({ meal }: { meal: Meal | null }) {
+  const names = useNames();
+  const length = useLength();
+  if (!meal) return <Body style={{ marginTop: space.l }}>It is not fed in this stage.</Body>;
+  const days = Math.max(1, Math.round(meal.everyDays));
+  return (
+    <View style={{ marginTop: space.l, gap: space.xs }}>
+      <Heading>Next meal</Heading>
+      <Strong>{mealTitle(names, meal, length)}</Strong>
+      <Body>{`Every ${days === 1 ? 'day' : daysWords(days)}.`}</Body>
+      {meal.cautions.length > 0 ? <Body>{`Mind: ${cautionsWords(meal.cautions)}.`}</Body> : null}
+      <Fold title="What this rests on">
+        {meal.grounds.map((ground) => (
+          <Soft key={ground.rule}>{feedingGroundWords(ground)}</Soft>
+        ))}
+        <Soft>The school is chosen under “Kept as”, for this one, its kind or its room.</Soft>
+      </Fold>
+    </View>
+  );
+}
+
+/** What it was offered, took and refused, and what became of that. */
+function Eaten({ answer, resident }: { answer: FeedingHistoryReply; resident: Resident }) {
+  const { weeks, weighings, gainedG, convertedPct } = answer;
+  const sum = (of: (week: (typeof weeks)[number]) => number) => weeks.reduce((total, week) => total + of(week), 0);
+  const [offered, taken, refused, takenG] = [
+    sum((week) => week.offered),
+    sum((week) => week.taken),
+    sum((week) => week.refused),
+    sum((week) => week.takenG),
+  ];
+  const isGrazing = answer.next?.eats === 'leaves';
+  const counts = isGrazing
+    ? `Leaves changed ${offered} times in ${weeks.length} weeks`
+    : `${offered} offered, ${taken} taken, ${refused} refused in ${weeks.length} weeks`;
+  const { condition } = weighings.at(-1) ?? {};
+  const looks = resident.condition === undefined ? '' : ` It looked ${resident.condition} when last said.`;
+  return (
+    <View style={{ marginTop: space.xl, gap: space.xs }}>
+      <Heading>{isGrazing ? 'Fresh leaves' : 'Taken and refused'}</Heading>
+      <Body>{`${counts}.`}</Body>
+      <MealBars label={`Meals a week: ${counts}`} weeks={weeks} weighings={weighings} />
+      {isGrazing ? null : (
+        <Soft>Filled: taken. Outline: nobody looked after. Hatched, below: refused. Dashed: its weight.</Soft>
+      )}
+      {takenG > 0 ? <Body>{`Eaten in that time: about ${gramsWords(takenG)}.`}</Body> : null}
+      {condition === undefined || condition === null ? (
+        <Soft>{`Weigh it now and then: its condition is read off weight against length.${looks}`}</Soft>
+      ) : (
+        <Body>{`Condition: ${Math.round(100 * condition)} % of the usual weight for its length.${looks}`}</Body>
+      )}
+      {gainedG === null ? null : (
+        <Body>
+          {`${gainedG >= 0 ? 'Gained' : 'Lost'} ${gramsWords(Math.abs(gainedG))} between its first and last weighing` +
+            `${convertedPct === null ? '' : `, ${Math.round(convertedPct)} % of what it took`}.`}
+        </Body>
+      )}
+    </View>
+  );
+}

@@ -1,0 +1,114 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { call } from '@/client/api';
+import { problemOf, useHouse } from '@/client/house';
+import { useLog } from '@/client/log';
+import { useStoreBook } from '@/client/storeBook';
+import { useCall } from '@/client/useCall';
+import { Button } from '../components/Button';
+import { Field } from '../components/Field';
+import { Fold } from '../components/Fold';
+import { LinkRow } from '../components/LinkRow';
+import { useLoadState } from '../components/LoadState';
+import { PaneHeader } from '../components/PaneHeader';
+import { Screen } from '../components/Screen';
+import { Body, Heading, Soft, Strong, Title } from '../components/Words';
+import { space } from '../theme/tokens';
+import { dayWords } from '../words/days';
+import { amountWords, itemName } from '../words/food';
+import { costWords, orderDays } from '../words/store';
+import { capital } from '../words/text';
+import { useNames } from '../words/useNames';
+
+/** Every order of the next 12 weeks, and the price list that they are planned by. */
+export function OrdersScreen() {
+  const names = useNames();
+  const loading = useLoadState();
+  const today = useHouse((house) => house.round?.on ?? '');
+  const { plan, load } = useStoreBook();
+  if (loading || !plan) return <Screen>{loading ?? <Soft role="status">Working out what is needed…</Soft>}</Screen>;
+  const unsold = plan.lines.filter((line) => !line.isSold && line.short.some((each) => each > 0));
+  const bred = unsold.filter((line) => line.breeders !== null);
+  return (
+    <Screen>
+      <PaneHeader back="/store" title="Store" />
+      <Title>Orders, 12 weeks</Title>
+      <Soft>
+        {`${plan.supplier}. The cheapest plan that is never short, with what dies, grows on or goes off; in whole packs. ` +
+          `In all ${costWords(plan.totalCost)}.`}
+      </Soft>
+      {orderDays(plan).map((day) => (
+        <View key={day.by} style={{ marginTop: space.l, gap: space.xs }}>
+          <Heading>{`By ${dayWords(day.by, today)}: ${costWords(day.cost)}`}</Heading>
+          {day.isLate ? <Body>It cannot come in time for this week: order today.</Body> : null}
+          {day.lines.map((line) => (
+            <View key={`${line.item} ${line.neededOn}`}>
+              <Strong>{`${line.packs} x ${itemName(names, line.item)}`}</Strong>
+              <Soft>
+                {`${amountWords(line.amount, line.unit)}, there by ${dayWords(line.neededOn, today)}, ${costWords(line.cost)}`}
+              </Soft>
+            </View>
+          ))}
+        </View>
+      ))}
+      {bred.length > 0 ? (
+        <View style={{ marginTop: space.xl, gap: space.xs }}>
+          <Heading>Not sold there</Heading>
+          {bred.map((line) => (
+            <Body key={line.item}>
+              {`${capital(itemName(names, line.item))}: ${line.breeders} breeders of your own would do.`}
+            </Body>
+          ))}
+        </View>
+      ) : null}
+      <PriceList onChanged={load} />
+    </Screen>
+  );
+}
+
+/** The price list as text: to look at, to take along, to put another in its place. */
+function PriceList({ onChanged }: { onChanged: () => Promise<void> }) {
+  const show = useLog((log) => log.show);
+  const [version, setVersion] = useState(0);
+  const [typed, setTyped] = useState<string>();
+  const { answer } = useCall(version, () => call('supplier', {}));
+  const change = async (work: () => Promise<unknown>, text: string) => {
+    try {
+      await work();
+      setTyped(undefined);
+      setVersion(version + 1);
+      await onChanged();
+      show({ text });
+    } catch (error) {
+      show({ text: problemOf(error), isProblem: true });
+    }
+  };
+  return (
+    <View style={{ marginTop: space.xl }}>
+      <Fold title="Price list">
+        <View style={{ gap: space.m }}>
+          <Soft>A table with commas: item, pack_size, pack_price, lead_days, handling. Prices in your own money.</Soft>
+          <Field label="Price list" value={typed ?? answer?.csv ?? ''} onChange={setTyped} lines={10} />
+          <Button
+            rank="second"
+            title="Plan by this list"
+            disabled={typed === undefined}
+            onPress={() =>
+              void change(() => call('setSupplier', { body: { csv: typed ?? '' } }), 'Your price list is in force.')
+            }
+          />
+          {answer?.isOwn ? (
+            <LinkRow
+              links={[
+                {
+                  title: 'Back to the list that ships',
+                  onPress: () => void change(() => call('resetSupplier', {}), 'The list that ships is in force.'),
+                },
+              ]}
+            />
+          ) : null}
+        </View>
+      </Fold>
+    </View>
+  );
+}
