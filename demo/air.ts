@@ -8,10 +8,12 @@ import { materialTableOf } from '@/core/substrate/material';
 import { HOMES, SHELVES } from './homes';
 import type { DemoResident } from './residents';
 
-/** The air of the two rooms, and what hangs in them. */
+/** The air of the rooms, and what hangs in them. */
 export const ROOMS: Record<string, RoomAir> = {
   'Boiler Room': { temperatureC: 25, relativeHumidityPct: 48, draughtMS: 0.1, dailySwingK: 1.5 },
   'North Store': { temperatureC: 19.5, relativeHumidityPct: 55, draughtMS: 0.08, dailySwingK: 1 },
+  Cellar: { temperatureC: 12, relativeHumidityPct: 78, draughtMS: 0.03, dailySwingK: 0.8 },
+  Refrigerator: { temperatureC: 6, relativeHumidityPct: 60, draughtMS: 0.02, dailySwingK: 0.6 },
 };
 
 export interface DemoProbe extends Pick<Probe, 'name' | 'place'> {
@@ -25,6 +27,8 @@ export interface DemoProbe extends Pick<Probe, 'name' | 'place'> {
 export const PROBES: DemoProbe[] = [
   { name: 'Boiler Room, by the door', place: 'room', room: 'Boiler Room' },
   { name: 'North Store, window side', place: 'room', room: 'North Store' },
+  { name: 'Cellar, by the steps', place: 'room', room: 'Cellar' },
+  { name: 'Refrigerator, upper shelf', place: 'room', room: 'Refrigerator' },
   { name: 'B4 air', place: 'air', home: 'B4' },
   { name: 'B5 cool side', place: 'cool', home: 'B5' },
   { name: 'C1 air', place: 'air', home: 'C1' },

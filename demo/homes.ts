@@ -14,6 +14,8 @@ export const SHELVES = [
   { key: 'E', room: 'North Store', name: 'Shelf E, cultures', loadLimitKg: 50 },
   { key: 'F', room: 'North Store', name: 'Ant bench', loadLimitKg: 80 },
   { key: 'N', room: 'North Store', name: 'Spare tubs', loadLimitKg: 40 },
+  { key: 'K', room: 'Cellar', name: 'Cellar shelf', loadLimitKg: 60 },
+  { key: 'R', room: 'Refrigerator', name: 'Upper shelf', loadLimitKg: 12 },
 ] as const;
 export type ShelfKey = (typeof SHELVES)[number]['key'];
 
@@ -201,5 +203,10 @@ export const HOMES: DemoHome[] = [
   home('D8', 'D', box(150, 100, 60, windows(['left'], 20, 20, 45, 0.3), 'solid', { walls: 'plastic' }), 20, {
     mixId: 'coir-sand',
   }),
+  home('D10', 'D', box(150, 100, 60, windows(['left'], 20, 20, 45, 0.3), 'solid', { walls: 'plastic' }), 20, {
+    mixId: 'coir-sand',
+  }),
+  home('D11', 'D', net(300, 300, 400), 0, { furniture: [branches(2)] }),
+  home('F5', 'F', vial(30, 150, []), 0),
   home('D9', 'D', net(300, 300, 300), 0, { furniture: [branches(3), { kind: 'bottle', stopped: true }] }),
 ];

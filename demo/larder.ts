@@ -70,8 +70,8 @@ const FOOD: Record<string, FoodPlan> = {
     outcome: () => ({ kind: 'eaten', afterDays: 1 }),
   },
   'Old Timber': colony(0.08, roach(3), 3, 3),
-  Ember: colony(0.08, roach(2), 3, 2),
-  Satin: colony(0.02, { food: 'fruit-fly-fly', count: 16, lengthMm: 2.5, massG: 0.016 }, 3, 4),
+  Ember: colony(0.08, roach(2), 3, 8),
+  Satin: colony(0.02, { food: 'fruit-fly-fly', count: 16, lengthMm: 2.5, massG: 0.016 }, 3, 54),
   'The kitchen': {
     ...colony(0, null, 1, 1),
     dishes: () => [{ food: 'bramble', massG: 1.9 }],

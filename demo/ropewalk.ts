@@ -7,10 +7,12 @@ import type { CultureFacts } from '@/server/storage/store';
 import { addDays, type Day } from '@/core/measure/day';
 import type { RoomAir } from '@/core/climate/moisture';
 import { dampingOf, PROBES, ROOMS, type DemoProbe } from './air';
+import { DONE_WITH } from '@/core/plan/homeJobs';
 import type { ResidentFacts } from '@/server/storage/residents';
 import { HOMES, KEEPERS, SHELVES, type DemoHome } from './homes';
 import { foodStory, storeStory, type DemoStock } from './larder';
 import { RESIDENTS, type DemoResident } from './residents';
+import { roomIdOf, seasonStory } from './seasons';
 
 /** How far back the house goes, and how far back its daily work is written down. days */
 const HOUSE_DAYS = 730;
@@ -21,7 +23,7 @@ const GROWTH_AT_MOULT = 1.24;
 export type DemoEntry = Omit<Entry, 'undoneAt'>;
 
 export interface Demo {
-  shelves: { id: string; room: string; name: string; loadLimitKg: number }[];
+  shelves: { id: string; room: string; roomId: string; name: string; loadLimitKg: number }[];
   homes: (Omit<DemoHome, 'shelf'> & { id: string; shelfId: string; place: number })[];
   residents: (DemoResident & { id: string; homeId: string; facts: ResidentFacts })[];
   entries: DemoEntry[];
@@ -57,7 +59,10 @@ class Chance {
 /** The Ropewalk Warm House as it stands on `today`: the same every day, relative to that day. */
 export function ropewalk(today: Day): Demo {
   const chance = new Chance();
-  const shelves = SHELVES.map(({ room, name, loadLimitKg }) => ({ id: chance.id(), room, name, loadLimitKg }));
+  const shelves = SHELVES.map(({ room, name, loadLimitKg }) => ({
+    ...{ id: chance.id(), room, name, loadLimitKg },
+    roomId: roomIdOf(room),
+  }));
   const homes = HOMES.map(({ shelf, ...home }, index) => ({
     ...home,
     id: chance.id(),
@@ -80,6 +85,7 @@ export function ropewalk(today: Day): Demo {
     ),
     ...residents.flatMap((resident) => storyOf(resident, today, chance)),
     ...residents.flatMap((resident) => foodStory(resident, today)),
+    ...residents.flatMap((resident) => seasonStory(resident, today)),
   ];
   const probes = PROBES.map(({ home, room, ...probe }) => ({
     ...probe,
@@ -137,7 +143,7 @@ function storyOf(resident: Demo['residents'][number], today: Day, chance: Chance
     ...profile.work
       .filter((work) => work.stages.includes(resident.stage))
       .flatMap((work) =>
-        every(work.everyDays, resident.waterDaysAgo).map((daysAgo) => write(WORK_ENTRIES[work.work], daysAgo, {}, 40)),
+        every(work.everyDays, resident.waterDaysAgo).map((daysAgo) => write(DONE_WITH[work.work], daysAgo, {}, 40)),
       ),
     ...dampings(resident).map(({ daysAgo, waterMl }) => write('damped', daysAgo, { waterMl, neededMl: waterMl }, 40)),
     ...meals(resident, write, chance),
@@ -159,8 +165,6 @@ function storyOf(resident: Demo['residents'][number], today: Day, chance: Chance
     ...leaving(resident, write),
   ];
 }
-
-const WORK_ENTRIES = { mist: 'misted', water: 'watered', calcium: 'calcium' } as const;
 
 type Write = (kind: Entry['kind'], daysAgo: number, data?: Entry['data'], minutesIn?: number) => DemoEntry;
 

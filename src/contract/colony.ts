@@ -2,11 +2,13 @@ import { z } from 'zod';
 import type { PopulationKind } from '@/core/colony/kind';
 import { REST_ACTS, REST_WARNINGS, type RestKind, type RestPlan } from '@/core/season/rest';
 import { BASES } from '@/core/profiles/profile';
-import { day, id, profileId, quantity } from './primitives';
+import { COUNT_VERDICTS } from '@/core/colony/expected';
+import { REST_PHASES, type RestCourse } from '@/core/season/restCourse';
+import { day, id, instant, profileId, quantity, stageName } from './primitives';
 import { fact, temperatureBand } from './profile';
+import { alarm } from './readings';
 
 const ground = { basis: z.enum(BASES), source: z.string().optional() };
-const stageName = z.string().regex(/^[a-z]+$/, { error: 'Must be the name of a stage, for example larva.' });
 const heads = quantity('heads', 0, 10_000_000);
 const degrees = quantity('degrees Celsius', -20, 60);
 
@@ -25,6 +27,10 @@ export const populationKind = z.strictObject({
   warmth: z.strictObject({ referenceC: fact, baseC: fact, optimumC: fact, restBelowC: fact }),
   headsPerL: fact.optional(),
   queensAtMost: z.int().positive().optional(),
+  founding: z.strictObject({ isSealed: z.boolean(), ...ground }).optional(),
+  castes: z
+    .array(z.strictObject({ id: z.string(), mostSharePct: fact.optional(), halfAtWorkers: fact.optional() }))
+    .optional(),
   spread: fact,
   ...ground,
 }) satisfies z.ZodType<PopulationKind>;
@@ -76,6 +82,9 @@ export const colonyRequest = z
     temperaturesC: z.array(degrees).max(520).optional(),
     weeks: quantity('weeks', 1, 520, true),
     harvestPerWeek: quantity('heads a week', 0, 1_000_000).optional(),
+    /** Where heads were estimated: between which numbers they are likely to lie. */
+    countedLow: heads.optional(),
+    countedHigh: heads.optional(),
     roomForHeads: quantity('heads', 1, 100_000_000).optional(),
     asOf: day.optional(),
   })
@@ -104,6 +113,8 @@ export const colonyReply = z
     firstWorkersOn: z.object({ p10: day, median: day, p90: day.nullable() }).nullable(),
     /** What may be taken out in a week for ever; null where the warmth changes. */
     lastingHarvestPerWeek: z.number().nullable(),
+    /** How the workers there are now are likely to be built. */
+    castes: z.array(z.object({ id: z.string(), count: z.number() })),
   })
   .meta({ id: 'ColonyReply' });
 
@@ -128,6 +139,110 @@ export const restReply = z
   })
   .meta({ id: 'RestReply' }) satisfies z.ZodType<RestPlan>;
 
+const restDone = z.record(
+  z.string().regex(/^[a-z-]+-\d+$/, { error: 'Must be the key of a step, for example cool-1.' }),
+  day,
+);
+
+export const restCourseRequest = z
+  .strictObject({
+    ...restRequest.shape,
+    /** The day on which each step was done: {"cool-1": "2026-10-28"}. */
+    done: restDone,
+    on: day,
+    /** Of the probe in its place. */
+    readings: z
+      .array(z.strictObject({ at: instant, temperatureC: degrees }))
+      .max(100_000)
+      .optional(),
+  })
+  .meta({ id: 'RestCourseRequest' });
+
+const restCourse = z.object({
+  steps: z.array(
+    z.object({
+      key: z.string(),
+      what: z.enum(REST_ACTS),
+      targetC: z.number(),
+      on: day,
+      plannedOn: day,
+      doneOn: day.nullable(),
+      isPassed: z.boolean(),
+    }),
+  ),
+  phase: z.enum(REST_PHASES),
+  targetC: z.number(),
+  isFasting: z.boolean(),
+  isQuiet: z.boolean(),
+  lateDays: z.int(),
+  isShort: z.boolean(),
+  endsOn: day,
+}) satisfies z.ZodType<RestCourse>;
+
+const degreeHours = z.object({ above: z.number(), below: z.number(), hours: z.number() });
+
+export const restCourseReply = z
+  .object({ course: restCourse, degreeHours: degreeHours.nullable() })
+  .meta({ id: 'RestCourseReply' });
+
+export const foundingRequest = z
+  .strictObject({
+    profile: profileId,
+    beganOn: day,
+    seen: z.record(stageName, day).default({}),
+    temperatureC: degrees,
+    asOf: day.optional(),
+  })
+  .meta({ id: 'FoundingRequest' });
+
+export const foundingReply = z
+  .object({
+    furthest: z.string().nullable(),
+    firstWorkers: z.object({ p10: day, median: day, p90: day }).nullable(),
+    isLate: z.boolean(),
+    food: z.enum(['none', 'a-little']),
+  })
+  .meta({ id: 'FoundingReply' });
+
+export const nestRequest = z
+  .strictObject({
+    workers: heads,
+    ahead: heads,
+    volumeMl: quantity('millilitres', 0, 10_000_000),
+    perHeadMl: quantity('millilitres', 0.001, 1000),
+    growsFungus: z.boolean().default(false),
+  })
+  .meta({ id: 'NestRequest' });
+
+export const nestReply = z
+  .object({
+    fullPct: z.number(),
+    verdict: z.enum(['far-too-large', 'too-large', 'right', 'full']),
+    closeMl: z.number().nullable(),
+    nextModuleMl: z.number().nullable(),
+  })
+  .meta({ id: 'NestReply' });
+
+export const tubsRequest = z
+  .strictObject({
+    profile: profileId,
+    needPerWeek: quantity('heads a week', 0, 1_000_000),
+    litresPerTub: quantity('litres', 0.1, 10_000),
+    temperatureC: degrees,
+    founders: quantity('heads', 2, 100_000, true).default(10),
+  })
+  .meta({ id: 'TubsRequest' });
+
+export const tubsReply = z
+  .object({ harvestPerTub: z.number(), tubs: z.int().nullable(), readyWeeks: z.int().nullable() })
+  .meta({ id: 'TubsReply' });
+
+export const countRequest = z
+  .strictObject({ counted: quantity('heads', 1, 1_000_000, true), sharePct: quantity('percent', 0.1, 100) })
+  .meta({ id: 'CountRequest' });
+
+export const countReply = z.object({ heads: z.int(), low: z.int(), high: z.int() }).meta({ id: 'CountReply' });
+
 // ---- one colony of the house ----
 
 /** What the course of a colony or culture is worked out from, on the device itself. */
@@ -142,8 +257,124 @@ export const colonyFacts = z
     estimated: z.array(z.string()),
     queens: z.int(),
     temperatureC: z.number(),
+    /** Week by week, with the rest that is on, planned, or usual. */
+    temperaturesC: z.array(z.number()),
     roomForHeads: z.number().nullable(),
+    /** The day of the last count. */
+    countedOn: day,
+    countSpread: z.number(),
+    /** Of ants the workers, of others all. */
+    heads: z.number(),
+    /** What the last count says against the one before; null where there are not two. */
+    verdict: z.enum(COUNT_VERDICTS).nullable(),
+    /** Of ants: how the workers are likely to be built. */
+    castes: z.array(z.object({ id: z.string(), count: z.number() })),
+    /** Of a queen without workers. */
+    founding: z.object({ beganOn: day, seen: z.record(z.string(), day), ...foundingReply.shape }).nullable(),
+    /** Of ants in a nest. */
+    nest: z
+      .object({
+        volumeMl: z.number(),
+        chambers: z.int(),
+        perHeadMl: z.number(),
+        growsFungus: z.boolean(),
+        tubeBoreMm: z.number().nullable(),
+        outworldL: z.number().nullable(),
+      })
+      .nullable(),
     rest: restKind.nullable(),
   })
   .meta({ id: 'ColonyFacts' });
 export type ColonyFacts = z.infer<typeof colonyFacts>;
+
+/** Cultures and colonies of the house side by side. */
+export const colonyBoard = z
+  .object({
+    asOf: day,
+    colonies: z.array(
+      z.object({
+        residentId: id,
+        heads: z.number(),
+        countedOn: day,
+        roomForHeads: z.number().nullable(),
+        fullPct: z.number().nullable(),
+        /** Crowded from that day on. */
+        splitOn: day.nullable(),
+        lastingHarvestPerWeek: z.number().nullable(),
+        verdict: z.enum(COUNT_VERDICTS).nullable(),
+        /** The group of this house it was taken out of. */
+        outOfId: id.nullable(),
+        /** The last day on which some were taken out to begin another tub. */
+        partedOn: day.nullable(),
+        isFounding: z.boolean(),
+        isResting: z.boolean(),
+      }),
+    ),
+  })
+  .meta({ id: 'ColonyBoard' });
+export type ColonyBoard = z.infer<typeof colonyBoard>;
+
+// ---- winter rest of the house ----
+
+const counted = z.object({ on: day, heads: z.number() }).nullable();
+
+/** A place to rest: a room of the house with what it holds. */
+const restPlace = z.object({
+  roomId: id,
+  name: z.string(),
+  temperatureC: z.number(),
+  from: z.enum(['readings', 'set', 'usual']),
+});
+
+/** The winter of one resident: its kind, and the rest that is planned or under way. */
+export const residentRest = z
+  .object({
+    residentId: id,
+    asOf: day,
+    kind: restKind.nullable(),
+    roomC: z.number(),
+    places: z.array(restPlace),
+    rest: z
+      .object({
+        id,
+        plannedOn: day,
+        roomId: id,
+        place: z.string(),
+        placeC: z.number(),
+        roomC: z.number(),
+        warnings: z.array(z.enum(REST_WARNINGS)),
+        course: restCourse,
+        degreeHours: degreeHours.nullable(),
+        /** Day by day the mean of the probe in its place, since it was cooled. C */
+        measured: z.array(z.object({ on: day, temperatureC: z.number() })),
+        alarms: z.array(alarm.extend({ probe: z.string(), probeId: id })),
+        before: counted,
+        after: counted,
+      })
+      .nullable(),
+  })
+  .meta({ id: 'ResidentRest' });
+export type ResidentRest = z.infer<typeof residentRest>;
+
+/** Who needs a rest, who may have one, who must not; and how far each is. */
+export const restBoard = z
+  .object({
+    asOf: day,
+    rests: z.array(
+      z.object({
+        residentId: id,
+        need: z.enum(['must', 'may', 'never']),
+        why: z.string(),
+        /** The usual season of its kind, of this winter or the next. */
+        beginsOn: day.nullable(),
+        endsOn: day.nullable(),
+        phase: z.enum(REST_PHASES).nullable(),
+        targetC: z.number().nullable(),
+        /** The next step to do. */
+        next: z.object({ on: day, what: z.enum(REST_ACTS) }).nullable(),
+        alarms: z.int(),
+      }),
+    ),
+  })
+  .meta({ id: 'RestBoard' });
+export type RestBoard = z.infer<typeof restBoard>;

@@ -12,7 +12,25 @@ import {
   ventsReply,
   ventsRequest,
 } from './climate';
-import { colonyReply, colonyRequest, populationReply, populationRequest, restReply, restRequest } from './colony';
+import { hatchReply, hatchRequest, meetingReply, meetingRequest } from './broods';
+import {
+  colonyReply,
+  colonyRequest,
+  populationReply,
+  populationRequest,
+  restReply,
+  restRequest,
+  countReply,
+  countRequest,
+  foundingReply,
+  foundingRequest,
+  nestReply,
+  nestRequest,
+  restCourseReply,
+  restCourseRequest,
+  tubsReply,
+  tubsRequest,
+} from './colony';
 import {
   feederCultureReply,
   feederCultureRequest,
@@ -201,6 +219,48 @@ export const engineEndpoints = {
     summary: 'A winter rest by steps with their days for the hemisphere, and what speaks against its place or time.',
     body: restRequest,
     reply: restReply,
+  },
+  restCourse: {
+    ...routes.restCourse,
+    summary: 'A rest under way: what is due, what moves because a step is late, and degree-hours outside the band.',
+    body: restCourseRequest,
+    reply: restCourseReply,
+  },
+  founding: {
+    ...routes.founding,
+    summary: 'When a founding queen has her first workers, from the brood that was seen.',
+    body: foundingRequest,
+    reply: foundingReply,
+  },
+  nest: {
+    ...routes.nest,
+    summary: 'How full an ant nest is, what of it to close, and how large the next module may be.',
+    body: nestRequest,
+    reply: nestReply,
+  },
+  tubs: {
+    ...routes.tubs,
+    summary: 'How many tubs of a culture meet a weekly need, and how long a new one takes.',
+    body: tubsRequest,
+    reply: tubsReply,
+  },
+  count: {
+    ...routes.count,
+    summary: 'Heads in all from those counted in a picture of a part, with the band of the doubt.',
+    body: countRequest,
+    reply: countReply,
+  },
+  hatch: {
+    ...routes.hatch,
+    summary: 'When eggs hatch and how many a week; with a wish, how many to freeze.',
+    body: hatchRequest,
+    reply: hatchReply,
+  },
+  meeting: {
+    ...routes.meeting,
+    summary: 'When moths come out of their cocoons, and which to hold back so that both sexes meet.',
+    body: meetingRequest,
+    reply: meetingReply,
   },
   prey: {
     ...routes.prey,

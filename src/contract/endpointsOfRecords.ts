@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { colonyFacts } from './colony';
+import { broodBoard } from './broods';
+import { colonyBoard, colonyFacts, residentRest, restBoard } from './colony';
 import { moultFacts, residentBatch, residentMoult } from './growth';
 import { boxSize } from './housing';
 import { day, id, oneOf, profileId } from './primitives';
@@ -291,6 +292,27 @@ export const recordEndpoints = {
     summary: 'What the course of a colony or culture, and its winter rest, are worked out from.',
     params: byId,
     reply: colonyFacts,
+  },
+  residentRest: {
+    ...routes.residentRest,
+    summary: 'The winter of a resident: the rest that is planned or under way, step by step, and its place.',
+    params: byId,
+    reply: residentRest,
+  },
+  rests: {
+    ...routes.rests,
+    summary: 'Who needs a winter rest, who may have one and who must not; and how far each is.',
+    reply: restBoard,
+  },
+  colonies: {
+    ...routes.colonies,
+    summary: 'Colonies and cultures side by side: room, the day to split, what may be taken out, what counts say.',
+    reply: colonyBoard,
+  },
+  broods: {
+    ...routes.broods,
+    summary: 'Eggs by the week in which they hatch, what keeping them would take, and moths that are to meet.',
+    reply: broodBoard,
   },
   residentMoult: {
     ...routes.residentMoult,

@@ -50,6 +50,12 @@ export const profileId = z
   })
   .max(60);
 
+/** The name of a stage, or of a size of feeder. */
+export const stageName = z
+  .string()
+  .max(40)
+  .regex(/^[a-z]+(-[a-z]+)*$/, { error: 'Must be the name of a stage, for example larva.' });
+
 /** The form of a scientific name; a refusal says how it would be written. */
 export const scientificName = line('a scientific name', 90).superRefine((text, context) => {
   const check = checkScientificName(text);

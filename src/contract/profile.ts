@@ -16,6 +16,7 @@ import {
   type CareProfile,
   type FitRule,
   type Ground,
+  REGULAR_WORKS,
 } from '@/core/profiles/profile';
 import { profileId, quantity } from './primitives';
 
@@ -95,6 +96,9 @@ const bandOf = (value: z.ZodNumber) =>
     .strictObject({ min: value, max: value, ...ground })
     .refine(withSource, sourceMissing)
     .refine(inOrder, outOfOrder);
+
+/** Days from the shortest to the longest that is usual. */
+export const daysBand = bandOf(quantity('days', 0, 3650));
 
 /** A band of temperatures with what it rests on. C */
 export const temperatureBand = bandOf(degrees);
@@ -248,7 +252,7 @@ export const careProfile = z
     diet: diet.optional(),
     work: z.array(
       z.strictObject({
-        work: z.enum(['water', 'mist', 'calcium']),
+        work: z.enum(REGULAR_WORKS),
         stages,
         everyDays: z.number().positive(),
         toleranceDays: z.number().nonnegative(),

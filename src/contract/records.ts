@@ -13,7 +13,21 @@ import {
 import { dishArea, factors, heat } from './climate';
 import { CONDITIONS } from '@/core/feeding/prey';
 import { dish, itemId, schools } from './feeding';
-import { day, id, instant, instar, line, mm, oneOf, profileId, quantity, scientificName } from './primitives';
+import {
+  day,
+  id,
+  instant,
+  instar,
+  line,
+  mm,
+  oneOf,
+  profileId,
+  quantity,
+  scientificName,
+  stageName,
+} from './primitives';
+import { surplusWish } from './broods';
+import { MATINGS } from '@/core/broods/eggs';
 import { wetness } from './substrate';
 
 // ---- shelves ----
@@ -122,10 +136,7 @@ export const instars = z.record(
 );
 const heads = quantity('animals', 1, 1_000_000, true);
 /** How many of each stage: {"larva": 40}. */
-const stageCounts = z.record(
-  z.string().regex(/^[a-z]+$/, { error: 'Must be the name of a stage, for example larva.' }),
-  quantity('animals', 0, 10_000_000, true),
-);
+const stageCounts = z.record(stageName, quantity('animals', 0, 10_000_000, true));
 
 export const resident = z
   .object({
@@ -262,6 +273,41 @@ export const newEntry = z
       z.strictObject({ kind: z.literal('searched'), ...aboutResident, answers }),
       /** The lime was looked at, and replaced where it was worn or pink. */
       z.strictObject({ kind: z.literal('calcium'), ...aboutResident }),
+      /** The soil was searched for clutches: how many eggs were found, and how many of them went into the freezer. */
+      z.strictObject({
+        kind: z.literal('clutch'),
+        ...aboutResident,
+        eggs: quantity('eggs', 0, 100_000, true).optional(),
+        frozen: quantity('eggs', 0, 100_000, true).optional(),
+      }),
+      z.strictObject({ kind: z.literal('barrier'), ...aboutResident }),
+      z.strictObject({ kind: z.literal('rubbish'), ...aboutResident }),
+      /** Of eggs: when they were laid, and whether the mother had been with a male. */
+      z.strictObject({
+        kind: z.literal('laid'),
+        ...aboutResident,
+        laidFrom: day,
+        laidTo: day.optional(),
+        mating: oneOf(MATINGS),
+      }),
+      /** Of eggs: what is to become of those that hatch. */
+      z.strictObject({ kind: z.literal('surplus'), ...aboutResident, ...surplusWish }),
+      /** A founding queen's first eggs, larvae or pupae were seen. */
+      z.strictObject({ kind: z.literal('brood-seen'), ...aboutResident, stage: stageName }),
+      /** Put together for a night. */
+      z.strictObject({ kind: z.literal('paired'), ...aboutResident, withId: id.optional() }),
+      /** A winter rest in one of the rooms of the house; left out, it begins with its season, or today. */
+      z.strictObject({
+        kind: z.literal('rest-planned'),
+        ...aboutResident,
+        roomId: id,
+        startOn: day.optional(),
+        /** What the place holds, where no probe says. */
+        placeC: quantity('degrees Celsius', -20, 40).optional(),
+      }),
+      z.strictObject({ kind: z.literal('rest-step'), ...aboutResident, step: line('the key of a step', 20), answers }),
+      /** Given up, or broken off. */
+      z.strictObject({ kind: z.literal('rest-ended'), ...aboutResident }),
       z.strictObject({ kind: z.literal('watered'), ...aboutResident }),
       z.strictObject({
         kind: z.literal('damped'),
@@ -298,6 +344,9 @@ export const newEntry = z
         /** Of a colony or a culture: how many of each stage, and how many queens. */
         stages: stageCounts.optional(),
         queens: quantity('queens', 0, 1000, true).optional(),
+        /** Counted in a picture or by eye: between which numbers the truth is likely to lie. */
+        headsLow: heads.optional(),
+        headsHigh: heads.optional(),
         condition: oneOf(CONDITIONS).optional(),
       }),
       z.strictObject({ kind: z.literal('sexed'), ...aboutResident, sex, by: sexEvidence }),
@@ -328,7 +377,7 @@ export const newEntry = z
     ],
     {
       error:
-        'Must be one of offered, eaten, refused, searched, calcium, watered, damped, misted, felt, looked, sign, moulted, measured, sexed, noted, hatched, died, passed-on, moved, soil-set.',
+        'Must be one of offered, eaten, refused, searched, calcium, clutch, barrier, rubbish, laid, surplus, brood-seen, paired, rest-planned, rest-step, rest-ended, watered, damped, misted, felt, looked, sign, moulted, measured, sexed, noted, hatched, died, passed-on, moved, soil-set.',
     },
   )
   .meta({ id: 'NewEntry' });
@@ -341,6 +390,16 @@ export const ENTRY_KINDS = [
   'refused',
   'searched',
   'calcium',
+  'clutch',
+  'barrier',
+  'rubbish',
+  'laid',
+  'surplus',
+  'brood-seen',
+  'paired',
+  'rest-planned',
+  'rest-step',
+  'rest-ended',
   'watered',
   'damped',
   'misted',

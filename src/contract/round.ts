@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { MOULT_SIGNS } from '@/core/profiles/profile';
 import type { Job, LeaveAlone } from '@/core/plan/work';
+import { REST_ACTS } from '@/core/season/rest';
 import { jobMeal } from './feeding';
 import { day, id, instant } from './primitives';
 import { alarm } from './readings';
@@ -19,6 +20,7 @@ const reason = z.discriminatedUnion('code', [
   }),
   z.object({ code: z.literal('dry-air'), humidityPct: z.number(), minPct: z.number(), hours: z.number() }),
   z.object({ code: z.literal('alarms'), alarms: z.array(alarm.extend({ probe: z.string(), probeId: id })) }),
+  z.object({ code: z.literal('rest'), plannedOn: day, lateDays: z.int() }),
   z.object({ code: z.literal('home-fails'), rules: z.array(z.string()) }),
 ]);
 
@@ -34,6 +36,10 @@ export const job = z
       'mist',
       'water',
       'calcium',
+      'clutch',
+      'barrier',
+      'rubbish',
+      'rest',
       'soil',
       'mend',
       'rehouse',
@@ -45,6 +51,7 @@ export const job = z
     meal: jobMeal.optional(),
     soil: z.object({ fromMm: z.number(), toMm: z.number() }).optional(),
     water: z.object({ ml: z.number(), where: z.enum(['damp-end', 'throughout']) }).optional(),
+    rest: z.object({ restId: id, key: z.string(), what: z.enum(REST_ACTS), targetC: z.number() }).optional(),
     doneBy: id.optional(),
     alsoBy: z.string().optional(),
   })
@@ -59,6 +66,7 @@ const leaveAlone = z.discriminatedUnion('code', [
     endsOn: day.nullable(),
   }),
   z.object({ code: z.literal('hardening'), feedFrom: day }),
+  z.object({ code: z.literal('resting'), since: day, endsOn: day }),
 ]) satisfies z.ZodType<LeaveAlone>;
 
 /** One day's walk: a stop for every resident with work, or to be left alone, in shelf order. */

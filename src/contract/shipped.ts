@@ -1,5 +1,6 @@
 import boxSizeFile from '@data/boxSizes.json';
 import dubiaRoach from '@data/feeders/dubia-roach.json';
+import eggFile from '@data/eggs.json';
 import fieldCricket from '@data/feeders/field-cricket.json';
 import fruitFly from '@data/feeders/fruit-fly.json';
 import largeFruitFly from '@data/feeders/large-fruit-fly.json';
@@ -34,10 +35,13 @@ import springtail from '@data/profiles/springtail.json';
 import stickInsect from '@data/profiles/stick-insect.json';
 import treeTarantula from '@data/profiles/tree-tarantula.json';
 import whipSpider from '@data/profiles/whip-spider.json';
+import mothFile from '@data/moths.json';
 import populationFile from '@data/populations.json';
 import restFile from '@data/rest.json';
 import speciesFile from '@data/species.json';
 import stillnessFile from '@data/stillness.json';
+import type { EggKind } from '@/core/broods/eggs';
+import type { MothKind } from '@/core/broods/emergence';
 import type { PopulationKind } from '@/core/colony/kind';
 import type { FeederKind, Food } from '@/core/feeding/food';
 import type { StillnessGuide } from '@/core/growth/stillness';
@@ -112,3 +116,9 @@ export const shippedPopulations = populationFile as unknown as readonly Populati
 
 /** Who rests in winter, and how. */
 export const shippedRests = restFile as unknown as readonly RestKind[];
+
+/** How eggs are kept, and when they hatch. */
+export const shippedEggs = eggFile as unknown as readonly EggKind[];
+
+/** How moths come out of their cocoons. */
+export const shippedMoths = mothFile as unknown as readonly MothKind[];

@@ -4,14 +4,17 @@ import { BASES, SILHOUETTES, type Diet } from '@/core/profiles/profile';
 import { boxSize } from './housing';
 import { scientificName } from './primitives';
 import { careProfile, speciesOverrides } from './profile';
+import { eggKind, mothKind } from './broods';
 import { populationKind, restKind } from './colony';
 import { feederKind, food } from './feeding';
 import {
   shippedBoxSizes,
+  shippedEggs,
   shippedFeeders,
   shippedFoods,
   shippedMaterials,
   shippedMixes,
+  shippedMoths,
   shippedPopulations,
   shippedProfiles,
   shippedRests,
@@ -60,6 +63,8 @@ export function checkShippedData(): void {
   check('data/foods.json', z.array(food), shippedFoods);
   check('data/populations.json', z.array(populationKind), shippedPopulations);
   check('data/rest.json', z.array(restKind), shippedRests);
+  check('data/eggs.json', z.array(eggKind), shippedEggs);
+  check('data/moths.json', z.array(mothKind), shippedMoths);
   const foodIds = new Set(shippedFoods.map((each) => each.id));
   const profileIds = new Set(shippedProfiles.map((profile) => profile.id));
   const mixIds = new Set(shippedMixes.map((each) => each.id));
@@ -68,8 +73,8 @@ export function checkShippedData(): void {
     ...shippedProfiles.flatMap(({ id, making }) =>
       making.mixes.filter((name) => !mixIds.has(name)).map((name) => `${id}: ${name}`),
     ),
-    ...[...shippedPopulations, ...shippedRests].flatMap((each) =>
-      each.profiles.filter((name) => !profileIds.has(name)).map((name) => `populations or rest: ${name}`),
+    ...[...shippedPopulations, ...shippedRests, ...shippedEggs, ...shippedMoths].flatMap((each) =>
+      each.profiles.filter((name) => !profileIds.has(name)).map((name) => `populations, rest or broods: ${name}`),
     ),
     ...shippedProfiles
       .filter(({ id }) => !shippedRests.some((rest) => rest.profiles.includes(id)))

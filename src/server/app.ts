@@ -14,6 +14,7 @@ import { computeHandlers } from './resources/compute';
 import { computeClimateHandlers } from './resources/computeClimate';
 import type { Deps } from './resources/deps';
 import { entryHandlers } from './resources/entries';
+import { broodHandlers } from './resources/broods';
 import { colonyHandlers } from './resources/colony';
 import { feedingHandlers } from './resources/feeding';
 import { schoolHandlers } from './resources/schools';
@@ -27,6 +28,7 @@ import { photoRoute } from './resources/photos';
 import { probeHandlers } from './resources/probes';
 import { profileHandlers } from './resources/profiles';
 import { residentHandlers } from './resources/residents';
+import { restHandlers } from './resources/rests';
 import { roomHandlers } from './resources/rooms';
 import { roundHandlers } from './resources/round';
 import { shelfHandlers } from './resources/shelves';
@@ -77,6 +79,8 @@ export function createApp(options: AppOptions): Express {
     ...computeClimateHandlers(options),
     ...growthHandlers(options),
     ...colonyHandlers(options),
+    ...restHandlers(options),
+    ...broodHandlers(options),
     ...feedingHandlers(options),
     ...schoolHandlers(options),
     ...storeHandlers(options),

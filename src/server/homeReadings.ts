@@ -11,7 +11,7 @@ export const ALARM_DAYS = 10;
 export function homeAlarms(
   probes: Pick<Probe, 'id' | 'name' | 'kind'>[],
   readings: Map<string, MarkedReading[]>,
-  climate: Climate,
+  climate: Pick<Climate, 'humidityPct' | 'temperatureC' | 'bearsHours'>,
   now: number,
 ): ProbeAlarm[] {
   return probes

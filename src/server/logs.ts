@@ -18,5 +18,6 @@ const logEntry = ({ id, kind, on, at, data }: Entry): LogEntry => ({
   at,
   sign: MOULT_SIGNS.find((known) => known === data.sign),
   ...(typeof data.alsoBy === 'string' && { alsoBy: data.alsoBy }),
+  ...(typeof data.step === 'string' && { step: data.step }),
   ...(Array.isArray(data.dishes) && { dishes: data.dishes }),
 });

@@ -16,6 +16,7 @@ import type { Queries } from './storage/database';
 import { entriesForRound } from './storage/entries';
 import { findHome } from './storage/homes';
 import type { Ever } from './storage/residents';
+import { restsUnderWay } from './rests';
 import { residentOn } from './today';
 
 type Offer = Extract<NewEntry, { kind: 'offered' }>;
@@ -50,10 +51,18 @@ export async function requireOffer(
   return { ...(dishes && { dishes }), ...(quiet && { inQuiet: 1 }) };
 }
 
-const quietWords = (quiet: LeaveAlone) =>
-  quiet.code === 'hardening'
-    ? `Its new skin hardens until ${quiet.feedFrom}. Send insist: true to offer food all the same.`
-    : `It is about to moult (${quiet.signs.join(', ')}). Send insist: true to offer food all the same.`;
+const quietWords = (quiet: LeaveAlone) => `${whyQuiet(quiet)} Send insist: true to offer food all the same.`;
+
+function whyQuiet(quiet: LeaveAlone): string {
+  switch (quiet.code) {
+    case 'hardening':
+      return `Its new skin hardens until ${quiet.feedFrom}.`;
+    case 'premoult':
+      return `It is about to moult (${quiet.signs.join(', ')}).`;
+    case 'resting':
+      return `It is in its winter rest until about ${quiet.endsOn}: food in it would rot.`;
+  }
+}
 
 /** A dish with what is known of its feeder. @throws Problem when there is no such food, or nothing is said of how much */
 function knownDish(dish: Dish, index: number): Dish {
@@ -77,7 +86,8 @@ async function quietOn(queries: Queries, care: CareBook, resident: Ever, on: str
   // Only where something was noticed is the moult forecast worth its time.
   const home = noticedSigns(log, on).length > 0 ? await findHome(queries, resident.homeId) : undefined;
   const moult = home && moultOutlook(care, await growthFactsOf(queries, resident, on, now), resident, home, log, on);
-  return quietTime({ ...residentOn(care, resident, log, on), moult }, on);
+  const rest = (await restsUnderWay(queries, [resident], on, now)).get(resident.id);
+  return quietTime({ ...residentOn(care, resident, log, on), moult, rest }, on);
 }
 
 /** Whether a moult is close, and when; undefined where no sign was seen, and for those that moult no more. */

@@ -18,6 +18,7 @@ import { entriesForRound } from './storage/entries';
 import { listResidents } from './storage/residents';
 import { listCultures } from './storage/store';
 import { residentOn, tableOf, type Table } from './today';
+import { restsOf } from './rests';
 
 const WEEKS = 12;
 
@@ -40,11 +41,13 @@ export async function supplyPlanOf(queries: Queries, supplier: Supplier, today: 
 async function eatersOf(queries: Queries, residents: readonly Resident[], table: Table, today: Day): Promise<Eater[]> {
   const care = await careOf(queries);
   const logs = logsOf(await entriesForRound(queries, today));
+  const rests = await restsOf(queries, residents, today);
   return residents.flatMap((resident) => {
     const log = logs.get(resident.id) ?? [];
     const eater = residentOn(care, resident, log, today, table);
     if (!eater.profile.feeding && !eater.profile.diet) return [];
-    const leaveAlone = quietTime(eater, today);
+    const rest = rests.get(resident.id);
+    const leaveAlone = quietTime({ ...eater, rest: rest && { ...rest, alarms: [] } }, today);
     const quietUntil = leaveAlone?.code === 'hardening' ? leaveAlone.feedFrom : leaveAlone?.endsOn;
     return [
       {

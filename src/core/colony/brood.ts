@@ -1,5 +1,5 @@
 import { paceAt, type PopulationKind } from './kind';
-import { eggsLaid } from './laying';
+import { eggsLaid, layingOf } from './laying';
 
 /** The young beside so many grown ones with room for all: as many as are laid while a stage lasts, less those that die. */
 function youngBeside(
@@ -11,7 +11,7 @@ function youngBeside(
   const pace = paceAt(kind, temperatureC);
   const isResting = temperatureC < kind.warmth.restBelowC.value;
   const young: Record<string, number> = {};
-  let arriving = isResting ? 0 : eggsLaid(kind.laying, adults, queens, pace);
+  let arriving = isResting ? 0 : eggsLaid(layingOf(kind.laying, queens), adults, pace);
   for (const { id, days, weeklyDeathPct } of kind.young) {
     const weeks = pace > 0 ? days.value / 7 / pace : 0;
     const lives = (1 - weeklyDeathPct.value / 100) ** weeks;

@@ -9,6 +9,15 @@ export interface YoungStage {
   weeklyDeathPct: Fact;
 }
 
+/** Workers of one build. The first caste is what the others leave over. */
+export interface Caste {
+  id: string;
+  /** Of all workers, in a very large colony. % */
+  mostSharePct?: Fact;
+  /** Half of that share is reached with so many workers. */
+  halfAtWorkers?: Fact;
+}
+
 /** How a kind that is counted and not named multiplies. */
 export interface PopulationKind extends Ground {
   /** Ids of the care profiles that it holds for. */
@@ -36,6 +45,10 @@ export interface PopulationKind extends Ground {
   /** So many live in a litre before no more is bred; of ants their nest says. */
   headsPerL?: Fact;
   queensAtMost?: number;
+  /** Of ants: whether a young queen seals herself in and lives off herself until her first workers. */
+  founding?: { isSealed: boolean } & Ground;
+  /** Of ants whose workers differ, the smallest first. */
+  castes?: Caste[];
   /** Of rates between colonies of a kind: standard deviation of their logarithm. */
   spread: Fact;
 }
@@ -43,7 +56,10 @@ export interface PopulationKind extends Ground {
 /**
  * How fast a kind lives against the warmth of reference: 1 there, 0 at its base, no more beyond its optimum (degree-days).
  */
-export function paceAt({ warmth }: Pick<PopulationKind, 'warmth'>, temperatureC: number): number {
+export function paceAt(
+  { warmth }: { warmth: Pick<PopulationKind['warmth'], 'referenceC' | 'baseC' | 'optimumC'> },
+  temperatureC: number,
+): number {
   const { referenceC, baseC, optimumC } = warmth;
   const above = Math.min(temperatureC, optimumC.value) - baseC.value;
   return Math.max(0, above) / (referenceC.value - baseC.value);

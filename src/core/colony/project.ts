@@ -1,9 +1,9 @@
 import { evenAt, evenSteps } from '@/core/growth/evenDraws';
 import { normalQuantile } from '@/core/growth/normal';
-import { numbersOf } from '@/core/growth/quantiles';
+import { numbersFinder, numbersOf } from '@/core/growth/quantiles';
 import { Refusal } from '@/core/refusal';
 import { paceAt, requireCounts, stagesOf, type PopulationKind } from './kind';
-import { eggsLaid } from './laying';
+import { eggsLaid, layingOf } from './laying';
 
 export interface ColonyQuestion {
   kind: PopulationKind;
@@ -18,6 +18,8 @@ export interface ColonyQuestion {
   harvestPerWeek?: number | undefined;
   /** As many as there is room for; for ever if left out. */
   roomForHeads?: number | undefined;
+  /** How far the count may be off: standard deviation of its logarithm; 0 where every head was counted. */
+  countSpread?: number | undefined;
   /** 1 to 4000; 500 if left out. */
   draws?: number | undefined;
 }
@@ -52,11 +54,12 @@ const MOST_STEPS = 4;
 /** In rest nothing ages as fast. From memory */
 const RESTING_AGE = 0.2;
 
-/** Rates of one draw against the usual. */
+/** Rates of every draw against the usual, and what was counted against what there is. */
 interface Rates {
-  laying: number;
-  pace: number;
-  death: number;
+  laying: Float64Array;
+  pace: Float64Array;
+  death: Float64Array;
+  counts: Float64Array;
 }
 
 /** What stands still during a projection, worked out once. */
@@ -74,41 +77,35 @@ interface Plan {
 /**
  * Follows a colony or a culture week by week: eggs are laid by females or by a queen whose workers feed her brood, young
  * grow on by degree-days through steps of equal length, the grown die of age, some are taken out, and no more is bred
- * than there is room for. Nothing is laid in rest. Rates differ from colony to colony: each draw has its own, and the
- * bands are the tenth and the ninetieth percentile of all.
+ * than there is room for. Nothing is laid in rest. Rates differ from colony to colony, and what was estimated may have
+ * been more or less: each draw has its own, and the bands are the tenth and the ninetieth percentile of all.
  * @throws Refusal for a stage that the kind does not have, more queens than it bears, or temperatures that do not match
  */
 export function projectColony(question: ColonyQuestion): ColonyForecast {
   const plan = planOf(question);
-  const { kind, weeks, draws = 500 } = question;
+  const { kind, weeks, draws = 500, countSpread = 0 } = question;
   const names = stagesOf(kind);
-  // Week by week the values of all draws beside one another, as they are ordered afterwards.
-  const courses = names.map(() => new Float64Array((weeks + 1) * draws));
-  const totals = new Float64Array((weeks + 1) * draws);
   const firsts = new Float64Array(draws).fill(Infinity);
-  for (let draw = 0; draw < draws; draw += 1) {
-    follow(plan, ratesOf(draw, kind.spread.value), (week, heads, grown) => {
-      const at = week * draws + draw;
-      let total = 0;
-      for (let stage = 0; stage < heads.length; stage += 1) {
-        const count = heads[stage] as number;
-        (courses[stage] as Float64Array)[at] = count;
-        total += count;
-      }
-      totals[at] = total;
-      if (grown >= 1 && week < (firsts[draw] as number)) firsts[draw] = week;
-    });
-  }
-  const bandIn = (course: Float64Array, week: number) => numbersOf(course.subarray(week * draws, (week + 1) * draws));
-  const series = Array.from({ length: weeks + 1 }, (_, week): ColonyWeek => {
+  const [bandOf, bandOfTotal] = [names.map(() => numbersFinder(draws)), numbersFinder(draws)];
+  const series: ColonyWeek[] = [];
+  follow(plan, ratesOf(draws, kind.spread.value, countSpread), (week, heads, total) => {
+    const grown = heads.at(-1) as Float64Array;
+    for (let draw = 0; draw < draws; draw += 1) {
+      if ((grown[draw] as number) >= 1 && week < (firsts[draw] as number)) firsts[draw] = week;
+    }
     const temperatureC = plan.temperatures[Math.min(week, weeks - 1)] ?? 0;
-    return {
+    series.push({
       week,
       temperatureC,
       isResting: temperatureC < kind.warmth.restBelowC.value,
-      stages: Object.fromEntries(names.map((name, stage) => [name, bandIn(courses[stage] as Float64Array, week)])),
-      total: bandIn(totals, week),
-    };
+      stages: Object.fromEntries(
+        names.map((name, stage) => [
+          name,
+          (bandOf[stage] as ReturnType<typeof numbersFinder>)(heads[stage] as Float64Array),
+        ]),
+      ),
+      total: bandOfTotal(total),
+    });
   });
   const { roomForHeads } = question;
   const crowded =
@@ -122,15 +119,23 @@ export function projectColony(question: ColonyQuestion): ColonyForecast {
   };
 }
 
-/** The course of the usual colony alone, without bands: the grown ones week by week, and all heads. */
-export function usualCourse(question: ColonyQuestion): { grown: number[]; total: number[] } {
+/** The course of the usual colony alone, without bands: the grown ones week by week, all heads, and how it stands last. */
+export function usualCourse(question: ColonyQuestion): {
+  grown: number[];
+  total: number[];
+  last: Record<string, number>;
+} {
   const plan = planOf(question);
-  const [grown, total]: [number[], number[]] = [[], []];
-  follow(plan, { laying: 1, pace: 1, death: 1 }, (_week, heads, adults) => {
-    grown.push(adults);
-    total.push(heads.reduce((sum, count) => sum + count, 0));
+  const names = stagesOf(question.kind);
+  const [grown, all]: [number[], number[]] = [[], []];
+  let last: Record<string, number> = {};
+  const one = Float64Array.of(1);
+  follow(plan, { laying: one, pace: one, death: one, counts: one }, (week, heads, total) => {
+    grown.push(heads.at(-1)?.[0] ?? 0);
+    all.push(total[0] ?? 0);
+    if (week === question.weeks) last = Object.fromEntries(names.map((name, stage) => [name, heads[stage]?.[0] ?? 0]));
   });
-  return { grown, total };
+  return { grown, total: all, last };
 }
 
 function planOf(question: ColonyQuestion): Plan {
@@ -155,87 +160,104 @@ function planOf(question: ColonyQuestion): Plan {
   };
 }
 
-/** Laying, pace and death are drawn apart. */
-const STEPS = evenSteps(3);
+/** Laying, pace, death and what was counted are drawn apart. */
+const STEPS = evenSteps(4);
 /** Colonies differ in their pace by so much of what they differ in laying: warmth sets it for all. From memory */
 const PACE_SPREAD_SHARE = 0.5;
 
-/** Rates of a draw: the same for every colony, so that the same question has the same answer. */
-function ratesOf(draw: number, spread: number): Rates {
-  const at = (rate: number, times: number) => Math.exp(times * spread * normalQuantile(evenAt(draw, STEPS[rate] ?? 0)));
-  return { laying: at(0, 1), pace: at(1, PACE_SPREAD_SHARE), death: at(2, 1) };
+/** Rates of all draws: the same for every colony, so that the same question has the same answer. */
+function ratesOf(draws: number, spread: number, countSpread: number): Rates {
+  const of = (rate: number, times: number) =>
+    Float64Array.from({ length: draws }, (_, draw) => Math.exp(times * normalQuantile(evenAt(draw, STEPS[rate] ?? 0))));
+  return {
+    laying: of(0, spread),
+    pace: of(1, PACE_SPREAD_SHARE * spread),
+    death: of(2, spread),
+    counts: of(3, countSpread),
+  };
 }
 
 /**
- * One course. `visit` is given the heads of each stage, grown ones last; what it is given is used again.
- * All that does not change from week to week is worked out before: this is run for every draw of every colony.
+ * All courses beside one another, week by week. `visit` is given for each stage the heads of every draw, grown ones last,
+ * and their total; what it is given is used again. All that does not change from draw to draw is worked out before, and
+ * what changes stays in numbers of its own: reading and writing lists is most of what this costs.
  */
 function follow(
   { kind, stages, paces, resting, question }: Plan,
   rates: Rates,
-  visit: (week: number, heads: Float64Array, grown: number) => void,
+  visit: (week: number, heads: readonly Float64Array[], total: Float64Array) => void,
 ): void {
   const { counts, queens = 0, weeks, harvestPerWeek = 0, roomForHeads = Infinity } = question;
-  const { laying } = kind;
+  const laying = layingOf(kind.laying, queens);
+  const draws = rates.laying.length;
   const many = stages.length;
-  const steps = stages.map((stage) => stage.steps);
-  // All steps of all stages in one row, the youngest first.
-  const row = new Float64Array(steps.reduce((sum, count) => sum + count, 0));
-  const heads = new Float64Array(many + 1);
-  let place = 0;
-  for (let stage = 0; stage < many; stage += 1) {
-    const count = counts[kind.young[stage]?.id ?? ''] ?? 0;
-    heads[stage] = count;
-    const last = place + (steps[stage] as number);
-    for (; place < last; place += 1) row[place] = count / (steps[stage] as number);
+  const steps = Int32Array.from(stages, (stage) => stage.steps);
+  const shares = Float64Array.from(stages, (stage) => stage.share);
+  const dies = Float64Array.from(stages, (stage) => stage.dies);
+  const width = steps.reduce((sum, count) => sum + count, 0);
+  const startOf = (count: number) => rates.counts.map((times) => count * times);
+  const countOf = (stage: number) => counts[kind.young[stage]?.id ?? ''] ?? 0;
+  const heads = [...stages.map((_, stage) => startOf(countOf(stage))), startOf(counts[kind.adults] ?? 0)];
+  const adults = heads[many] as Float64Array;
+  const total = Float64Array.from({ length: draws }, (_, draw) =>
+    heads.reduce((sum, all) => sum + (all[draw] ?? 0), 0),
+  );
+  // All steps of all stages of one draw in one row, the youngest first.
+  const rows = new Float64Array(draws * width);
+  for (let draw = 0, at = 0; draw < draws; draw += 1) {
+    stages.forEach(({ steps: parts }, stage) => {
+      for (let part = 0; part < parts; part += 1, at += 1) rows[at] = (heads[stage]?.[draw] ?? 0) / parts;
+    });
   }
-  let grown = counts[kind.adults] ?? 0;
   // Workers raised by a queen alone are small and live shorter: they are followed apart.
-  let firstOnes = 0;
-  const isFounding = kind.firstLifeDays !== undefined && grown < 1;
-  const agesInAWeek = (7 * rates.death) / kind.adultLifeDays.value;
-  const firstAge = kind.firstLifeDays ? (7 * rates.death) / kind.firstLifeDays.value : 0;
-  let total = grown;
-  for (let stage = 0; stage < many; stage += 1) total += heads[stage] as number;
-  heads[many] = grown;
-  visit(0, heads, grown);
+  const isFounding = kind.firstLifeDays !== undefined && (counts[kind.adults] ?? 0) < 1;
+  const firstOnes = new Float64Array(isFounding ? draws : 0);
+  const age = 7 / kind.adultLifeDays.value;
+  const firstAge = kind.firstLifeDays ? 7 / kind.firstLifeDays.value : 0;
+  visit(0, heads, total);
   for (let week = 0; week < weeks; week += 1) {
     const isResting = resting[week] === 1;
-    const pace = (paces[week] as number) * rates.pace;
+    const weekPace = paces[week] as number;
     const slower = isResting ? RESTING_AGE : 1;
-    const adults = grown + firstOnes;
-    const room = roomForHeads === Infinity ? 1 : Math.max(0, 1 - total / roomForHeads);
-    let arriving = isResting || room === 0 ? 0 : eggsLaid(laying, adults, queens, pace) * rates.laying * room;
-    total = 0;
-    place = 0;
-    for (let stage = 0; stage < many; stage += 1) {
-      const { share, dies } = stages[stage] as Plan['stages'][number];
-      const moves = Math.min(1, share * pace);
-      const lives = 1 - Math.min(1, dies * rates.death * slower);
-      const last = place + (steps[stage] as number);
-      let sum = 0;
-      for (; place < last; place += 1) {
-        const before = (row[place] as number) * lives;
-        const leaving = before * moves;
-        const rest = before - leaving + arriving;
-        // Numbers too small to matter are too small to reckon with: such doubles cost a hundred times as much.
-        const after = rest < NOBODY ? 0 : rest;
-        row[place] = after;
-        sum += after;
-        arriving = leaving < NOBODY ? 0 : leaving;
+    for (let draw = 0, at = 0; draw < draws; draw += 1) {
+      const pace = weekPace * (rates.pace[draw] as number);
+      const death = slower * (rates.death[draw] as number);
+      const before = adults[draw] as number;
+      const room = roomForHeads === Infinity ? 1 : 1 - (total[draw] as number) / roomForHeads;
+      let arriving =
+        isResting || room <= 0 ? 0 : eggsLaid(laying, before, pace) * (rates.laying[draw] as number) * room;
+      let all = 0;
+      for (let stage = 0; stage < many; stage += 1) {
+        const share = (shares[stage] as number) * pace;
+        const moves = share < 1 ? share : 1;
+        const dying = (dies[stage] as number) * death;
+        const lives = dying < 1 ? 1 - dying : 0;
+        let sum = 0;
+        for (let left = steps[stage] as number; left > 0; left -= 1, at += 1) {
+          const alive = (rows[at] as number) * lives;
+          const leaving = alive * moves;
+          const after = alive - leaving + arriving;
+          // Numbers too small to matter are too small to reckon with: such doubles cost a hundred times as much.
+          const rest = after < NOBODY ? 0 : after;
+          rows[at] = rest;
+          sum += rest;
+          arriving = leaving < NOBODY ? 0 : leaving;
+        }
+        (heads[stage] as Float64Array)[draw] = sum;
+        all += sum;
       }
-      heads[stage] = sum;
-      total += sum;
+      let small = isFounding ? (firstOnes[draw] as number) : 0;
+      let old = (before - small) * (1 - Math.min(1, age * death));
+      small *= 1 - Math.min(1, firstAge * death);
+      // The first brood is what comes while fewer than a handful are there.
+      if (isFounding && before < FIRST_BROOD) small += arriving;
+      else old += arriving;
+      old -= Math.min(harvestPerWeek, old);
+      if (isFounding) firstOnes[draw] = small;
+      adults[draw] = old + small;
+      total[draw] = all + old + small;
     }
-    grown *= 1 - Math.min(1, agesInAWeek * slower);
-    firstOnes *= 1 - Math.min(1, firstAge * slower);
-    // The first brood is what comes while fewer than a handful are there.
-    if (isFounding && adults < FIRST_BROOD) firstOnes += arriving;
-    else grown += arriving;
-    grown -= Math.min(harvestPerWeek, grown);
-    heads[many] = grown + firstOnes;
-    total += grown + firstOnes;
-    visit(week + 1, heads, grown + firstOnes);
+    visit(week + 1, heads, total);
   }
 }
 

@@ -2,6 +2,7 @@ import { evenAt, evenSteps } from './evenDraws';
 import { normalBelow, normalQuantile } from './normal';
 import type { Pace } from './pace';
 import { GROWTH_SPREAD, type GrowthPace } from './sizes';
+import { resample } from './resample';
 
 /** So many courses are drawn of every animal. */
 export const DRAWS = 4000;
@@ -109,26 +110,14 @@ export function sharePct({ days: [next] }: Drawn, within: number): number {
 }
 
 /**
- * The draws as the signs make them likely: those with a close moult come in as often as Bayes says. Taken at even steps
- * of the weights (systematic resampling), so that nothing is left to luck.
+ * The draws as the signs make them likely: those with a close moult come in as often as Bayes says.
  */
 export function weighted({ days, sizes }: Drawn, closeDays: number, priorPct: number, premoultPct: number): Drawn {
   const next = days[0] as Float64Array;
   const close = priorPct > 0 ? premoultPct / priorPct : 1;
   const late = priorPct < 100 ? (100 - premoultPct) / (100 - priorPct) : 1;
   const weightOf = (index: number) => ((next[index] as number) <= closeDays ? close : late);
-  let total = 0;
-  for (let index = 0; index < DRAWS; index += 1) total += weightOf(index);
-  const chosen = new Int32Array(DRAWS);
-  let taken = 0;
-  let sum = 0;
-  for (let index = 0; index < DRAWS; index += 1) {
-    sum += weightOf(index);
-    while (taken < DRAWS && ((taken + 0.5) * total) / DRAWS <= sum) {
-      chosen[taken] = index;
-      taken += 1;
-    }
-  }
+  const chosen = resample(DRAWS, weightOf);
   const pick = (values: Float64Array) => Float64Array.from(chosen, (index) => values[index] as number);
   return { days: days.map(pick), sizes: sizes.map(pick) };
 }

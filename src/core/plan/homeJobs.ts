@@ -2,10 +2,10 @@ import { pouredMl } from '@/core/climate/watering';
 import { fit, type Check, type FitAnswer } from '@/core/housing/fit';
 import { withMeanDepth } from '@/core/housing/soil';
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
-import type { Quantity } from '@/core/profiles/profile';
+import type { Quantity, RegularWork } from '@/core/profiles/profile';
 import { doneToday, LOOK_MINUTES } from './jobParts';
 import { latest } from './signs';
-import type { Job, ResidentToday } from './work';
+import type { Job, LogKind, ResidentToday } from './work';
 
 /** The work about the home: its water, what is done at regular times, and what is wrong with it. */
 export function homeJobs(resident: ResidentToday, today: Day): Job[] {
@@ -52,12 +52,21 @@ export function alarmJobs({ alarms: all = [], watering, log }: ResidentToday, to
   ];
 }
 
+/** The entry that does each regular work. */
+export const DONE_WITH = {
+  water: 'watered',
+  mist: 'misted',
+  calcium: 'calcium',
+  clutch: 'clutch',
+  barrier: 'barrier',
+  rubbish: 'rubbish',
+} as const satisfies Record<RegularWork['work'], LogKind>;
+
 function regularWork({ profile, stage, log }: ResidentToday, today: Day): Job[] {
-  const doneWith = { water: 'watered', mist: 'misted', calcium: 'calcium' } as const;
   return profile.work
     .filter((work) => work.stages.includes(stage))
     .flatMap((work) => {
-      const last = latest(log, [doneWith[work.work], 'taken-in', 'moved'], addDays(today, -1));
+      const last = latest(log, [DONE_WITH[work.work], 'taken-in', 'moved'], addDays(today, -1));
       const dueOn = last ? addDays(last.on, work.everyDays) : today;
       if (dueOn > today) return [];
       const job: Job = {
@@ -68,7 +77,7 @@ function regularWork({ profile, stage, log }: ResidentToday, today: Day): Job[] 
         reason: last
           ? { code: 'since-last', days: daysBetween(last.on, today), on: last.on }
           : { code: 'never', since: today },
-        ...doneToday(log, [doneWith[work.work]], today),
+        ...doneToday(log, [DONE_WITH[work.work]], today),
       };
       return [job];
     });

@@ -10,8 +10,17 @@ const QUIET_FROM_PCT = 60;
 /** Signs that have stood for so many times as long as they show before a moult were something else. From memory */
 const SIGNS_STAND_TIMES = 2;
 
+/** That one is left alone for its rest: cooling, cold or warming up. */
+function restTime({ rest }: Pick<ResidentToday, 'rest'>): LeaveAlone | null {
+  if (!rest?.course.isQuiet) return null;
+  const { steps, endsOn } = rest.course;
+  return { code: 'resting', since: steps.find((step) => step.what === 'cool')?.on ?? endsOn, endsOn };
+}
+
 /** Why one is left alone on a day, and until when; null where it is not. */
 export function quietTime(resident: Omit<ResidentToday, 'home'>, today: Day): LeaveAlone | null {
+  const rests = restTime(resident);
+  if (rests) return rests;
   const { log, profile } = resident;
   const moult = latest(log, ['moulted'], today);
   if (moult) {

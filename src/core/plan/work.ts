@@ -6,6 +6,8 @@ import type { Day } from '@/core/measure/day';
 import type { AnimalMeasures } from '@/core/profiles/animal';
 import type { CareProfile, MoultSign, Schools, Stage } from '@/core/profiles/profile';
 import type { Alarm } from '@/core/readings/alarms';
+import type { RestAct } from '@/core/season/rest';
+import type { RestCourse } from '@/core/season/restCourse';
 import type { Hemisphere } from '@/core/season/year';
 
 /** What keepers write down about a resident that the round depends on. */
@@ -17,6 +19,10 @@ export type LogKind =
   | 'refused'
   | 'searched'
   | 'calcium'
+  | 'clutch'
+  | 'barrier'
+  | 'rubbish'
+  | 'rest-step'
   | 'watered'
   | 'damped'
   | 'misted'
@@ -35,6 +41,8 @@ export interface LogEntry {
   sign?: MoultSign | undefined;
   /** Another keeper who logged the same. */
   alsoBy?: string | undefined;
+  /** Of a winter rest: which step was done. */
+  step?: string | undefined;
   /** What was given, of an offer. */
   dishes?: readonly Dish[] | undefined;
 }
@@ -65,8 +73,18 @@ export interface ResidentToday extends AnimalMeasures {
   watering?: WateringOutlook | null | undefined;
   /** What the probes in its home say is wrong. */
   alarms?: ProbeAlarm[] | undefined;
+  /** The winter rest that it is in, or that is planned for it. */
+  rest?: RestUnderWay | undefined;
   /** How likely its moult is by the calendar and its signs, and when; only where signs were seen. */
   moult?: MoultOutlook | undefined;
+}
+
+export interface RestUnderWay {
+  /** The entry that planned it. */
+  id: string;
+  course: RestCourse;
+  /** The place is outside the band of the rest, or its probe says nothing. */
+  alarms: ProbeAlarm[];
 }
 
 export interface MoultOutlook {
@@ -87,6 +105,10 @@ export type JobKind =
   | 'mist'
   | 'water'
   | 'calcium'
+  | 'clutch'
+  | 'barrier'
+  | 'rubbish'
+  | 'rest'
   | 'soil'
   | 'mend'
   | 'rehouse';
@@ -99,6 +121,7 @@ export type Reason =
   | { code: 'dries'; by: 'damped' | 'felt' | 'weighed'; since: Day; dampWetness: number; dampWetnessMin: number }
   | { code: 'dry-air'; humidityPct: number; minPct: number; hours: number }
   | { code: 'alarms'; alarms: ProbeAlarm[] }
+  | { code: 'rest'; plannedOn: Day; lateDays: number }
   | { code: 'home-fails'; rules: string[] };
 
 export interface Job {
@@ -112,6 +135,8 @@ export interface Job {
   soil?: { fromMm: number; toMm: number };
   /** What to pour, and where. */
   water?: { ml: number; where: WateringOutlook['where'] };
+  /** The step of its winter rest, and what the place is to have from then on. */
+  rest?: { restId: string; key: string; what: RestAct; targetC: number };
   /** The entry with which it was done today, and who else had logged it. */
   doneBy?: string;
   alsoBy?: string;
@@ -125,7 +150,8 @@ export type JobMeal = Pick<Meal, 'eats' | 'dishes' | 'maxLengthMm' | 'prepared' 
  */
 export type LeaveAlone =
   | { code: 'premoult'; signs: MoultSign[]; since: Day; premoultPct: number | null; endsOn: Day | null }
-  | { code: 'hardening'; feedFrom: Day };
+  | { code: 'hardening'; feedFrom: Day }
+  | { code: 'resting'; since: Day; endsOn: Day };
 
 export interface DueWork {
   jobs: Job[];

@@ -241,9 +241,11 @@ export interface MealPlan extends Ground {
   preyCount: number;
 }
 
+export const REGULAR_WORKS = ['water', 'mist', 'calcium', 'clutch', 'barrier', 'rubbish'] as const;
+
 /** A piece of regular work whose interval depends on the stage. */
 export interface RegularWork extends Ground {
-  work: 'water' | 'mist' | 'calcium';
+  work: (typeof REGULAR_WORKS)[number];
   stages: Stage[];
   everyDays: number;
   toleranceDays: number;

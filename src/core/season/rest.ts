@@ -82,11 +82,11 @@ export interface RestQuestion {
 
 /** Fed well for so long before the last food, and empty before it is cooled. days, from memory */
 const FED_DAYS = 14;
-const EMPTY_DAYS = 4;
+export const EMPTY_DAYS = 4;
 /** Begun up to so much after its day a rest is merely late. days, chosen here */
 const LATE_DAYS = 21;
 /** The shortest rest that is worth the cooling. days, from memory */
-const SHORTEST_DAYS = 42;
+export const SHORTEST_DAYS = 42;
 /** From one season to the same of the other half of the world. days */
 const HALF_A_YEAR = 182;
 

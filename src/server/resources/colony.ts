@@ -1,37 +1,36 @@
-import { shippedRests } from '@/contract/shipped';
-import { usualStages, youngPerAdult } from '@/core/colony/brood';
+import { countedInPart, countSpread } from '@/core/colony/counting';
 import { lastingHarvest } from '@/core/colony/culture';
+import { castesOf } from '@/core/colony/castes';
+import { foundingState } from '@/core/colony/founding';
 import type { PopulationKind } from '@/core/colony/kind';
 import { projectMatrix } from '@/core/colony/matrix';
-import { projectColony, type Band } from '@/core/colony/project';
-import { innerVolumeL } from '@/core/housing/container';
-import { nestVolumeMl } from '@/core/housing/nest';
+import { nestAdvice } from '@/core/colony/nestSteps';
+import { projectColony, usualCourse, CROWDED_SHARE, type Band } from '@/core/colony/project';
+import { tubsFor } from '@/core/colony/tubs';
 import { addDays, type Day } from '@/core/measure/day';
-import type { CareProfile } from '@/core/profiles/profile';
-import { restPlan } from '@/core/season/rest';
-import type { Home } from '@/contract/records';
-import { careOf } from '../care';
-import { warmthIn } from '../house';
+import type { ColonyFacts } from '@/contract/colony';
+import { coloniesOf } from '../colonies';
 import type { Handlers } from '../http/mount';
 import { invalid, notFound } from '../http/problem';
+import { groupBy } from '../groupBy';
 import { populationOf } from '../populations';
-import { lastStageCount } from '../storage/entries';
-import { findHome } from '../storage/homes';
-import { findResident } from '../storage/residents';
+import { restsOf } from '../rests';
+import { entriesOfKinds } from '../storage/entries';
+import { findResident, listResidents } from '../storage/residents';
 import type { Deps } from './deps';
 
-type Names = 'population' | 'colony' | 'rest' | 'residentColony';
+type Names = 'population' | 'colony' | 'founding' | 'nest' | 'tubs' | 'count' | 'residentColony' | 'colonies';
 
-/** Colonies, cultures and their winter rest: the engines over HTTP, and what they are asked of one resident. */
+/** Colonies and cultures: the engines over HTTP, one of the house, and all side by side. */
 export function colonyHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
   return {
     population: ({ body }) => projectMatrix(body.matrix, body.initial, body.steps),
 
     colony: ({ body }) => {
-      const { profile, asOf = clock.today(), temperatureC, temperaturesC, ...question } = body;
-      const kind = populationOf(profile);
-      if (!kind) throw invalid('profile', `Nobody gave the numbers of ${profile}: it is not counted as a population.`);
-      const asked = { ...question, kind, temperatureC: temperaturesC ?? temperatureC ?? 0 };
+      const { profile, asOf = clock.today(), temperatureC, temperaturesC, countedLow, countedHigh, ...question } = body;
+      const kind = requireKind(profile);
+      const spread = countSpread(countedLow, countedHigh);
+      const asked = { ...question, kind, temperatureC: temperaturesC ?? temperatureC ?? 0, countSpread: spread };
       const { series, firstWorkersWeek, crowdedWeek } = projectColony(asked);
       const now = Object.values(question.counts).reduce((sum, count) => sum + count, 0);
       const { roomForHeads } = question;
@@ -41,44 +40,94 @@ export function colonyHandlers({ database, clock }: Deps): Pick<Handlers, Names>
         splitOn: crowdedWeek === null ? null : addDays(asOf, 7 * crowdedWeek),
         firstWorkersOn: firstWorkersWeek && daysOf(firstWorkersWeek, asOf),
         lastingHarvestPerWeek: temperatureC === undefined ? null : lastingHarvest({ ...asked, temperatureC }),
+        castes: kind.castes ? castesOf(kind.castes, Math.round(question.counts.worker ?? 0)) : [],
       };
     },
 
-    rest: ({ body }) => {
-      const { profile, asOf = clock.today(), latitudeDeg, ...question } = body;
-      const kind = shippedRests.find((each) => each.profiles.includes(profile));
-      if (!kind) throw invalid('profile', `Nobody gave the winter rest of ${profile}.`);
-      return restPlan({ ...question, kind, asOf, hemisphere: latitudeDeg < 0 ? 'south' : 'north' });
+    founding: ({ body }) => {
+      const { profile, asOf = clock.today(), ...question } = body;
+      const kind = requireKind(profile);
+      if (kind.laying.by !== 'queen') throw invalid('profile', 'Must be a kind of ant: only those have queens.');
+      const stages = kind.young.map((stage) => stage.id);
+      const unknown = Object.keys(question.seen).find((stage) => !stages.includes(stage));
+      if (unknown !== undefined) throw invalid(`seen.${unknown}`, `Must be one of ${stages.join(', ')}.`);
+      return foundingState({ ...question, kind, asOf });
     },
+
+    nest: ({ body }) => nestAdvice(body),
+
+    tubs: ({ body }) => {
+      const { profile, ...question } = body;
+      const kind = requireKind(profile);
+      if (!kind.headsPerL) throw invalid('profile', 'Must be a kind that is kept in tubs: ants are kept in nests.');
+      return tubsFor({ ...question, kind });
+    },
+
+    count: ({ body }) => countedInPart(body.counted, body.sharePct),
 
     residentColony: async ({ params }) => {
       const resident = await findResident(database, params.id);
-      const home = resident && (await findHome(database, resident.homeId));
-      if (!resident || !home) throw notFound('resident with that id');
-      const profile = (await careOf(database)).of(resident);
+      if (!resident) throw notFound('resident with that id');
+      const facts = (await coloniesOf(database, clock, [resident])).get(resident.id);
+      if (!facts) throw notFound('colony or culture with that id');
+      return facts;
+    },
+
+    colonies: async () => {
       const asOf = clock.today();
-      const { temperatureC } = (await warmthIn(database, clock.now()))(home);
-      const kind = populationOf(resident.profile) ?? null;
-      const rest = shippedRests.find((each) => each.profiles.includes(resident.profile)) ?? null;
-      const counted = await lastStageCount(database, resident.id);
-      // A colony nobody counted the queens of has one.
-      const queens = counted.queens ?? (kind?.laying.by === 'queen' ? 1 : 0);
-      const room = kind ? roomIn(kind, profile, home) : null;
-      const heads = (kind && counted.stages?.[kind.adults]) ?? resident.headCount ?? 0;
-      const usual = kind ? usualStages(kind, heads, queens, temperatureC, room) : {};
-      const isCounted = (stage: string) => counted.stages?.[stage] !== undefined;
+      const residents = await listResidents(database);
+      const facts = await coloniesOf(database, clock, residents);
+      const rests = await restsOf(database, residents, asOf);
+      const parted = groupBy(
+        await entriesOfKinds(database, [...facts.keys()], ['parted']),
+        ({ residentId }) => residentId ?? '',
+      );
       return {
-        residentId: resident.id,
         asOf,
-        kind,
-        counts: { ...usual, ...counted.stages },
-        estimated: Object.keys(usual).filter((stage) => stage !== kind?.adults && !isCounted(stage)),
-        queens,
-        temperatureC,
-        roomForHeads: room,
-        rest,
+        colonies: residents.flatMap((resident) => {
+          const colony = facts.get(resident.id);
+          const { kind } = colony ?? {};
+          if (!colony || !kind) return [];
+          return [
+            {
+              residentId: resident.id,
+              heads: colony.heads,
+              countedOn: colony.countedOn,
+              roomForHeads: colony.roomForHeads,
+              ...roomOf(kind, colony, asOf),
+              verdict: colony.verdict,
+              outOfId: resident.outOfId,
+              partedOn: parted.get(resident.id)?.at(-1)?.on ?? null,
+              isFounding: colony.founding !== null,
+              isResting: rests.get(resident.id)?.course.isQuiet ?? false,
+            },
+          ];
+        }),
       };
     },
+  };
+}
+
+function requireKind(profile: string): PopulationKind {
+  const kind = populationOf(profile);
+  if (!kind) throw invalid('profile', `Nobody gave the numbers of ${profile}: it is not counted as a population.`);
+  return kind;
+}
+
+/** How full it is, when it is crowded by its usual course, and what may be taken out. */
+function roomOf(
+  kind: PopulationKind,
+  { counts, queens, temperatureC, temperaturesC, roomForHeads }: ColonyFacts,
+  asOf: Day,
+) {
+  if (roomForHeads === null) return { fullPct: null, splitOn: null, lastingHarvestPerWeek: null };
+  const question = { kind, counts, queens, roomForHeads };
+  const { total } = usualCourse({ ...question, temperatureC: temperaturesC, weeks: temperaturesC.length });
+  const week = total.findIndex((heads) => heads > CROWDED_SHARE * roomForHeads);
+  return {
+    fullPct: (100 * (total[0] ?? 0)) / roomForHeads,
+    splitOn: week < 0 ? null : addDays(asOf, 7 * week),
+    lastingHarvestPerWeek: kind.laying.by === 'female' ? lastingHarvest({ ...question, temperatureC }) : null,
   };
 }
 
@@ -87,12 +136,3 @@ const daysOf = ({ p10, median, p90 }: Band, asOf: Day) => ({
   median: addDays(asOf, Math.round(7 * median)),
   p90: Number.isFinite(p90) ? addDays(asOf, Math.round(7 * p90)) : null,
 });
-
-/** As many as there is room for: by the chambers of a nest, or by the litres of a tub. */
-function roomIn(kind: PopulationKind, profile: CareProfile, home: Home): number | null {
-  if (home.nest && profile.nest) {
-    // A nest is measured by its workers, each with its share of brood.
-    return (nestVolumeMl(home.nest) / profile.nest.perHeadMl.value) * (1 + youngPerAdult(kind));
-  }
-  return kind.headsPerL ? kind.headsPerL.value * innerVolumeL(home.container) : null;
-}

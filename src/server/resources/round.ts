@@ -21,6 +21,7 @@ import { listProbes } from '../storage/probes';
 import { readingsOfHomes } from '../storage/readings';
 import { listResidents } from '../storage/residents';
 import { roomOfShelf } from '../storage/rooms';
+import { restsUnderWay } from '../rests';
 import { residentOn, tableOf } from '../today';
 import { waterFacts } from '../waterFacts';
 import type { Deps } from './deps';
@@ -40,6 +41,7 @@ export function roundHandlers({ database, clock }: Deps): Pick<Handlers, 'round'
       const table = await tableOf(database, residents, on, await shelfOf(database, on));
       const facts = await growthFactsOf(database, residents, on, clock.now());
       const logs = logsOf(entries);
+      const rests = await restsUnderWay(database, residents, on, clock.now());
       const stops = residents
         .filter((resident) => resident.takenInOn <= on)
         .flatMap((resident) => {
@@ -48,7 +50,10 @@ export function roundHandlers({ database, clock }: Deps): Pick<Handlers, 'round'
           const log = logs.get(resident.id) ?? [];
           const moult = moultOutlook(care, facts, resident, home, log, on);
           const water = waters.get(resident.id);
-          const work = dueWork({ ...residentOn(care, resident, log, on, table), home, ...water, moult }, on);
+          const work = dueWork(
+            { ...residentOn(care, resident, log, on, table), home, ...water, moult, rest: rests.get(resident.id) },
+            on,
+          );
           if (work.jobs.length === 0 && !work.leaveAlone) return [];
           return [{ residentId: resident.id, homeId: home.id, shelfId: home.shelfId, ...work }];
         });

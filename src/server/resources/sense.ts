@@ -14,12 +14,14 @@ import { headEntriesOf } from '../storage/entries';
 import { findHome } from '../storage/homes';
 import type { findEver } from '../storage/residents';
 import { populationOf } from '../populations';
+import { requireBroodOf, requireClutch, requireLaid, requireSurplus } from './senseOfBroods';
+import { requireRest, requireRestOn } from './senseOfRests';
 import { nameOf, requireDepthFits, requireRoomFor } from './occupancy';
 
 /** Looks somebody up, here or gone. */
 export type Find = (residentId: string) => ReturnType<typeof findEver>;
 
-type About<Kind extends NewEntry['kind']> = Extract<NewEntry, { kind: Kind }>;
+export type About<Kind extends NewEntry['kind']> = Extract<NewEntry, { kind: Kind }>;
 
 /**
  * Refuses what cannot have happened: nobody there, before it came, after it left, a stage it cannot have, a box that is
@@ -62,6 +64,19 @@ export async function requireSense(
       return body.kind === 'measured' ? headsOfCount(profile, body) : {};
     case 'hatched':
       return hatching(care, resident, body);
+    case 'laid':
+      return requireLaid(resident, body, on);
+    case 'surplus':
+      return requireSurplus(resident, body);
+    case 'brood-seen':
+      return requireBroodOf(resident, body);
+    case 'clutch':
+      return requireClutch(body);
+    case 'rest-planned':
+      return requireRest(queries, resident, body, on, now);
+    case 'rest-step':
+    case 'rest-ended':
+      return requireRestOn(queries, resident, body, on);
     case 'died':
     case 'passed-on':
       return leaving(resident, body.count);

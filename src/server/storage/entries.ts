@@ -136,14 +136,22 @@ export async function historyOf(
   return rows.map(fromRow);
 }
 
-/** Everything about the heads of a group, or of every group, oldest first. */
-export async function headEntriesOf(queries: Queries, residentIds: string[]): Promise<Entry[]> {
+/** Everything about the heads of groups, oldest first. */
+export const headEntriesOf = (queries: Queries, residentIds: readonly string[]) =>
+  entriesOfKinds(queries, residentIds, HEAD_KINDS);
+
+/** The standing entries of some kinds about some residents, oldest first. */
+export async function entriesOfKinds(
+  queries: Queries,
+  residentIds: readonly string[],
+  kinds: readonly Entry['kind'][],
+): Promise<Entry[]> {
   const rows = await queries.query<EntryRow>(
     `SELECT ${COLUMNS} FROM entry e
      WHERE e.resident_id = ANY ($1::uuid[]) AND e.undone_at IS NULL
        AND e.kind = ANY ($2)
      ORDER BY e.on_day, e.at, e.seq`,
-    [residentIds, HEAD_KINDS],
+    [residentIds, kinds],
   );
   return rows.map(fromRow);
 }
@@ -209,25 +217,6 @@ export async function weighingsOfResident(
     lengths = { ...lengths, ...withoutUndefined({ legSpanMm, bodyLengthMm, carapaceWidthMm }) };
     return massG === undefined ? [] : [{ on: on_day, massG, ...lengths }];
   });
-}
-
-/** The last count by stages of a colony or culture, and the last word on its queens. */
-export async function lastStageCount(
-  queries: Queries,
-  residentId: string,
-): Promise<{ stages: Record<string, number> | null; queens: number | null }> {
-  const last = (key: string) =>
-    queries.query<{ value: unknown }>(
-      `SELECT e.data -> $2 AS value FROM entry e
-       WHERE e.resident_id = $1 AND e.kind = 'measured' AND e.undone_at IS NULL AND e.data ? $2
-       ORDER BY e.on_day DESC, e.at DESC, e.seq DESC LIMIT 1`,
-      [residentId, key],
-    );
-  const [[stages], [queens]] = [await last('stages'), await last('queens')];
-  return {
-    stages: (stages?.value as Record<string, number> | undefined) ?? null,
-    queens: (queens?.value as number | undefined) ?? null,
-  };
 }
 
 /** The standing entry that answers a job of a resident. */

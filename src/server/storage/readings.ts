@@ -95,17 +95,20 @@ export async function refreshHours(queries: Queries, probeId: string, from: numb
 }
 
 /** What the probes of homes have said since an instant, hour by hour, by probe in the order of time. */
-export async function readingsOfHomes(
-  queries: Queries,
-  since: string,
-  homeId?: string,
-): Promise<Map<string, MarkedReading[]>> {
+export const readingsOfHomes = (queries: Queries, since: string, homeId?: string) =>
+  hoursOf(queries, 'p.home_id IS NOT NULL AND ($2::uuid IS NULL OR p.home_id = $2)', [since, homeId ?? null]);
+
+/** The same of the probes that hang in rooms. */
+export const readingsOfRooms = (queries: Queries, since: string, roomIds: readonly string[]) =>
+  hoursOf(queries, 'p.home_id IS NULL AND p.room_id = ANY ($2::uuid[])', [since, roomIds]);
+
+async function hoursOf(queries: Queries, which: string, values: unknown[]): Promise<Map<string, MarkedReading[]>> {
   const rows = await queries.query<ReadingRow>(
     `SELECT h.probe_id, h.last_at AS at, h.temperature_c, h.relative_humidity_pct, h.mass_g, NULL AS mark
      FROM probe p JOIN reading_hour h ON h.probe_id = p.id
-     WHERE p.home_id IS NOT NULL AND ($2::uuid IS NULL OR p.home_id = $2) AND h.hour > $1
+     WHERE ${which} AND h.hour > $1
      ORDER BY h.probe_id, h.hour`,
-    [since, homeId ?? null],
+    values,
   );
   const byProbe = new Map<string, MarkedReading[]>();
   for (const row of rows) {

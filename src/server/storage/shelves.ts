@@ -15,13 +15,13 @@ export async function findShelf(queries: Queries, id: string): Promise<Shelf | u
   return (await queries.query<Shelf>(`${COLUMNS} WHERE s.id = $1`, [id]))[0];
 }
 
-/** Adds a shelf behind the last; its room is made where no room of that name stands yet. */
+/** Adds a shelf behind the last; its room is made, with the id given, where no room of that name stands yet. */
 export async function insertShelf(
   queries: Queries,
-  shelf: { id: string; room: string; name: string; loadLimitKg?: number | undefined },
+  shelf: { id: string; room: string; name: string; loadLimitKg?: number | undefined; roomId?: string | undefined },
 ): Promise<void> {
   await queries.query(`INSERT INTO room (id, name) VALUES ($1, $2) ON CONFLICT (lower(name)) DO NOTHING`, [
-    randomUUID(),
+    shelf.roomId ?? randomUUID(),
     shelf.room,
   ]);
   await queries.query(

@@ -10,6 +10,8 @@ import { ChartFrame, ChartText, LimitLine } from './ChartFrame';
 interface Props {
   label: string;
   steps: readonly RestStep[];
+  /** Day by day what the probe in its place has measured. */
+  measured: readonly { on: string; temperatureC: number }[];
   /** What it is kept within while it rests, and never below. */
   band: { min: number; max: number };
   floorC: number;
@@ -33,7 +35,7 @@ export function RestStairs(props: Props) {
   );
 }
 
-function Stairs({ steps, band, floorC, today, temperature, day, width }: Props & { width: number }) {
+function Stairs({ steps, measured, band, floorC, today, temperature, day, width }: Props & { width: number }) {
   const { theme } = useTheme();
   const { line: rule, good, clay, ink, dew } = theme.colors;
   const [first, last] = [steps[0], steps.at(-1)];
@@ -42,13 +44,20 @@ function Stairs({ steps, band, floorC, today, temperature, day, width }: Props &
   const x = scaleLinear([0, Math.max(1, at(last.on))], [LEFT, Math.max(LEFT + 1, width - RIGHT)]);
   const warmest = Math.max(...steps.map((step) => step.targetC));
   const y = scaleLinear(
-    [Math.min(floorC, ...steps.map((step) => step.targetC)) - 2, warmest + 2],
+    [
+      Math.min(floorC, ...steps.map((step) => step.targetC), ...measured.map((each) => each.temperatureC)) - 2,
+      warmest + 2,
+    ],
     [HEIGHT - BOTTOM, TOP],
   );
   const stairs = line<RestStep>(
     (step) => x(at(step.on)),
     (step) => y(step.targetC),
   ).curve(curveStepAfter);
+  const course = line<Props['measured'][number]>(
+    (each) => x(at(each.on)),
+    (each) => y(each.temperatureC),
+  );
   const isOn = today >= first.on && today <= last.on;
   return (
     <>
@@ -70,6 +79,9 @@ function Stairs({ steps, band, floorC, today, temperature, day, width }: Props &
         <Line x1={x(at(today))} x2={x(at(today))} y1={TOP} y2={HEIGHT - BOTTOM} stroke={ink} strokeDasharray="3 3" />
       ) : null}
       <Path d={stairs([...steps]) ?? ''} stroke={good} strokeWidth={stroke.mark} fill="none" />
+      {measured.length > 1 ? (
+        <Path d={course([...measured]) ?? ''} stroke={ink} strokeWidth={stroke.thin} fill="none" />
+      ) : null}
       {steps
         .filter((step) => step.what === 'check')
         .map((step) => (

@@ -12,6 +12,7 @@ import Sun from 'lucide-react-native/icons/sun';
 import Route from 'lucide-react-native/icons/route';
 import Bug from 'lucide-react-native/icons/bug';
 import Drag from 'lucide-react-native/icons/move-vertical';
+import Seasons from 'lucide-react-native/icons/leaf';
 import Store from 'lucide-react-native/icons/shopping-basket';
 import { useTheme } from './useStyles';
 
@@ -29,6 +30,7 @@ const ICONS = {
   Sun,
   Route,
   Bug,
+  Seasons,
   Store,
   Drag,
 };

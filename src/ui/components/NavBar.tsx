@@ -6,10 +6,15 @@ import { Icon, type IconName } from './Icon';
 import { useIsWide } from './useLayout';
 import { makeStyles } from './useStyles';
 
-const PLACES: { path: '/' | '/residents' | '/homes' | '/store' | '/settings'; title: string; icon: IconName }[] = [
+const PLACES: {
+  path: '/' | '/residents' | '/homes' | '/seasons' | '/store' | '/settings';
+  title: string;
+  icon: IconName;
+}[] = [
   { path: '/', title: 'Round', icon: 'Route' },
   { path: '/residents', title: 'Residents', icon: 'Bug' },
   { path: '/homes', title: 'Homes', icon: 'Box' },
+  { path: '/seasons', title: 'Seasons', icon: 'Seasons' },
   { path: '/store', title: 'Store', icon: 'Store' },
   { path: '/settings', title: 'Settings', icon: 'Settings' },
 ];

@@ -1,3 +1,4 @@
+import { router } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { call } from '@/client/api';
@@ -9,17 +10,18 @@ import type { ColonyForecast } from '@/core/colony/project';
 import { addDays } from '@/core/measure/day';
 import type { Resident } from '@/contract/records';
 import { StageAreas } from '../charts/StageAreas';
+import { LinkRow } from '../components/LinkRow';
 import { Body, Heading, Soft, Strong } from '../components/Words';
 import { space } from '../theme/tokens';
-import { bandWords, headsWords, stageWords } from '../words/colony';
+import { bandWords, castesWords, headsWords, stageWords, VERDICT_WORDS } from '../words/colony';
 import { dayWords } from '../words/days';
 import { capital } from '../words/text';
 import { useTemperature } from '../words/temperature';
-import { WinterRest } from './WinterRest';
+import { FoundingDiary } from './FoundingDiary';
+import { NestPanel } from './NestPanel';
+import { TubsPanel } from './TubsPanel';
 
-const WEEKS = 52;
-
-/** How a colony or a culture will grow in a year, what its room bears, what may be taken out, and its winter. */
+/** How a colony or a culture stands and will grow in a year, what its room bears, what may be taken out, its winter. */
 export function ColonyAhead({ resident }: { resident: Resident }) {
   const round = useHouse((house) => house.round);
   const { answer: facts, problem } = useCall(round, () => call('residentColony', { params: { id: resident.id } }));
@@ -27,9 +29,39 @@ export function ColonyAhead({ resident }: { resident: Resident }) {
   if (!facts) return null;
   return (
     <>
+      {facts.kind ? <Standing facts={facts} /> : null}
+      {facts.founding ? <FoundingDiary resident={resident} facts={facts} founding={facts.founding} /> : null}
       {facts.kind ? <Course facts={facts} /> : null}
-      {facts.rest && facts.rest.need !== 'never' ? <WinterRest facts={facts} /> : null}
+      {facts.rest && facts.rest.need !== 'never' ? (
+        <View style={{ marginTop: space.l }}>
+          <LinkRow links={[{ title: 'Winter rest', onPress: () => router.push(`/residents/${resident.id}/rest`) }]} />
+        </View>
+      ) : null}
     </>
+  );
+}
+
+/** What it holds today by its last count, and what that count says. */
+function Standing({ facts }: { facts: ColonyFacts }) {
+  const { kind, counts, castes, countedOn, asOf, estimated, verdict, heads, countSpread } = facts;
+  if (!kind) return null;
+  const stages = [...kind.young.map((stage) => stage.id), kind.adults];
+  const words = stages
+    .filter((stage) => (counts[stage] ?? 0) >= 1)
+    .map((stage) => `${headsWords(counts[stage] ?? 0)} ${stageWords(stage)}`);
+  return (
+    <View style={{ gap: space.xs, marginTop: space.xl }}>
+      <Heading>Today</Heading>
+      <Strong>{words.length === 0 ? 'Nobody but the queen' : `About ${words.join(', ')}`}</Strong>
+      {castes.length > 1 && heads >= 1 ? <Body>{`Likely ${castesWords(castes)}.`}</Body> : null}
+      <Soft>
+        {`Counted ${dayWords(countedOn, asOf)}${countSpread > 0 ? ', by estimate' : ''}, grown on since.` +
+          (estimated.length > 0
+            ? ` Nobody counted the ${estimated.map(stageWords).join(', ')}: what is usual is taken.`
+            : '')}
+      </Soft>
+      {verdict === null ? null : <Body>{VERDICT_WORDS[verdict]}</Body>}
+    </View>
   );
 }
 
@@ -42,13 +74,17 @@ function Course({ facts }: { facts: ColonyFacts }) {
   const temperature = useTemperature();
   const [worked, setWorked] = useState<Worked | null>(null);
   const [problem, setProblem] = useState<string>();
-  const { kind, counts, queens, temperatureC, roomForHeads, asOf } = facts;
+  const { kind, asOf, roomForHeads } = facts;
   useEffect(() => {
     if (!kind) return undefined;
     let isCurrent = true;
-    const question = { kind, counts, queens, temperatureC, ...(roomForHeads !== null && { roomForHeads }) };
+    const { counts, queens, temperatureC, temperaturesC, countSpread } = facts;
+    const question = { kind, counts, queens, countSpread, ...(roomForHeads !== null && { roomForHeads }) };
     const worker = colonyWorker();
-    Promise.all([worker.course({ ...question, weeks: WEEKS }), worker.lastingHarvest(question)]).then(
+    Promise.all([
+      worker.course({ ...question, temperatureC: temperaturesC, weeks: temperaturesC.length }),
+      kind.laying.by === 'female' ? worker.lastingHarvest({ ...question, temperatureC }) : 0,
+    ]).then(
       ([forecast, harvest]) => isCurrent && setWorked({ forecast, harvest }),
       (error: unknown) => isCurrent && setProblem(problemOf(error)),
     );
@@ -56,57 +92,48 @@ function Course({ facts }: { facts: ColonyFacts }) {
       isCurrent = false;
     };
     // The facts come anew with every entry.
-  }, [facts, kind, counts, queens, temperatureC, roomForHeads]);
+  }, [facts, kind, roomForHeads]);
   if (!kind) return null;
   if (problem !== undefined) return <Body>{problem}</Body>;
   if (!worked) return <Soft role="status">Counting ahead…</Soft>;
-  const { series, firstWorkersWeek, crowdedWeek } = worked.forecast;
+  const { series, crowdedWeek } = worked.forecast;
   const end = series.at(-1);
   const names = [kind.adults, ...kind.young.map((stage) => stage.id).reverse()];
-  const now = names.reduce((sum, name) => sum + (counts[name] ?? 0), 0);
   const isCulture = kind.laying.by === 'female';
+  const rests = series.some((week) => week.isResting);
   const label = end
-    ? `In ${WEEKS} weeks ${bandWords(end.total)} heads, of them ${names.map((name) => `${headsWords(end.stages[name]?.median ?? 0)} ${stageWords(name)}`).join(', ')}`
+    ? `In ${series.length - 1} weeks ${bandWords(end.total)} heads, of them ${names.map((name) => `${headsWords(end.stages[name]?.median ?? 0)} ${stageWords(name)}`).join(', ')}`
     : '';
   return (
-    <View style={{ gap: space.xs, marginTop: space.xl }}>
-      <Heading>In a year</Heading>
-      {end ? (
-        <Strong>
-          {capital(`${bandWords(end.stages[kind.adults] ?? end.total)} ${stageWords(kind.adults)} in 12 months`)}
-        </Strong>
-      ) : null}
-      {firstWorkersWeek ? (
-        <Body>
-          {`First workers about ${dayWords(addDays(asOf, Math.round(7 * firstWorkersWeek.median)), asOf)}. Until then no food, and no disturbing.`}
-        </Body>
-      ) : null}
-      <StageAreas label={label} weeks={series} stages={names} room={roomForHeads} />
-      <Soft>
-        {`From below: ${names.map(stageWords).join(', ')}. Dashed: between these in 8 of 10 colonies. ` +
-          `At ${temperature.long(temperatureC)}${roomForHeads === null ? '' : `, room for about ${headsWords(roomForHeads)}`}.`}
-      </Soft>
-      {roomForHeads === null ? null : <Body>{roomWords(now, roomForHeads, crowdedWeek, asOf, isCulture)}</Body>}
-      {isCulture && worked.harvest >= 1 ? (
-        <Body>{`About ${headsWords(worked.harvest)} grown ones a week may be taken out for ever.`}</Body>
-      ) : null}
-      {facts.estimated.length > 0 ? (
-        <Soft>{`Nobody counted the ${facts.estimated.map(stageWords).join(', ')}: what is usual beside so many is taken.`}</Soft>
-      ) : null}
-    </View>
+    <>
+      <View style={{ gap: space.xs, marginTop: space.xl }}>
+        <Heading>In a year</Heading>
+        {end ? (
+          <Strong>
+            {capital(`${bandWords(end.stages[kind.adults] ?? end.total)} ${stageWords(kind.adults)} in 12 months`)}
+          </Strong>
+        ) : null}
+        <StageAreas label={label} weeks={series} stages={names} room={roomForHeads} />
+        <Soft>
+          {`From below: ${names.map(stageWords).join(', ')}. Dashed: between these in 8 of 10 colonies. ` +
+            `${rests ? 'Hatched: its winter rest. ' : ''}At ${temperature.long(facts.temperatureC)}` +
+            `${roomForHeads === null ? '' : `, room for about ${headsWords(roomForHeads)}`}.`}
+        </Soft>
+        {roomForHeads === null || !isCulture ? null : <Body>{roomWords(facts, roomForHeads, crowdedWeek)}</Body>}
+        {isCulture && worked.harvest >= 1 ? (
+          <Body>{`About ${headsWords(worked.harvest)} grown ones a week may be taken out for ever.`}</Body>
+        ) : null}
+      </View>
+      {facts.nest ? <NestPanel facts={facts} nest={facts.nest} forecast={worked.forecast} /> : null}
+      {isCulture && kind.headsPerL ? <TubsPanel facts={facts} kind={kind} today={asOf} /> : null}
+    </>
   );
 }
 
-/** More than so much empty nest becomes a rubbish tip. From memory */
-const EMPTY_SHARE = 0.15;
-
-function roomWords(now: number, room: number, crowdedWeek: number | null, asOf: string, isCulture: boolean): string {
+function roomWords({ counts, asOf }: ColonyFacts, room: number, crowdedWeek: number | null): string {
+  const now = Object.values(counts).reduce((sum, count) => sum + count, 0);
   const full = `${Math.round((100 * now) / room)} % of its room is taken`;
-  if (crowdedWeek === 0)
-    return `${full}: ${isCulture ? 'split it now, and keep the old soil' : 'add a module now, leave the old one on'}.`;
-  if (!isCulture && now < EMPTY_SHARE * room)
-    return `${full}: far too much empty space. Spare chambers become rubbish tips; close some.`;
+  if (crowdedWeek === 0) return `${full}: split it now, and keep the old soil: it is full of young.`;
   if (crowdedWeek === null) return `${full}; it is not crowded within a year.`;
-  const day = dayWords(addDays(asOf, 7 * crowdedWeek), asOf);
-  return `${full}; crowded about ${day}: ${isCulture ? 'split it then, and keep the old soil' : 'add a module by then'}.`;
+  return `${full}; crowded about ${dayWords(addDays(asOf, 7 * crowdedWeek), asOf)}: split it then, and keep the old soil.`;
 }

@@ -16,6 +16,8 @@ import { space } from '../theme/tokens';
 import { signWords } from '../words/jobs';
 import { calledWords } from '../words/residents';
 import { HatchForm, InstarForm, JoinForm, PartForm } from './GroupForms';
+import { ClutchForm } from './ClutchForm';
+import { CountForm } from './CountForm';
 import { LeavingForm } from './LeavingForm';
 import { useQuiet } from './QuietPanel';
 import { SexForm } from './SexForm';
@@ -28,6 +30,9 @@ const TITLES = {
   instars: 'Some moulted',
   hatched: 'They hatched',
   measured: 'A size or a count',
+  counted: 'A count by stages or photo',
+  clutch: 'Eggs found',
+  paired: 'Paired tonight',
   sexed: 'Its sex',
   note: 'A note',
   photo: 'A photo',
@@ -38,9 +43,9 @@ const TITLES = {
 type What = keyof typeof TITLES;
 
 const OF_FORM: Record<Form, What[]> = {
-  single: ['sign', 'moulted', 'measured', 'sexed', 'note', 'photo', 'left'],
-  group: ['instars', 'measured', 'sign', 'note', 'photo', 'part', 'join', 'left'],
-  colony: ['measured', 'sign', 'note', 'photo', 'part', 'join', 'left'],
+  single: ['sign', 'moulted', 'measured', 'sexed', 'clutch', 'paired', 'note', 'photo', 'left'],
+  group: ['instars', 'measured', 'counted', 'clutch', 'paired', 'sign', 'note', 'photo', 'part', 'join', 'left'],
+  colony: ['counted', 'measured', 'sign', 'note', 'photo', 'part', 'join', 'left'],
   eggs: ['hatched', 'measured', 'note', 'photo', 'part', 'left'],
 };
 
@@ -55,13 +60,21 @@ export function NoteDown({ resident }: { resident: Resident }) {
   const form = { resident, onDone: done };
   const quiet = useQuiet(resident.id);
   const isMany = resident.form !== 'single';
+  const profile = useHouse((house) => house.care).of(resident);
+  // What only some kinds have is offered to them alone.
+  const isOffered: Partial<Record<What, boolean>> = {
+    clutch: profile.work.some(({ work }) => work === 'clutch'),
+    paired: profile.silhouette === 'moth' && resident.stage === 'adult',
+  };
   const titleOf = (each: What) => (each === 'left' && isMany ? 'Some left' : TITLES[each]);
   return (
     <View id={WRITE_DOWN_ID} style={{ gap: space.m, marginTop: space.xl }}>
       <Heading>Write down</Heading>
       <Choices
         label="What to write down"
-        choices={OF_FORM[resident.form].map((value) => ({ value, title: titleOf(value) }))}
+        choices={OF_FORM[resident.form]
+          .filter((value) => isOffered[value] !== false)
+          .map((value) => ({ value, title: titleOf(value) }))}
         value={what}
         onChange={setWhat}
       />
@@ -70,6 +83,9 @@ export function NoteDown({ resident }: { resident: Resident }) {
       ) : null}
       {what === 'sign' ? <SignForm {...form} /> : null}
       {what === 'moulted' || what === 'measured' ? <SizeForm key={what} kind={what} {...form} /> : null}
+      {what === 'counted' ? <CountForm {...form} /> : null}
+      {what === 'clutch' ? <ClutchForm {...form} /> : null}
+      {what === 'paired' ? <PairedForm {...form} /> : null}
       {what === 'instars' ? <InstarForm {...form} /> : null}
       {what === 'hatched' ? <HatchForm {...form} /> : null}
       {what === 'sexed' ? <SexForm {...form} /> : null}
@@ -102,6 +118,33 @@ function SignForm({ resident, onDone }: FormProps) {
         onDone();
       }}
     />
+  );
+}
+
+/** Put together for the night, with another of its kind where one is named. */
+function PairedForm({ resident, onDone }: FormProps) {
+  const write = useLog((log) => log.write);
+  const residents = useHouse((house) => house.residents);
+  const others = residents.filter(
+    ({ id, scientificName, stage }) =>
+      id !== resident.id && scientificName === resident.scientificName && stage === 'adult',
+  );
+  return (
+    <View style={{ gap: space.m }}>
+      <Soft>In a net overnight, warm, in the dark; apart again by day. The eggs are taken in the days after.</Soft>
+      <Choices
+        label="With whom"
+        choices={[
+          ...others.map((each) => ({ value: each.id, title: calledWords(each) })),
+          { value: '', title: 'those in its own box' },
+        ]}
+        value={undefined}
+        onChange={(withId) => {
+          const entry = { kind: 'paired', residentId: resident.id, ...(withId !== '' && { withId }) } as const;
+          void write(entry, `${calledWords(resident)}: paired for the night.`).then((isDone) => isDone && onDone());
+        }}
+      />
+    </View>
   );
 }
 

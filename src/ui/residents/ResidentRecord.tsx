@@ -5,6 +5,7 @@ import { LinkRow } from '../components/LinkRow';
 import { space } from '../theme/tokens';
 import { BodyMeasures } from './BodyMeasures';
 import { ColonyAhead } from './ColonyAhead';
+import { EggsAhead } from './EggsAhead';
 import { GroupHeads } from './GroupHeads';
 import { History } from './History';
 import { Kin } from './Kin';
@@ -17,7 +18,10 @@ export function ResidentRecord({ resident, today, isHere }: { resident: Resident
     <View>
       {isHere ? (
         <>
-          {resident.form === 'eggs' ? null : <NextMoult key={`moult ${resident.id}`} resident={resident} />}
+          {resident.form === 'eggs' ? <EggsAhead key={`eggs ${resident.id}`} resident={resident} /> : null}
+          {resident.form === 'eggs' || resident.form === 'colony' ? null : (
+            <NextMoult key={`moult ${resident.id}`} resident={resident} />
+          )}
           {resident.form === 'group' ? <GroupHeads key={`heads ${resident.id}`} resident={resident} /> : null}
           {resident.form === 'group' || resident.form === 'colony' ? (
             <ColonyAhead key={`ahead ${resident.id}`} resident={resident} />

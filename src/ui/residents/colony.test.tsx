@@ -20,6 +20,8 @@ jest.mock('@/client/colonyWorker', () => ({ colonyWorker: () => mockWorker }));
 const TODAY = '2026-10-01';
 const of = (profile: string, change: Partial<ColonyFacts>): ColonyFacts => ({
   ...{ residentId: 'r', asOf: TODAY, counts: {}, estimated: [], queens: 1, temperatureC: 24, roomForHeads: null },
+  ...{ temperaturesC: Array<number>(52).fill(24), countedOn: TODAY, countSpread: 0, heads: 0, verdict: null },
+  ...{ castes: [], founding: null, nest: null },
   kind: shippedPopulations.find((each) => each.profiles.includes(profile)) ?? null,
   rest: shippedRests.find((each) => each.profiles.includes(profile)) ?? null,
   ...change,

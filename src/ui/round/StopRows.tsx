@@ -83,7 +83,7 @@ function JobRow({ job, home, resident, today, children }: JobProps) {
   );
   const care = useHouse((house) => house.care);
   const done = job.doneBy !== undefined;
-  const title = jobTitle(job, length, names);
+  const title = jobTitle(job, length, names, temperature);
   const reason = jobReason(
     job,
     today,
@@ -212,7 +212,17 @@ function entryFor(job: Job, home: Home, resident: Resident): NewEntry {
         ...(job.reason.code === 'offered' && { answers: `search ${job.reason.entryId}` }),
       };
     case 'calcium':
-      return { kind: 'calcium', residentId };
+    case 'clutch':
+    case 'barrier':
+    case 'rubbish':
+      return { kind: job.kind, residentId };
+    case 'rest':
+      return {
+        kind: 'rest-step',
+        residentId,
+        step: job.rest?.key ?? '',
+        answers: `rest ${job.rest?.restId ?? ''} ${job.rest?.key ?? ''}`,
+      };
     case 'water':
       return { kind: 'watered', residentId };
     case 'damp':
@@ -237,6 +247,10 @@ const DONE_WORDS: Record<Job['kind'], string> = {
   leftovers: 'nothing left.',
   search: 'old leaves searched, thrown away.',
   calcium: 'lime looked at.',
+  clutch: 'soil searched, no eggs.',
+  barrier: 'barrier renewed.',
+  rubbish: 'rubbish taken out.',
+  rest: 'step of its rest done.',
   'prey-out': 'prey taken out.',
   water: 'dish filled.',
   damp: 'soil damped.',

@@ -17,6 +17,8 @@ export { ProfileScreen } from './ProfileScreen';
 export { ProfilesScreen } from './ProfilesScreen';
 export { ReadingsScreen } from './ReadingsScreen';
 export { ResidentRecord } from '../residents/ResidentRecord';
+export { RestScreen } from './RestScreen';
+export { SeasonsScreen } from './SeasonsScreen';
 export { StillScreen } from './StillScreen';
 export { StoreScreen } from './StoreScreen';
 export { TakeInScreen } from './TakeInScreen';

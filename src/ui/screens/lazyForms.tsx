@@ -14,6 +14,8 @@ export const KeptAsScreen = lazy(async () => ({ default: (await load()).KeptAsSc
 export const MaterialScreen = lazy(async () => ({ default: (await load()).MaterialScreen }));
 export const ProfileScreen = lazy(async () => ({ default: (await load()).ProfileScreen }));
 export const ProfilesScreen = lazy(async () => ({ default: (await load()).ProfilesScreen }));
+export const RestScreen = lazy(async () => ({ default: (await load()).RestScreen }));
+export const SeasonsScreen = lazy(async () => ({ default: (await load()).SeasonsScreen }));
 export const StoreScreen = lazy(async () => ({ default: (await load()).StoreScreen }));
 export const TakeInScreen = lazy(async () => ({ default: (await load()).TakeInScreen }));
 export const AirScreen = lazy(async () => ({ default: (await load()).AirScreen }));

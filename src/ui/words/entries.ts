@@ -1,6 +1,7 @@
 import type { Entry } from '@/contract/records';
 import { feelOf } from '@/core/substrate/wetness';
 import type { LeavingCause, SexEvidence } from '@/core/profiles/profile';
+import { restStepWords, stageWords } from './colony';
 import { dishWords, type Names } from './food';
 import { FEEL_WORDS } from './home';
 import { signWords, waterWords } from './jobs';
@@ -79,6 +80,23 @@ function offeredWords(entry: Entry, length: LengthWords, names: Names): string {
   return `Offered ${what}${quiet}${typeof alsoBy === 'string' ? `; ${alsoBy} logged it too` : ''}`;
 }
 
+export const MATING_WORDS: Record<string, string> = {
+  mated: 'mother mated',
+  unmated: 'mother not mated',
+  unknown: 'nobody knows whether mated',
+};
+
+function clutchWords({ eggs, frozen }: Entry['data']): string {
+  if (typeof eggs !== 'number' || eggs === 0) return 'Soil searched, no eggs';
+  return `${eggs} eggs found${typeof frozen === 'number' && frozen > 0 ? `, ${frozen} frozen` : ''}`;
+}
+
+/** "40 eggs, 12 larvae": a count by stages. */
+const stagesWords = (stages: unknown) =>
+  Object.entries((stages ?? {}) as Record<string, number>)
+    .map(([stage, count]) => `${count} ${stageWords(stage)}`)
+    .join(', ');
+
 /** One line of history. */
 export function entryWords(entry: Entry, length: LengthWords, names: Names): string {
   const size = sizeOf(entry, length);
@@ -91,6 +109,26 @@ export function entryWords(entry: Entry, length: LengthWords, names: Names): str
       return 'Old leaves searched and thrown away';
     case 'calcium':
       return 'Lime looked at';
+    case 'clutch':
+      return clutchWords(entry.data);
+    case 'barrier':
+      return 'Barrier renewed';
+    case 'rubbish':
+      return 'Rubbish taken out';
+    case 'laid':
+      return `Laid ${entry.data.laidFrom}${entry.data.laidTo === undefined ? '' : ` to ${String(entry.data.laidTo)}`}, ${MATING_WORDS[String(entry.data.mating)]}`;
+    case 'surplus':
+      return `Of the young: ${entry.data.keep} to keep, ${entry.data.passOn} to pass on, ${entry.data.feedOff} to feed off`;
+    case 'brood-seen':
+      return `First ${stageWords(String(entry.data.stage))} seen`;
+    case 'paired':
+      return 'Paired for the night';
+    case 'rest-planned':
+      return 'Winter rest planned';
+    case 'rest-step':
+      return `Winter rest: ${restStepWords(String(entry.data.step))}`;
+    case 'rest-ended':
+      return 'Winter rest given up';
     case 'eaten':
       return 'Eaten';
     case 'refused':
@@ -111,6 +149,7 @@ export function entryWords(entry: Entry, length: LengthWords, names: Names): str
       if (typeof entry.data.count === 'number') return `${entry.data.count} are in instar ${entry.data.instar}`;
       return `Moulted${instarOf(entry)}${size}`;
     case 'measured':
+      if (entry.data.stages !== undefined) return `Counted: ${stagesWords(entry.data.stages)}`;
       return `${entry.data.instars === undefined ? 'Measured' : `Counted: ${instarsWords(entry.data.instars)}`}${instarOf(entry)}${size}`;
     case 'sexed':
       return `${capital(String(entry.data.sex))}, by ${EVIDENCE_WORDS[entry.data.by as SexEvidence]}`;

@@ -6,7 +6,19 @@ export const ENTRY_FILTERS = [
   {
     value: 'growth',
     title: 'Growth',
-    kinds: ['taken-in', 'moulted', 'measured', 'sexed', 'sign', 'hatched'],
+    kinds: [
+      'taken-in',
+      'moulted',
+      'measured',
+      'sexed',
+      'sign',
+      'hatched',
+      'clutch',
+      'laid',
+      'surplus',
+      'brood-seen',
+      'paired',
+    ],
   },
   { value: 'food', title: 'Food', kinds: ['offered', 'eaten', 'refused', 'searched', 'calcium'] },
   { value: 'water', title: 'Water', kinds: ['watered', 'damped', 'misted', 'felt', 'soil-set'] },
@@ -15,6 +27,7 @@ export const ENTRY_FILTERS = [
     title: 'Moves',
     kinds: ['taken-in', 'moved', 'hatched', 'died', 'passed-on', 'parted', 'joined', 'joined-into'],
   },
-  { value: 'notes', title: 'Notes', kinds: ['noted', 'photo', 'looked'] },
+  { value: 'rest', title: 'Rest', kinds: ['rest-planned', 'rest-step', 'rest-ended'] },
+  { value: 'notes', title: 'Notes', kinds: ['noted', 'photo', 'looked', 'barrier', 'rubbish'] },
 ] as const satisfies readonly { value: string; title: string; kinds: readonly Entry['kind'][] }[];
 export type EntryFilter = (typeof ENTRY_FILTERS)[number]['value'];

@@ -1,13 +1,14 @@
 import type { Job, LeaveAlone, ProbeAlarm } from '@/core/plan/work';
 import type { AlarmKind } from '@/core/readings/alarms';
 import type { FitAnswer } from '@/core/housing/fit';
+import { REST_ACT_WORDS } from './colony';
 import { cautionsWords, mealTitle, type Names } from './food';
 import { dayWords, daysWords, timeWords } from './days';
 import type { LengthWords } from './useLength';
 import type { TemperatureWords } from './temperature';
 
 /** What is to be done, short. */
-export function jobTitle(job: Job, length: LengthWords, names: Names): string {
+export function jobTitle(job: Job, length: LengthWords, names: Names, temperature: TemperatureWords): string {
   switch (job.kind) {
     case 'feed':
       return job.meal ? mealTitle(names, job.meal, length) : 'Food';
@@ -15,6 +16,14 @@ export function jobTitle(job: Job, length: LengthWords, names: Names): string {
       return 'Search the old leaves, then throw them away';
     case 'calcium':
       return 'Look at the lime: replace it when worn or pink';
+    case 'clutch':
+      return 'Search the soil for eggs';
+    case 'barrier':
+      return 'Renew the barrier on the rim';
+    case 'rubbish':
+      return 'Take the rubbish heap out';
+    case 'rest':
+      return job.rest ? restTitle(job.rest, temperature) : 'Winter rest';
     case 'prey-out':
       return 'Take the prey out: it is about to moult';
     case 'leftovers':
@@ -39,6 +48,12 @@ export function jobTitle(job: Job, length: LengthWords, names: Names): string {
     case 'rehouse':
       return 'This box no longer serves';
   }
+}
+
+/** "Cool down to 14 C". */
+function restTitle({ what, targetC }: NonNullable<Job['rest']>, temperature: TemperatureWords): string {
+  const step = REST_ACT_WORDS[what];
+  return what === 'cool' || what === 'warm' ? `${step} to ${temperature.long(targetC)}` : step;
 }
 
 function dampTitle(water: Job['water']): string {
@@ -112,6 +127,10 @@ export function jobReason(job: Job, today: string, fit: FitAnswer | undefined, t
       return `its air is at ${Math.round(reason.humidityPct)} % for ${hoursWords(reason.hours)}, wants ${reason.minPct} %`;
     case 'alarms':
       return reason.alarms.map((each) => alarmWords(each, temperature)).join('; ');
+    case 'rest':
+      return reason.lateDays > 0
+        ? `winter rest, ${daysWords(reason.lateDays)} late: the steps after it have moved`
+        : 'winter rest';
     case 'home-fails':
       return reason.rules
         .map((rule) => fit?.checks.find((check) => check.rule === rule)?.title ?? rule)
@@ -138,6 +157,8 @@ export const signWords = (sign: string) => SIGN_WORDS[sign] ?? sign;
 /** Why an animal is left alone, and until when. */
 export function leaveAloneWords(quiet: LeaveAlone, today: string): string {
   if (quiet.code === 'hardening') return `hardening, food from ${dayWords(quiet.feedFrom, today)}`;
+  if (quiet.code === 'resting')
+    return `winter rest since ${dayWords(quiet.since, today)}, over about ${dayWords(quiet.endsOn, today)}`;
   const chance = quiet.premoultPct === null ? '' : `, ${Math.round(quiet.premoultPct)} % a moult is close`;
   const end = quiet.endsOn === null ? 'until that is over' : `food again about ${dayWords(quiet.endsOn, today)}`;
   return `${quiet.signs.map(signWords).join(' and ')} since ${dayWords(quiet.since, today)}${chance}, ${end}`;

@@ -130,7 +130,9 @@ describe('jobs', () => {
     [{ kind: 'soil', soil: { fromMm: 98, toMm: 60 } }, 'Lower the soil to 60 mm'],
     [{ kind: 'mend' }, 'Put the box right'],
     [{ kind: 'rehouse' }, 'This box no longer serves'],
-  ] as [Partial<Job>, string][])('%p', (change, title) => expect(jobTitle(job(change), mm, names)).toBe(title));
+  ] as [Partial<Job>, string][])('%p', (change, title) =>
+    expect(jobTitle(job(change), mm, names, celsius)).toBe(title),
+  );
 
   it('round prey down: the limit is the largest that is safe', () => {
     expect([preyLimitMm(22.9), preyLimitMm(9.9), preyLimitMm(2.4)]).toEqual([22, 9.5, 2]);
@@ -156,8 +158,10 @@ describe('jobs', () => {
       dampWetnessMin: 0.6,
     } as const;
     const damp = job({ kind: 'damp', water: { ml: 40, where: 'damp-end' }, reason: dries });
-    expect(jobTitle(damp, mm, names)).toBe('40 mL at the damp end');
-    expect(jobTitle({ ...damp, water: { ml: 1250, where: 'throughout' } }, mm, names)).toBe('1.3 L over all the soil');
+    expect(jobTitle(damp, mm, names, celsius)).toBe('40 mL at the damp end');
+    expect(jobTitle({ ...damp, water: { ml: 1250, where: 'throughout' } }, mm, names, celsius)).toBe(
+      '1.3 L over all the soil',
+    );
     expect(jobReason(damp, today, undefined, celsius)).toBe(
       'damp end at 56 % of what it holds, wants 60 %; weighed Thursday',
     );
@@ -172,7 +176,7 @@ describe('jobs', () => {
     expect(alarmWords(warm, temperatureWords('F'))).toBe('B4 air: 87.8 F for 9 hours, limit 84.2 F');
     expect(alarmWords({ ...alarm, kind: 'silent', hours: 60 }, celsius)).toBe('B4 air: nothing for 3 days');
     const job_ = job({ kind: 'alarm', reason: { code: 'alarms', alarms: [{ ...alarm, kind: 'stuck', hours: 20 }] } });
-    expect(jobTitle(job_, mm, names)).toBe('Look at the probe: it is stuck');
+    expect(jobTitle(job_, mm, names, celsius)).toBe('Look at the probe: it is stuck');
     expect(jobReason(job_, '2026-03-14', undefined, celsius)).toBe('B4 air: the very same value for 20 hours');
   });
 

@@ -1,0 +1,132 @@
+import { v5 as idFrom } from 'uuid';
+import type { Entry } from '@/contract/records';
+import { shippedRests } from '@/contract/shipped';
+import { addDays, type Day } from '@/core/measure/day';
+import { Refusal } from '@/core/refusal';
+import { restPlan, type RestingKind } from '@/core/season/rest';
+import type { Hemisphere } from '@/core/season/year';
+import { ROOMS } from './air';
+import type { DemoResident } from './residents';
+
+/** Names ids: the same house has the same ones every day. */
+const NAMESPACE = '0b6f4a2c-93d1-4d0e-8c55-6a7e2f90c1d4';
+
+export const roomIdOf = (room: string) => idFrom(`room ${room}`, NAMESPACE);
+
+type Line = [kind: Entry['kind'], daysAgo: number, data: Entry['data']];
+
+/** What is counted, seen, laid and planned, by what they are called. */
+const LINES: Record<string, Line[]> = {
+  Swifts: [
+    ['measured', 92, { headCount: 210, headsLow: 180, headsHigh: 245 }],
+    ['measured', 5, { headCount: 520, headsLow: 455, headsHigh: 595 }],
+  ],
+  Pebbles: [
+    ['measured', 75, { headCount: 190, headsLow: 160, headsHigh: 225 }],
+    ['measured', 6, { headCount: 60 }],
+  ],
+  Noses: [['measured', 40, { headCount: 45 }]],
+  'Old Timber': [['measured', 12, { headCount: 50 }]],
+  Ember: [['measured', 5, { stages: { worker: 180, pupa: 12, larva: 60, egg: 20 }, headCount: 180, queens: 1 }]],
+  Satin: [['measured', 52, { stages: { worker: 46, pupa: 0, larva: 18, egg: 0 }, headCount: 46, queens: 1 }]],
+  'The kitchen': [['measured', 30, { headCount: 620, headsLow: 500, headsHigh: 770 }]],
+  Tar: [
+    ['brood-seen', 24, { stage: 'egg' }],
+    ['brood-seen', 8, { stage: 'larva' }],
+  ],
+  'Eggs of the crew': [
+    ['laid', 82, { laidFrom: '-99', laidTo: '-84', mating: 'mated' }],
+    ['surplus', 60, { keep: 12, passOn: 10, feedOff: 0 }],
+  ],
+  'Eggs of the old hedge': [['laid', 58, { laidFrom: '-150', laidTo: '-62', mating: 'unmated' }]],
+  'The slow table': [
+    ['clutch', 16, { eggs: 84, frozen: 84 }],
+    ['clutch', 9, { eggs: 0, frozen: 0 }],
+  ],
+};
+
+/** Rests: where, the day of their first cooling, and the steps that were done, each so many days ago. */
+const RESTS: Record<string, { room: string; daysAgo: number; roomC: number; done: [string, number][] }> = {
+  Ember: {
+    ...{ room: 'Refrigerator', daysAgo: 4, roomC: 19.5 },
+    done: [
+      ['feed-well-1', 22],
+      ['last-food-1', 8],
+      ['clear-food-1', 7],
+      ['count-1', 5],
+      ['cool-1', 4],
+    ],
+  },
+  Satin: {
+    ...{ room: 'Refrigerator', daysAgo: 50, roomC: 19.5 },
+    done: [
+      ['feed-well-1', 68],
+      ['last-food-1', 54],
+      ['clear-food-1', 53],
+      ['count-1', 52],
+      ['cool-1', 50],
+      ['cool-2', 46],
+      ['cool-3', 42],
+      ['cool-4', 38],
+      ['check-1', 13],
+    ],
+  },
+};
+
+/** What is written down of colonies, broods and their rest. */
+export function seasonStory(resident: DemoResident & { id: string }, today: Day): Omit<Entry, 'undoneAt'>[] {
+  const { id: residentId, called, profile } = resident;
+  const write = (kind: Entry['kind'], daysAgo: number, minute: number, data: Entry['data']) => {
+    const on = addDays(today, -daysAgo);
+    const id = idFrom(`${called} ${kind} ${daysAgo} ${minute}`, NAMESPACE);
+    const at = `${on}T19:${String(minute).padStart(2, '0')}:00.000Z`;
+    return { id, kind, residentId, homeId: null, on, at, keeper: 'Imre Talsk', note: null, data };
+  };
+  const lines = (LINES[called] ?? []).map(([kind, daysAgo, data]) => write(kind, daysAgo, 50, withDays(data, today)));
+  const rest = RESTS[called];
+  const kind = shippedRests.find((each) => each.profiles.includes(profile));
+  if (!rest || !kind || kind.need === 'never') return lines;
+  const planned = restEntry(kind, rest, today);
+  if (!planned) return lines;
+  return [
+    ...lines,
+    write('rest-planned', rest.daysAgo + PLANNED_AHEAD, 52, planned),
+    ...rest.done.map(([step, daysAgo]) => write('rest-step', daysAgo, 54, { step })),
+  ];
+}
+
+/** A rest is planned so long before its first cooling. days */
+const PLANNED_AHEAD = 20;
+
+/**
+ * The plan of a rest that began so many days ago. The demo has it every day of the year: in the half of the world where
+ * it is the season for it.
+ */
+function restEntry(
+  kind: RestingKind,
+  { room, daysAgo, roomC }: (typeof RESTS)[string],
+  today: Day,
+): Entry['data'] | undefined {
+  const startOn = addDays(today, -daysAgo);
+  const asOf = addDays(startOn, -PLANNED_AHEAD);
+  const placeC = ROOMS[room]?.temperatureC ?? kind.bandC.min;
+  const isSeason = (hemisphere: Hemisphere) => {
+    try {
+      const { endsOn } = restPlan({ kind, hemisphere, asOf, startOn, roomC, placeC });
+      return endsOn > addDays(today, 30);
+    } catch (error) {
+      if (error instanceof Refusal) return false;
+      throw error;
+    }
+  };
+  const hemisphere = (['north', 'south'] as const).find(isSeason);
+  return hemisphere && { roomId: roomIdOf(room), startOn, placeC, roomC, hemisphere };
+}
+
+/** Days before today are written with a sign: `-150`. */
+const withDays = (data: Entry['data'], today: Day): Entry['data'] =>
+  Object.fromEntries(
+    Object.entries(data).map(([name, value]) =>
+      typeof value === 'string' && /^-\d+$/.test(value) ? [name, addDays(today, Number(value))] : [name, value],
+    ),
+  );

@@ -1,0 +1,26 @@
+import type { BandFact, Fact, Ground } from '@/core/profiles/profile';
+
+export const MATINGS = ['mated', 'unmated', 'unknown'] as const;
+/** Whether the mother had been with a male. */
+export type Mating = (typeof MATINGS)[number];
+
+/** How the eggs of some kinds are kept, and when their young come out. */
+export interface EggKind extends Ground {
+  /** Ids of the care profiles that it holds for. */
+  profiles: string[];
+  /** Days from the egg to the hatchling at the warmth of reference; nine of ten lie within. */
+  matedDays: BandFact;
+  /** Of eggs that were laid without a male; left out where those do not hatch. */
+  unmatedDays?: BandFact;
+  /** Share that hatches. % */
+  hatchPct: { mated: Fact; unmated?: Fact };
+  warmth: { referenceC: Fact; baseC: Fact; optimumC: Fact };
+  /** Without so many weeks of cold they do not hatch together. */
+  coldWeeks?: Fact;
+  /** Of the young: how many die in a week while they are small. % */
+  weeklyDeathPct: Fact;
+  /** Surplus young may be fed to others of the house; else why not. */
+  feedOff: { isSafe: boolean; why: string };
+  /** How surplus eggs are frozen. */
+  freezing: string;
+}

@@ -1,0 +1,40 @@
+import type { PopulationKind } from '@/core/colony/kind';
+import type { FeederKind } from './food';
+
+/** Warmth that feeders are bred at, and their limits. C, from memory */
+const WARMTH = { referenceC: 28, baseC: 14, optimumC: 33 };
+/** So many of all sizes live in a litre with egg boxes. From memory */
+const HEADS_PER_L = 25;
+const SPREAD = 0.3;
+
+const remembered = (value: number) => ({ value, basis: 'from memory' as const });
+
+/** A kind of feeder as a population that is followed by its sizes: roaches, crickets and the others. */
+export function feederPopulation({ id, classes, culture }: FeederKind): PopulationKind {
+  const grown = classes.at(-1);
+  const { femaleShare, eggsPerFemalePerWeek, hatchSharePct } = culture;
+  return {
+    profiles: [id],
+    adults: 'adult',
+    young: classes.slice(0, -1).map((size) => ({
+      id: size.id,
+      days: remembered(size.daysInClass),
+      weeklyDeathPct: remembered(size.weeklyLossPct),
+    })),
+    adultLifeDays: remembered(grown?.daysInClass ?? 1),
+    laying: {
+      by: 'female',
+      perWeek: { ...eggsPerFemalePerWeek, value: eggsPerFemalePerWeek.value * (hatchSharePct.value / 100) },
+      femaleShare,
+    },
+    warmth: {
+      referenceC: remembered(WARMTH.referenceC),
+      baseC: remembered(WARMTH.baseC),
+      optimumC: remembered(WARMTH.optimumC),
+      restBelowC: remembered(WARMTH.baseC),
+    },
+    headsPerL: remembered(HEADS_PER_L),
+    spread: remembered(SPREAD),
+    basis: 'from memory',
+  };
+}

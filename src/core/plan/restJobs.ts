@@ -1,0 +1,56 @@
+import { daysBetween, type Day } from '@/core/measure/day';
+import type { RestAct } from '@/core/season/rest';
+import { doneToday, LOOK_MINUTES } from './jobParts';
+import { latest } from './signs';
+import type { Job, ResidentToday } from './work';
+
+/** Carrying it to its place or back, with all that belongs to it. Chosen here */
+const CARRY_MINUTES = 5;
+const MINUTES: Partial<Record<RestAct, number>> = { cool: CARRY_MINUTES, warm: CARRY_MINUTES, count: CARRY_MINUTES };
+/** Late by more than so many days a step should not wait another. From memory */
+const TOLERANCE_DAYS = 3;
+
+/** The step of a winter rest that is due; once it is done today, that it was done. */
+export function restJobs({ rest, log }: Pick<ResidentToday, 'rest' | 'log'>, today: Day): Job[] {
+  if (!rest) return [];
+  const { course, id } = rest;
+  const steps = course.steps.filter((step) => step.what !== 'hold' && !step.isPassed);
+  const step =
+    steps.find((each) => each.doneOn === null && each.on <= today) ?? steps.findLast((each) => each.doneOn === today);
+  if (!step) return [];
+  const entry =
+    step.doneOn === null
+      ? undefined
+      : latest(
+          log.filter((each) => each.step === step.key),
+          ['rest-step'],
+          today,
+        );
+  const lateDays = Math.max(0, daysBetween(step.plannedOn, today));
+  return [
+    {
+      kind: 'rest',
+      dueOn: step.plannedOn,
+      cannotWait: lateDays > TOLERANCE_DAYS,
+      minutes: MINUTES[step.what] ?? LOOK_MINUTES,
+      reason: { code: 'rest', plannedOn: step.plannedOn, lateDays },
+      rest: { restId: id, key: step.key, what: step.what, targetC: step.targetC },
+      ...(entry && { doneBy: entry.id }),
+    },
+  ];
+}
+
+/** What the probe in its place says is wrong, while it is cold. */
+export function restAlarms({ rest, log }: Pick<ResidentToday, 'rest' | 'log'>, today: Day): Job[] {
+  if (!rest || rest.alarms.length === 0) return [];
+  return [
+    {
+      kind: 'alarm',
+      dueOn: today,
+      cannotWait: true,
+      minutes: LOOK_MINUTES,
+      reason: { code: 'alarms', alarms: rest.alarms },
+      ...doneToday(log, ['looked'], today),
+    },
+  ];
+}

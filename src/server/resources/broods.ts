@@ -1,0 +1,36 @@
+import type { BroodBoard } from '@/contract/broods';
+import { meeting } from '@/core/broods/emergence';
+import { hatchForecast } from '@/core/broods/hatch';
+import { surplusPlan } from '@/core/broods/surplus';
+import { broodsOf, eggKindOf, flightsOf, mothKindOf } from '../broods';
+import type { Handlers } from '../http/mount';
+import { invalid } from '../http/problem';
+import type { Deps } from './deps';
+
+type Names = 'hatch' | 'meeting' | 'broods';
+
+/** Eggs and moths: the engines over HTTP, and those of the house. */
+export function broodHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
+  return {
+    hatch: ({ body }) => {
+      const { profile, asOf = clock.today(), wish, ...question } = body;
+      const kind = eggKindOf(profile);
+      if (!kind) throw invalid('profile', `Nobody gave the numbers of the eggs of ${profile}.`);
+      const forecast = hatchForecast({ ...question, kind, asOf });
+      return { ...forecast, surplus: wish ? surplusPlan(kind, question.eggs, forecast.expected, wish) : null };
+    },
+
+    meeting: ({ body }) => {
+      const { profile, asOf = clock.today(), ...question } = body;
+      const kind = mothKindOf(profile);
+      if (!kind) throw invalid('profile', `Must be a kind of moth; got ${profile}.`);
+      return meeting({ ...question, kind, asOf });
+    },
+
+    broods: async (): Promise<BroodBoard> => ({
+      asOf: clock.today(),
+      broods: await broodsOf(database, clock),
+      flights: await flightsOf(database, clock),
+    }),
+  };
+}

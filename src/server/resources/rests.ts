@@ -1,0 +1,138 @@
+import type { ResidentRest, RestBoard } from '@/contract/colony';
+import type { Entry, Resident } from '@/contract/records';
+import { addDays, type Day } from '@/core/measure/day';
+import { Refusal } from '@/core/refusal';
+import { degreeHoursOutside } from '@/core/season/degreeHours';
+import { restPlan, type RestingKind } from '@/core/season/rest';
+import { restCourse } from '@/core/season/restCourse';
+import type { Hemisphere } from '@/core/season/year';
+import { hemisphereOf, roomsOf, warmthIn } from '../house';
+import type { Handlers } from '../http/mount';
+import { invalid, notFound } from '../http/problem';
+import { measuredRest, restAlarms, restKindOf, restsOf, type StandingRest } from '../rests';
+import { entriesOfKinds } from '../storage/entries';
+import { findHome } from '../storage/homes';
+import { findResident, listResidents } from '../storage/residents';
+import type { Deps } from './deps';
+
+type Names = 'rest' | 'restCourse' | 'residentRest' | 'rests';
+
+/** Winter rest: the engine over HTTP, that of one resident step by step, and who of the house rests. */
+export function restHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
+  return {
+    rest: ({ body }) => {
+      const { profile, asOf = clock.today(), latitudeDeg, ...question } = body;
+      return restPlan({ ...question, kind: requireRestKind(profile), asOf, hemisphere: halfOf(latitudeDeg) });
+    },
+
+    restCourse: ({ body }) => {
+      const { profile, asOf = clock.today(), latitudeDeg, done, on, readings, ...question } = body;
+      const kind = requireRestKind(profile);
+      const plan = restPlan({ ...question, kind, asOf, hemisphere: halfOf(latitudeDeg) });
+      if (kind.need === 'never') throw new Error('A plan was made for a kind that does not rest.');
+      const moments = readings?.map(({ at, temperatureC }) => ({ at: Date.parse(at), temperatureC }));
+      return {
+        course: restCourse(plan, kind, new Map(Object.entries(done)), on),
+        degreeHours: moments ? degreeHoursOutside(moments, kind.bandC) : null,
+      };
+    },
+
+    residentRest: async ({ params }): Promise<ResidentRest> => {
+      const resident = await findResident(database, params.id);
+      const home = resident && (await findHome(database, resident.homeId));
+      if (!resident || !home) throw notFound('resident with that id');
+      const [asOf, now] = [clock.today(), clock.now()];
+      const rooms = await roomsOf(database, now);
+      const rests = await restsOf(database, [resident], asOf);
+      const alarms = await restAlarms(database, rests, now);
+      const standing = rests.get(resident.id);
+      const counts = await entriesOfKinds(database, [resident.id], ['taken-in', 'measured']);
+      return {
+        residentId: resident.id,
+        asOf,
+        kind: restKindOf(resident.profile) ?? null,
+        roomC: (await warmthIn(database, now))(home).temperatureC,
+        places: rooms.map(({ id, name, air, from }) => ({ roomId: id, name, temperatureC: air.temperatureC, from })),
+        rest: standing
+          ? {
+              id: standing.id,
+              plannedOn: standing.plannedOn,
+              roomId: standing.roomId,
+              place: rooms.find((each) => each.id === standing.roomId)?.name ?? 'a place that is gone',
+              placeC: standing.placeC,
+              roomC: standing.roomC,
+              warnings: standing.plan.warnings,
+              course: standing.course,
+              ...(await measuredRest(database, standing)),
+              alarms: alarms.get(resident.id) ?? [],
+              ...headsAround(standing, counts),
+            }
+          : null,
+      };
+    },
+
+    rests: async (): Promise<RestBoard> => {
+      const [asOf, now] = [clock.today(), clock.now()];
+      const residents = await listResidents(database);
+      const hemisphere = await hemisphereOf(database);
+      const standing = await restsOf(database, residents, asOf);
+      const alarms = await restAlarms(database, standing, now);
+      const row = (resident: Resident): RestBoard['rests'] => {
+        const kind = restKindOf(resident.profile);
+        if (!kind) return [];
+        const rest = standing.get(resident.id);
+        const season = kind.need === 'never' ? null : seasonOf(kind, hemisphere, asOf);
+        const next = rest?.course.steps.find((step) => step.doneOn === null && !step.isPassed && step.what !== 'hold');
+        return [
+          {
+            residentId: resident.id,
+            need: kind.need,
+            why: kind.why,
+            beginsOn: rest?.plan.beginsOn ?? season?.beginsOn ?? null,
+            endsOn: rest?.course.endsOn ?? season?.endsOn ?? null,
+            phase: rest?.course.phase ?? null,
+            targetC: rest?.course.targetC ?? null,
+            next: next ? { on: next.on, what: next.what } : null,
+            alarms: alarms.get(resident.id)?.length ?? 0,
+          },
+        ];
+      };
+      return { asOf, rests: residents.flatMap(row) };
+    },
+  };
+}
+
+const halfOf = (latitudeDeg: number): Hemisphere => (latitudeDeg < 0 ? 'south' : 'north');
+
+function requireRestKind(profile: string) {
+  const kind = restKindOf(profile);
+  if (!kind) throw invalid('profile', `Nobody gave the winter rest of ${profile}.`);
+  return kind;
+}
+
+/** The season that is on or comes next, in a room and a place that do not matter for its days. */
+function seasonOf(kind: RestingKind, hemisphere: Hemisphere, asOf: Day): { beginsOn: Day; endsOn: Day } | null {
+  try {
+    return restPlan({ kind, hemisphere, asOf, roomC: kind.bandC.max + 8, placeC: kind.bandC.max });
+  } catch (error) {
+    if (error instanceof Refusal) return null;
+    throw error;
+  }
+}
+
+/** A count up to so long before the cooling still says how many went in. days, chosen here */
+const BEFORE_DAYS = 60;
+
+/** The last count before it was cooled, and the first after it was warm again. */
+function headsAround({ course }: StandingRest, entries: readonly Entry[]): { before: Counted; after: Counted } {
+  const counts = entries.flatMap(({ on, data }) =>
+    typeof data.headCount === 'number' ? [{ on, heads: data.headCount }] : [],
+  );
+  const cooled = course.steps.find((step) => step.what === 'cool');
+  const warm = course.steps.findLast((step) => step.what === 'warm' && step.doneOn !== null);
+  const before = cooled && counts.findLast(({ on }) => on <= cooled.on && on >= addDays(cooled.on, -BEFORE_DAYS));
+  const after = warm && counts.find(({ on }) => on >= warm.on);
+  return { before: before ?? null, after: after ?? null };
+}
+
+type Counted = { on: Day; heads: number } | null;

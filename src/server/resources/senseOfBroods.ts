@@ -1,0 +1,52 @@
+import type { Entry, Resident } from '@/contract/records';
+import { surplusPlan } from '@/core/broods/surplus';
+import { eggKindOf } from '../broods';
+import { invalid } from '../http/problem';
+import { populationOf } from '../populations';
+import { nameOf } from './occupancy';
+import type { About } from './sense';
+
+function requireEggs(resident: Resident): void {
+  if (resident.form !== 'eggs') throw invalid('residentId', `${nameOf(resident)} must be eggs for that.`);
+}
+
+/** @throws Problem for anything but eggs, and for days in the wrong order or to come */
+export function requireLaid(
+  resident: Resident,
+  { laidFrom, laidTo = laidFrom }: About<'laid'>,
+  on: string,
+): Entry['data'] {
+  requireEggs(resident);
+  if (laidFrom > on) throw invalid('laidFrom', `Must not be after ${on}; got ${laidFrom}.`);
+  if (laidTo < laidFrom) throw invalid('laidTo', `Must not be before the first day, ${laidFrom}; got ${laidTo}.`);
+  if (laidTo > on) throw invalid('laidTo', `Must not be after ${on}; got ${laidTo}.`);
+  return {};
+}
+
+/** @throws Problem for more young than there are eggs, Refusal for young that must not be fed off */
+export function requireSurplus(resident: Resident, { keep, passOn, feedOff }: About<'surplus'>): Entry['data'] {
+  requireEggs(resident);
+  const eggs = resident.headCount ?? 1;
+  if (keep + passOn + feedOff > eggs) {
+    throw invalid('keep', `There are ${eggs} eggs: ${keep + passOn + feedOff} young cannot come of them.`);
+  }
+  const kind = eggKindOf(resident.profile);
+  if (kind) surplusPlan(kind, eggs, { median: eggs, p90: eggs }, { keep, passOn, feedOff });
+  return {};
+}
+
+/** @throws Problem for a stage that young ants do not have, and for anything but a colony */
+export function requireBroodOf(resident: Resident, { stage }: About<'brood-seen'>): Entry['data'] {
+  const kind = populationOf(resident.profile);
+  if (resident.form !== 'colony' || !kind)
+    throw invalid('residentId', `${nameOf(resident)} must be a colony for that.`);
+  const stages = kind.young.map(({ id }) => id);
+  if (!stages.includes(stage)) throw invalid('stage', `Must be one of ${stages.join(', ')}; got ${stage}.`);
+  return {};
+}
+
+/** @throws Problem when more were frozen than found */
+export function requireClutch({ eggs = 0, frozen = 0 }: About<'clutch'>): Entry['data'] {
+  if (frozen > eggs) throw invalid('frozen', `Must be at most the ${eggs} that were found; got ${frozen}.`);
+  return {};
+}

@@ -1,0 +1,35 @@
+import { View } from 'react-native';
+import { makeStyles } from '../components/useStyles';
+import { radius, space, stroke } from '../theme/tokens';
+
+const HEIGHT = 10;
+/** Beyond this the bar is full; how much more is said in words. */
+const MOST_PCT = 120;
+const FULL_PCT = 80;
+
+/** How much of its room is taken, like soil in a box; past the line it is crowded. The number stands beside it. */
+export function FillBar({ pct }: { pct: number }) {
+  const styles = useStyles();
+  const share = (value: number) => `${(100 * Math.min(MOST_PCT, value)) / MOST_PCT}%` as const;
+  return (
+    <View style={styles.box} aria-hidden>
+      <View style={[styles.soil, pct > FULL_PCT && styles.crowded, { width: share(pct) }]} />
+      <View style={[styles.line, { left: share(FULL_PCT) }]} />
+    </View>
+  );
+}
+
+const useStyles = makeStyles((theme) => ({
+  box: {
+    height: HEIGHT,
+    marginVertical: space.xs,
+    borderWidth: stroke.thin,
+    borderColor: theme.colors.wall,
+    borderRadius: radius.s,
+    overflow: 'hidden',
+    backgroundColor: theme.colors.air,
+  },
+  soil: { height: '100%', backgroundColor: theme.colors.soilDry },
+  crowded: { backgroundColor: theme.colors.clay },
+  line: { position: 'absolute', top: 0, bottom: 0, width: stroke.line, backgroundColor: theme.colors.ink },
+}));

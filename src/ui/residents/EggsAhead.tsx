@@ -1,0 +1,157 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { call } from '@/client/api';
+import { useHouse } from '@/client/house';
+import { useLog } from '@/client/log';
+import { useCall } from '@/client/useCall';
+import type { Brood } from '@/contract/broods';
+import type { Resident } from '@/contract/records';
+import type { Mating } from '@/core/broods/eggs';
+import { isDay } from '@/core/measure/day';
+import { HatchBars } from '../charts/HatchBars';
+import { Button } from '../components/Button';
+import { Choices } from '../components/Choices';
+import { Field } from '../components/Field';
+import { Fold } from '../components/Fold';
+import { Body, Heading, Soft, Strong } from '../components/Words';
+import { headCountIn } from '../forms/checks';
+import { useTyped } from '../forms/useTyped';
+import { space } from '../theme/tokens';
+import { expectedWords, hatchWords, keptAllWords, surplusWords } from '../words/broods';
+import { dayWords } from '../words/days';
+import { calledWords } from '../words/residents';
+import { useTemperature } from '../words/temperature';
+import { useLength } from '../words/useLength';
+
+/** A batch of eggs: when they hatch and how many a week, what keeping them all would take, what becomes of them. */
+export function EggsAhead({ resident }: { resident: Resident }) {
+  const round = useHouse((house) => house.round);
+  const { answer, problem } = useCall(round, () => call('broods', {}));
+  const brood = answer?.broods.find((each) => each.residentId === resident.id);
+  if (problem !== undefined) return <Body>{problem}</Body>;
+  if (!answer || !brood) return null;
+  return (
+    <View style={{ gap: space.s, marginTop: space.xl }}>
+      <Heading>Hatching</Heading>
+      <Forecast brood={brood} asOf={answer.asOf} />
+      <Fold title="When they were laid">
+        <LaidForm resident={resident} brood={brood} />
+      </Fold>
+      <Fold title="What becomes of the young">
+        <SurplusForm resident={resident} brood={brood} />
+      </Fold>
+    </View>
+  );
+}
+
+const LEAST_SPAN = 8;
+
+function Forecast({ brood, asOf }: { brood: Brood; asOf: string }) {
+  const length = useLength();
+  const temperature = useTemperature();
+  const { forecast, problem, isGuessed, laidFrom, laidTo, coldWeeks, surplus, temperatureC } = brood;
+  const kept = keptAllWords(brood, asOf, length);
+  const laid = `${dayWords(laidFrom, asOf)}${laidTo === laidFrom ? '' : ` to ${dayWords(laidTo, asOf)}`}`;
+  return (
+    <>
+      {forecast ? (
+        <>
+          <Strong>{hatchWords(brood, asOf)}</Strong>
+          <HatchBars
+            label={`Hatching ${hatchWords(brood, asOf)}: ${expectedWords(brood)}`}
+            weeks={forecast.weeks}
+            span={Math.max(LEAST_SPAN, forecast.weeks.length)}
+            from={asOf}
+            day={(on) => dayWords(on, asOf)}
+          />
+          <Body>{`${expectedWords(brood)} will hatch.`}</Body>
+          <Soft>
+            {`${isGuessed ? 'Nobody wrote down when they were laid: the day they came is taken, ' : 'Laid '}${laid}; kept at ${temperature.long(temperatureC)}.`}
+          </Soft>
+          {forecast.isOverdue ? (
+            <Body>
+              Most batches of this age have begun to hatch: keep them, damp as they are, at least as long again.
+            </Body>
+          ) : null}
+          {forecast.isStanding ? <Body>It is too cold here for anything to go on in them.</Body> : null}
+        </>
+      ) : (
+        <Body>{problem}</Body>
+      )}
+      {coldWeeks === null ? null : (
+        <Soft>{`They want about ${coldWeeks} weeks of cold before: counted from when they are warm. Leaves at hand before they are.`}</Soft>
+      )}
+      {kept === null ? null : <Body>{kept}</Body>}
+      {surplus ? <Strong>{surplusWords(surplus)}</Strong> : null}
+    </>
+  );
+}
+
+const MATINGS: { value: Mating; title: string }[] = [
+  { value: 'mated', title: 'Mother mated' },
+  { value: 'unmated', title: 'Never with a male' },
+  { value: 'unknown', title: 'Nobody knows' },
+];
+
+function LaidForm({ resident, brood }: { resident: Resident; brood: Brood }) {
+  const write = useLog((log) => log.write);
+  const [mating, setMating] = useState(brood.mating);
+  const [from, to] = [useTyped(brood.laidFrom), useTyped(brood.laidTo === brood.laidFrom ? '' : brood.laidTo)];
+  const save = () => {
+    if (!isDay(from.text)) return from.refuse('A day written 2026-03-14.');
+    if (!to.isEmpty && !isDay(to.text)) return to.refuse('A day written 2026-03-14.');
+    return void write(
+      { kind: 'laid', residentId: resident.id, laidFrom: from.text, ...(!to.isEmpty && { laidTo: to.text }), mating },
+      `${calledWords(resident)}: written down.`,
+    );
+  };
+  return (
+    <View style={{ gap: space.m }}>
+      <Field label="First laid, as 2026-03-14" {...from.field} keyboard="numbers-and-punctuation" />
+      <Field
+        label="Last laid, as 2026-03-14"
+        {...to.field}
+        hint="Leave empty if all came on one day."
+        keyboard="numbers-and-punctuation"
+      />
+      <Choices label="The mother" choices={MATINGS} value={mating} onChange={setMating} />
+      <Button title="Write down" onPress={save} />
+    </View>
+  );
+}
+
+const countIn = (text: string) => (text === '' || text === '0' ? 0 : headCountIn(text));
+
+function SurplusForm({ resident, brood }: { resident: Resident; brood: Brood }) {
+  const write = useLog((log) => log.write);
+  const { surplus, feedOff: feeding, freezing } = brood;
+  const first = (count: number | undefined) => (count === undefined || count === 0 ? '' : String(count));
+  const fields = {
+    keep: useTyped(first(surplus?.keep)),
+    passOn: useTyped(first(surplus?.passOn)),
+    feedOff: useTyped(first(surplus?.feedOff)),
+  };
+  const save = () => {
+    const [keep, passOn, feedOff] = [fields.keep, fields.passOn, fields.feedOff].map((field) => {
+      const count = countIn(field.text);
+      if (count === undefined) field.refuse('A whole number from 0 up.');
+      return count;
+    });
+    if (keep === undefined || passOn === undefined || feedOff === undefined) return;
+    const entry = { kind: 'surplus', residentId: resident.id, keep, passOn, feedOff } as const;
+    void write(entry, `${calledWords(resident)}: plan written down.`);
+  };
+  return (
+    <View style={{ gap: space.m }}>
+      <Field label="To keep" {...fields.keep.field} keyboard="number-pad" />
+      <Field label="To pass on" {...fields.passOn.field} keyboard="number-pad" />
+      {feeding && !feeding.isSafe ? (
+        <Soft>{`None to feed off. ${feeding.why}`}</Soft>
+      ) : (
+        <Field label="To feed off" {...fields.feedOff.field} hint={feeding?.why} keyboard="number-pad" />
+      )}
+      <Soft>{`Eggs beyond that: ${(freezing ?? 'freeze at least 24 hours, then throw away.').replace(/^./, (letter) => letter.toLowerCase())} Nothing is ever released: not here, not where it came from.`}</Soft>
+      <Button title="Plan it so" onPress={save} />
+    </View>
+  );
+}

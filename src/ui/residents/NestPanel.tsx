@@ -1,0 +1,65 @@
+import { View } from 'react-native';
+import type { ColonyFacts } from '@/contract/colony';
+import { movingPlan, nestAdvice, type NestAdvice } from '@/core/colony/nestSteps';
+import type { ColonyForecast } from '@/core/colony/project';
+import { addDays, type Day } from '@/core/measure/day';
+import { Fold } from '../components/Fold';
+import { Body, Heading, Soft, Strong } from '../components/Words';
+import { space } from '../theme/tokens';
+import { MOVE_ACT_WORDS, volumeWords } from '../words/colony';
+import { dayWords } from '../words/days';
+import { capital } from '../words/text';
+import { useLength } from '../words/useLength';
+
+interface Props {
+  facts: ColonyFacts;
+  nest: NonNullable<ColonyFacts['nest']>;
+  forecast: ColonyForecast;
+}
+
+/** A module is chosen for this long ahead. weeks */
+const AHEAD_WEEKS = 26;
+
+/** A nest by its modules: how full, what to close or to add and when, and how the colony is moved. */
+export function NestPanel({ facts, nest, forecast }: Props) {
+  const length = useLength();
+  const { asOf, heads } = facts;
+  const { volumeMl, chambers, perHeadMl, growsFungus, tubeBoreMm, outworldL } = nest;
+  const ahead = forecast.series[AHEAD_WEEKS]?.stages.worker?.median ?? heads;
+  const advice = nestAdvice({ workers: heads, ahead, volumeMl, perHeadMl, growsFungus });
+  const crowdedOn = forecast.crowdedWeek === null ? null : addDays(asOf, 7 * forecast.crowdedWeek);
+  const tube = tubeBoreMm === null ? 'no tube' : `tube ${length.long(tubeBoreMm)} wide`;
+  return (
+    <View style={{ gap: space.xs, marginTop: space.xl }}>
+      <Heading>Nest</Heading>
+      <Strong>{`${Math.round(advice.fullPct)} % full`}</Strong>
+      <Soft>
+        {`${chambers} ${chambers === 1 ? 'chamber' : 'chambers'}, ${volumeWords(volumeMl)} in all; ${tube}; ` +
+          `${outworldL === null ? 'no outworld' : `outworld ${volumeWords(1000 * outworldL)}`}`}
+      </Soft>
+      <Body>{adviceWords(advice, crowdedOn, asOf)}</Body>
+      <Fold title="Moving into a new nest">
+        {movingPlan(addDays(asOf, 1), growsFungus).map(({ on, what }) => (
+          <Body key={what}>{capital(`${dayWords(on, asOf)}: ${MOVE_ACT_WORDS[what]}`)}</Body>
+        ))}
+        <Soft>
+          {growsFungus
+            ? 'Gloves and long tweezers: large workers cut skin.'
+            : 'They may take a day or weeks. Do not shake or flood them out.'}
+        </Soft>
+      </Fold>
+    </View>
+  );
+}
+
+function adviceWords({ verdict, closeMl, nextModuleMl }: NestAdvice, crowdedOn: Day | null, asOf: Day): string {
+  if (closeMl !== null) {
+    const much = verdict === 'far-too-large' ? 'Far too much empty space' : 'Too much empty space';
+    return `${much}: spare chambers become rubbish tips. Close off about ${volumeWords(closeMl)}, and add nothing.`;
+  }
+  if (nextModuleMl === null) return 'Room for half a year: add nothing now.';
+  const size = `up to ${volumeWords(nextModuleMl)}; leave the old one on`;
+  if (verdict === 'full' || (crowdedOn !== null && crowdedOn <= asOf)) return `Add a module now, ${size}.`;
+  if (crowdedOn === null) return `Not crowded within a year; the next module may be ${size}.`;
+  return `Add a module by ${dayWords(crowdedOn, asOf)}, ${size}.`;
+}

@@ -1,0 +1,58 @@
+import { View } from 'react-native';
+import type { ColonyFacts } from '@/contract/colony';
+import type { PopulationKind } from '@/core/colony/kind';
+import { tubsFor } from '@/core/colony/tubs';
+import { addDays, type Day } from '@/core/measure/day';
+import { Field } from '../components/Field';
+import { Fold } from '../components/Fold';
+import { Body, Soft } from '../components/Words';
+import { headCountIn } from '../forms/checks';
+import { useTyped } from '../forms/useTyped';
+import { space } from '../theme/tokens';
+import { headsWords } from '../words/colony';
+import { dayWords } from '../words/days';
+
+interface Props {
+  facts: ColonyFacts;
+  kind: PopulationKind;
+  today: Day;
+}
+
+/** A tub is begun with so many grown ones. Common practice: 5 to 12, so that they meet */
+const FOUNDERS = 10;
+
+/** How many tubs like this one a weekly need takes. */
+export function TubsPanel({ facts, kind, today }: Props) {
+  const need = useTyped();
+  const perWeek = headCountIn(need.text);
+  return (
+    <View style={{ marginTop: space.l }}>
+      <Fold title="Tubs for a weekly need">
+        <View style={{ gap: space.m }}>
+          <Field label="Grown ones wanted a week" {...need.field} keyboard="number-pad" />
+          {perWeek === undefined ? null : <Tubs facts={facts} kind={kind} today={today} perWeek={perWeek} />}
+          <Soft>
+            {`A new tub is begun with about ${FOUNDERS} grown ones and old soil. One new tub a month from each founding ` +
+              'group keeps a line young, and a second one safe when the first crashes.'}
+          </Soft>
+        </View>
+      </Fold>
+    </View>
+  );
+}
+
+function Tubs({ facts, kind, today, perWeek }: Props & { perWeek: number }) {
+  const { roomForHeads, temperatureC } = facts;
+  const litresPerTub = (roomForHeads ?? 0) / (kind.headsPerL?.value ?? 1);
+  const plan = tubsFor({ kind, needPerWeek: perWeek, litresPerTub, temperatureC, founders: FOUNDERS });
+  if (plan.tubs === null) return <Body>A tub like this one bears no harvest at this warmth.</Body>;
+  const ready =
+    plan.readyWeeks === null
+      ? 'A new one does not fill within two years.'
+      : `One begun today bears from about ${dayWords(addDays(today, 7 * plan.readyWeeks), today)} on.`;
+  return (
+    <Body>
+      {`${plan.tubs} ${plan.tubs === 1 ? 'tub' : 'tubs'} like this one: each gives about ${headsWords(plan.harvestPerTub)} a week once half full. ${ready}`}
+    </Body>
+  );
+}

@@ -1,0 +1,98 @@
+import { router } from 'expo-router';
+import { View } from 'react-native';
+import { call } from '@/client/api';
+import { useHouse } from '@/client/house';
+import { useCall } from '@/client/useCall';
+import type { ColonyBoard as Board } from '@/contract/colony';
+import { daysBetween } from '@/core/measure/day';
+import { BODY_MEASURES } from '@/core/profiles/profile';
+import { FillBar } from '../charts/FillBar';
+import { Body, Heading, Soft, Strong } from '../components/Words';
+import { space } from '../theme/tokens';
+import { headsWords, VERDICT_SHORT } from '../words/colony';
+import { dayWords } from '../words/days';
+import { calledWords } from '../words/residents';
+import { BoardRow } from './BoardRow';
+import { useResidentOf } from './useResidentOf';
+
+type Row = Board['colonies'][number];
+
+/** A founding group gives a new tub about once in so many days. Common practice */
+const NEW_TUB_DAYS = 30;
+
+const PARTS = ['Cultures', 'Ants', 'Groups that breed'] as const;
+
+/** Cultures and colonies side by side, what presses first. */
+export function ColonyBoard() {
+  const round = useHouse((house) => house.round);
+  const care = useHouse((house) => house.care);
+  const residentOf = useResidentOf();
+  const { answer, problem } = useCall(round, () => call('colonies', {}));
+  if (problem !== undefined) return <Body>{problem}</Body>;
+  if (!answer) return <Soft role="status">Counting…</Soft>;
+  const partOf = ({ residentId }: Row): (typeof PARTS)[number] => {
+    const found = residentOf(residentId);
+    if (!found) return 'Cultures';
+    if (care.of(found.resident).silhouette === 'ant') return 'Ants';
+    const isMeasured = BODY_MEASURES.some((name) => found.resident[name] !== undefined);
+    return isMeasured ? 'Groups that breed' : 'Cultures';
+  };
+  const rows = [...answer.colonies].sort((a, b) => pressing(a) - pressing(b));
+  const parts = PARTS.map((title) => ({ title, rows: rows.filter((row) => partOf(row) === title) }));
+  return (
+    <View style={{ gap: space.s, marginTop: space.m }}>
+      {parts
+        .filter((part) => part.rows.length > 0)
+        .map((part) => (
+          <View key={part.title} style={{ gap: space.xs, marginTop: space.m }}>
+            <Heading>{part.title}</Heading>
+            {part.title === 'Groups that breed' ? <Soft>If every egg is left to hatch with them.</Soft> : null}
+            {part.rows.map((row) => (
+              <ColonyRow key={row.residentId} row={row} asOf={answer.asOf} isCulture={part.title !== 'Ants'} />
+            ))}
+          </View>
+        ))}
+    </View>
+  );
+}
+
+/** A crash before a burst, a burst before what has time. */
+function pressing({ verdict, splitOn }: Row): number {
+  if (verdict === 'crash') return 0;
+  if (verdict === 'fewer') return 1;
+  return splitOn === null ? 4e6 : 2 + Number(splitOn.replaceAll('-', '')) / 1e8;
+}
+
+function ColonyRow({ row, asOf, isCulture }: { row: Row; asOf: string; isCulture: boolean }) {
+  const residentOf = useResidentOf();
+  const { heads, fullPct, splitOn, lastingHarvestPerWeek: harvest, verdict, outOfId, partedOn } = row;
+  const parent = outOfId === null ? undefined : residentOf(outOfId);
+  const isDue = splitOn !== null && splitOn <= asOf;
+  const act = isCulture ? 'split' : 'next module';
+  return (
+    <BoardRow residentId={row.residentId} onPress={() => router.push(`/residents/${row.residentId}`)}>
+      <Strong>
+        {row.isFounding ? 'Founding queen' : `About ${headsWords(heads)} ${isCulture ? 'heads' : 'workers'}`}
+        {row.isResting ? ', resting' : ''}
+        {verdict !== null && VERDICT_SHORT[verdict] !== '' ? `, ${VERDICT_SHORT[verdict]}` : ''}
+      </Strong>
+      {fullPct === null ? null : <FillBar pct={fullPct} />}
+      <Soft>
+        {[
+          ...(fullPct === null ? [] : [`${Math.round(fullPct)} % of its room`]),
+          ...(splitOn === null ? [] : [isDue ? `${act} now` : `${act} about ${dayWords(splitOn, asOf)}`]),
+          ...(harvest !== null && harvest >= 1 ? [`${headsWords(Math.floor(harvest))} a week may go`] : []),
+          `counted ${dayWords(row.countedOn, asOf)}`,
+        ].join('; ')}
+      </Soft>
+      {parent ? <Soft>{`Out of ${parent.home.code}, ${calledWords(parent.resident)}`}</Soft> : null}
+      {isCulture && partedOn !== null ? (
+        <Soft>
+          {daysBetween(partedOn, asOf) >= NEW_TUB_DAYS
+            ? `Last tub begun from it ${dayWords(partedOn, asOf)}: another is due`
+            : `Last tub begun from it ${dayWords(partedOn, asOf)}`}
+        </Soft>
+      ) : null}
+    </BoardRow>
+  );
+}

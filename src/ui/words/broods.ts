@@ -1,0 +1,73 @@
+import type { Brood, MothFlight } from '@/contract/broods';
+import type { SurplusPlan } from '@/core/broods/surplus';
+import { bandWords, headsWords } from './colony';
+import { dayWords } from './days';
+import { gramsWords } from './food';
+import type { LengthWords } from './useLength';
+import type { TemperatureWords } from './temperature';
+
+/** "12 Jan to 3 Mar, most about 4 Feb". */
+export function hatchWords({ forecast }: Brood, today: string): string {
+  if (!forecast) return '';
+  return `${dayWords(forecast.from, today)} to ${dayWords(forecast.to, today)}, the middle about ${dayWords(forecast.median, today)}`;
+}
+
+/** What keeping all of them would take in half a year. */
+export function keptAllWords({ inHalfAYear: kept }: Brood, today: string, length: LengthWords): string | null {
+  if (!kept) return null;
+  if (kept.heads < 1) return `By ${dayWords(kept.on, today)} none of them are out yet.`;
+  const size = kept.sizeMm === null ? '' : `, the oldest about ${length.long(kept.sizeMm)}`;
+  const room = [
+    ...(kept.boxes === null ? [] : [`${kept.boxes} boxes, one for each`]),
+    ...(kept.litres === null ? [] : [`boxes of ${headsWords(kept.litres)} L in all`]),
+  ].join(', ');
+  const food =
+    kept.preyPerWeek !== null
+      ? `${headsWords(kept.preyPerWeek)} prey animals a week`
+      : kept.foodGPerWeek !== null
+        ? `${gramsWords(kept.foodGPerWeek)} of food a week`
+        : '';
+  const needs = [room, food].filter((word) => word !== '').join('; ');
+  return `If all are kept: ${headsWords(kept.heads)} by ${dayWords(kept.on, today)}${size}${needs === '' ? '' : `; ${needs}`}.`;
+}
+
+/** What is to be done with those that have no place. */
+export function surplusWords({ keep, passOn, feedOff, freezeEggs, mayExceedBy }: SurplusPlan): string {
+  const places = [
+    ...(keep > 0 ? [`${keep} to keep`] : []),
+    ...(passOn > 0 ? [`${passOn} to pass on`] : []),
+    ...(feedOff > 0 ? [`${feedOff} to feed off`] : []),
+  ].join(', ');
+  const freeze = freezeEggs === 0 ? 'no egg need be frozen' : `freeze ${freezeEggs} eggs now`;
+  const more = mayExceedBy > 0 ? ` In one of ten batches ${mayExceedBy} more hatch than have a place.` : '';
+  return `${places === '' ? 'None has a place' : places}: ${freeze}.${more}`;
+}
+
+/** When moths come out, and what to do so that both sexes meet. */
+export function meetingWords({ meeting, wakeC, pairC }: MothFlight, today: string, temperature: TemperatureWords) {
+  if (!meeting) return [];
+  const { female, male, hold, pairOn, meetPct } = meeting;
+  const out = (name: string, window: typeof female) =>
+    window
+      ? `First ${name} out about ${dayWords(window.median, today)}, between ${dayWords(window.p10, today)} and ${dayWords(window.p90, today)}.`
+      : `No ${name} among the cocoons.`;
+  return [
+    out('female', female),
+    out('male', male),
+    ...(hold
+      ? [
+          `Hold the ${hold.sex === 'female' ? 'females' : 'males'} back, dry and at ${temperature.long(hold.holdC)}, until ${dayWords(hold.until, today)}; ` +
+            `then wet and at ${temperature.long(wakeC)}. That a pair is out together goes from ${Math.round(meetPct)} to ${Math.round(hold.meetPct)} %.`,
+        ]
+      : female && male
+        ? [`They are out together in ${Math.round(meetPct)} of 100 cases: nothing need be held back.`]
+        : []),
+    ...(pairOn && female && male
+      ? [`Likeliest night to pair: ${dayWords(pairOn, today)}, in a net overnight, near ${temperature.long(pairC)}.`]
+      : []),
+  ];
+}
+
+/** "about 40 (25 to 61) of 80 eggs". */
+export const expectedWords = ({ forecast, eggs }: Brood) =>
+  forecast ? `${bandWords(forecast.expected)} of ${eggs} eggs` : `${eggs} eggs`;
