@@ -179,6 +179,11 @@ export const HOMES: DemoHome[] = [
     litterDepthMm: 10,
     mixId: 'snail-soil',
   }),
+  home('E7', 'E', box(200, 140, 90, windows([...LEFT_RIGHT], 20, 20, 70, 0.3), 'solid', { walls: 'plastic' }), 40, {
+    furniture: [{ kind: 'bark' }],
+    litterDepthMm: 10,
+    mixId: 'isopod-litter',
+  }),
   home('F1', 'F', box(400, 100, 60, [], 'solid', { walls: 'plaster' }), 0, {
     nest: nestOf(3, [120, 80, 15], 9, [250, 180, 150]),
   }),

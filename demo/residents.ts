@@ -276,6 +276,11 @@ export const RESIDENTS: DemoResident[] = [
   }),
   one(LUNA, 'The brood', 'larva', 38, 'D7', 1, { headCount: 10 }),
   one(SWIFT, 'Swifts', 'adult', undefined, 'E1', 5, { headCount: 90, dampedDaysAgo: 17 }),
+  one(SWIFT, 'Swifts, second tub', 'adult', undefined, 'E7', 5, {
+    headCount: 12,
+    outOf: 'Swifts',
+    takenInDaysAgo: 41,
+  }),
   one(LITTLE_SEA, 'Pebbles', 'adult', undefined, 'E2', 4, { headCount: 110 }),
   one(NOSY, 'Noses', 'adult', undefined, 'E3', 3, { headCount: 6 }),
   one(SPRINGTAIL, 'Snow', 'adult', undefined, 'E4', 6, { headCount: 3000 }),

@@ -49,6 +49,16 @@ describe('the Ropewalk Warm House', () => {
     }
   });
 
+  it.each(Array.from({ length: 12 }, (_, month) => `2026-${String(month + 1).padStart(2, '0')}-14`))(
+    'has a colony going into rest and one in the cold on %s',
+    (today) => {
+      const { entries } = ropewalk(today);
+      const planned = entries.filter((entry) => entry.kind === 'rest-planned');
+      expect(planned).toHaveLength(2);
+      expect(entries.filter((entry) => entry.kind === 'rest-step').every((entry) => entry.on < today)).toBe(true);
+    },
+  );
+
   it('tells its stories on the round', async () => {
     const database = await emptyDatabase();
     await seedDemo(database, fixedClock(TODAY));

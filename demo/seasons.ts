@@ -26,9 +26,18 @@ const LINES: Record<string, Line[]> = {
     ['measured', 6, { headCount: 60 }],
   ],
   Noses: [['measured', 40, { headCount: 45 }]],
-  'Old Timber': [['measured', 12, { headCount: 50 }]],
-  Ember: [['measured', 5, { stages: { worker: 180, pupa: 12, larva: 60, egg: 20 }, headCount: 180, queens: 1 }]],
-  Satin: [['measured', 52, { stages: { worker: 46, pupa: 0, larva: 18, egg: 0 }, headCount: 46, queens: 1 }]],
+  'Old Timber': [
+    ['measured', 54, { headCount: 45 }],
+    ['measured', 12, { headCount: 50 }],
+  ],
+  Ember: [
+    ['measured', 47, { headCount: 176 }],
+    ['measured', 5, { stages: { worker: 180, pupa: 12, larva: 60, egg: 20 }, headCount: 180, queens: 1 }],
+  ],
+  Satin: [
+    ['measured', 95, { headCount: 43 }],
+    ['measured', 52, { stages: { worker: 46, pupa: 0, larva: 18, egg: 0 }, headCount: 46, queens: 1 }],
+  ],
   'The kitchen': [['measured', 30, { headCount: 620, headsLow: 500, headsHigh: 770 }]],
   Tar: [
     ['brood-seen', 24, { stage: 'egg' }],

@@ -3,6 +3,12 @@ import type { Page } from '@playwright/test';
 import { expect, testOfLooks as test } from './house';
 
 /** Every place, and how to get to what has no address of its own. */
+/** A board of the seasons, once a row of it is there. */
+async function seasons(page: Page, part: string, row: RegExp): Promise<void> {
+  await page.goto(`/seasons?part=${part}`);
+  await expect(page.getByRole('link', { name: row })).toBeVisible();
+}
+
 const PLACES: { name: string; open: (page: Page) => Promise<void> }[] = [
   { name: 'the round', open: async (page) => void (await page.goto('/')) },
   { name: 'the residents', open: async (page) => void (await page.goto('/residents')) },
@@ -163,6 +169,36 @@ const PLACES: { name: string; open: (page: Page) => Promise<void> }[] = [
     open: async (page) => {
       await page.goto('/store?part=boxes');
       await expect(page.getByText(/can move to|would serve|serves nobody/).first()).toBeAttached();
+    },
+  },
+  { name: 'who rests in winter', open: (page) => seasons(page, 'rest', /^Open F2, Ember/) },
+  { name: 'eggs by the week they hatch', open: (page) => seasons(page, 'broods', /^Open D10/) },
+  { name: 'colonies and cultures', open: (page) => seasons(page, 'colonies', /^Open E1, Swifts/) },
+  {
+    name: 'a rest under way',
+    open: async (page) => {
+      await seasons(page, 'rest', /^Open F2, Ember/);
+      await page.getByRole('link', { name: /^Open F2, Ember/ }).click();
+      await page.getByRole('button', { name: 'All steps' }).click();
+    },
+  },
+  {
+    name: 'a colony ahead',
+    open: async (page) => {
+      await seasons(page, 'colonies', /^Open F1, Old Timber/);
+      await page.getByRole('link', { name: /^Open F1, Old Timber/ }).click();
+      await page.getByRole('button', { name: 'Moving into a new nest' }).click();
+      await page.getByRole('radio', { name: 'A count by stages or photo' }).click();
+      await page.getByRole('radio', { name: 'In a photo' }).click();
+    },
+  },
+  {
+    name: 'eggs and their forms',
+    open: async (page) => {
+      await seasons(page, 'broods', /^Open D10/);
+      await page.getByRole('link', { name: /^Open D10/ }).click();
+      await page.getByRole('button', { name: 'When they were laid' }).click();
+      await page.getByRole('button', { name: 'What becomes of the young' }).click();
     },
   },
   { name: 'a material', open: async (page) => void (await page.goto('/store/coir')) },

@@ -35,7 +35,6 @@ const PICTURES: Picture[] = [
     },
   },
   { name: 'home', size: PHONE, open: (page) => homeCalled(page, /^B3/) },
-  { name: 'home-wide', size: WIDE, open: (page) => homeCalled(page, /^C3/) },
   { name: 'residents', size: PHONE, open: (page) => page.goto('/residents') },
   { name: 'resident', size: PHONE, open: (page) => residentNamed(page, /^Widow Orme/) },
   {
@@ -64,15 +63,6 @@ const PICTURES: Picture[] = [
       await residentNamed(page, /^Widow Orme/);
       await page.getByRole('button', { name: 'Dead or moulting?' }).click();
       await page.getByRole('checkbox', { name: /tidy from inside/ }).click();
-    },
-  },
-  {
-    name: 'boxes',
-    size: PHONE,
-    open: async (page) => {
-      await residentNamed(page, /^Cinder/);
-      await page.getByRole('button', { name: 'Other boxes' }).click();
-      await page.getByRole('radio', { name: /^N3/ }).click();
     },
   },
   {
@@ -107,16 +97,6 @@ const PICTURES: Picture[] = [
     },
   },
   {
-    name: 'air-wide',
-    size: WIDE,
-    open: async (page) => {
-      await homeCalled(page, /^B4/);
-      await page.getByRole('button', { name: 'Air and water' }).last().click();
-      await page.getByRole('button', { name: 'Holes for the band' }).click();
-      await page.getByRole('img', { name: /^Trade-off/ }).scrollIntoViewIfNeeded();
-    },
-  },
-  {
     name: 'readings',
     size: PHONE,
     open: async (page) => {
@@ -132,6 +112,34 @@ const PICTURES: Picture[] = [
     open: async (page) => {
       await page.goto('/store');
       await page.getByText(/^By /).first().waitFor();
+    },
+  },
+  {
+    name: 'rest',
+    size: PHONE,
+    open: async (page) => {
+      await page.goto('/seasons');
+      await page.getByRole('link', { name: /^Open F2, Ember/ }).click();
+      await page.getByRole('img', { name: /^Cooling down/ }).waitFor();
+    },
+  },
+  {
+    name: 'broods',
+    size: PHONE,
+    open: async (page) => {
+      await page.goto('/seasons?part=broods');
+      await page
+        .getByRole('img', { name: /^Hatching/ })
+        .first()
+        .waitFor();
+    },
+  },
+  {
+    name: 'colony',
+    size: PHONE,
+    open: async (page) => {
+      await residentNamed(page, /^The kitchen/);
+      await page.getByText('In a year').scrollIntoViewIfNeeded();
     },
   },
   {

@@ -45,6 +45,7 @@ const resting = {
   degreesPerStep: fact,
   daysPerStep: fact,
   checkEveryDays: fact,
+  isUnfed: z.boolean().optional(),
 };
 export const restKind = z.discriminatedUnion('need', [
   z.strictObject({ need: z.literal('must'), ...resting }),

@@ -154,7 +154,7 @@ export async function restsUnderWay(
 
 /** What the probes of the place measured while it was cold: day by day, and degree-hours outside the band. */
 export async function measuredRest(queries: Queries, { roomId, course, kind }: StandingRest) {
-  const from = course.steps.find((step) => step.what === 'hold')?.on;
+  const from = course.steps.findLast((step) => step.what === 'cool')?.on;
   const until = course.steps.find((step) => step.what === 'warm')?.on;
   if (from === undefined || until === undefined || course.phase === 'before' || course.phase === 'cooling') {
     return { measured: [], degreeHours: null };

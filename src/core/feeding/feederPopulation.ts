@@ -21,7 +21,7 @@ export function feederPopulation({ id, classes, culture }: FeederKind): Populati
       days: remembered(size.daysInClass),
       weeklyDeathPct: remembered(size.weeklyLossPct),
     })),
-    adultLifeDays: remembered(grown?.daysInClass ?? 1),
+    adultLifeDays: remembered(grown ? lifeDays(grown) : 1),
     laying: {
       by: 'female',
       perWeek: { ...eggsPerFemalePerWeek, value: eggsPerFemalePerWeek.value * (hatchSharePct.value / 100) },
@@ -38,3 +38,7 @@ export function feederPopulation({ id, classes, culture }: FeederKind): Populati
     basis: 'from memory',
   };
 }
+
+/** Of age and of all else together: the mean life of the grown ones. */
+const lifeDays = ({ daysInClass, weeklyLossPct }: FeederKind['classes'][number]) =>
+  1 / (1 / daysInClass - Math.log(1 - weeklyLossPct / 100) / 7);

@@ -1,9 +1,11 @@
 import { profileOf } from '@/contract/testing/profileOf';
 import type { WateringOutlook } from '@/core/climate/watering';
 import type { Container } from '@/core/housing/container';
-import { shippedFeeders, shippedFoods } from '@/contract/shipped';
+import { shippedFeeders, shippedFoods, shippedRests } from '@/contract/shipped';
 import { preyOf } from '@/core/feeding/food';
 import { addDays } from '@/core/measure/day';
+import { restPlan, type RestingKind } from '@/core/season/rest';
+import { restCourse } from '@/core/season/restCourse';
 import { dueWork } from './due';
 import type { LogEntry, LogKind, ResidentToday } from './work';
 
@@ -343,5 +345,43 @@ describe('a home that fails', () => {
     const [job] = work([...fed(2)], { home: sloped }).jobs;
     // The lowest place, 10 mm under the mean, leaves 177 mm to the lid.
     expect(job).toMatchObject({ kind: 'soil', soil: { fromMm: 98, toMm: 129 } });
+  });
+});
+
+describe('a winter rest', () => {
+  const kind = shippedRests.find((each) => each.profiles.includes('ant-small-temperate')) as RestingKind;
+  // Its season in the south: the same months as the days here.
+  const plan = restPlan({ kind, hemisphere: 'south', asOf: ago(30), startOn: ago(12), roomC: 22, placeC: 6 });
+  const ants = (done: [string, number][], change: Partial<ResidentToday> = {}): ReturnType<typeof work> => {
+    const days = new Map(done.map(([key, daysAgo]) => [key, ago(daysAgo)]));
+    const log = done.map(([step, daysAgo]) => entry('rest-step', daysAgo, { step }));
+    const rest = { id: 'plan', course: restCourse(plan, kind, days, TODAY), alarms: [], ...change.rest };
+    const colony = { profile: profileOf('ant-small-temperate'), legSpanMm: undefined, headCount: 120 };
+    return work(log, { ...colony, ...change, rest });
+  };
+
+  it('stops its food with the last meal, and is all that is done once it is cooled', () => {
+    const hungry = ants([]);
+    expect(hungry.jobs.map((job) => job.kind)).toContain('feed');
+    expect(hungry.jobs.find((job) => job.kind === 'rest')?.rest).toMatchObject({ what: 'feed-well' });
+    expect(ants([['last-food-1', 3]]).jobs.map((job) => job.kind)).not.toContain('feed');
+    const cooling = ants([
+      ['count-1', 12],
+      ['cool-1', 4],
+    ]);
+    expect(cooling.leaveAlone).toMatchObject({ code: 'resting', since: ago(4) });
+    expect(cooling.jobs).toMatchObject([{ kind: 'rest', rest: { what: 'cool', key: 'cool-2' } }]);
+  });
+
+  it('shows the step that was done today as done, and the alarm of its place first', () => {
+    const today = ants([
+      ['count-1', 12],
+      ['cool-1', 0],
+    ]);
+    expect(today.jobs).toMatchObject([{ kind: 'rest', rest: { key: 'cool-1' }, doneBy: expect.any(String) }]);
+    const alarm = { kind: 'too-warm' as const, since: 0, hours: 20, probe: 'Cellar', probeId: 'p' };
+    const course = restCourse(plan, kind, new Map([['cool-1', ago(4)]]), TODAY);
+    const warm = ants([], { rest: { id: 'plan', course, alarms: [alarm] } });
+    expect(warm.jobs.map((job) => job.kind)).toEqual(['alarm', 'rest']);
   });
 });

@@ -3,7 +3,8 @@ import { shippedRests } from '@/contract/shipped';
 import { addDays, daysBetween } from '@/core/measure/day';
 import { refusalOf } from '@/core/testing/refusalOf';
 import { HEMISPHERES } from './year';
-import { restPlan, type RestKind, type RestQuestion } from './rest';
+import { restPlan, type RestingKind, type RestKind, type RestQuestion } from './rest';
+import { restCourse } from './restCourse';
 
 const kindOf = (profile: string) => shippedRests.find((each) => each.profiles.includes(profile)) as RestKind;
 const SMALL = kindOf('ant-small-temperate');
@@ -82,5 +83,15 @@ describe('a winter rest', () => {
         },
       ),
     );
+  });
+
+  it('of eggs has no meals in it, and is over once they are counted', () => {
+    const eggs = shippedRests.find((each) => each.profiles.includes('moth-cold-egg')) as RestingKind;
+    const { steps } = restPlan({ kind: eggs, hemisphere: 'north', asOf: '2026-09-01', roomC: 20, placeC: 4 });
+    const acts = new Set(steps.map((step) => step.what));
+    expect([...acts].filter((what) => what.includes('food') || what === 'feed-well')).toEqual([]);
+    expect(steps.at(-1)?.what).toBe('count');
+    const done = new Map([['count-2', '2027-03-25']]);
+    expect(restCourse({ steps }, eggs, done, '2027-03-26').phase).toBe('over');
   });
 });

@@ -22,6 +22,8 @@ export interface RestingKind extends OfProfiles {
   /** Cooled and warmed by so many degrees at a time, and left so many days at each. */
   degreesPerStep: Fact;
   daysPerStep: Fact;
+  /** Eggs: there is nothing to feed, and nothing to empty. */
+  isUnfed?: boolean;
   /** Looked at, not disturbed, once in so many days. */
   checkEveryDays: Fact;
 }
@@ -123,16 +125,20 @@ export function restPlan({ kind, hemisphere, asOf, startOn, roomC, placeC }: Res
   const looks = Math.ceil(daysBetween(cold, warmer) / checkDays) - 1;
   return {
     steps: [
-      step('feed-well', addDays(begins, -FED_DAYS - EMPTY_DAYS), roomC),
-      step('last-food', addDays(begins, -EMPTY_DAYS), roomC),
-      step('clear-food', addDays(begins, 1 - EMPTY_DAYS), roomC),
+      ...(kind.isUnfed
+        ? []
+        : [
+            step('feed-well', addDays(begins, -FED_DAYS - EMPTY_DAYS), roomC),
+            step('last-food', addDays(begins, -EMPTY_DAYS), roomC),
+            step('clear-food', addDays(begins, 1 - EMPTY_DAYS), roomC),
+          ]),
       step('count', begins, roomC),
       ...down.map((targetC, index) => step('cool', addDays(begins, index * stepDays), targetC)),
       step('hold', cold, restC),
       ...Array.from({ length: looks }, (_, index) => step('check', addDays(cold, (index + 1) * checkDays), restC)),
       ...up.map((targetC, index) => step('warm', addDays(warmer, index * stepDays), targetC)),
       step('count', ends, roomC),
-      step('first-food', addDays(ends, 1), roomC),
+      ...(kind.isUnfed ? [] : [step('first-food', addDays(ends, 1), roomC)]),
     ],
     warnings: warningsOf(kind, daysBetween(season.begins, begins), roomC, placeC),
     restC,

@@ -89,15 +89,17 @@ export function restCourse(
   const warmed = course.filter((each) => each.what === 'warm' && each.doneOn !== null);
   const isDone = (what: RestAct) => course.some((each) => each.what === what && each.doneOn !== null);
   const allCooled = cooled.length === course.filter((each) => each.what === 'cool').length;
-  const phase: RestPhase = isDone('first-food')
-    ? 'over'
-    : warmed.length > 0
-      ? 'warming'
-      : cooled.length === 0
-        ? 'before'
-        : allCooled
-          ? 'cold'
-          : 'cooling';
+  // The last step ends it: the first food, or, of eggs, the count.
+  const phase: RestPhase =
+    end !== undefined && end.doneOn !== null
+      ? 'over'
+      : warmed.length > 0
+        ? 'warming'
+        : cooled.length === 0
+          ? 'before'
+          : allCooled
+            ? 'cold'
+            : 'cooling';
   const warmest = course[0]?.targetC ?? restC;
   const pending = course.find((each) => each.doneOn === null && !each.isPassed && !BY_ITSELF.has(each.what));
   return {

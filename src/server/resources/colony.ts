@@ -82,6 +82,14 @@ export function colonyHandlers({ database, clock }: Deps): Pick<Handlers, Names>
         await entriesOfKinds(database, [...facts.keys()], ['parted']),
         ({ residentId }) => residentId ?? '',
       );
+      // Taken out of it: written down as parted, or taken in as having come out of it.
+      const lastPart = (id: string) =>
+        [
+          ...(parted.get(id) ?? []).map((entry) => entry.on),
+          ...residents.filter((each) => each.outOfId === id).map((each) => each.takenInOn),
+        ]
+          .sort()
+          .at(-1) ?? null;
       return {
         asOf,
         colonies: residents.flatMap((resident) => {
@@ -97,7 +105,7 @@ export function colonyHandlers({ database, clock }: Deps): Pick<Handlers, Names>
               ...roomOf(kind, colony, asOf),
               verdict: colony.verdict,
               outOfId: resident.outOfId,
-              partedOn: parted.get(resident.id)?.at(-1)?.on ?? null,
+              partedOn: lastPart(resident.id),
               isFounding: colony.founding !== null,
               isResting: rests.get(resident.id)?.course.isQuiet ?? false,
             },

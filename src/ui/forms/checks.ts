@@ -17,6 +17,10 @@ export function headCountIn(text: string): number | undefined {
   return /^\d+$/.test(text.trim()) && count >= 1 && count <= 1_000_000 ? count : undefined;
 }
 
+/** How many as typed, none for an empty field; undefined when it is no number. */
+export const countOrNoneIn = (text: string): number | undefined =>
+  ['', '0'].includes(text.trim()) ? 0 : headCountIn(text);
+
 /** The number of an instar as typed; undefined when it is none. */
 export function instarIn(text: string): number | undefined {
   const instar = headCountIn(text);

@@ -4,13 +4,11 @@ import type { Resident } from '@/contract/records';
 import { Button } from '../components/Button';
 import { Field } from '../components/Field';
 import { Soft } from '../components/Words';
-import { headCountIn } from '../forms/checks';
+import { countOrNoneIn } from '../forms/checks';
 import { useTyped } from '../forms/useTyped';
 import { space } from '../theme/tokens';
 import { calledWords } from '../words/residents';
 import { DayField, useDay } from './DayField';
-
-const countIn = (text: string) => (text === '' || text === '0' ? 0 : headCountIn(text));
 
 /** Eggs that were found in the soil, and how many of them went into the freezer. */
 export function ClutchForm({ resident, onDone }: { resident: Resident; onDone: () => void }) {
@@ -18,7 +16,7 @@ export function ClutchForm({ resident, onDone }: { resident: Resident; onDone: (
   const [eggs, frozen] = [useTyped(), useTyped()];
   const day = useDay();
   const save = async () => {
-    const [found, cold] = [countIn(eggs.text), countIn(frozen.text)];
+    const [found, cold] = [countOrNoneIn(eggs.text), countOrNoneIn(frozen.text)];
     if (found === undefined) return eggs.refuse('A whole number from 0 up.');
     if (cold === undefined) return frozen.refuse('A whole number from 0 up.');
     if (cold > found) return frozen.refuse(`At most the ${found} that were found.`);

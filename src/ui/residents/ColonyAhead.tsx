@@ -13,7 +13,7 @@ import { StageAreas } from '../charts/StageAreas';
 import { LinkRow } from '../components/LinkRow';
 import { Body, Heading, Soft, Strong } from '../components/Words';
 import { space } from '../theme/tokens';
-import { bandWords, castesWords, headsWords, stageWords, VERDICT_WORDS } from '../words/colony';
+import { ANT_VERDICT_WORDS, bandWords, castesWords, headsWords, stageWords, VERDICT_WORDS } from '../words/colony';
 import { dayWords } from '../words/days';
 import { capital } from '../words/text';
 import { useTemperature } from '../words/temperature';
@@ -60,7 +60,9 @@ function Standing({ facts }: { facts: ColonyFacts }) {
             ? ` Nobody counted the ${estimated.map(stageWords).join(', ')}: what is usual is taken.`
             : '')}
       </Soft>
-      {verdict === null ? null : <Body>{VERDICT_WORDS[verdict]}</Body>}
+      {verdict === null ? null : (
+        <Body>{(kind.laying.by === 'queen' ? ANT_VERDICT_WORDS : VERDICT_WORDS)[verdict]}</Body>
+      )}
     </View>
   );
 }

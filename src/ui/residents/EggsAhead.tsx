@@ -1,3 +1,4 @@
+import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { call } from '@/client/api';
@@ -13,8 +14,9 @@ import { Button } from '../components/Button';
 import { Choices } from '../components/Choices';
 import { Field } from '../components/Field';
 import { Fold } from '../components/Fold';
+import { LinkRow } from '../components/LinkRow';
 import { Body, Heading, Soft, Strong } from '../components/Words';
-import { headCountIn } from '../forms/checks';
+import { countOrNoneIn } from '../forms/checks';
 import { useTyped } from '../forms/useTyped';
 import { space } from '../theme/tokens';
 import { expectedWords, hatchWords, keptAllWords, surplusWords } from '../words/broods';
@@ -34,6 +36,9 @@ export function EggsAhead({ resident }: { resident: Resident }) {
     <View style={{ gap: space.s, marginTop: space.xl }}>
       <Heading>Hatching</Heading>
       <Forecast brood={brood} asOf={answer.asOf} />
+      {brood.coldWeeks === null ? null : (
+        <LinkRow links={[{ title: 'Winter rest', onPress: () => router.push(`/residents/${resident.id}/rest`) }]} />
+      )}
       <Fold title="When they were laid">
         <LaidForm resident={resident} brood={brood} />
       </Fold>
@@ -120,8 +125,6 @@ function LaidForm({ resident, brood }: { resident: Resident; brood: Brood }) {
   );
 }
 
-const countIn = (text: string) => (text === '' || text === '0' ? 0 : headCountIn(text));
-
 function SurplusForm({ resident, brood }: { resident: Resident; brood: Brood }) {
   const write = useLog((log) => log.write);
   const { surplus, feedOff: feeding, freezing } = brood;
@@ -133,7 +136,7 @@ function SurplusForm({ resident, brood }: { resident: Resident; brood: Brood }) 
   };
   const save = () => {
     const [keep, passOn, feedOff] = [fields.keep, fields.passOn, fields.feedOff].map((field) => {
-      const count = countIn(field.text);
+      const count = countOrNoneIn(field.text);
       if (count === undefined) field.refuse('A whole number from 0 up.');
       return count;
     });

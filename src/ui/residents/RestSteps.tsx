@@ -11,7 +11,7 @@ import { TickCircle } from '../components/TickCircle';
 import { makeStyles } from '../components/useStyles';
 import { Body, Heading, Soft, Strong } from '../components/Words';
 import { circle, space } from '../theme/tokens';
-import { REST_ACT_WORDS, REST_PHASE_WORDS, REST_WARNING_WORDS } from '../words/colony';
+import { REST_ACT_WORDS, REST_PHASE_WORDS, REST_WARNING_WORDS } from '../words/rest';
 import { dayWords, daysWords } from '../words/days';
 import { alarmWords } from '../words/jobs';
 import { calledWords } from '../words/residents';

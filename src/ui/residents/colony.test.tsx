@@ -1,13 +1,23 @@
 import { act, fireEvent, screen, waitFor } from '@testing-library/react';
 import { useHouse } from '@/client/house';
-import type { ColonyFacts } from '@/contract/colony';
+import { useLog } from '@/client/log';
+import type { Brood } from '@/contract/broods';
+import type { ColonyFacts, ResidentRest } from '@/contract/colony';
 import type { Resident } from '@/contract/records';
-import { shippedPopulations, shippedRests } from '@/contract/shipped';
+import { shippedEggs, shippedPopulations, shippedRests } from '@/contract/shipped';
+import { hatchForecast } from '@/core/broods/hatch';
+import { castesOf } from '@/core/colony/castes';
 import { lastingHarvest } from '@/core/colony/culture';
 import { projectColony, type ColonyQuestion } from '@/core/colony/project';
+import { restPlan, type RestingKind } from '@/core/season/rest';
+import { restCourse } from '@/core/season/restCourse';
+import { RestScreen } from '../screens/RestScreen';
 import { renderThemed } from '../testing/themed';
 import { ColonyAhead } from './ColonyAhead';
+import { CountForm } from './CountForm';
+import { EggsAhead } from './EggsAhead';
 
+jest.mock('expo-router', () => ({ router: { push: jest.fn(), canGoBack: () => false } }));
 const mockCall = jest.fn();
 jest.mock('@/client/api', () => ({ ...jest.requireActual('@/client/api'), call: () => mockCall() }));
 // What the worker works out is worked out here.
@@ -18,46 +28,174 @@ const mockWorker = {
 jest.mock('@/client/colonyWorker', () => ({ colonyWorker: () => mockWorker }));
 
 const TODAY = '2026-10-01';
+const kindOf = (profile: string) => shippedPopulations.find((each) => each.profiles.includes(profile)) ?? null;
 const of = (profile: string, change: Partial<ColonyFacts>): ColonyFacts => ({
   ...{ residentId: 'r', asOf: TODAY, counts: {}, estimated: [], queens: 1, temperatureC: 24, roomForHeads: null },
   ...{ temperaturesC: Array<number>(52).fill(24), countedOn: TODAY, countSpread: 0, heads: 0, verdict: null },
   ...{ castes: [], founding: null, nest: null },
-  kind: shippedPopulations.find((each) => each.profiles.includes(profile)) ?? null,
+  kind: kindOf(profile),
   rest: shippedRests.find((each) => each.profiles.includes(profile)) ?? null,
   ...change,
 });
+const resident = { id: 'r', called: 'Ember', scientificName: 'Myrmica rubra', form: 'colony' } as Resident;
+const write = jest.fn(async () => true);
+beforeEach(() => {
+  write.mockClear();
+  useLog.setState({ write });
+  useHouse.setState({ round: { on: TODAY, stops: [] }, residents: [resident], state: 'ready', homes: [] });
+});
 const show = async (facts: ColonyFacts) => {
   mockCall.mockResolvedValue(facts);
-  useHouse.setState({ round: { on: TODAY, stops: [] } });
-  await act(async () => renderThemed(<ColonyAhead resident={{ id: 'r' } as Resident} />));
+  await act(async () => renderThemed(<ColonyAhead resident={resident} />));
   await waitFor(() => expect(screen.queryByText('Counting ahead…')).toBeNull());
 };
 
 describe('a colony ahead', () => {
-  it('that is founding is told to be left until its first workers', async () => {
-    await show(of('ant-small-temperate', { counts: { egg: 8 } }));
-    expect(screen.getByText(/^First workers about .* Until then no food, and no disturbing\.$/)).toBeTruthy();
+  it('that is founding is told to be left until its first workers; what is seen is noted with one tap', async () => {
+    const founding = {
+      ...{ beganOn: '2026-09-01', seen: { egg: '2026-09-10' }, furthest: 'egg', isLate: false, food: 'none' as const },
+      firstWorkers: { p10: '2026-10-20', median: '2026-10-30', p90: '2026-11-10' },
+    };
+    await show(of('ant-small-temperate', { counts: { egg: 8 }, founding }));
+    expect(screen.getByText('First workers about 30 Oct, between 20 Oct and 10 Nov')).toBeTruthy();
+    expect(screen.getByText(/no food until the first workers/)).toBeTruthy();
+    fireEvent.click(screen.getByRole('button', { name: 'First larvae seen today' }));
+    expect(write).toHaveBeenCalledWith({ kind: 'brood-seen', residentId: 'r', stage: 'larva' }, expect.any(String));
   });
 
-  it('in a nest that is far too large is told so, and one that is full to add a module', async () => {
-    await show(of('ant-small-temperate', { counts: { worker: 20 }, roomForHeads: 2000 }));
-    expect(screen.getByText(/far too much empty space/)).toBeTruthy();
+  it('in a nest that is far too large is told what to close, and how it is moved', async () => {
+    const kind = kindOf('ant-large-mediterranean');
+    const nest = { volumeMl: 432, chambers: 3, perHeadMl: 1.5, growsFungus: false, tubeBoreMm: 9, outworldL: 6.7 };
+    const castes = castesOf(kind?.castes ?? [], 50);
+    await show(of('ant-large-mediterranean', { counts: { worker: 50 }, heads: 50, roomForHeads: 310, nest, castes }));
+    expect(screen.getByText(/Close off about 325 mL, and add nothing\./)).toBeTruthy();
+    expect(screen.getByText(/^Likely \d+ small workers, \d+ middle workers/)).toBeTruthy();
+    fireEvent.click(screen.getByRole('button', { name: 'Moving into a new nest' }));
+    expect(screen.getByText(/Leave the old nest on: brood may still be in it/)).toBeTruthy();
   });
 
-  it('of a culture says when to split it and what may be taken out for ever', async () => {
+  it('of a culture says when to split it, what may be taken out for ever, and how many tubs a need takes', async () => {
     await show(of('isopod-temperate', { queens: 0, counts: { adult: 300, juvenile: 190 }, roomForHeads: 540 }));
-    expect(screen.getByText(/^91 % of its room is taken: split it now, and keep the old soil\.$/)).toBeTruthy();
+    expect(
+      screen.getByText(/^91 % of its room is taken: split it now, and keep the old soil: it is full/),
+    ).toBeTruthy();
     expect(screen.getByText(/grown ones a week may be taken out for ever/)).toBeTruthy();
+    fireEvent.click(screen.getByRole('button', { name: 'Tubs for a weekly need' }));
+    fireEvent.change(screen.getByLabelText('Grown ones wanted a week'), { target: { value: '60' } });
+    expect(screen.getByText(/^\d+ tubs like this one: each gives about/)).toBeTruthy();
     // Nothing is said of a winter that it does not have.
     expect(screen.queryByText('Winter rest')).toBeNull();
   });
 
-  it('rests by steps, and is warned of a place that is too cold or too warm', async () => {
-    await show(of('ant-large-mediterranean', { counts: { worker: 400 } }));
-    expect(screen.getByText(/^15 Oct.* at 11/)).toBeTruthy();
-    await act(async () => fireEvent.click(screen.getByRole('radio', { name: 'a refrigerator' })));
-    expect(screen.getByText(/can fall below what the kind bears\. Do not put it there/)).toBeTruthy();
-    await act(async () => fireEvent.click(screen.getByRole('button', { name: 'Every step' })));
-    expect(screen.getAllByText(/Look in, do not disturb/).length).toBeGreaterThan(2);
+  it('whose count fell says so', async () => {
+    await show(of('isopod-temperate', { queens: 0, counts: { adult: 30 }, verdict: 'crash', roomForHeads: 540 }));
+    expect(screen.getByText(/it may be crashing\. Take nothing out/)).toBeTruthy();
+  });
+});
+
+describe('a count', () => {
+  it('by stages, in a photo of a part, or by eye', async () => {
+    mockCall.mockResolvedValue(of('ant-small-temperate', {}));
+    await act(async () => renderThemed(<CountForm resident={resident} onDone={() => undefined} />));
+    fireEvent.change(screen.getByLabelText('Larvae'), { target: { value: '40' } });
+    fireEvent.click(screen.getByRole('button', { name: 'Write down' }));
+    expect(screen.getByText('Count the workers too, 0 where there are none.')).toBeTruthy();
+    fireEvent.change(screen.getByLabelText('Workers'), { target: { value: '120' } });
+    await act(async () => fireEvent.click(screen.getByRole('button', { name: 'Write down' })));
+    expect(write).toHaveBeenLastCalledWith(
+      { kind: 'measured', residentId: 'r', stages: { worker: 120, larva: 40 } },
+      expect.any(String),
+    );
+    fireEvent.click(screen.getByRole('radio', { name: 'In a photo' }));
+    fireEvent.change(screen.getByLabelText('Heads in the photo'), { target: { value: '60' } });
+    fireEvent.change(screen.getByLabelText('Part of the nest in the photo, %'), { target: { value: '25' } });
+    expect(screen.getByText(/^About 240 in all/)).toBeTruthy();
+    fireEvent.click(screen.getByRole('radio', { name: 'By eye' }));
+    await act(async () => fireEvent.click(screen.getByRole('radio', { name: '100 to 250' })));
+    expect(write).toHaveBeenLastCalledWith(
+      { kind: 'measured', residentId: 'r', headCount: 158, headsLow: 100, headsHigh: 250 },
+      expect.any(String),
+    );
+  });
+});
+
+describe('eggs ahead', () => {
+  const kind = shippedEggs.find((each) => each.profiles.includes('communal-assassin-bug'));
+  it('are shown by the week, and venomous young are never offered as food', async () => {
+    if (!kind) throw new Error('The eggs are missing.');
+    const laid = { laidFrom: '2026-09-10', laidTo: '2026-09-10', mating: 'mated' as const, temperatureC: 25 };
+    const forecast = hatchForecast({ kind, eggs: 40, asOf: TODAY, ...laid });
+    const brood: Brood = {
+      ...{ residentId: 'r', eggs: 40, ...laid, isGuessed: false, forecast, problem: null, coldWeeks: null },
+      ...{ surplus: null, feedOff: kind.feedOff, freezing: kind.freezing, inHalfAYear: null },
+    };
+    mockCall.mockResolvedValue({ asOf: TODAY, broods: [brood], flights: [] });
+    await act(async () => renderThemed(<EggsAhead resident={resident} />));
+    expect(screen.getByRole('img', { name: /^Hatching .* of 40 eggs$/ })).toBeTruthy();
+    fireEvent.click(screen.getByRole('button', { name: 'What becomes of the young' }));
+    expect(screen.getByText(/^None to feed off\. They are venomous/)).toBeTruthy();
+    expect(screen.queryByLabelText('To feed off')).toBeNull();
+    fireEvent.change(screen.getByLabelText('To keep'), { target: { value: 'many' } });
+    fireEvent.click(screen.getByRole('button', { name: 'Plan it so' }));
+    expect(screen.getByText('A whole number from 0 up.')).toBeTruthy();
+    fireEvent.change(screen.getByLabelText('To keep'), { target: { value: '12' } });
+    fireEvent.click(screen.getByRole('button', { name: 'Plan it so' }));
+    expect(write).toHaveBeenLastCalledWith(
+      { kind: 'surplus', residentId: 'r', keep: 12, passOn: 0, feedOff: 0 },
+      expect.any(String),
+    );
+  });
+});
+
+describe('a winter rest', () => {
+  const kind = shippedRests.find((each) => each.profiles.includes('ant-small-temperate')) as RestingKind;
+  const places = [
+    { roomId: 'warm', name: 'Boiler Room', temperatureC: 24, from: 'set' as const },
+    { roomId: 'cellar', name: 'Cellar', temperatureC: 7, from: 'readings' as const },
+  ];
+  const open = async (rest: ResidentRest['rest'], asOf: string) => {
+    mockCall.mockResolvedValue({ residentId: 'r', asOf, kind, roomC: 22, places, rest });
+    await act(async () => renderThemed(<RestScreen residentId="r" />));
+  };
+
+  it('is planned in the place that suits it best, with its staircase and every step', async () => {
+    await open(null, TODAY);
+    expect(screen.getByText(/^28 Oct to 3 Mar 2027, at 7 C$/)).toBeTruthy();
+    expect(screen.getByRole('img', { name: /^From 22 C down to 7 C by steps/ })).toBeTruthy();
+    fireEvent.change(screen.getByLabelText('Begin cooling on, as 2026-10-28'), { target: { value: 'soon' } });
+    expect(screen.getByText('A day written 2026-10-28.')).toBeTruthy();
+    fireEvent.click(screen.getByRole('radio', { name: 'Boiler Room, 24 C' }));
+    expect(screen.getByText(/The place is warmer than it should rest at/)).toBeTruthy();
+    fireEvent.click(screen.getByRole('radio', { name: 'Cellar, 7 C' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Rest by this plan' }));
+    expect(write).toHaveBeenCalledWith({ kind: 'rest-planned', residentId: 'r', roomId: 'cellar' }, expect.any(String));
+  });
+
+  it('under way shows what is due to tick, what its place measured, and who went in', async () => {
+    const plan = restPlan({ kind, hemisphere: 'north', asOf: TODAY, roomC: 22, placeC: 7 });
+    const done = new Map([
+      ['last-food-1', '2026-10-26'],
+      ['count-1', '2026-10-29'],
+    ]);
+    const course = restCourse(plan, kind, done, '2026-10-31');
+    await open(
+      {
+        ...{ id: 'plan', plannedOn: TODAY, roomId: 'cellar', place: 'Cellar', placeC: 7, roomC: 22, warnings: [] },
+        ...{ course, degreeHours: { above: 12, below: 0, hours: 48 }, measured: [], after: null },
+        alarms: [{ kind: 'too-warm', since: 0, hours: 14, value: 13, limit: 10, probe: 'Cellar', probeId: 'p' }],
+        before: { on: '2026-10-20', heads: 180 },
+      },
+      '2026-10-31',
+    );
+    expect(screen.getByText('Look now. Cellar: 13 C for 14 hours, limit 10 C')).toBeTruthy();
+    expect(screen.getByText('Measured over 2 days: 12 degree-hours too warm.')).toBeTruthy();
+    expect(screen.getByText('Went in: 180, counted 20 Oct.')).toBeTruthy();
+    fireEvent.click(screen.getByRole('checkbox', { name: /^Cool down to 18/ }));
+    expect(write).toHaveBeenCalledWith(
+      { kind: 'rest-step', residentId: 'r', step: 'cool-1', answers: 'rest plan cool-1' },
+      expect.any(String),
+    );
+    fireEvent.click(screen.getByRole('button', { name: 'Give the plan up' }));
+    expect(write).toHaveBeenLastCalledWith({ kind: 'rest-ended', residentId: 'r' }, expect.any(String));
   });
 });

@@ -46,7 +46,7 @@ export const StopRows = memo(function StopRows({ stop, today, isChosen }: Props)
               <View style={styles.tag}>
                 <CodeTag code={home.code} />
               </View>
-              <Name>{resident.scientificName}</Name>
+              <Name style={styles.name}>{resident.scientificName}</Name>
               {resident.called !== null ? (
                 <Soft numberOfLines={1} style={styles.called}>
                   {resident.called}
@@ -279,6 +279,8 @@ const useStyles = makeStyles((theme) => ({
     minHeight: target,
     marginVertical: -space.s,
   },
+  // On one line: the name its keepers gave it makes way first.
+  name: { flexShrink: 0 },
   // One line: a long name is cut short, its box says who it is.
   called: { flexShrink: 1 },
   // The tag stands in the margin, level with the name and the first job.

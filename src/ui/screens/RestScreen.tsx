@@ -22,7 +22,7 @@ import { useTyped } from '../forms/useTyped';
 import { NobodyHere } from '../residents/NobodyHere';
 import { RestSteps } from '../residents/RestSteps';
 import { space } from '../theme/tokens';
-import { REST_ACT_WORDS, REST_WARNING_WORDS } from '../words/colony';
+import { REST_ACT_WORDS, REST_WARNING_WORDS } from '../words/rest';
 import { dayWords } from '../words/days';
 import { calledWords } from '../words/residents';
 import { useTemperature } from '../words/temperature';

@@ -7,7 +7,7 @@ import type { RestBoard as Board } from '@/contract/colony';
 import { Fold } from '../components/Fold';
 import { Body, Heading, Soft, Strong } from '../components/Words';
 import { space } from '../theme/tokens';
-import { REST_ACT_WORDS, REST_PHASE_WORDS } from '../words/colony';
+import { REST_ACT_WORDS, REST_PHASE_WORDS } from '../words/rest';
 import { dayWords } from '../words/days';
 import { useTemperature } from '../words/temperature';
 import { capital } from '../words/text';

@@ -1,8 +1,6 @@
 import type { CountVerdict } from '@/core/colony/expected';
 import type { MoveAct } from '@/core/colony/nestSteps';
 import type { Band } from '@/core/colony/project';
-import { REST_ACTS, type RestAct, type RestWarning } from '@/core/season/rest';
-import type { RestPhase } from '@/core/season/restCourse';
 
 /** Heads as they are worth saying: two digits beyond a hundred. */
 export function headsWords(count: number): string {
@@ -25,34 +23,6 @@ const STAGE_WORDS: Record<string, string> = {
 };
 export const stageWords = (stage: string) => STAGE_WORDS[stage] ?? stage;
 
-export const REST_ACT_WORDS: Record<RestAct, string> = {
-  'feed-well': 'Feed well from now on',
-  'last-food': 'Last food',
-  'clear-food': 'Take all food out; water stays',
-  count: 'Count and weigh',
-  cool: 'Cool down',
-  hold: 'Leave it in the cold',
-  check: 'Look in, do not disturb: water there? lid dry?',
-  warm: 'Warm up',
-  'first-food': 'First food, a little',
-};
-
-/** "cool down": of the key of a step, `cool-2`. */
-export const restStepWords = (key: string): string => {
-  const act = REST_ACTS.find((each) => key.startsWith(`${each}-`));
-  return act ? REST_ACT_WORDS[act].toLowerCase() : key;
-};
-
-export const REST_WARNING_WORDS: Record<RestWarning, string> = {
-  'not-needed': 'This kind may rest and need not: both ways are kept.',
-  late: 'It begins later than usual; it ends in its season all the same.',
-  'very-late': 'It begins weeks late and is that much shorter.',
-  'place-too-warm': 'The place is warmer than it should rest at: it goes on living fast and finds no food.',
-  'place-too-cold': 'The place is colder than it should rest at: the steps stop above it, so find a warmer spot.',
-  'place-below-floor': 'The place can fall below what the kind bears. Do not put it there.',
-  'room-is-cool-enough': 'The room itself is cool enough: it need not be carried away.',
-};
-
 const CASTE_WORDS: Record<string, string> = {
   minim: 'smallest workers',
   minor: 'small workers',
@@ -73,6 +43,13 @@ export const VERDICT_WORDS: Record<CountVerdict, string> = {
     'Far fewer than were to be expected: it may be crashing. Take nothing out, look for mould, drought, mites or old soil, and begin a second tub of the healthy ones.',
   more: 'More than were to be expected: it may burst its room soon.',
 };
+/** Of ants, whose young nobody can take out. */
+export const ANT_VERDICT_WORDS: Record<CountVerdict, string> = {
+  'as-expected': VERDICT_WORDS['as-expected'],
+  fewer: 'Fewer workers than were to be expected: look at damp, warmth and food.',
+  crash: 'Far fewer workers than were to be expected: look at damp, warmth and food, and whether the queen still lays.',
+  more: 'More workers than were to be expected: the next module may be due earlier.',
+};
 export const VERDICT_SHORT: Record<CountVerdict, string> = {
   'as-expected': '',
   fewer: 'fewer than expected',
@@ -91,14 +68,6 @@ export const MOVE_ACT_WORDS: Record<MoveAct, string> = {
   'feed-hard': 'Feed hard for two weeks, until the chamber is filled',
   'leave-on': 'Leave the old nest on: brood may still be in it',
   'take-off': 'Take the old nest off, if nobody has been in it for a week',
-};
-
-export const REST_PHASE_WORDS: Record<RestPhase, string> = {
-  before: 'planned',
-  cooling: 'cooling down',
-  cold: 'in the cold',
-  warming: 'warming up',
-  over: 'over',
 };
 
 /** "180 mL", "2.4 L". */

@@ -1,7 +1,8 @@
 import type { Entry } from '@/contract/records';
 import { feelOf } from '@/core/substrate/wetness';
 import type { LeavingCause, SexEvidence } from '@/core/profiles/profile';
-import { restStepWords, stageWords } from './colony';
+import { stageWords } from './colony';
+import { restStepWords } from './rest';
 import { dishWords, type Names } from './food';
 import { FEEL_WORDS } from './home';
 import { signWords, waterWords } from './jobs';

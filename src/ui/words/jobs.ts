@@ -1,7 +1,7 @@
 import type { Job, LeaveAlone, ProbeAlarm } from '@/core/plan/work';
 import type { AlarmKind } from '@/core/readings/alarms';
 import type { FitAnswer } from '@/core/housing/fit';
-import { REST_ACT_WORDS } from './colony';
+import { REST_ACT_WORDS } from './rest';
 import { cautionsWords, mealTitle, type Names } from './food';
 import { dayWords, daysWords, timeWords } from './days';
 import type { LengthWords } from './useLength';
