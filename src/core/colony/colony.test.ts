@@ -159,6 +159,18 @@ describe('an ant colony', () => {
     expect(7 * (week?.median ?? 0)).toBeLessThan(to * 1.2);
   });
 
+  // Common practice, no source: small temperate colonies come to 4,000 to 10,000 workers, large ones slowly toward 10,000.
+  it.each([
+    ['ant-small-temperate', 24, 4000, 10_000],
+    ['ant-large-mediterranean', 25.5, 6000, 12_000],
+  ])('of %s at %d C comes in years to %d to %d workers, and is small for a long time', (profile, celsius, from, to) => {
+    const question = { kind: kindOf(profile), counts: { worker: 20 }, queens: 1, temperatureC: celsius };
+    const { grown } = usualCourse({ ...question, weeks: 52 * 20 });
+    expect(grown.at(-1)).toBeGreaterThan(from);
+    expect(grown.at(-1)).toBeLessThan(to);
+    expect((grown[52] ?? 0) / (grown.at(-1) ?? 1)).toBeLessThan(0.25);
+  });
+
   it('never lays in rest, and goes on when it is warm again', () => {
     const temperatures = [...Array(10).fill(7), ...Array(20).fill(24)] as number[];
     const { series } = projectColony({

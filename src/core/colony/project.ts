@@ -1,6 +1,6 @@
 import { evenAt, evenSteps } from '@/core/growth/evenDraws';
 import { normalQuantile } from '@/core/growth/normal';
-import { numbersFinder, numbersOf } from '@/core/growth/quantiles';
+import { numbersOf } from '@/core/growth/quantiles';
 import { Refusal } from '@/core/refusal';
 import { paceAt, requireCounts, stagesOf, type PopulationKind } from './kind';
 import { eggsLaid, layingOf } from './laying';
@@ -86,7 +86,6 @@ export function projectColony(question: ColonyQuestion): ColonyForecast {
   const { kind, weeks, draws = 500, countSpread = 0 } = question;
   const names = stagesOf(kind);
   const firsts = new Float64Array(draws).fill(Infinity);
-  const [bandOf, bandOfTotal] = [names.map(() => numbersFinder(draws)), numbersFinder(draws)];
   const series: ColonyWeek[] = [];
   follow(plan, ratesOf(draws, kind.spread.value, countSpread), (week, heads, total) => {
     const grown = heads.at(-1) as Float64Array;
@@ -98,13 +97,8 @@ export function projectColony(question: ColonyQuestion): ColonyForecast {
       week,
       temperatureC,
       isResting: temperatureC < kind.warmth.restBelowC.value,
-      stages: Object.fromEntries(
-        names.map((name, stage) => [
-          name,
-          (bandOf[stage] as ReturnType<typeof numbersFinder>)(heads[stage] as Float64Array),
-        ]),
-      ),
-      total: bandOfTotal(total),
+      stages: Object.fromEntries(names.map((name, stage) => [name, numbersOf(heads[stage] as Float64Array)])),
+      total: numbersOf(total),
     });
   });
   const { roomForHeads } = question;
