@@ -97,10 +97,11 @@ export function seasonStory(resident: DemoResident & { id: string }, today: Day)
   if (!rest || !kind || kind.need === 'never') return lines;
   const planned = restEntry(kind, rest, today);
   if (!planned) return lines;
+  const plan = write('rest-planned', rest.daysAgo + PLANNED_AHEAD, 52, planned);
   return [
     ...lines,
-    write('rest-planned', rest.daysAgo + PLANNED_AHEAD, 52, planned),
-    ...rest.done.map(([step, daysAgo]) => write('rest-step', daysAgo, 54, { step })),
+    plan,
+    ...rest.done.map(([step, daysAgo]) => write('rest-step', daysAgo, 54, { step, restId: plan.id })),
   ];
 }
 

@@ -139,7 +139,7 @@ const PICTURES: Picture[] = [
     size: PHONE,
     open: async (page) => {
       await residentNamed(page, /^The kitchen/);
-      await page.getByText('In a year').scrollIntoViewIfNeeded();
+      await page.getByRole('img', { name: /^In 52 weeks/ }).scrollIntoViewIfNeeded();
     },
   },
   {

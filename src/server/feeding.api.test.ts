@@ -111,6 +111,32 @@ describe('meals', () => {
     await undo(moult.id);
   });
 
+  it('of leaves follow the half of the world in which the house stands', async () => {
+    const stick = { scientificName: 'Carausius morosus', profile: 'stick-insect', bodyLengthMm: 70, headCount: 8 };
+    const hedge = await takeIn('A7', stick);
+    const everyDays = async () => (await server.get(`/api/residents/${hedge.id}/feeding`)).body.next.everyDays;
+    const north = await everyDays();
+    expect((await server.put('/api/house', { hemisphere: 'south' })).body).toEqual({ hemisphere: 'south' });
+    // Mid-March: in the south summer has gone by, and leaves keep as in the north after its own.
+    expect(await everyDays()).not.toBe(north);
+    expect(fields(await server.put('/api/house', { hemisphere: 'east' }))).toEqual(['hemisphere']);
+    await server.put('/api/house', { hemisphere: 'north' });
+    expect(await everyDays()).toBe(north);
+  });
+
+  it('go by a weight only while it stands for the animal: not after a moult', async () => {
+    const spider = { scientificName: 'Grammostola pulchra', profile: 'ground-tarantula', legSpanMm: 118 };
+    const [weighed, other] = [await takeIn('A8', spider), await takeIn('A9', spider)];
+    const mealOf = async ({ id }: { id: string }) =>
+      (await server.get(`/api/residents/${id}/feeding`)).body.next.dishes;
+    await write({ kind: 'measured', residentId: weighed.id, massG: 3, on: ago(60) });
+    expect(await mealOf(weighed)).not.toEqual(await mealOf(other));
+    for (const { id } of [weighed, other]) {
+      expect((await write({ kind: 'moulted', residentId: id, on: ago(40), legSpanMm: 118 })).status).toBe(201);
+    }
+    expect(await mealOf(weighed)).toEqual(await mealOf(other));
+  });
+
   it('follow the schools of resident, kind and room, the nearest first', async () => {
     const choose = (body: object) => server.put('/api/schools', body);
     const now = async () =>

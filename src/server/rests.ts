@@ -73,7 +73,9 @@ function standingRest(kind: RestingKind, entries: readonly Entry[], today: Day):
   };
   const plan = planOrNone(question);
   if (!plan) return undefined;
-  const done = new Map(entries.slice(last + 1).map((entry) => [String(entry.data.step), entry.on]));
+  // Steps of a plan that was taken back are none of this one.
+  const steps = entries.filter(({ kind: what, data }) => what === 'rest-step' && data.restId === planned.id);
+  const done = new Map(steps.map((entry) => [String(entry.data.step), entry.on]));
   return {
     ...{ id: planned.id, plannedOn: planned.on, roomId: String(roomId), kind, plan },
     ...{ placeC: question.placeC, roomC: question.roomC },

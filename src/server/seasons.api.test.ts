@@ -69,8 +69,14 @@ describe('a winter rest', () => {
       phase: 'before',
       beginsOn: '2026-04-29',
     });
+    // What was done by a plan that is taken back is no step of the next one.
+    await write({ kind: 'rest-step', step: 'feed-well-1' });
     await server.post(`/api/entries/${planned.id}/undo`, {});
     expect((await rest()).rest).toBeNull();
+    const next = (await plan()).body.entry;
+    const { steps } = (await rest()).rest.course;
+    expect(steps.find((step: { key: string }) => step.key === 'feed-well-1').doneOn).toBeNull();
+    await server.post(`/api/entries/${next.id}/undo`, {});
   });
 
   it('goes step by step: the round asks for each once, feeds no more, and leaves it alone in the cold', async () => {

@@ -42,7 +42,10 @@ export async function requireRest(
   return { placeC, roomC, hemisphere };
 }
 
-/** @throws Problem when no rest is on, for a step that it does not have, and one that was done */
+/**
+ * The rest that it belongs to.
+ * @throws Problem when no rest is on, for a step that it does not have, and one that was done
+ */
 export async function requireRestOn(
   queries: Queries,
   resident: Resident,
@@ -55,12 +58,13 @@ export async function requireRestOn(
       { path: 'residentId', message: 'Plan a rest first.' },
     ]);
   }
-  if (body.kind === 'rest-ended') return {};
+  const ofRest = { restId: standing.id };
+  if (body.kind === 'rest-ended') return ofRest;
   const step = standing.course.steps.find((each) => each.key === body.step);
   if (!step || step.what === 'hold') {
     const keys = standing.course.steps.filter((each) => each.what !== 'hold').map((each) => each.key);
     throw invalid('step', `Must be one of ${keys.join(', ')}; got ${body.step}.`);
   }
   if (step.doneOn !== null) throw new Problem('conflict', `That step was done on ${step.doneOn}.`);
-  return {};
+  return ofRest;
 }
