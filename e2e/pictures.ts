@@ -138,7 +138,8 @@ const PICTURES: Picture[] = [
     name: 'colony',
     size: PHONE,
     open: async (page) => {
-      await residentNamed(page, /^The kitchen/);
+      await page.goto('/seasons?part=colonies');
+      await page.getByRole('link', { name: /^Open F4, The kitchen/ }).click();
       await page.getByRole('img', { name: /^In 52 weeks/ }).scrollIntoViewIfNeeded();
     },
   },
