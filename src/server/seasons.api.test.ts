@@ -189,6 +189,9 @@ describe('broods and cultures', () => {
     expect(fields(await write({ kind: 'laid', ...about, laidFrom: '2026-05-01', mating: 'mated' }))).toEqual([
       'laidFrom',
     ]);
+    expect(fields(await write({ kind: 'laid', ...about, laidFrom: '1900-01-01', mating: 'mated' }))).toEqual([
+      'laidFrom',
+    ]);
     await write({ kind: 'laid', ...about, laidFrom: ago(100), laidTo: ago(60), mating: 'mated' });
     expect(fields(await write({ kind: 'surplus', ...about, keep: 90, passOn: 20, feedOff: 0 }))).toEqual(['keep']);
     await write({ kind: 'surplus', ...about, keep: 20, passOn: 10, feedOff: 5 });
@@ -213,8 +216,10 @@ describe('broods and cultures', () => {
   it('of moths are dated so that both sexes meet', async () => {
     const luna = { scientificName: 'Actias luna', profile: 'moth-tropical', stage: 'pupa', bodyLengthMm: 30 };
     const homeId = await house.home('D3');
-    await takeIn({ ...luna, homeId, headCount: 3, sex: 'female', on: ago(4) });
+    const luna1 = await takeIn({ ...luna, homeId, headCount: 3, sex: 'female', on: ago(4) });
     await takeIn({ ...luna, homeId, headCount: 3, sex: 'male', on: ago(24) });
+    const pair = { kind: 'paired', residentId: luna1.id };
+    expect(fields(await write({ ...pair, withId: luna1.id }))).toEqual(['withId']);
     const [flight] = (await server.get('/api/broods')).body.flights;
     expect(flight).toMatchObject({
       scientificName: 'Actias luna',
@@ -234,6 +239,7 @@ describe('broods and cultures', () => {
     const { entry } = (await write(count)).body;
     expect(await row()).toMatchObject({ verdict: 'crash', countedOn: ago(1) });
     await server.post(`/api/entries/${entry.id}/undo`, {});
+    expect(fields(await write({ ...count, headCount: 600, headsLow: 610 }))).toEqual(['headsLow']);
     await write({ ...count, headCount: 600, headsLow: 520, headsHigh: 700 });
     const full = await row();
     expect(full.fullPct).toBeGreaterThan(80);

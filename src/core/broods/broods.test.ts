@@ -83,6 +83,13 @@ describe('eggs', () => {
     expect(old.expected.median).toBeLessThan(hatchForecast(laid(60)).expected.median / 2);
   });
 
+  it('of which none can hatch any more have no week, and no young', () => {
+    const { weeks, expected, to } = hatchForecast(laid(20_000));
+    expect(weeks).toEqual([]);
+    expect(expected.p90).toBeLessThan(1);
+    expect(to).toBe(TODAY);
+  });
+
   it('that do not hatch without a male, and days that cannot be, are refused by name', () => {
     const ground = eggsOf('ground-stick-insect');
     expect(refusalOf(() => hatchForecast(laid(10, { kind: ground, mating: 'unmated' }))).fields[0]?.path).toBe(

@@ -49,6 +49,10 @@ const HATCH_SPREAD = 0.7;
 const TELLING_EGGS = 6;
 /** Laid over several days they are followed in so many lots. */
 const LOTS = 8;
+/** Less of the eggs than this will not hatch any more. */
+const NOTHING = 1e-6;
+/** Looked ahead until this share of those that will hatch are out. */
+const ALL_OUT = 0.985;
 /** No pace is none: the slowest that is reckoned with. */
 const SLOWEST = 0.02;
 
@@ -96,30 +100,30 @@ export function hatchForecast(question: HatchQuestion): HatchForecast {
   // Of the eggs that are left, those that will hatch after today.
   const unhatched = draws.map(({ centre: mean, share }) => 1 - share * outBy(mean, 0));
   const begun = all.map((draw) => outBy(draw.centre, 0)).sort((a, b) => a - b)[Math.floor(DRAWS * 0.1)] ?? 0;
+  const outNow = draws.map(({ centre: mean }) => outBy(mean, 0));
+  /** How many of the eggs hatch in each draw between two shares that are out. */
+  const hatching = (index: number, from: number, to: number) => {
+    const { share } = draws[index] as (typeof draws)[number];
+    return (eggs * share * (to - from)) / (unhatched[index] ?? 1);
+  };
+  const whole = Float64Array.from(outNow, (out, index) => hatching(index, out, 1));
+  const sumOf = (values: Float64Array) => values.reduce((sum, each) => sum + each, 0);
+  const inAll = sumOf(whole);
   const weeks: HatchForecast['weeks'] = [];
   const cumulated: number[] = [];
-  let before = draws.map(({ centre: mean }) => outBy(mean, 0));
-  const first = before;
-  const values = new Float64Array(DRAWS);
-  for (let week = 0; week < MOST_WEEKS; week += 1) {
+  let before = outNow;
+  // Of a batch that is as old as none ever hatched nothing is left to come.
+  for (let week = 0; week < MOST_WEEKS && inAll > NOTHING * eggs * DRAWS; week += 1) {
     const now = draws.map(({ centre: mean }) => outBy(mean, 7 * (week + 1)));
-    now.forEach((out, index) => {
-      const { share } = draws[index] as (typeof draws)[number];
-      values[index] = (eggs * share * (out - (before[index] ?? 0))) / (unhatched[index] ?? 1);
-    });
+    const values = Float64Array.from(now, (out, index) => hatching(index, before[index] ?? 0, out));
     weeks.push({ on: addDays(asOf, 7 * week), ...numbersOf(values) });
-    cumulated.push(
-      now.reduce((sum, out, index) => sum + (out - (first[index] ?? 0)) / (1 - (first[index] ?? 0) + 1e-12), 0) / DRAWS,
-    );
+    cumulated.push((cumulated.at(-1) ?? 0) + sumOf(values) / inAll);
     before = now;
-    if ((cumulated.at(-1) ?? 0) > 0.985) break;
+    if ((cumulated.at(-1) ?? 0) > ALL_OUT) break;
   }
-  draws.forEach(({ centre: mean, share }, index) => {
-    values[index] = (eggs * share * (1 - outBy(mean, 0))) / (unhatched[index] ?? 1);
-  });
   const dayOf = (part: number) => {
     const week = cumulated.findIndex((each) => each >= part);
-    if (week < 0) return addDays(asOf, 7 * MOST_WEEKS);
+    if (week < 0) return addDays(asOf, 7 * weeks.length);
     const [low, high] = [week === 0 ? 0 : (cumulated[week - 1] ?? 0), cumulated[week] ?? 1];
     return addDays(asOf, Math.round(7 * (week + (part - low) / Math.max(1e-9, high - low))));
   };
@@ -127,7 +131,7 @@ export function hatchForecast(question: HatchQuestion): HatchForecast {
     from: dayOf(0.05),
     median: dayOf(0.5),
     to: dayOf(0.95),
-    expected: numbersOf(values),
+    expected: numbersOf(whole),
     weeks,
     isOverdue: begun > 0.1,
     isStanding: paceAt(kind, temperatureC) <= 0,

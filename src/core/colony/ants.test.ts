@@ -39,6 +39,7 @@ describe('a founding queen', () => {
   it('is late when nine of ten would have workers, and what should have been is due today', () => {
     expect(asked({}).isLate).toBe(false);
     const late = asked({ beganOn: addDays(TODAY, -150) });
+    expect(refusalOf(() => asked({ beganOn: addDays(TODAY, 3) })).fields[0]?.path).toBe('beganOn');
     expect(late).toMatchObject({ isLate: true, firstWorkers: { p90: TODAY } });
   });
 

@@ -130,6 +130,20 @@ describe('a culture', () => {
     expect(most / ((rate * carried) / 4)).toBeLessThan(1.1);
   });
 
+  it('never has more heads than room, and of a fast kind bears a harvest in any room', () => {
+    const kinds = shippedPopulations.filter((each) => each.laying.by === 'female');
+    fc.assert(
+      fc.property(fc.constantFrom(...kinds), fc.integer({ min: 20, max: 5000 }), (kind, room) => {
+        const question = { kind, counts: { adult: room / 2 }, temperatureC: kind.warmth.referenceC.value };
+        const { total } = usualCourse({ ...question, weeks: 120, roomForHeads: room });
+        expect(Math.max(...total)).toBeLessThanOrEqual(room * (1 + 1e-9));
+        if (sum(kind.young.map(({ days }) => days.value)) > 120) return;
+        expect(lastingHarvest({ ...question, roomForHeads: room })).toBeGreaterThan(0.01 * room);
+      }),
+      { numRuns: 30 },
+    );
+  });
+
   it('is crowded once four fifths of its room are taken', () => {
     const question = { kind: SPRINGTAIL, counts: { adult: 50 }, temperatureC: 20, weeks: 60, draws: 100 };
     const { crowdedWeek, series } = projectColony({ ...question, roomForHeads: 3000 });

@@ -1,4 +1,5 @@
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
+import { Refusal } from '@/core/refusal';
 import { paceAt, type PopulationKind } from './kind';
 
 /** What a founding queen's nest was seen to hold, and since when. */
@@ -36,8 +37,12 @@ const TENTH = 1.2816;
  * at this warmth. Before any brood was seen, from her first eggs, which come within weeks. Past days do not come again:
  * what should have been by now is due today.
  * @returns no day where it is too cold for brood to grow
+ * @throws Refusal for a queen that has not begun yet
  */
 export function foundingState({ kind, beganOn, seen, temperatureC, asOf }: FoundingQuestion): FoundingState {
+  if (beganOn > asOf) {
+    throw new Refusal([{ path: 'beganOn', message: `Must not be after ${asOf}; got ${beganOn}.` }]);
+  }
   const names = kind.young.map((stage) => stage.id);
   const at = names.findLastIndex((name) => seen[name] !== undefined && (seen[name] as Day) <= asOf);
   const furthest = names[at] ?? null;

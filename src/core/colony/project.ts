@@ -219,7 +219,9 @@ function follow(
       const before = adults[draw] as number;
       const room = roomForHeads === Infinity ? 1 : 1 - (total[draw] as number) / roomForHeads;
       let arriving =
-        isResting || room <= 0 ? 0 : eggsLaid(laying, before, pace) * (rates.laying[draw] as number) * room;
+        isResting || room <= 0
+          ? 0
+          : Math.min(eggsLaid(laying, before, pace) * (rates.laying[draw] as number), roomForHeads) * room;
       let all = 0;
       for (let stage = 0; stage < many; stage += 1) {
         const share = (shares[stage] as number) * pace;

@@ -12,9 +12,9 @@ import { requireOffer } from '../offers';
 import type { Queries } from '../storage/database';
 import { headEntriesOf } from '../storage/entries';
 import { findHome } from '../storage/homes';
-import type { findEver } from '../storage/residents';
+import { findEver } from '../storage/residents';
 import { populationOf } from '../populations';
-import { requireBroodOf, requireClutch, requireLaid, requireSurplus } from './senseOfBroods';
+import { requireBroodOf, requireClutch, requireLaid, requirePair, requireSurplus } from './senseOfBroods';
 import { requireRest, requireRestOn } from './senseOfRests';
 import { nameOf, requireDepthFits, requireRoomFor } from './occupancy';
 
@@ -72,6 +72,8 @@ export async function requireSense(
       return requireBroodOf(resident, body);
     case 'clutch':
       return requireClutch(body);
+    case 'paired':
+      return requirePair(resident, body, (id) => findEver(queries, id));
     case 'rest-planned':
       return requireRest(queries, resident, body, on, now);
     case 'rest-step':
@@ -222,10 +224,22 @@ function headsOfCount(profile: CareProfile, { instars, stages }: About<'measured
 }
 
 /** @throws Problem or Refusal for stages that the kind does not have, and more queens than it bears */
-function requireStageCount(profile: CareProfile, { stages = {}, queens = 0 }: About<'measured'>): void {
+function requireStageCount(profile: CareProfile, body: About<'measured'>): void {
+  const { stages = {}, queens = 0 } = body;
+  requireDoubt(body);
   const kind = populationOf(profile.id);
   if (kind) requireCounts(kind, stages, queens, 'stages');
   else if (queens > 0 || Object.keys(stages).length > 0) {
     throw invalid(queens > 0 ? 'queens' : 'stages', `${profile.name} is not counted by stages.`);
   }
+}
+
+/** @throws Problem for bounds of a count that do not hold the count */
+function requireDoubt({ headCount, headsLow, headsHigh }: About<'measured'>): void {
+  if (headsLow === undefined && headsHigh === undefined) return;
+  if (headCount === undefined) throw invalid('headCount', 'Give the count that headsLow and headsHigh belong to.');
+  if (headsLow !== undefined && headsLow > headCount)
+    throw invalid('headsLow', `Must be at most the count, ${headCount}; got ${headsLow}.`);
+  if (headsHigh !== undefined && headsHigh < headCount)
+    throw invalid('headsHigh', `Must be at least the count, ${headCount}; got ${headsHigh}.`);
 }

@@ -1,10 +1,14 @@
 import type { Entry, Resident } from '@/contract/records';
 import { surplusPlan } from '@/core/broods/surplus';
+import { addDays } from '@/core/measure/day';
 import { eggKindOf } from '../broods';
 import { invalid } from '../http/problem';
 import { populationOf } from '../populations';
 import { nameOf } from './occupancy';
-import type { About } from './sense';
+import type { About, Find } from './sense';
+
+/** No egg lies longer before it hatches. days, from memory */
+const LONGEST_DAYS = 5 * 365;
 
 function requireEggs(resident: Resident): void {
   if (resident.form !== 'eggs') throw invalid('residentId', `${nameOf(resident)} must be eggs for that.`);
@@ -18,6 +22,9 @@ export function requireLaid(
 ): Entry['data'] {
   requireEggs(resident);
   if (laidFrom > on) throw invalid('laidFrom', `Must not be after ${on}; got ${laidFrom}.`);
+  const longAgo = addDays(on, -LONGEST_DAYS);
+  if (laidFrom < longAgo)
+    throw invalid('laidFrom', `Must not be before ${longAgo}: no egg lives that long; got ${laidFrom}.`);
   if (laidTo < laidFrom) throw invalid('laidTo', `Must not be before the first day, ${laidFrom}; got ${laidTo}.`);
   if (laidTo > on) throw invalid('laidTo', `Must not be after ${on}; got ${laidTo}.`);
   return {};
@@ -48,5 +55,18 @@ export function requireBroodOf(resident: Resident, { stage }: About<'brood-seen'
 /** @throws Problem when more were frozen than found */
 export function requireClutch({ eggs = 0, frozen = 0 }: About<'clutch'>): Entry['data'] {
   if (frozen > eggs) throw invalid('frozen', `Must be at most the ${eggs} that were found; got ${frozen}.`);
+  return {};
+}
+
+/** @throws Problem for one paired with itself, with nobody, or with another species */
+export async function requirePair(resident: Resident, { withId }: About<'paired'>, find: Find): Promise<Entry['data']> {
+  if (withId === undefined) return {};
+  const other = await find(withId);
+  if (!other || other.leftOn !== null)
+    throw invalid('withId', 'There is no resident here with that id. See /api/residents.');
+  if (other.id === resident.id) throw invalid('withId', 'Must be another than itself.');
+  if (other.scientificName !== resident.scientificName) {
+    throw invalid('withId', `Must be of the same species, ${resident.scientificName}; it is ${other.scientificName}.`);
+  }
   return {};
 }

@@ -73,12 +73,11 @@ function Forecast({ brood, asOf }: { brood: Brood; asOf: string }) {
           <Soft>
             {`${isGuessed ? 'Nobody wrote down when they were laid: the day they came is taken, ' : 'Laid '}${laid}; kept at ${temperature.long(temperatureC)}.`}
           </Soft>
-          {forecast.isOverdue ? (
+          {forecast.isOverdue && forecast.weeks.length > 0 ? (
             <Body>
               Most batches of this age have begun to hatch: keep them, damp as they are, at least as long again.
             </Body>
           ) : null}
-          {forecast.isStanding ? <Body>It is too cold here for anything to go on in them.</Body> : null}
         </>
       ) : (
         <Body>{problem}</Body>
