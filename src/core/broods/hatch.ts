@@ -56,86 +56,114 @@ const ALL_OUT = 0.985;
 /** No pace is none: the slowest that is reckoned with. */
 const SLOWEST = 0.02;
 
+/** One way in which a batch may go: the middle of its time in the egg, in logarithms of days, and the share that hatches. */
+interface Draw {
+  centre: number;
+  share: number;
+}
+
+/** What the eggs have in common: how old each lot is, and how far eggs of one batch lie apart, in logarithms. */
+interface Batch {
+  ages: readonly number[];
+  ofEgg: number;
+}
+
 /**
  * When the eggs of a batch hatch, and how many in each week. The time in the egg is log-normal about what is usual for
  * the kind at this warmth (degree-days), part of its spread being the batch's own; eggs laid over weeks hatch over
  * weeks. That none, or not more, have hatched up to today is counted in (Bayes): an old batch is likelier to be a slow
- * one, or a bad one.
+ * one, or a bad one. Where nobody knows whether the mother was mated, she is taken to have been.
  * @throws Refusal for eggs that do not hatch without a male, and days in the wrong order
  */
 export function hatchForecast(question: HatchQuestion): HatchForecast {
-  const { kind, eggs, laidFrom, laidTo = laidFrom, mating, temperatureC, asOf } = question;
+  const { kind, eggs, temperatureC, asOf } = question;
+  const { usual, ratePct } = usualOf(question);
+  const pace = Math.max(SLOWEST, paceAt(kind, temperatureC));
+  const spread = Math.log(usual.max / usual.min) / (2 * NINE_OF_TEN);
+  const batch: Batch = { ages: agesOf(question), ofEgg: Math.sqrt(1 - BATCH_SHARE) * spread };
+  const all = drawsOf(Math.log(Math.sqrt(usual.min * usual.max) / pace), Math.sqrt(BATCH_SHARE) * spread, ratePct);
+  const telling = Math.min(eggs, TELLING_EGGS);
+  const chosen = resample(all.length, (index) => {
+    const draw = all[index] as Draw;
+    return (1 - draw.share * outBy(batch, draw, 0)) ** telling + Number.EPSILON;
+  });
+  const draws = Array.from(chosen, (index) => all[index] as Draw);
+  const begun = all.map((draw) => outBy(batch, draw, 0)).sort((a, b) => a - b)[Math.floor(all.length * 0.1)] ?? 0;
+  const { weeks, dayOf, expected } = hatchingWeeks(batch, draws, eggs, asOf);
+  return {
+    from: dayOf(0.05),
+    median: dayOf(0.5),
+    to: dayOf(0.95),
+    expected,
+    weeks,
+    isOverdue: begun > 0.1,
+    isStanding: paceAt(kind, temperatureC) <= 0,
+  };
+}
+
+/** What is usual for these eggs. @throws Refusal as the forecast does */
+function usualOf({ kind, laidFrom, laidTo = laidFrom, mating, asOf }: HatchQuestion) {
   if (laidFrom > asOf) refuse('laidFrom', `Must not be after ${asOf}; got ${laidFrom}.`);
   if (laidTo < laidFrom) refuse('laidTo', `Must not be before the first day, ${laidFrom}; got ${laidTo}.`);
   const isUnmated = mating === 'unmated';
   const usual = isUnmated ? kind.unmatedDays : kind.matedDays;
   const rate = isUnmated ? kind.hatchPct.unmated : kind.hatchPct.mated;
   if (!usual || !rate) return refuse('mating', 'Eggs of this kind do not hatch without a male: freeze them.');
-  const pace = Math.max(SLOWEST, paceAt(kind, temperatureC));
-  const centre = Math.log(Math.sqrt(usual.min * usual.max) / pace);
-  const spread = Math.log(usual.max / usual.min) / (2 * NINE_OF_TEN);
-  const [ofBatch, ofEgg] = [Math.sqrt(BATCH_SHARE) * spread, Math.sqrt(1 - BATCH_SHARE) * spread];
-  const days = Math.max(0, daysBetween(laidFrom, laidTo));
-  const lots = days === 0 ? 1 : LOTS;
-  const ages = Array.from(
-    { length: lots },
-    (_, lot) => daysBetween(laidFrom, asOf) - (lots === 1 ? 0 : (days * lot) / (lots - 1)),
-  );
-  const logOdds = Math.log(rate.value / (100 - Math.min(99.9, rate.value)));
+  return { usual, ratePct: rate.value };
+}
+
+/** Days since each lot was laid, the first lot first. */
+function agesOf({ laidFrom, laidTo = laidFrom, asOf }: HatchQuestion): number[] {
+  const days = daysBetween(laidFrom, laidTo);
+  const oldest = daysBetween(laidFrom, asOf);
+  return days === 0 ? [oldest] : Array.from({ length: LOTS }, (_, lot) => oldest - (days * lot) / (LOTS - 1));
+}
+
+function drawsOf(centre: number, ofBatch: number, ratePct: number): Draw[] {
+  const logOdds = Math.log(ratePct / (100 - Math.min(99.9, ratePct)));
   const steps = evenSteps(2);
-  const all = Array.from({ length: DRAWS }, (_, draw) => ({
+  return Array.from({ length: DRAWS }, (_, draw) => ({
     centre: centre + ofBatch * normalQuantile(evenAt(draw, steps[0] ?? 0)),
     share: 1 / (1 + Math.exp(-logOdds - HATCH_SPREAD * normalQuantile(evenAt(draw, steps[1] ?? 0)))),
   }));
-  /** Share of the eggs of a draw that would be out so many days from now. */
-  const outBy = (mean: number, ahead: number) =>
-    ages.reduce((sum, age) => sum + (age + ahead > 0 ? normalBelow((Math.log(age + ahead) - mean) / ofEgg) : 0), 0) /
-    lots;
-  const telling = Math.min(eggs, TELLING_EGGS);
-  const chosen = resample(DRAWS, (index) => {
-    const draw = all[index] as (typeof all)[number];
-    return (1 - draw.share * outBy(draw.centre, 0)) ** telling + Number.EPSILON;
-  });
-  const draws = Array.from(chosen, (index) => all[index] as (typeof all)[number]);
-  // Of the eggs that are left, those that will hatch after today.
-  const unhatched = draws.map(({ centre: mean, share }) => 1 - share * outBy(mean, 0));
-  const begun = all.map((draw) => outBy(draw.centre, 0)).sort((a, b) => a - b)[Math.floor(DRAWS * 0.1)] ?? 0;
-  const outNow = draws.map(({ centre: mean }) => outBy(mean, 0));
-  /** How many of the eggs hatch in each draw between two shares that are out. */
+}
+
+/** Share of the eggs that hatch which would be out so many days from now. */
+function outBy({ ages, ofEgg }: Batch, { centre }: Draw, ahead: number): number {
+  const out = ages.map((age) => (age + ahead > 0 ? normalBelow((Math.log(age + ahead) - centre) / ofEgg) : 0));
+  return out.reduce((sum, each) => sum + each, 0) / ages.length;
+}
+
+/** The eggs that hatch in each week, all of them, and the day by which a share of them is out. */
+function hatchingWeeks(batch: Batch, draws: readonly Draw[], eggs: number, asOf: Day) {
+  const outNow = draws.map((draw) => outBy(batch, draw, 0));
+  /** Of the eggs that are left those that hatch while the share that is out goes from one to another. */
   const hatching = (index: number, from: number, to: number) => {
-    const { share } = draws[index] as (typeof draws)[number];
-    return (eggs * share * (to - from)) / (unhatched[index] ?? 1);
+    const { share } = draws[index] as Draw;
+    return (eggs * share * (to - from)) / (1 - share * (outNow[index] ?? 0));
   };
   const whole = Float64Array.from(outNow, (out, index) => hatching(index, out, 1));
   const sumOf = (values: Float64Array) => values.reduce((sum, each) => sum + each, 0);
   const inAll = sumOf(whole);
   const weeks: HatchForecast['weeks'] = [];
-  const cumulated: number[] = [];
+  const outBySoFar: number[] = [];
   let before = outNow;
-  // Of a batch that is as old as none ever hatched nothing is left to come.
-  for (let week = 0; week < MOST_WEEKS && inAll > NOTHING * eggs * DRAWS; week += 1) {
-    const now = draws.map(({ centre: mean }) => outBy(mean, 7 * (week + 1)));
+  // Of a batch that is older than any that hatched nothing is left to come.
+  const isOver = inAll <= NOTHING * eggs * draws.length;
+  for (let week = 0; week < MOST_WEEKS && !isOver && (outBySoFar.at(-1) ?? 0) <= ALL_OUT; week += 1) {
+    const now = draws.map((draw) => outBy(batch, draw, 7 * (week + 1)));
     const values = Float64Array.from(now, (out, index) => hatching(index, before[index] ?? 0, out));
     weeks.push({ on: addDays(asOf, 7 * week), ...numbersOf(values) });
-    cumulated.push((cumulated.at(-1) ?? 0) + sumOf(values) / inAll);
+    outBySoFar.push((outBySoFar.at(-1) ?? 0) + sumOf(values) / inAll);
     before = now;
-    if ((cumulated.at(-1) ?? 0) > ALL_OUT) break;
   }
-  const dayOf = (part: number) => {
-    const week = cumulated.findIndex((each) => each >= part);
+  const dayOf = (part: number): Day => {
+    const week = outBySoFar.findIndex((each) => each >= part);
     if (week < 0) return addDays(asOf, 7 * weeks.length);
-    const [low, high] = [week === 0 ? 0 : (cumulated[week - 1] ?? 0), cumulated[week] ?? 1];
+    const [low, high] = [week === 0 ? 0 : (outBySoFar[week - 1] ?? 0), outBySoFar[week] ?? 1];
     return addDays(asOf, Math.round(7 * (week + (part - low) / Math.max(1e-9, high - low))));
   };
-  return {
-    from: dayOf(0.05),
-    median: dayOf(0.5),
-    to: dayOf(0.95),
-    expected: numbersOf(whole),
-    weeks,
-    isOverdue: begun > 0.1,
-    isStanding: paceAt(kind, temperatureC) <= 0,
-  };
+  return { weeks, dayOf, expected: numbersOf(whole) };
 }
 
 function refuse(path: string, message: string): never {
