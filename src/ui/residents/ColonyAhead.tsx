@@ -8,6 +8,7 @@ import { useCall } from '@/client/useCall';
 import type { ColonyFacts } from '@/contract/colony';
 import type { ColonyForecast } from '@/core/colony/project';
 import { addDays } from '@/core/measure/day';
+import { BODY_MEASURES } from '@/core/profiles/profile';
 import type { Resident } from '@/contract/records';
 import { StageAreas } from '../charts/StageAreas';
 import { LinkRow } from '../components/LinkRow';
@@ -27,11 +28,13 @@ export function ColonyAhead({ resident }: { resident: Resident }) {
   const { answer: facts, problem } = useCall(round, () => call('residentColony', { params: { id: resident.id } }));
   if (problem !== undefined) return <Body>{problem}</Body>;
   if (!facts) return null;
+  // Those whose size is taken lay where they live: their eggs are as often taken out.
+  const isMeasured = BODY_MEASURES.some((name) => resident[name] !== undefined);
   return (
     <>
       {facts.kind ? <Standing facts={facts} /> : null}
       {facts.founding ? <FoundingDiary resident={resident} facts={facts} founding={facts.founding} /> : null}
-      {facts.kind ? <Course facts={facts} /> : null}
+      {facts.kind ? <Course facts={facts} isMeasured={isMeasured} /> : null}
       {facts.rest && facts.rest.need !== 'never' ? (
         <View style={{ marginTop: space.l }}>
           <LinkRow links={[{ title: 'Winter rest', onPress: () => router.push(`/residents/${resident.id}/rest`) }]} />
@@ -72,7 +75,7 @@ interface Worked {
   harvest: number;
 }
 
-function Course({ facts }: { facts: ColonyFacts }) {
+function Course({ facts, isMeasured }: { facts: ColonyFacts; isMeasured: boolean }) {
   const temperature = useTemperature();
   const [worked, setWorked] = useState<Worked | null>(null);
   const [problem, setProblem] = useState<string>();
@@ -110,6 +113,7 @@ function Course({ facts }: { facts: ColonyFacts }) {
     <>
       <View style={{ gap: space.xs, marginTop: space.xl }}>
         <Heading>In a year</Heading>
+        {isMeasured && isCulture ? <Soft>If every egg is left to hatch with them.</Soft> : null}
         {end ? (
           <Strong>
             {capital(`${bandWords(end.stages[kind.adults] ?? end.total)} ${stageWords(kind.adults)} in 12 months`)}
