@@ -92,8 +92,9 @@ function factsOf(scene: Scene, resident: Resident, home: Home, log: readonly Ent
       ? standOf(kind, counts, log, resident, base)
       : { counts: { [stageIn(kind, resident.stage)]: resident.headCount ?? 1 }, estimated: [] };
   const heads = kind ? headsIn(kind, stands.counts) : (resident.headCount ?? 0);
-  const isAnt = kind?.laying.by === 'queen';
-  const seen = isAnt && heads < 1 ? seenIn(kind, log, counts) : null;
+  // She is founding until somebody has seen a worker, whatever should be there by now.
+  const isFounding = kind?.laying.by === 'queen' && lastCounted(kind, last, resident) < 1;
+  const seen = isFounding ? seenIn(kind, log, counts) : null;
   return {
     residentId: resident.id,
     asOf: today,
@@ -136,6 +137,10 @@ const growsFungus = ({ diet }: CareProfile) => diet?.eats === 'colony-food' && d
 /** The stage of the kind that a stage of its profile is: one of the young, else grown. */
 const stageIn = (kind: PopulationKind, stage: Resident['stage']) =>
   kind.young.some(({ id }) => id === stage) ? stage : kind.adults;
+
+/** Heads, of ants the workers, by the last count. */
+const lastCounted = (kind: PopulationKind, last: Count | undefined, { headCount }: Resident) =>
+  last?.stages?.[kind.adults] ?? last?.heads ?? headCount ?? 0;
 
 /** Of ants the workers are the heads; of others all. */
 const headsIn = (kind: PopulationKind, counts: Readonly<Record<string, number>>) =>
@@ -193,7 +198,7 @@ function standOf(
 ): { counts: Record<string, number>; estimated: string[] } {
   const { today, queens, temperatureC, room } = base;
   const last = counts.at(-1);
-  const heads = last?.stages?.[kind.adults] ?? last?.heads ?? resident.headCount ?? 0;
+  const heads = lastCounted(kind, last, resident);
   // With a founding queen there is only what she has laid since.
   const isFounding = kind.laying.by === 'queen' && heads < 1;
   const usual = isFounding ? { [kind.adults]: 0 } : usualStages(kind, heads, queens, temperatureC, room);

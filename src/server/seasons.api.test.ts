@@ -253,6 +253,9 @@ describe('broods and cultures', () => {
     const { id } = await takeIn({ ...queen, form: 'colony', homeId: await house.home('F1', { nest }), on: ago(20) });
     const founding = async () => (await server.get(`/api/residents/${id}/colony`)).body.founding;
     expect(await founding()).toMatchObject({ furthest: null, food: 'none', isLate: false });
+    // By now the usual course has workers: until one is seen she is founding all the same, and late.
+    const old = await takeIn({ ...queen, form: 'colony', homeId: await house.home('F2', { nest }), on: ago(190) });
+    expect((await server.get(`/api/residents/${old.id}/colony`)).body.founding).toMatchObject({ isLate: true });
     const before = (await founding()).firstWorkers.median;
     await write({ kind: 'brood-seen', residentId: id, stage: 'pupa' });
     expect((await founding()).furthest).toBe('pupa');
