@@ -200,6 +200,9 @@ function every(days: number, lastDaysAgo: number): number[] {
   return Array.from({ length: count }, (_, index) => lastDaysAgo + index * days);
 }
 
+/** So many entries tell of the last meal and of the one before it. */
+const MEALS_OF_THE_STORY = 3;
+
 /** Meals backwards from the last, none in the week about a moult, now and then refused. */
 function meals(
   { meals: plan, moultsDaysAgo, stage, sizeMm = 10, profile }: DemoResident,
@@ -216,7 +219,9 @@ function meals(
     const nearMoult = moultsDaysAgo.some((moult) => ago - moult < 9 && moult - ago < 8);
     if (nearMoult && !isLast) continue;
     written.push(write('offered', ago, prey, 20));
-    const outcome = isLast ? plan.outcome : chance.from(1, 12) === 1 ? 'refused' : 'eaten';
+    // The stories hang on the last meal: the one before it was taken, whatever chance says.
+    const isRefused = !isLast && chance.from(1, 12) === 1 && written.length > MEALS_OF_THE_STORY;
+    const outcome = isLast ? plan.outcome : isRefused ? 'refused' : 'eaten';
     if (outcome !== 'open') written.push(write(outcome, ago - 1, {}, 5));
   }
   return written;
