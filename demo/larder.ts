@@ -1,15 +1,12 @@
-import { v5 as idFrom } from 'uuid';
-import type { Entry } from '@/contract/records';
+import type { Entry } from '@/contract/entries';
 import type { StockEntry } from '@/contract/store';
 import type { Dish } from '@/core/feeding/food';
 import { addDays, type Day } from '@/core/measure/day';
 import type { CultureFacts } from '@/server/storage/store';
 import type { DemoResident } from './residents';
+import { idOf, writerOf } from './writing';
 
 export type DemoStock = Omit<StockEntry, 'undoneAt'>;
-
-/** Names ids: the same house has the same ones every day. */
-const NAMESPACE = '5f0c1d5e-7a51-4c6d-9f0a-2b1d3c4e5f60';
 
 interface FoodPlan {
   everyDays: number;
@@ -94,14 +91,9 @@ const WEIGHINGS: Record<string, { daysAgo: number; massG: number }[]> = {
 
 /** The meals of one that is not fed with prey, and its weighings. */
 export function foodStory(resident: DemoResident & { id: string }, today: Day): Omit<Entry, 'undoneAt'>[] {
-  const { id: residentId, called } = resident;
+  const { called } = resident;
   const plan = FOOD[called];
-  const write = (kind: Entry['kind'], daysAgo: number, minute: number, data: Entry['data']) => {
-    const on = addDays(today, -daysAgo);
-    const at = `${on}T19:${String(minute).padStart(2, '0')}:00.000Z`;
-    const id = idFrom(`${called} ${kind} ${daysAgo} ${minute}`, NAMESPACE);
-    return { id, kind, residentId, homeId: null, on, at, keeper: 'Odalys Fenn', note: null, data };
-  };
+  const write = writerOf(resident, today, 'Odalys Fenn');
   const meals = Array.from({ length: plan?.meals ?? 0 }, (_, index) => index).flatMap((index) => {
     if (!plan) return [];
     const ago = plan.lastDaysAgo + index * plan.everyDays;
@@ -147,11 +139,11 @@ const BOUGHT: { item: string; amount: number; daysAgo: number }[] = [
 export function storeStory(today: Day): { stock: DemoStock[]; cultures: CultureFacts[] } {
   const stock = (item: string, kind: StockEntry['kind'], amount: number, daysAgo: number): DemoStock => {
     const on = addDays(today, -daysAgo);
-    const id = idFrom(`stock ${item} ${kind} ${daysAgo}`, NAMESPACE);
+    const id = idOf(`stock ${item} ${kind} ${daysAgo}`);
     return { id, item, kind, amount, on, at: `${on}T17:40:00.000Z`, keeper: 'Imre Talsk', note: null };
   };
   const culture = (called: string, kind: string, breeders: number, harvested: string, daysAgo: number) => ({
-    ...{ id: idFrom(`culture ${called}`, NAMESPACE), called, kind, breeders, harvested },
+    ...{ id: idOf(`culture ${called}`), called, kind, breeders, harvested },
     begunOn: addDays(today, -daysAgo),
   });
   return {

@@ -1,5 +1,6 @@
 import { scientificName } from '@/contract/primitives';
-import { newEntry, newHome } from '@/contract/records';
+import { newEntry } from '@/contract/entries';
+import { newHome } from '@/contract/records';
 import { shippedSpecies } from '@/contract/shipped';
 import { isDay } from '@/core/measure/day';
 import { seedDemo } from '@/server/demo';

@@ -1,6 +1,6 @@
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { uniformInt } from 'pure-rand/distribution/uniformInt';
-import type { Entry } from '@/contract/records';
+import type { Entry } from '@/contract/entries';
 import { shippedFeeders, shippedProfiles } from '@/contract/shipped';
 import { preyOf, type Dish } from '@/core/feeding/food';
 import type { CultureFacts } from '@/server/storage/store';

@@ -1,5 +1,4 @@
-import { v5 as idFrom } from 'uuid';
-import type { Entry } from '@/contract/records';
+import type { Entry } from '@/contract/entries';
 import { shippedRests } from '@/contract/shipped';
 import { addDays, type Day } from '@/core/measure/day';
 import { Refusal } from '@/core/refusal';
@@ -7,11 +6,9 @@ import { restPlan, type RestingKind } from '@/core/season/rest';
 import type { Hemisphere } from '@/core/season/year';
 import { ROOMS } from './air';
 import type { DemoResident } from './residents';
+import { idOf, writerOf } from './writing';
 
-/** Names ids: the same house has the same ones every day. */
-const NAMESPACE = '0b6f4a2c-93d1-4d0e-8c55-6a7e2f90c1d4';
-
-export const roomIdOf = (room: string) => idFrom(`room ${room}`, NAMESPACE);
+export const roomIdOf = (room: string) => idOf(`room ${room}`);
 
 type Line = [kind: Entry['kind'], daysAgo: number, data: Entry['data']];
 
@@ -84,13 +81,8 @@ const RESTS: Record<string, { room: string; daysAgo: number; roomC: number; done
 
 /** What is written down of colonies, broods and their rest. */
 export function seasonStory(resident: DemoResident & { id: string }, today: Day): Omit<Entry, 'undoneAt'>[] {
-  const { id: residentId, called, profile } = resident;
-  const write = (kind: Entry['kind'], daysAgo: number, minute: number, data: Entry['data']) => {
-    const on = addDays(today, -daysAgo);
-    const id = idFrom(`${called} ${kind} ${daysAgo} ${minute}`, NAMESPACE);
-    const at = `${on}T19:${String(minute).padStart(2, '0')}:00.000Z`;
-    return { id, kind, residentId, homeId: null, on, at, keeper: 'Imre Talsk', note: null, data };
-  };
+  const { called, profile } = resident;
+  const write = writerOf(resident, today, 'Imre Talsk');
   const lines = (LINES[called] ?? []).map(([kind, daysAgo, data]) => write(kind, daysAgo, 50, withDays(data, today)));
   const rest = RESTS[called];
   const kind = shippedRests.find((each) => each.profiles.includes(profile));

@@ -1,7 +1,7 @@
 import { v4 as newId } from 'uuid';
 import { create } from 'zustand';
 import type { z } from 'zod';
-import type { Entry, newEntry } from '@/contract/records';
+import type { Entry, newEntry } from '@/contract/entries';
 import type { JobKind } from '@/core/plan/work';
 import { call, CallFailed } from './api';
 import { problemOf, useHouse } from './house';

@@ -54,6 +54,8 @@ export const hatchRequest = z
     laidFrom: day,
     laidTo: day.optional(),
     mating,
+    /** Of kinds that want cold first: the day on which they were warm again. */
+    warmSince: day.optional(),
     temperatureC: degrees,
     asOf: day.optional(),
     /** What is to become of them: then the reply says how many eggs to freeze. */
@@ -149,6 +151,8 @@ export const brood = z.object({
   problem: z.string().nullable(),
   /** Weeks of cold that they want first. */
   coldWeeks: z.number().nullable(),
+  /** The day on which they were warm again after that. */
+  warmSince: day.nullable(),
   surplus: surplusPlan.nullable(),
   feedOff: z.object({ isSafe: z.boolean(), why: z.string() }).nullable(),
   freezing: z.string().nullable(),

@@ -1,12 +1,10 @@
 import { z } from 'zod';
 import type { PopulationKind } from '@/core/colony/kind';
-import { REST_ACTS, REST_WARNINGS, type RestKind, type RestPlan } from '@/core/season/rest';
 import { BASES } from '@/core/profiles/profile';
 import { COUNT_VERDICTS } from '@/core/colony/expected';
-import { REST_PHASES, type RestCourse } from '@/core/season/restCourse';
-import { day, id, instant, profileId, quantity, stageName } from './primitives';
-import { fact, temperatureBand } from './profile';
-import { alarm } from './readings';
+import { day, id, profileId, quantity, stageName } from './primitives';
+import { fact } from './profile';
+import { restKind } from './rest';
 
 const ground = { basis: z.enum(BASES), source: z.string().optional() };
 const heads = quantity('heads', 0, 10_000_000);
@@ -34,24 +32,6 @@ export const populationKind = z.strictObject({
   spread: fact,
   ...ground,
 }) satisfies z.ZodType<PopulationKind>;
-
-const ofProfiles = { profiles: z.array(profileId).min(1), why: z.string().min(1), ...ground };
-const resting = {
-  ...ofProfiles,
-  bandC: temperatureBand,
-  floorC: fact,
-  beginsOn: z.string().regex(/^(0[1-9]|1[0-2])-([0-2]\d|3[01])$/),
-  weeks: fact,
-  degreesPerStep: fact,
-  daysPerStep: fact,
-  checkEveryDays: fact,
-  isUnfed: z.boolean().optional(),
-};
-export const restKind = z.discriminatedUnion('need', [
-  z.strictObject({ need: z.literal('must'), ...resting }),
-  z.strictObject({ need: z.literal('may'), ...resting }),
-  z.strictObject({ need: z.literal('never'), ...ofProfiles }),
-]) satisfies z.ZodType<RestKind>;
 
 // ---- the engines over HTTP ----
 
@@ -119,73 +99,6 @@ export const colonyReply = z
   })
   .meta({ id: 'ColonyReply' });
 
-export const restRequest = z
-  .strictObject({
-    profile: profileId,
-    latitudeDeg: quantity('degrees of latitude', -90, 90),
-    asOf: day.optional(),
-    startOn: day.optional(),
-    roomC: degrees,
-    placeC: degrees,
-  })
-  .meta({ id: 'RestRequest' });
-
-export const restReply = z
-  .object({
-    steps: z.array(z.object({ on: day, targetC: z.number(), what: z.enum(REST_ACTS) })),
-    warnings: z.array(z.enum(REST_WARNINGS)),
-    restC: z.number(),
-    beginsOn: day,
-    endsOn: day,
-  })
-  .meta({ id: 'RestReply' }) satisfies z.ZodType<RestPlan>;
-
-const restDone = z.record(
-  z.string().regex(/^[a-z-]+-\d+$/, { error: 'Must be the key of a step, for example cool-1.' }),
-  day,
-);
-
-export const restCourseRequest = z
-  .strictObject({
-    ...restRequest.shape,
-    /** The day on which each step was done: {"cool-1": "2026-10-28"}. */
-    done: restDone,
-    on: day,
-    /** Of the probe in its place. */
-    readings: z
-      .array(z.strictObject({ at: instant, temperatureC: degrees }))
-      .max(100_000)
-      .optional(),
-  })
-  .meta({ id: 'RestCourseRequest' });
-
-const restCourse = z.object({
-  steps: z.array(
-    z.object({
-      key: z.string(),
-      what: z.enum(REST_ACTS),
-      targetC: z.number(),
-      on: day,
-      plannedOn: day,
-      doneOn: day.nullable(),
-      isPassed: z.boolean(),
-    }),
-  ),
-  phase: z.enum(REST_PHASES),
-  targetC: z.number(),
-  isFasting: z.boolean(),
-  isQuiet: z.boolean(),
-  lateDays: z.int(),
-  isShort: z.boolean(),
-  endsOn: day,
-}) satisfies z.ZodType<RestCourse>;
-
-const degreeHours = z.object({ above: z.number(), below: z.number(), hours: z.number() });
-
-export const restCourseReply = z
-  .object({ course: restCourse, degreeHours: degreeHours.nullable() })
-  .meta({ id: 'RestCourseReply' });
-
 export const foundingRequest = z
   .strictObject({
     profile: profileId,
@@ -207,11 +120,10 @@ export const foundingReply = z
 
 export const nestRequest = z
   .strictObject({
+    profile: profileId,
     workers: heads,
     ahead: heads,
     volumeMl: quantity('millilitres', 0, 10_000_000),
-    perHeadMl: quantity('millilitres', 0.001, 1000),
-    growsFungus: z.boolean().default(false),
   })
   .meta({ id: 'NestRequest' });
 
@@ -266,6 +178,8 @@ export const colonyFacts = z
     countSpread: z.number(),
     /** Of ants the workers, of others all. */
     heads: z.number(),
+    /** Nobody takes its size: it is reckoned on from its last count; else it is followed head by head. */
+    isCounted: z.boolean(),
     /** What the last count says against the one before; null where there are not two. */
     verdict: z.enum(COUNT_VERDICTS).nullable(),
     /** Of ants: how the workers are likely to be built. */
@@ -277,8 +191,6 @@ export const colonyFacts = z
       .object({
         volumeMl: z.number(),
         chambers: z.int(),
-        perHeadMl: z.number(),
-        growsFungus: z.boolean(),
         tubeBoreMm: z.number().nullable(),
         outworldL: z.number().nullable(),
       })
@@ -307,6 +219,7 @@ export const colonyBoard = z
         outOfId: id.nullable(),
         /** The last day on which some were taken out to begin another tub. */
         partedOn: day.nullable(),
+        isCounted: z.boolean(),
         isFounding: z.boolean(),
         isResting: z.boolean(),
       }),
@@ -314,68 +227,3 @@ export const colonyBoard = z
   })
   .meta({ id: 'ColonyBoard' });
 export type ColonyBoard = z.infer<typeof colonyBoard>;
-
-// ---- winter rest of the house ----
-
-const counted = z.object({ on: day, heads: z.number() }).nullable();
-
-/** A place to rest: a room of the house with what it holds. */
-const restPlace = z.object({
-  roomId: id,
-  name: z.string(),
-  temperatureC: z.number(),
-  from: z.enum(['readings', 'set', 'usual']),
-});
-
-/** The winter of one resident: its kind, and the rest that is planned or under way. */
-export const residentRest = z
-  .object({
-    residentId: id,
-    asOf: day,
-    kind: restKind.nullable(),
-    roomC: z.number(),
-    places: z.array(restPlace),
-    rest: z
-      .object({
-        id,
-        plannedOn: day,
-        roomId: id,
-        place: z.string(),
-        placeC: z.number(),
-        roomC: z.number(),
-        warnings: z.array(z.enum(REST_WARNINGS)),
-        course: restCourse,
-        degreeHours: degreeHours.nullable(),
-        /** Day by day the mean of the probe in its place, since it was cooled. C */
-        measured: z.array(z.object({ on: day, temperatureC: z.number() })),
-        alarms: z.array(alarm.extend({ probe: z.string(), probeId: id })),
-        before: counted,
-        after: counted,
-      })
-      .nullable(),
-  })
-  .meta({ id: 'ResidentRest' });
-export type ResidentRest = z.infer<typeof residentRest>;
-
-/** Who needs a rest, who may have one, who must not; and how far each is. */
-export const restBoard = z
-  .object({
-    asOf: day,
-    rests: z.array(
-      z.object({
-        residentId: id,
-        need: z.enum(['must', 'may', 'never']),
-        why: z.string(),
-        /** The usual season of its kind, of this winter or the next. */
-        beginsOn: day.nullable(),
-        endsOn: day.nullable(),
-        phase: z.enum(REST_PHASES).nullable(),
-        targetC: z.number().nullable(),
-        /** The next step to do. */
-        next: z.object({ on: day, what: z.enum(REST_ACTS) }).nullable(),
-        alarms: z.int(),
-      }),
-    ),
-  })
-  .meta({ id: 'RestBoard' });
-export type RestBoard = z.infer<typeof restBoard>;

@@ -13,21 +13,18 @@ import {
   ventsRequest,
 } from './climate';
 import { hatchReply, hatchRequest, meetingReply, meetingRequest } from './broods';
+import { restReply, restRequest, restCourseReply, restCourseRequest } from './rest';
 import {
   colonyReply,
   colonyRequest,
   populationReply,
   populationRequest,
-  restReply,
-  restRequest,
   countReply,
   countRequest,
   foundingReply,
   foundingRequest,
   nestReply,
   nestRequest,
-  restCourseReply,
-  restCourseRequest,
   tubsReply,
   tubsRequest,
 } from './colony';

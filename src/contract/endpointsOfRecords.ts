@@ -1,24 +1,19 @@
 import { z } from 'zod';
 import { broodBoard } from './broods';
-import { colonyBoard, colonyFacts, residentRest, restBoard } from './colony';
+import { residentRest, restBoard } from './rest';
+import { colonyBoard, colonyFacts } from './colony';
 import { moultFacts, residentBatch, residentMoult } from './growth';
 import { boxSize } from './housing';
 import { day, id, oneOf, profileId } from './primitives';
 import { careProfile } from './profile';
+import { entry, ENTRY_KINDS, newEntries, newEntry, newJoin, newPart, newResidentPhoto } from './entries';
 import {
-  entry,
-  ENTRY_KINDS,
   goneResident,
   home,
   homeChange,
-  newEntries,
-  newEntry,
   newHome,
-  newJoin,
-  newPart,
   newPhoto,
   newResident,
-  newResidentPhoto,
   newShelf,
   resident,
   residentChange,

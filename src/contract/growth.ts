@@ -4,7 +4,7 @@ import { BASES, MOULT_SIGNS } from '@/core/profiles/profile';
 import { temperatureC } from './climate';
 import { stage } from './housing';
 import { day, id, instar, line, mm, oneOf, profileId, quantity } from './primitives';
-import { instars } from './records';
+import { instars } from './entries';
 
 const size = mm(0.05, 640);
 const seenMoult = z.strictObject({ on: day, sizeMm: size.optional(), stage: stage.optional() });

@@ -5,7 +5,8 @@ import { boxSize } from './housing';
 import { scientificName } from './primitives';
 import { careProfile, speciesOverrides } from './profile';
 import { eggKind, mothKind } from './broods';
-import { populationKind, restKind } from './colony';
+import { restKind } from './rest';
+import { populationKind } from './colony';
 import { feederKind, food } from './feeding';
 import {
   shippedBoxSizes,

@@ -1,8 +1,8 @@
 import type { Brood, MothFlight } from '@/contract/broods';
-import type { Entry, Resident } from '@/contract/records';
-import { shippedEggs, shippedMoths } from '@/contract/shipped';
+import type { Entry } from '@/contract/entries';
+import type { Resident } from '@/contract/records';
 import { MATINGS, type EggKind, type Mating } from '@/core/broods/eggs';
-import { meeting, type Cocoon, type MothKind } from '@/core/broods/emergence';
+import { meeting, type Cocoon } from '@/core/broods/emergence';
 import { hatchForecast, type HatchForecast } from '@/core/broods/hatch';
 import { rearedAfter } from '@/core/broods/reared';
 import { surplusPlan, type SurplusWish } from '@/core/broods/surplus';
@@ -15,16 +15,12 @@ import type { Clock } from './clock';
 import { groupBy } from './groupBy';
 import { hemisphereOf, warmthIn } from './house';
 import { larderOf, shelfOf } from './larder';
-import { populationOf } from './populations';
+import { eggKindOf, mothKindOf, populationOf } from './kinds';
+import { restsOf, warmAgainOn } from './rests';
 import type { Queries } from './storage/database';
 import { entriesOfKinds } from './storage/entries';
 import { listHomes } from './storage/homes';
 import { listResidents } from './storage/residents';
-
-export const eggKindOf = (profileId: string): EggKind | undefined =>
-  shippedEggs.find((each) => each.profiles.includes(profileId));
-export const mothKindOf = (profileId: string): MothKind | undefined =>
-  shippedMoths.find((each) => each.profiles.includes(profileId));
 
 /** "What will I house if I keep them all": that long ahead. days */
 const HALF_A_YEAR = 182;
@@ -36,35 +32,47 @@ export async function broodsOf(queries: Queries, clock: Clock): Promise<Brood[]>
   const care = await careOf(queries);
   const warmth = await warmthIn(queries, now);
   const homes = new Map((await listHomes(queries)).map((home) => [home.id, home]));
-  const larder = larderOf(await shelfOf(queries, today));
-  const hemisphere = await hemisphereOf(queries);
+  const table = { larder: larderOf(await shelfOf(queries, today)), hemisphere: await hemisphereOf(queries) };
+  const rests = await restsOf(queries, eggs, today);
   const ids = eggs.map((each) => each.id);
   const logs = groupBy(await entriesOfKinds(queries, ids, ['laid', 'surplus']), ({ residentId }) => residentId ?? '');
   return eggs.flatMap((resident) => {
     const home = homes.get(resident.homeId);
     if (!home) return [];
-    const log = logs.get(resident.id) ?? [];
-    const profile = care.of({ ...resident, stage: undefined });
-    const table = { larder, hemisphere };
-    return [broodOf(resident, profile, log, warmth(home).temperatureC, today, table)];
+    const rest = rests.get(resident.id);
+    const facts: BroodFacts = {
+      resident,
+      profile: care.of({ ...resident, stage: undefined }),
+      log: logs.get(resident.id) ?? [],
+      temperatureC: warmth(home).temperatureC,
+      warmSince: rest && warmAgainOn(rest),
+      today,
+      table,
+    };
+    return [broodOf(facts)];
   });
 }
 
-type Table = Pick<Parameters<typeof mealOf>[0], 'larder' | 'hemisphere'>;
+interface BroodFacts {
+  resident: Resident;
+  profile: CareProfile;
+  log: readonly Entry[];
+  temperatureC: number;
+  /** The day on which they were warm again after their rest. */
+  warmSince: Day | undefined;
+  today: Day;
+  /** What can be fed to the young. */
+  table: Pick<Parameters<typeof mealOf>[0], 'larder' | 'hemisphere'>;
+}
 
-function broodOf(
-  resident: Resident,
-  profile: CareProfile,
-  log: readonly Entry[],
-  temperatureC: number,
-  today: Day,
-  table: Table,
-): Brood {
+function broodOf(facts: BroodFacts): Brood {
+  const { resident, log, temperatureC, warmSince, today } = facts;
   const kind = eggKindOf(resident.profile);
   const laid = log.findLast((entry) => entry.kind === 'laid');
   const wish = log.findLast((entry) => entry.kind === 'surplus');
   const laidFrom = laid ? String(laid.data.laidFrom) : (resident.bornOn ?? resident.takenInOn);
   const eggs = resident.headCount ?? 1;
+  const coldWeeks = kind?.coldWeeks?.value ?? null;
   const known = {
     residentId: resident.id,
     eggs,
@@ -73,28 +81,34 @@ function broodOf(
     mating: MATINGS.find((each) => each === laid?.data.mating) ?? ('unknown' as Mating),
     isGuessed: !laid,
     temperatureC,
-    coldWeeks: kind?.coldWeeks?.value ?? null,
+    coldWeeks,
+    warmSince: (coldWeeks === null ? undefined : warmSince) ?? null,
     feedOff: kind?.feedOff ?? null,
     freezing: kind?.freezing ?? null,
   };
-  const nothing = { ...known, forecast: null, surplus: null, inHalfAYear: null };
-  if (!kind) return { ...nothing, problem: 'Nobody gave the numbers of these eggs.' };
+  const without = (problem: string) => ({ ...known, forecast: null, surplus: null, inHalfAYear: null, problem });
+  if (!kind) return without('Nobody gave the numbers of these eggs.');
+  if (coldWeeks !== null && known.warmSince === null) {
+    return without(
+      `They hatch once they are warm again after about ${coldWeeks} weeks of cold: plan their winter rest.`,
+    );
+  }
   try {
-    const forecast = hatchForecast({ ...known, kind, asOf: today });
+    const forecast = hatchForecast({ ...known, warmSince: known.warmSince ?? undefined, kind, asOf: today });
     return {
       ...known,
       forecast,
       problem: null,
       surplus: wish ? surplusPlan(kind, eggs, forecast.expected, wishIn(wish)) : null,
-      inHalfAYear: keptAll(resident, profile, kind, forecast, temperatureC, today, table),
+      inHalfAYear: keptAll(facts, kind, forecast),
     };
   } catch (error) {
     if (!(error instanceof Refusal)) throw error;
-    return { ...nothing, problem: error.fields.map(({ message }) => message).join(' ') };
+    return without(error.fields.map(({ message }) => message).join(' '));
   }
 }
 
-export const wishIn = ({ data }: Pick<Entry, 'data'>): SurplusWish => ({
+const wishIn = ({ data }: Pick<Entry, 'data'>): SurplusWish => ({
   keep: Number(data.keep),
   passOn: Number(data.passOn),
   feedOff: Number(data.feedOff),
@@ -102,13 +116,9 @@ export const wishIn = ({ data }: Pick<Entry, 'data'>): SurplusWish => ({
 
 /** What it would take to keep them all: heads, boxes, litres, and food in a week. */
 function keptAll(
-  resident: Resident,
-  profile: CareProfile,
+  { resident, profile, temperatureC, today, table }: BroodFacts,
   kind: EggKind,
   { weeks }: HatchForecast,
-  temperatureC: number,
-  today: Day,
-  table: Table,
 ): Brood['inHalfAYear'] {
   const on = addDays(today, HALF_A_YEAR);
   const hatching = weeks.map((week) => ({ count: week.median, daysBefore: daysBetween(week.on, on) - 3 }));

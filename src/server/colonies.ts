@@ -1,5 +1,6 @@
 import type { ColonyFacts } from '@/contract/colony';
-import type { Entry, Home, Resident } from '@/contract/records';
+import type { Entry } from '@/contract/entries';
+import type { Home, Resident } from '@/contract/records';
 import { usualStages, youngPerAdult } from '@/core/colony/brood';
 import { castesOf } from '@/core/colony/castes';
 import { countSpread } from '@/core/colony/counting';
@@ -13,16 +14,15 @@ import { nestVolumeMl } from '@/core/housing/nest';
 import { daysBetween, type Day } from '@/core/measure/day';
 import type { CareBook } from '@/core/profiles/careBook';
 import { BODY_MEASURES, type CareProfile } from '@/core/profiles/profile';
-import { Refusal } from '@/core/refusal';
-import { restPlan, type RestStep } from '@/core/season/rest';
+import type { RestStep } from '@/core/season/rest';
 import { weeklyTemperatures } from '@/core/season/restCourse';
 import type { Hemisphere } from '@/core/season/year';
 import { careOf } from './care';
 import type { Clock } from './clock';
 import { groupBy } from './groupBy';
 import { hemisphereOf, warmthIn } from './house';
-import { populationOf } from './populations';
-import { restKindOf, restsOf, type StandingRest } from './rests';
+import { populationOf, restKindOf } from './kinds';
+import { planOrNone, restsOf, type StandingRest } from './rests';
 import type { Queries } from './storage/database';
 import { entriesOfKinds } from './storage/entries';
 import { listHomes } from './storage/homes';
@@ -76,14 +76,15 @@ function factsOf(scene: Scene, resident: Resident, home: Home, log: readonly Ent
   const profile = care.of(resident);
   const kind = populationOf(resident.profile) ?? null;
   const { temperatureC } = scene.warmth(home);
-  const counts = countsIn(log);
+  const { counts, queens: told } = countsIn(log);
   const last = counts.at(-1);
   const countedOn = last?.on ?? resident.takenInOn;
   const room = kind ? roomIn(kind, profile, home) : null;
-  const queens = last?.queens ?? (kind?.laying.by === 'queen' ? 1 : 0);
+  // A colony nobody counted the queens of has one.
+  const queens = told ?? (kind?.laying.by === 'queen' ? 1 : 0);
   const steps = stepsOf(scene, resident, temperatureC);
   const ahead = weeklyTemperatures(steps, today, AHEAD_WEEKS, temperatureC);
-  const base = { id: resident.id, today, steps, temperatureC, room, queens };
+  const base = { today, steps, temperatureC, room, queens };
   // Those whose size is taken are followed head by head; what is only counted is reckoned on from its last count.
   const isCounted = BODY_MEASURES.every((name) => resident[name] === undefined);
   const stands = !kind
@@ -107,6 +108,7 @@ function factsOf(scene: Scene, resident: Resident, home: Home, log: readonly Ent
     countedOn,
     countSpread: countSpread(last?.low, last?.high),
     heads,
+    isCounted,
     verdict: kind && isCounted ? verdictOf(kind, counts, log, base) : null,
     castes: kind?.castes ? castesOf(kind.castes, Math.round(heads)) : [],
     founding:
@@ -122,8 +124,6 @@ function factsOf(scene: Scene, resident: Resident, home: Home, log: readonly Ent
         ? {
             volumeMl: nestVolumeMl(home.nest),
             chambers: home.nest.chambers.length,
-            perHeadMl: profile.nest.perHeadMl.value,
-            growsFungus: growsFungus(profile),
             tubeBoreMm: home.nest.tubeBoreMm ?? null,
             outworldL: home.nest.outworld ? nestVolumeMl({ chambers: [home.nest.outworld] }) / 1000 : null,
           }
@@ -131,8 +131,6 @@ function factsOf(scene: Scene, resident: Resident, home: Home, log: readonly Ent
     rest: restKindOf(resident.profile) ?? null,
   };
 }
-
-const growsFungus = ({ diet }: CareProfile) => diet?.eats === 'colony-food' && diet.leafGPerWorkerPerDay !== undefined;
 
 /** The stage of the kind that a stage of its profile is: one of the young, else grown. */
 const stageIn = (kind: PopulationKind, stage: Resident['stage']) =>
@@ -150,13 +148,12 @@ interface Count {
   on: Day;
   heads: number | undefined;
   stages: Record<string, number> | undefined;
-  queens: number | undefined;
   low: number | undefined;
   high: number | undefined;
 }
 
-/** The counts in a log, oldest first. What was said of the queens holds until it is said anew. */
-function countsIn(log: readonly Entry[]): Count[] {
+/** The counts in a log, oldest first, and the last word on the queens. */
+function countsIn(log: readonly Entry[]): { counts: Count[]; queens: number | undefined } {
   const counts: Count[] = [];
   let queens: number | undefined;
   for (const { kind, on, data } of log) {
@@ -165,11 +162,9 @@ function countsIn(log: readonly Entry[]): Count[] {
     queens = number('queens') ?? queens;
     const [heads, stages] = [number('headCount'), data.stages as Record<string, number> | undefined];
     if (heads === undefined && stages === undefined) continue;
-    counts.push({ on, heads, stages, queens, low: number('headsLow'), high: number('headsHigh') });
+    counts.push({ on, heads, stages, low: number('headsLow'), high: number('headsHigh') });
   }
-  const last = counts.at(-1);
-  if (last) last.queens = queens;
-  return counts;
+  return { counts, queens };
 }
 
 /** Heads that went since a day, less those that came: taken out, passed on, dead. */
@@ -206,9 +201,17 @@ function standOf(
   const estimated = Object.keys(usual).filter((stage) => stage !== kind.adults && last?.stages?.[stage] === undefined);
   const from = last?.on ?? resident.takenInOn;
   const now = followed(kind, then, from, today, base);
-  const removed = removedBetween(log, from, today);
-  const adults = Math.max(0, (now[kind.adults] ?? 0) - Math.max(0, removed));
-  return { counts: { ...now, [kind.adults]: adults }, estimated };
+  return { counts: withRemoved(kind, now, removedBetween(log, from, today)), estimated };
+}
+
+/** Of ants only workers go or come; of others heads of every stage, as they stand. */
+function withRemoved(kind: PopulationKind, counts: Record<string, number>, removed: number): Record<string, number> {
+  const heads = headsIn(kind, counts);
+  const times = heads > 0 ? Math.max(0, 1 - removed / heads) : 1;
+  const moves = (stage: string) => kind.laying.by === 'female' || stage === kind.adults;
+  return Object.fromEntries(
+    Object.entries(counts).map(([stage, count]) => [stage, moves(stage) ? count * times : count]),
+  );
 }
 
 /** The usual course of a count up to another day. */
@@ -279,12 +282,7 @@ function stepsOf({ rests, hemisphere, today }: Scene, resident: Resident, roomC:
   if (standing && standing.course.phase !== 'over') return standing.course.steps;
   const kind = restKindOf(resident.profile);
   if (kind?.need !== 'must') return standing?.course.steps ?? [];
-  try {
-    return restPlan({ kind, hemisphere, asOf: today, roomC, placeC: kind.bandC.max }).steps;
-  } catch (error) {
-    if (error instanceof Refusal) return [];
-    throw error;
-  }
+  return planOrNone({ kind, hemisphere, asOf: today, roomC, placeC: kind.bandC.max })?.steps ?? [];
 }
 
 /** As many as there is room for: by the chambers of a nest, or by the litres of a tub. */

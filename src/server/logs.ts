@@ -1,4 +1,4 @@
-import type { Entry } from '@/contract/records';
+import type { Entry } from '@/contract/entries';
 import type { LogEntry, LogKind } from '@/core/plan/work';
 import { MOULT_SIGNS } from '@/core/profiles/profile';
 import { groupBy } from './groupBy';

@@ -1,4 +1,4 @@
-import type { Entry } from '@/contract/records';
+import type { Entry } from '@/contract/entries';
 import type { Dish, PastMeal } from '@/core/feeding/food';
 import { groupBy } from './groupBy';
 import type { Queries } from './storage/database';

@@ -1,4 +1,5 @@
-import type { Entry, Home, NewEntry } from '@/contract/records';
+import type { Entry, NewEntry } from '@/contract/entries';
+import type { Home } from '@/contract/records';
 import { shippedFeeders, shippedFoods } from '@/contract/shipped';
 import { whyNot, type Dish } from '@/core/feeding/food';
 import { forgivingForecast } from '@/core/growth/forecast';

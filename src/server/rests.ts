@@ -1,24 +1,21 @@
-import { shippedRests } from '@/contract/shipped';
-import type { Entry, Resident } from '@/contract/records';
+import type { Entry } from '@/contract/entries';
+import type { Resident } from '@/contract/records';
 import type { Probe } from '@/contract/readings';
-import type { Day } from '@/core/measure/day';
+import { dayOfMoment, type Day } from '@/core/measure/day';
 import type { ProbeAlarm, RestUnderWay } from '@/core/plan/work';
 import { DAY_MS, type MarkedReading } from '@/core/readings/reading';
 import { Refusal } from '@/core/refusal';
 import { degreeHoursOutside } from '@/core/season/degreeHours';
-import { restPlan, type RestingKind, type RestKind, type RestPlan } from '@/core/season/rest';
+import { restPlan, type RestingKind, type RestPlan } from '@/core/season/rest';
 import { restCourse, type RestCourse } from '@/core/season/restCourse';
 import type { Hemisphere } from '@/core/season/year';
 import { groupBy } from './groupBy';
+import { restKindOf } from './kinds';
 import { ALARM_DAYS, homeAlarms } from './homeReadings';
 import type { Queries } from './storage/database';
 import { entriesOfKinds } from './storage/entries';
 import { listProbes } from './storage/probes';
 import { readingsOfRooms } from './storage/readings';
-
-/** The winter of the kind of a care profile. */
-export const restKindOf = (profileId: string): RestKind | undefined =>
-  shippedRests.find((each) => each.profiles.includes(profileId));
 
 /** A rest that was planned and has not been given up, as it stands. */
 export interface StandingRest {
@@ -83,8 +80,8 @@ function standingRest(kind: RestingKind, entries: readonly Entry[], today: Day):
   };
 }
 
-/** The plan; none where the kind's own numbers have changed since so much that it cannot be any more. */
-function planOrNone(question: Parameters<typeof restPlan>[0]): RestPlan | undefined {
+/** The plan; none where it cannot be: too late in the year, or the kind's own numbers have changed since. */
+export function planOrNone(question: Parameters<typeof restPlan>[0]): RestPlan | undefined {
   try {
     return restPlan(question);
   } catch (error) {
@@ -92,6 +89,10 @@ function planOrNone(question: Parameters<typeof restPlan>[0]): RestPlan | undefi
     throw error;
   }
 }
+
+/** The day on which the last step up was made; undefined while it is not warm again. */
+export const warmAgainOn = ({ course }: StandingRest): Day | undefined =>
+  course.steps.findLast((step) => step.what === 'warm')?.doneOn ?? undefined;
 
 /** Out of its band for longer than this a resting place is called out; below the floor at once. hours, from memory */
 const BEARS_HOURS = 12;
@@ -154,23 +155,27 @@ export async function restsUnderWay(
   );
 }
 
-/** What the probes of the place measured while it was cold: day by day, and degree-hours outside the band. */
+/** What the probe of the place measured while it was cold: day by day, and degree-hours outside the band. */
 export async function measuredRest(queries: Queries, { roomId, course, kind }: StandingRest) {
-  const from = course.steps.findLast((step) => step.what === 'cool')?.on;
-  const until = course.steps.find((step) => step.what === 'warm')?.on;
-  if (from === undefined || until === undefined || course.phase === 'before' || course.phase === 'cooling') {
-    return { measured: [], degreeHours: null };
-  }
-  const byProbe = await readingsOfRooms(queries, `${from}T00:00:00.000Z`, [roomId]);
-  const [first = []] = [...byProbe.values()].sort((a, b) => b.length - a.length);
-  const readings = first.flatMap(({ at, temperatureC }) => (temperatureC === undefined ? [] : [{ at, temperatureC }]));
-  const inCold = readings.filter(({ at }) => at < Date.parse(`${until}T00:00:00.000Z`));
-  const days = groupBy(inCold, ({ at }) => new Date(at).toISOString().slice(0, 10));
+  const { steps, phase } = course;
+  const isCold = phase === 'cold' || phase === 'warming' || phase === 'over';
+  const made = steps.findLast((step) => step.what === 'cool') ?? steps.find((step) => step.what === 'hold');
+  const until = steps.find((step) => step.what === 'warm')?.on;
+  if (!isCold || made === undefined) return { measured: [], degreeHours: null };
+  const since = new Date(startOf(made.on)).toISOString();
+  const byProbe = [...(await readingsOfRooms(queries, since, [roomId])).values()];
+  // Of several probes the one that says most: they may hang in different corners, and their mean would hide both.
+  const most = byProbe.reduce<MarkedReading[]>((best, each) => (each.length > best.length ? each : best), []);
+  const readings = most.flatMap(({ at, temperatureC }) =>
+    temperatureC === undefined || (until !== undefined && at >= startOf(until)) ? [] : [{ at, temperatureC }],
+  );
+  const days = groupBy(readings, ({ at }) => dayOfMoment(new Date(at)));
   return {
-    measured: [...days].map(([on, list]) => ({
-      on,
-      temperatureC: list.reduce((sum, each) => sum + each.temperatureC, 0) / list.length,
-    })),
-    degreeHours: inCold.length > 1 ? degreeHoursOutside(inCold, kind.bandC) : null,
+    measured: [...days].map(([on, list]) => ({ on, temperatureC: mean(list.map((each) => each.temperatureC)) })),
+    degreeHours: readings.length > 1 ? degreeHoursOutside(readings, kind.bandC) : null,
   };
 }
+
+/** When a day begins in the house: in the time zone of the server. ms */
+const startOf = (day: Day) => Date.parse(`${day}T00:00:00`);
+const mean = (values: readonly number[]) => values.reduce((sum, each) => sum + each, 0) / values.length;

@@ -247,6 +247,44 @@ describe('broods and cultures', () => {
     expect(full.lastingHarvestPerWeek).toBeGreaterThan(0);
   });
 
+  it('from which some were taken out have fewer of every stage, and more again when others join', async () => {
+    const swift = { scientificName: 'Porcellio laevis', profile: 'isopod-temperate', stage: 'adult', headCount: 300 };
+    const tub = await takeIn({ ...swift, on: ago(1), homeId: await house.home('E2') });
+    const counts = async () => (await server.get(`/api/residents/${tub.id}/colony`)).body.counts;
+    const before = await counts();
+    await write({ kind: 'passed-on', residentId: tub.id, count: 150 });
+    const after = await counts();
+    expect(after.juvenile / before.juvenile).toBeCloseTo(0.5, 2);
+    expect(after.adult / before.adult).toBeCloseTo(0.5, 2);
+    const other = await takeIn({ ...swift, on: ago(1), headCount: 75, homeId: await house.home('E3') });
+    expect((await server.post(`/api/residents/${tub.id}/join`, { otherId: other.id })).status).toBe(201);
+    expect((await counts()).adult / before.adult).toBeCloseTo(0.75, 2);
+  });
+
+  it('that want cold first are told to rest, and hatch once they are warm again', async () => {
+    const eggs = {
+      scientificName: 'Actias luna',
+      profile: 'moth-cold-egg',
+      stage: 'egg',
+      bodyLengthMm: 2,
+      headCount: 60,
+    };
+    const { id } = await takeIn({ ...eggs, homeId: await house.home('D4') });
+    expect(await brood(id)).toMatchObject({ forecast: null, warmSince: null, coldWeeks: 16 });
+    expect((await brood(id)).problem).toMatch(/plan their winter rest/);
+    await server.put(`/api/rooms/${house.cellar.roomId}`, {
+      air: { temperatureC: 4, relativeHumidityPct: 70, draughtMS: 0.1 },
+    });
+    const planned = { kind: 'rest-planned', residentId: id, roomId: house.cellar.roomId, on: '2025-10-20' };
+    expect((await write(planned)).status).toBe(201);
+    const { steps } = (await server.get(`/api/residents/${id}/rest`)).body.rest.course;
+    for (const { key } of steps.filter((step: { what: string }) => step.what === 'warm')) {
+      expect((await write({ kind: 'rest-step', residentId: id, step: key, on: ago(3) })).status).toBe(201);
+    }
+    expect(await brood(id)).toMatchObject({ warmSince: ago(3), problem: null });
+    expect((await brood(id)).forecast.median > TODAY).toBe(true);
+  });
+
   it('of a founding queen are noted as they are seen, and move the day of her first workers', async () => {
     const nest = { chambers: [{ lengthMm: 30, widthMm: 20, heightMm: 10 }], tubeBoreMm: 8 };
     const queen = { scientificName: 'Formica fusca', profile: 'ant-small-temperate', stage: 'adult' };
@@ -280,7 +318,7 @@ describe('broods and cultures', () => {
     expect(fields(await server.post('/api/compute/founding', { ...founding, seen: { nymph: TODAY } }))).toEqual([
       'seen.nymph',
     ]);
-    const nest = { workers: 100, ahead: 200, volumeMl: 150, perHeadMl: 1 };
+    const nest = { profile: 'ant-large-mediterranean', workers: 100, ahead: 200, volumeMl: 225 };
     expect((await server.post('/api/compute/nest', nest)).body).toMatchObject({
       verdict: 'right',
       fullPct: expect.closeTo(66.7, 1),

@@ -1,4 +1,4 @@
-import type { Entry } from '@/contract/records';
+import type { Entry } from '@/contract/entries';
 import type { WaterFact } from '@/core/climate/watering';
 import { dayOfMoment, type Day } from '@/core/measure/day';
 import { DAY_MS, type Reading } from '@/core/readings/reading';

@@ -90,6 +90,20 @@ describe('eggs', () => {
     expect(to).toBe(TODAY);
   });
 
+  it('that want cold first count their days from when they are warm again', () => {
+    const cold = eggsOf('moth-cold-egg');
+    const asked = laid(150, { kind: cold, temperatureC: 20 });
+    expect(refusalOf(() => hatchForecast(asked)).fields[0]?.path).toBe('warmSince');
+    expect(refusalOf(() => hatchForecast({ ...asked, warmSince: addDays(TODAY, 1) })).fields[0]?.path).toBe(
+      'warmSince',
+    );
+    const warm = hatchForecast({ ...asked, warmSince: TODAY });
+    expect(daysBetween(TODAY, warm.median)).toBeGreaterThanOrEqual(cold.matedDays.min);
+    expect(daysBetween(TODAY, warm.median)).toBeLessThanOrEqual(cold.matedDays.max);
+    // However long they lay in the cold.
+    expect(hatchForecast({ ...asked, laidFrom: addDays(TODAY, -300), warmSince: TODAY })).toEqual(warm);
+  });
+
   it('that do not hatch without a male, and days that cannot be, are refused by name', () => {
     const ground = eggsOf('ground-stick-insect');
     expect(refusalOf(() => hatchForecast(laid(10, { kind: ground, mating: 'unmated' }))).fields[0]?.path).toBe(
@@ -158,6 +172,12 @@ describe('moths', () => {
     expect(hold?.meetPct).toBeGreaterThan(meetPct + 20);
     const turned = of([cocoon('female', 30), cocoon('male', 2)]);
     expect(turned.hold?.sex).toBe('female');
+  });
+
+  it('that are male come out ahead of females closed on the same day, by the days of their kind', () => {
+    const { female, male } = of([cocoon('female', 3, 1), cocoon('male', 3, 1)]);
+    const ahead = daysBetween(male?.median ?? '', female?.median ?? '');
+    expect(Math.abs(ahead - LUNA.malesAheadDays.value)).toBeLessThanOrEqual(2);
   });
 
   it('of one sex alone have no night, and a cocoon of tomorrow is refused', () => {

@@ -1,4 +1,5 @@
 import type { BandFact, Fact, Ground } from '@/core/profiles/profile';
+import type { BroodWarmth } from './waiting';
 
 export const MATINGS = ['mated', 'unmated', 'unknown'] as const;
 /** Whether the mother had been with a male. */
@@ -14,8 +15,8 @@ export interface EggKind extends Ground {
   unmatedDays?: BandFact;
   /** Share that hatches. % */
   hatchPct: { mated: Fact; unmated?: Fact };
-  warmth: { referenceC: Fact; baseC: Fact; optimumC: Fact };
-  /** Without so many weeks of cold they do not hatch together. */
+  warmth: BroodWarmth;
+  /** Without so many weeks of cold they do not hatch together: their days count from when they are warm again. */
   coldWeeks?: Fact;
   /** Of the young: how many die in a week while they are small. % */
   weeklyDeathPct: Fact;

@@ -1,11 +1,14 @@
 import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { paceAt } from '@/core/colony/kind';
+import type { Band } from '@/core/colony/project';
+import { clipChance } from '@/core/growth/evenDraws';
 import { normalBelow, normalQuantile } from '@/core/growth/normal';
 import { numbersOf } from '@/core/growth/quantiles';
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
 import type { BandFact, Fact, Ground } from '@/core/profiles/profile';
 import { Refusal } from '@/core/refusal';
+import { waitingTime, type BroodWarmth } from './waiting';
 
 /** How moths of some kinds come out of their cocoons. */
 export interface MothKind extends Ground {
@@ -16,7 +19,7 @@ export interface MothKind extends Ground {
   adultDays: BandFact;
   /** Males come out so many days before females. */
   malesAheadDays: Fact;
-  warmth: { referenceC: Fact; baseC: Fact; optimumC: Fact };
+  warmth: BroodWarmth;
   /** Cocoons that wait are kept dry at this; wet and warm at `wakeC` brings them out. */
   holdC: Fact;
   wakeC: Fact;
@@ -58,16 +61,25 @@ export interface Meeting {
 
 const DRAWS = 300;
 const SEED = 4870;
-const NINE_OF_TEN = 1.6449;
+/** More cocoons of one batch tell no more of when the first and the last come out. Chosen here */
+const MOST_FOLLOWED = 12;
+/** A sex that is among the cocoons in fewer of the draws has no day of its own. Chosen here */
+const KNOWN_SHARE = 0.25;
+/** Kept cool a cocoon is held back by at least so much of the days. Chosen here: else the days had no end */
+const LEAST_HELD = 0.05;
 /** Held back for so long at most: cocoons dry out. days, from memory */
 const MOST_HELD_DAYS = 90;
+/** A longer wait is worth it only if so many more draws meet. Chosen here: one day more in the cool costs water */
+const BETTER_BY = 0.005;
 /** What holding back has to gain. Chosen here: percentage points */
 const WORTH_PCT = 3;
 
-interface Draw {
-  female: { out: number; until: number }[];
-  male: { out: number; until: number }[];
-}
+type Sex = 'female' | 'male';
+/** One course of all cocoons: days from today on which each is out, and until which it lives. */
+type Draw = Record<Sex, { out: number; until: number }[]>;
+/** Days by which each sex comes out later. */
+type Later = Record<Sex, number>;
+const AS_THEY_ARE: Later = { female: 0, male: 0 };
 
 /**
  * When moths come out of their cocoons, whether both sexes are out together, and which to hold back in the cool, and how
@@ -75,50 +87,59 @@ interface Draw {
  * days count. A cocoon of unknown sex counts as either, half of the draws each.
  * @throws Refusal for a cocoon that is closed after today
  */
-export function meeting({ kind, cocoons, temperatureC, asOf }: MeetQuestion): Meeting {
+export function meeting(question: MeetQuestion): Meeting {
+  const { kind, cocoons, temperatureC, asOf } = question;
   cocoons.forEach(({ on }, index) => {
     if (on > asOf)
       throw new Refusal([{ path: `cocoons.${index}.on`, message: `Must not be after ${asOf}; got ${on}.` }]);
   });
-  const pace = Math.max(0.02, paceAt(kind, temperatureC));
-  const draws = drawsOf(kind, cocoons, pace, asOf);
-  const apart = meetShare(draws, 0, 0);
-  const firstOf = (sex: 'female' | 'male') => {
-    const outs = draws.map((draw) => Math.min(...draw[sex].map((each) => each.out)));
-    const known = Float64Array.from(outs.filter(Number.isFinite));
-    return known.length < DRAWS / 4 ? null : known;
-  };
-  const [female, male] = [firstOf('female'), firstOf('male')];
+  const draws = drawsOf(question);
+  const apart = meetShare(draws, AS_THEY_ARE);
+  const [female, male] = [firstOf(draws, 'female'), firstOf(draws, 'male')];
   // Kept cool a cocoon still goes on a little: a day of it gains less than a day.
-  const gained = Math.max(0.05, 1 - paceAt(kind, kind.holdC.value) / pace);
-  const hold = female && male ? bestHold(draws, apart, gained, asOf, kind, female, male) : null;
+  const { pace } = waitingTime(kind.cocoonDays, kind, temperatureC);
+  const gained = Math.max(LEAST_HELD, 1 - paceAt(kind, kind.holdC.value) / pace);
+  const first = female && male && (female.median <= male.median ? 'female' : 'male');
+  const held = first ? bestHold(draws, first, apart, gained) : null;
+  const dayAfter = (days: number) => addDays(asOf, Math.round(days));
+  const band = (days: Band | null) =>
+    days && { p10: dayAfter(days.p10), median: dayAfter(days.median), p90: dayAfter(days.p90) };
+  const night = bestNight(draws, held && first ? { ...AS_THEY_ARE, [first]: held.days * gained } : AS_THEY_ARE);
   return {
-    female: female && bandOf(female, asOf),
-    male: male && bandOf(male, asOf),
+    female: band(female),
+    male: band(male),
     meetPct: 100 * apart,
-    pairOn: bestNight(draws, hold, gained, asOf),
-    hold,
+    pairOn: night === null ? null : addDays(asOf, night),
+    hold:
+      held && first
+        ? {
+            sex: first,
+            days: held.days,
+            until: addDays(asOf, held.days),
+            holdC: kind.holdC.value,
+            meetPct: 100 * held.share,
+          }
+        : null,
   };
 }
 
-function drawsOf(kind: MothKind, cocoons: readonly Cocoon[], pace: number, asOf: Day): Draw[] {
+function drawsOf({ kind, cocoons, temperatureC, asOf }: MeetQuestion): Draw[] {
   const { cocoonDays, adultDays, malesAheadDays } = kind;
-  const centre = Math.log(Math.sqrt(cocoonDays.min * cocoonDays.max) / pace);
-  const spread = Math.log(cocoonDays.max / cocoonDays.min) / (2 * NINE_OF_TEN);
-  const single = cocoons.flatMap((each) => Array.from({ length: Math.min(each.count, 12) }, () => each));
+  const { centre, spread } = waitingTime(cocoonDays, kind, temperatureC);
+  const single = cocoons.flatMap((each) => Array.from({ length: Math.min(each.count, MOST_FOLLOWED) }, () => each));
   // The same seed each time: the same question has the same answer.
   const generator = xoroshiro128plus(SEED);
   return Array.from({ length: DRAWS }, () => {
     const draw: Draw = { female: [], male: [] };
-    single.forEach(({ sex, on }) => {
+    for (const { sex, on } of single) {
       const [ofTime, ofLife, ofSex] = [0, 0, 0].map(() => uniformFloat64(generator)) as [number, number, number];
       const isMale = sex === 'unknown' ? ofSex < 0.5 : sex === 'male';
-      const age = daysBetween(on, asOf);
-      // It has not come out up to today: of its times those are left that lie beyond.
-      const out = Math.max(0, laterThan(age, centre, spread, ofTime) - age - (isMale ? malesAheadDays.value : 0));
+      // A male is ahead: that it has not come out yet says that much more of its time.
+      const age = daysBetween(on, asOf) + (isMale ? malesAheadDays.value : 0);
+      const out = laterThan(age, centre, spread, ofTime) - age;
       const lives = adultDays.min + (adultDays.max - adultDays.min) * ofLife;
       draw[isMale ? 'male' : 'female'].push({ out, until: out + lives });
-    });
+    }
     return draw;
   });
 }
@@ -126,71 +147,51 @@ function drawsOf(kind: MothKind, cocoons: readonly Cocoon[], pace: number, asOf:
 /** A log-normal time of which it is known that it is longer than an age. */
 function laterThan(age: number, centre: number, spread: number, chance: number): number {
   const done = age > 0 ? normalBelow((Math.log(age) - centre) / spread) : 0;
-  const left = Math.min(0.9999, done + (1 - done) * chance);
-  return Math.max(age, Math.exp(centre + spread * normalQuantile(Math.max(0.0001, left))));
+  return Math.max(age, Math.exp(centre + spread * normalQuantile(clipChance(done + (1 - done) * chance))));
 }
 
-/** Share of draws in which a female and a male are alive on one night, each sex held back by so many days. */
-function meetShare(draws: readonly Draw[], femaleDays: number, maleDays: number): number {
-  const met = draws.filter(({ female, male }) =>
-    female.some((her) =>
-      male.some(
-        (him) =>
-          Math.max(her.out + femaleDays, him.out + maleDays) <=
-          Math.min(her.until + femaleDays, him.until + maleDays) - 1,
-      ),
-    ),
+/** When the first of a sex is out; null where too few draws have one. Days from today */
+function firstOf(draws: readonly Draw[], sex: Sex): Band | null {
+  const outs = draws.filter((draw) => draw[sex].length > 0).map((draw) => Math.min(...draw[sex].map(({ out }) => out)));
+  return outs.length < KNOWN_SHARE * draws.length ? null : numbersOf(Float64Array.from(outs));
+}
+
+/** Share of draws in which a female and a male are alive on one night. */
+function meetShare(draws: readonly Draw[], later: Later): number {
+  const meet = (her: Draw['female'][number], him: Draw['male'][number]) =>
+    Math.max(her.out + later.female, him.out + later.male) <=
+    Math.min(her.until + later.female, him.until + later.male) - 1;
+  return (
+    draws.filter(({ female, male }) => female.some((her) => male.some((him) => meet(her, him)))).length / draws.length
   );
-  return met.length / draws.length;
 }
 
-function bestHold(
-  draws: readonly Draw[],
-  apart: number,
-  gained: number,
-  asOf: Day,
-  kind: MothKind,
-  female: Float64Array,
-  male: Float64Array,
-): Meeting['hold'] {
-  const sex = numbersOf(female).median <= numbersOf(male).median ? 'female' : 'male';
+/** The shortest time in the cool that does as well as any, for the sex that is first; null where it is not worth it. */
+function bestHold(draws: readonly Draw[], sex: Sex, apart: number, gained: number) {
   let best = { days: 0, share: apart };
   for (let days = 1; days <= MOST_HELD_DAYS; days += 1) {
-    const later = days * gained;
-    const share = sex === 'female' ? meetShare(draws, later, 0) : meetShare(draws, 0, later);
-    // The shortest that does as well: every day in the cool costs water.
-    if (share > best.share + 0.005) best = { days, share };
+    const share = meetShare(draws, { ...AS_THEY_ARE, [sex]: days * gained });
+    if (share > best.share + BETTER_BY) best = { days, share };
   }
-  if (100 * (best.share - apart) < WORTH_PCT) return null;
-  return { sex, days: best.days, until: addDays(asOf, best.days), holdC: kind.holdC.value, meetPct: 100 * best.share };
+  return 100 * (best.share - apart) < WORTH_PCT ? null : best;
 }
 
-/** The night on which most draws have both sexes alive. */
-function bestNight(draws: readonly Draw[], hold: Meeting['hold'], gained: number, asOf: Day): Day | null {
-  const later = (sex: 'female' | 'male') => (hold?.sex === sex ? hold.days * gained : 0);
+/** The night on which most draws have both sexes alive; null where none has. Days from today */
+function bestNight(draws: readonly Draw[], later: Later): number | null {
   const nights = new Map<number, number>();
+  const nightsOf = (draw: Draw, sex: Sex) =>
+    new Set(
+      draw[sex].flatMap(({ out, until }) => {
+        const first = Math.ceil(out + later[sex]);
+        return Array.from(
+          { length: Math.max(0, Math.floor(until + later[sex]) - first + 1) },
+          (_, night) => first + night,
+        );
+      }),
+    );
   for (const draw of draws) {
-    const [her, him] = [bounds(draw.female, later('female')), bounds(draw.male, later('male'))];
-    if (!her || !him) continue;
-    for (let night = Math.ceil(Math.max(her.out, him.out)); night <= Math.min(her.until, him.until); night += 1) {
-      nights.set(night, (nights.get(night) ?? 0) + 1);
-    }
+    const his = nightsOf(draw, 'male');
+    for (const night of nightsOf(draw, 'female')) if (his.has(night)) nights.set(night, (nights.get(night) ?? 0) + 1);
   }
-  const best = [...nights].sort(([nightA, a], [nightB, b]) => b - a || nightA - nightB)[0];
-  return best ? addDays(asOf, best[0]) : null;
+  return [...nights].sort(([nightA, a], [nightB, b]) => b - a || nightA - nightB)[0]?.[0] ?? null;
 }
-
-/** From the first that is out to the last that lives. */
-function bounds(moths: Draw['female'], later: number): { out: number; until: number } | null {
-  if (moths.length === 0) return null;
-  return {
-    out: Math.min(...moths.map((each) => each.out)) + later,
-    until: Math.max(...moths.map((each) => each.until)) + later,
-  };
-}
-
-const bandOf = (days: Float64Array, asOf: Day): Emergence => {
-  const { p10, median, p90 } = numbersOf(days);
-  const dayAfter = (count: number) => addDays(asOf, Math.round(count));
-  return { p10: dayAfter(p10), median: dayAfter(median), p90: dayAfter(p90) };
-};

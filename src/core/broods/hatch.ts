@@ -7,6 +7,7 @@ import { resample } from '@/core/growth/resample';
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
 import { Refusal } from '@/core/refusal';
 import type { EggKind, Mating } from './eggs';
+import { waitingTime } from './waiting';
 
 export interface HatchQuestion {
   kind: EggKind;
@@ -16,6 +17,8 @@ export interface HatchQuestion {
   /** The last day on which any were laid; the first if left out. */
   laidTo?: Day | undefined;
   mating: Mating;
+  /** Of kinds that want cold first: the day on which they were warm again; that day counts as the day of laying. */
+  warmSince?: Day | undefined;
   /** Of the place they are kept in. C */
   temperatureC: number;
   asOf: Day;
@@ -39,12 +42,12 @@ export interface HatchForecast {
 const DRAWS = 400;
 /** Looked ahead so far at most. weeks */
 const MOST_WEEKS = 104;
-/** Within so many standard deviations on both sides nine of ten lie. */
-const NINE_OF_TEN = 1.6449;
 /** Half of what varies is the batch's own, half lies between its eggs. From memory */
 const BATCH_SHARE = 0.5;
 /** Spread of the share that hatches, of its log-odds. From memory */
 const HATCH_SPREAD = 0.7;
+/** Of no kind quite all hatch: odds have no end else. % */
+const MOST_HATCH_PCT = 99.9;
 /** Eggs of a batch that tell of its pace by not having hatched: more do not tell more. Chosen here */
 const TELLING_EGGS = 6;
 /** Laid over several days they are followed in so many lots. */
@@ -53,8 +56,8 @@ const LOTS = 8;
 const NOTHING = 1e-6;
 /** Looked ahead until this share of those that will hatch are out. */
 const ALL_OUT = 0.985;
-/** No pace is none: the slowest that is reckoned with. */
-const SLOWEST = 0.02;
+/** A batch has begun to hatch when so much of it is out; it is overdue when nine of ten like it have begun. Chosen here */
+const BEGUN = { share: 0.1, ofBatches: 0.9 };
 
 /** One way in which a batch may go: the middle of its time in the egg, in logarithms of days, and the share that hatches. */
 interface Draw {
@@ -73,22 +76,21 @@ interface Batch {
  * the kind at this warmth (degree-days), part of its spread being the batch's own; eggs laid over weeks hatch over
  * weeks. That none, or not more, have hatched up to today is counted in (Bayes): an old batch is likelier to be a slow
  * one, or a bad one. Where nobody knows whether the mother was mated, she is taken to have been.
- * @throws Refusal for eggs that do not hatch without a male, and days in the wrong order
+ * @throws Refusal for eggs that do not hatch without a male, or before they had their cold, and days in the wrong order
  */
 export function hatchForecast(question: HatchQuestion): HatchForecast {
   const { kind, eggs, temperatureC, asOf } = question;
   const { usual, ratePct } = usualOf(question);
-  const pace = Math.max(SLOWEST, paceAt(kind, temperatureC));
-  const spread = Math.log(usual.max / usual.min) / (2 * NINE_OF_TEN);
+  const { centre, spread } = waitingTime(usual, kind, temperatureC);
   const batch: Batch = { ages: agesOf(question), ofEgg: Math.sqrt(1 - BATCH_SHARE) * spread };
-  const all = drawsOf(Math.log(Math.sqrt(usual.min * usual.max) / pace), Math.sqrt(BATCH_SHARE) * spread, ratePct);
+  const all = drawsOf(centre, Math.sqrt(BATCH_SHARE) * spread, ratePct);
   const telling = Math.min(eggs, TELLING_EGGS);
   const chosen = resample(all.length, (index) => {
     const draw = all[index] as Draw;
     return (1 - draw.share * outBy(batch, draw, 0)) ** telling + Number.EPSILON;
   });
   const draws = Array.from(chosen, (index) => all[index] as Draw);
-  const begun = all.map((draw) => outBy(batch, draw, 0)).sort((a, b) => a - b)[Math.floor(all.length * 0.1)] ?? 0;
+  const begun = all.filter((draw) => outBy(batch, draw, 0) > BEGUN.share).length / all.length;
   const { weeks, dayOf, expected } = hatchingWeeks(batch, draws, eggs, asOf);
   return {
     from: dayOf(0.05),
@@ -96,15 +98,23 @@ export function hatchForecast(question: HatchQuestion): HatchForecast {
     to: dayOf(0.95),
     expected,
     weeks,
-    isOverdue: begun > 0.1,
+    isOverdue: begun > BEGUN.ofBatches,
     isStanding: paceAt(kind, temperatureC) <= 0,
   };
 }
 
 /** What is usual for these eggs. @throws Refusal as the forecast does */
-function usualOf({ kind, laidFrom, laidTo = laidFrom, mating, asOf }: HatchQuestion) {
+function usualOf(question: HatchQuestion) {
+  const { kind, laidFrom, laidTo = laidFrom, warmSince, mating, asOf } = question;
   if (laidFrom > asOf) refuse('laidFrom', `Must not be after ${asOf}; got ${laidFrom}.`);
   if (laidTo < laidFrom) refuse('laidTo', `Must not be before the first day, ${laidFrom}; got ${laidTo}.`);
+  if (kind.coldWeeks && warmSince === undefined) {
+    const message = `They hatch once they are warm again after about ${kind.coldWeeks.value} weeks of cold: give the day.`;
+    refuse('warmSince', message);
+  }
+  if (warmSince !== undefined && (warmSince > asOf || warmSince < laidFrom)) {
+    refuse('warmSince', `Must be from ${laidFrom} to ${asOf}; got ${warmSince}.`);
+  }
   const isUnmated = mating === 'unmated';
   const usual = isUnmated ? kind.unmatedDays : kind.matedDays;
   const rate = isUnmated ? kind.hatchPct.unmated : kind.hatchPct.mated;
@@ -112,15 +122,16 @@ function usualOf({ kind, laidFrom, laidTo = laidFrom, mating, asOf }: HatchQuest
   return { usual, ratePct: rate.value };
 }
 
-/** Days since each lot was laid, the first lot first. */
-function agesOf({ laidFrom, laidTo = laidFrom, asOf }: HatchQuestion): number[] {
+/** Days since each lot began: was laid, or was warm again after its cold; the first lot first. */
+function agesOf({ laidFrom, laidTo = laidFrom, warmSince, asOf }: HatchQuestion): number[] {
+  if (warmSince !== undefined) return [daysBetween(warmSince, asOf)];
   const days = daysBetween(laidFrom, laidTo);
   const oldest = daysBetween(laidFrom, asOf);
   return days === 0 ? [oldest] : Array.from({ length: LOTS }, (_, lot) => oldest - (days * lot) / (LOTS - 1));
 }
 
 function drawsOf(centre: number, ofBatch: number, ratePct: number): Draw[] {
-  const logOdds = Math.log(ratePct / (100 - Math.min(99.9, ratePct)));
+  const logOdds = Math.log(ratePct / (100 - Math.min(MOST_HATCH_PCT, ratePct)));
   const steps = evenSteps(2);
   return Array.from({ length: DRAWS }, (_, draw) => ({
     centre: centre + ofBatch * normalQuantile(evenAt(draw, steps[0] ?? 0)),

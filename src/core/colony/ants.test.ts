@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import type { FeederKind } from '@/core/feeding/food';
 import { shippedFeeders, shippedPopulations } from '@/contract/shipped';
 import { feederPopulation } from '@/core/feeding/feederPopulation';
+import { profileOf } from '@/contract/testing/profileOf';
 import { addDays, daysBetween } from '@/core/measure/day';
 import { refusalOf } from '@/core/testing/refusalOf';
 import { castesOf } from './castes';
@@ -51,8 +52,9 @@ describe('a founding queen', () => {
 });
 
 describe('a nest', () => {
+  const LEAFCUTTER = profileOf('ant-leafcutter');
   it('is told what to close where it is far too large, and grows no faster than it is kept clean', () => {
-    const nest = { workers: 50, ahead: 120, volumeMl: 432, perHeadMl: 1.5, growsFungus: false };
+    const nest = { profile: profileOf('ant-large-mediterranean'), workers: 50, ahead: 120, volumeMl: 432 };
     const advice = nestAdvice(nest);
     expect(advice).toMatchObject({ verdict: 'far-too-large', nextModuleMl: null });
     expect(432 - (advice.closeMl ?? 0)).toBeCloseTo((50 * 1.5) / 0.7, 6);
@@ -69,14 +71,28 @@ describe('a nest', () => {
 
   // Common practice, no source: a step of about 12 times the old chamber is on record as working for leafcutters.
   it('of leafcutters may take a step of twelve times, and they are carried: queen first, then the garden', () => {
-    const step = nestAdvice({ workers: 600, ahead: 9000, volumeMl: 1200, perHeadMl: 2, growsFungus: true });
+    const step = nestAdvice({ profile: LEAFCUTTER, workers: 600, ahead: 9000, volumeMl: 1200 });
     expect(1200 + (step.nextModuleMl ?? 0)).toBeCloseTo(12 * 1200, 6);
-    const acts = movingPlan(TODAY, true).map(({ what }) => what);
+    const acts = movingPlan(TODAY, LEAFCUTTER).map(({ what }) => what);
     expect(acts.indexOf('queen')).toBeLessThan(acts.indexOf('garden'));
     expect(acts).toContain('feed-hard');
-    const others = movingPlan(TODAY, false);
+    const others = movingPlan(TODAY, profileOf('ant-small-temperate'));
     expect(others.find(({ what }) => what === 'look')?.on).toBe(addDays(TODAY, 1));
     expect(others.at(-1)?.what).toBe('take-off');
+  });
+
+  it('is judged by the rules that its home is held to, whatever their limits', () => {
+    for (const id of ['ant-small-temperate', 'ant-large-mediterranean', 'ant-leafcutter', 'ant-primitive-hunter']) {
+      const profile = profileOf(id);
+      const perHeadMl = profile.nest?.perHeadMl.value ?? 0;
+      const limit = profile.fit.find((rule) => rule.quantity === 'nestFullnessPct' && rule.min)?.min?.plus ?? 0;
+      const at = (pct: number) =>
+        nestAdvice({ profile, workers: 100, ahead: 100, volumeMl: (100 * 100 * perHeadMl) / pct }).verdict;
+      expect([at(limit - 1), at(limit + 1)]).toEqual(['too-large', 'right']);
+      expect([at(limit / 2 - 1), at(91)]).toEqual(['far-too-large', 'full']);
+    }
+    const spider = { profile: profileOf('mantis'), workers: 1, ahead: 1, volumeMl: 1 };
+    expect(refusalOf(() => nestAdvice(spider)).fields[0]?.path).toBe('profile');
   });
 
   it('has its castes by its numbers: they add up, and large ones come late', () => {

@@ -1,3 +1,4 @@
+import { TENTH_SD } from '@/core/growth/normal';
 import { Refusal } from '@/core/refusal';
 
 /** What a count comes to, and between which numbers the truth lies in eight of ten cases. */
@@ -6,9 +7,6 @@ export interface Counted {
   low: number;
   high: number;
 }
-
-/** A tenth and nine tenths lie so many standard deviations off the middle. */
-const TENTH = 1.2816;
 
 /**
  * Heads in all, from those counted in a picture of a part of the nest: each is in the picture with the chance of that
@@ -25,7 +23,7 @@ export function countedInPart(counted: number, sharePct: number): Counted {
   }
   const share = sharePct / 100;
   const heads = counted / share;
-  const off = (TENTH * Math.sqrt(counted * (1 - share))) / share;
+  const off = (TENTH_SD * Math.sqrt(counted * (1 - share))) / share;
   // Those in the picture are there at any rate.
   return { heads: Math.round(heads), low: Math.max(counted, Math.round(heads - off)), high: Math.round(heads + off) };
 }
@@ -54,5 +52,5 @@ export const countedInBand = (low: number, high: number): Counted => ({
 /** How far a count may be off, as the standard deviation of its logarithm; 0 where every head was counted. */
 export function countSpread(low: number | undefined, high: number | undefined): number {
   if (low === undefined || high === undefined || low <= 0 || high <= low) return 0;
-  return Math.log(high / low) / (2 * TENTH);
+  return Math.log(high / low) / (2 * TENTH_SD);
 }

@@ -1,3 +1,4 @@
+import { TENTH_SD } from '@/core/growth/normal';
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
 import { Refusal } from '@/core/refusal';
 import { paceAt, type PopulationKind } from './kind';
@@ -29,9 +30,6 @@ export interface FoundingState {
 const FIRST_EGGS_DAYS = { min: 2, max: 21 };
 /** Founding queens differ in their pace by so much, in logarithms. From memory */
 const PACE_SPREAD = 0.15;
-/** A tenth and nine tenths lie so many standard deviations off the middle. */
-const TENTH = 1.2816;
-
 /**
  * When a founding queen has her first workers: from the most grown brood that was seen, through the stages that are left
  * at this warmth. Before any brood was seen, from her first eggs, which come within weeks. Past days do not come again:
@@ -54,8 +52,8 @@ export function foundingState({ kind, beganOn, seen, temperatureC, asOf }: Found
   const lag = furthest === null ? FIRST_EGGS_DAYS : { min: 0, max: 0 };
   const dayAt = (deviations: number, wait: number) =>
     addDays(from, Math.round(wait + left * Math.exp(PACE_SPREAD * deviations)));
-  const p90 = dayAt(TENTH, lag.max);
-  const window = { p10: dayAt(-TENTH, lag.min), median: dayAt(0, (lag.min + lag.max) / 2), p90 };
+  const p90 = dayAt(TENTH_SD, lag.max);
+  const window = { p10: dayAt(-TENTH_SD, lag.min), median: dayAt(0, (lag.min + lag.max) / 2), p90 };
   const notBefore = (day: Day) => (day < asOf ? asOf : day);
   return {
     furthest,

@@ -1,14 +1,13 @@
 import { addDays, type Day } from '@/core/measure/day';
+import type { CareProfile, FitRule } from '@/core/profiles/profile';
+import { Refusal } from '@/core/refusal';
 
 export interface NestQuestion {
+  profile: Pick<CareProfile, 'name' | 'nest' | 'diet' | 'fit'>;
   workers: number;
   /** Workers that are likely in half a year. */
   ahead: number;
   volumeMl: number;
-  /** Of nest for each worker with its brood. */
-  perHeadMl: number;
-  /** Leafcutters fill a larger step with their garden when fed hard. */
-  growsFungus: boolean;
 }
 
 export interface NestAdvice {
@@ -20,23 +19,50 @@ export interface NestAdvice {
   nextModuleMl: number | null;
 }
 
-/** Under so much of its nest it is far too large, too large, and from there on full. %, as the rules of the home have it */
-const FAR_TOO_LARGE = 20;
-const TOO_LARGE = 40;
-const FULL = 90;
 /** A step that is on record as working for a leafcutter that is fed hard: its chamber times so much. Common practice, no source */
 const FUNGUS_STEP_TIMES = 12;
 /** A nest is comfortable about here. Share of full, chosen here */
 const COMFORTABLE = 0.7;
 
-/** How full a nest is, what of it to close, and how large the next module may be. */
-export function nestAdvice({ workers, ahead, volumeMl, perHeadMl, growsFungus }: NestQuestion): NestAdvice {
+/** Leafcutters fill a nest with their garden, and their move is its move. */
+export const growsFungus = ({ diet }: Pick<CareProfile, 'diet'>): boolean =>
+  diet?.eats === 'colony-food' && diet.leafGPerWorkerPerDay !== undefined;
+
+/** From when on a nest is too large, far too large and full, by the rules that the home is held to. % */
+function limitsOf(rules: readonly FitRule[]) {
+  const fullness = rules.filter((rule) => rule.quantity === 'nestFullnessPct');
+  const plus = (side: 'min' | 'watchMin' | 'max') => fullness.flatMap((rule) => rule[side]?.plus ?? []);
+  const tooLarge = Math.max(0, ...plus('min'));
+  return {
+    tooLarge,
+    farTooLarge: Math.min(tooLarge, ...plus('watchMin')),
+    full: Math.min(100, ...plus('max')),
+  };
+}
+
+/**
+ * How full a nest is, what of it to close, and how large the next module may be.
+ * @throws Refusal at `profile` for kinds that live in no nest
+ */
+export function nestAdvice({ profile, workers, ahead, volumeMl }: NestQuestion): NestAdvice {
+  if (!profile.nest) {
+    throw new Refusal([{ path: 'profile', message: `Must be a kind that lives in a nest; got ${profile.name}.` }]);
+  }
+  const perHeadMl = profile.nest.perHeadMl.value;
+  const limits = limitsOf(profile.fit);
   const taken = workers * perHeadMl;
   const fullPct = volumeMl > 0 ? (100 * taken) / volumeMl : 100;
   const verdict =
-    fullPct < FAR_TOO_LARGE ? 'far-too-large' : fullPct < TOO_LARGE ? 'too-large' : fullPct < FULL ? 'right' : 'full';
+    fullPct < limits.farTooLarge
+      ? 'far-too-large'
+      : fullPct < limits.tooLarge
+        ? 'too-large'
+        : fullPct < limits.full
+          ? 'right'
+          : 'full';
   // What they keep clean: all but what would leave it too large.
-  const most = growsFungus ? volumeMl * FUNGUS_STEP_TIMES : (100 * taken) / TOO_LARGE;
+  const most =
+    growsFungus(profile) || limits.tooLarge === 0 ? volumeMl * FUNGUS_STEP_TIMES : (100 * taken) / limits.tooLarge;
   const wanted = (ahead * perHeadMl) / COMFORTABLE;
   const closeMl = verdict === 'right' || verdict === 'full' ? null : Math.max(0, volumeMl - taken / COMFORTABLE);
   const next = Math.min(wanted, most) - volumeMl;
@@ -80,6 +106,6 @@ const CARRIED: readonly [number, MoveAct][] = [
  * leafcutter the queen is carried, and the whole garden after her.
  * @param on the day on which the nests are linked
  */
-export function movingPlan(on: Day, growsFungus: boolean): { on: Day; what: MoveAct }[] {
-  return (growsFungus ? CARRIED : LINKED).map(([days, what]) => ({ on: addDays(on, days), what }));
+export function movingPlan(on: Day, profile: Pick<CareProfile, 'diet'>): { on: Day; what: MoveAct }[] {
+  return (growsFungus(profile) ? CARRIED : LINKED).map(([days, what]) => ({ on: addDays(on, days), what }));
 }

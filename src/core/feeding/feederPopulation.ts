@@ -3,8 +3,7 @@ import type { FeederKind } from './food';
 
 /** Warmth that feeders are bred at, and their limits. C, from memory */
 const WARMTH = { referenceC: 28, baseC: 14, optimumC: 33 };
-/** So many of all sizes live in a litre with egg boxes. From memory */
-const HEADS_PER_L = 25;
+/** Of rates between cultures: standard deviation of their logarithm, as of other cultures. From memory */
 const SPREAD = 0.3;
 
 const remembered = (value: number) => ({ value, basis: 'from memory' as const });
@@ -33,7 +32,6 @@ export function feederPopulation({ id, classes, culture }: FeederKind): Populati
       optimumC: remembered(WARMTH.optimumC),
       restBelowC: remembered(WARMTH.baseC),
     },
-    headsPerL: remembered(HEADS_PER_L),
     spread: remembered(SPREAD),
     basis: 'from memory',
   };

@@ -10,7 +10,7 @@ export function evenSteps(dimensions: number): number[] {
 }
 
 /** The chance of one draw along a dimension, kept off the ends, where a normal quantile has no end. */
-export const evenAt = (draw: number, step: number): number => clip((0.5 + (draw + 1) * step) % 1);
+export const evenAt = (draw: number, step: number): number => clipChance((0.5 + (draw + 1) * step) % 1);
 
-/** Chances as far from 0 and 1 as a draw is taken. */
-const clip = (chance: number) => Math.min(0.9999, Math.max(0.0001, chance));
+/** Chances as far from 0 and 1 as a draw is taken: a normal quantile has no end there. */
+export const clipChance = (chance: number) => Math.min(0.9999, Math.max(0.0001, chance));

@@ -4,6 +4,7 @@ import { Refusal, type FieldProblem } from '@/core/refusal';
 import { draw, DRAWS, LOOKS_AHEAD_MOULTS, sharePct, weighted, type Drawn } from './draws';
 import { learnPace, usualIntervalDays } from './pace';
 import { premoultChance } from './premoult';
+import { TENTH_SD } from './normal';
 import { numbersInOrder, numbersOf } from './quantiles';
 import { moultDayProblem, SHRINKS } from './sense';
 import { learnGrowth } from './sizes';
@@ -248,7 +249,7 @@ function sizesOf(logs: Float64Array): { p10: number; median: number; p90: number
 /** Moults until it is as large as its kind becomes, by its own growth. */
 function toAdult({ growth: { grownMm } }: CareProfile, growth: { mean: number; variance: number }, sizeNow: number) {
   const missing = Math.max(0, Math.log(grownMm.value / sizeNow));
-  const doubt = 1.2816 * Math.sqrt(growth.variance);
+  const doubt = TENTH_SD * Math.sqrt(growth.variance);
   const count = (ratio: number) => Math.ceil(missing / Math.max(0.02, ratio) - 0.05);
   return { p10: count(growth.mean + doubt), median: count(growth.mean), p90: count(growth.mean - doubt) };
 }

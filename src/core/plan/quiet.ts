@@ -14,7 +14,11 @@ const SIGNS_STAND_TIMES = 2;
 function restTime({ rest }: Pick<ResidentToday, 'rest'>): LeaveAlone | null {
   if (!rest?.course.isQuiet) return null;
   const { steps, endsOn } = rest.course;
-  return { code: 'resting', since: steps.find((step) => step.what === 'cool')?.on ?? endsOn, endsOn };
+  return {
+    code: 'resting',
+    since: steps.find((step) => step.what === 'cool' || step.what === 'hold')?.on ?? endsOn,
+    endsOn,
+  };
 }
 
 /** Why one is left alone on a day, and until when; null where it is not. */

@@ -82,6 +82,12 @@ export interface RestQuestion {
   placeC: number;
 }
 
+/** @throws Refusal at `profile` for kinds that are not cooled down */
+export function requireResting(kind: RestKind): RestingKind {
+  if (kind.need !== 'never') return kind;
+  throw new Refusal([{ path: 'profile', message: `It is not cooled down. ${kind.why}` }]);
+}
+
 /** Fed well for so long before the last food, and empty before it is cooled. days, from memory */
 const FED_DAYS = 14;
 export const EMPTY_DAYS = 4;
@@ -99,20 +105,18 @@ const HALF_A_YEAR = 182;
  * bears.
  * @throws Refusal at `profile` for kinds that are not cooled down, at `startOn` for a rest that would be over too soon
  */
-export function restPlan({ kind, hemisphere, asOf, startOn, roomC, placeC }: RestQuestion): RestPlan {
-  if (kind.need === 'never') {
-    throw new Refusal([{ path: 'profile', message: `It is not cooled down. ${kind.why}` }]);
-  }
+export function restPlan({ kind: any, hemisphere, asOf, startOn, roomC, placeC }: RestQuestion): RestPlan {
+  const kind = requireResting(any);
   const { bandC, floorC } = kind;
   const restC = Math.min(roomC, Math.max(placeC, bandC.min, floorC.value));
   const [down, up] = [stairs(roomC, restC, kind.degreesPerStep.value), stairs(restC, roomC, kind.degreesPerStep.value)];
   const [stepDays, checkDays] = [Math.round(kind.daysPerStep.value), Math.round(kind.checkEveryDays.value)];
   // Down, at least one look, and up again.
   const shortest = Math.max(SHORTEST_DAYS, (down.length + up.length) * stepDays + checkDays);
-  const seasons = seasonsAbout(startOn ?? asOf, kind, hemisphere);
-  const isOpen = ({ ends }: Season) => daysBetween(asOf, ends) >= shortest;
   // A day that was chosen belongs to the season it is nearest to; else it is the one that is on, or comes next.
-  const season = startOn ? nearest(startOn, seasons) : (seasons.find(isOpen) ?? (seasons.at(-1) as Season));
+  const season = startOn
+    ? nearest(startOn, seasonsAbout(startOn, kind, hemisphere))
+    : restSeason(kind, hemisphere, asOf, shortest);
   const begins = startOn ?? (season.begins > asOf ? season.begins : asOf);
   const { ends } = season;
   if (daysBetween(begins, ends) < shortest) {
@@ -168,6 +172,20 @@ function stairs(fromC: number, toC: number, byC: number): number[] {
 interface Season {
   begins: Day;
   ends: Day;
+}
+
+/**
+ * The season of rest of a kind that is on, or comes next.
+ * @param shortest with fewer days than this left of it the next one is meant
+ */
+export function restSeason(
+  kind: RestingKind,
+  hemisphere: Hemisphere,
+  asOf: Day,
+  shortest: number = SHORTEST_DAYS,
+): Season {
+  const seasons = seasonsAbout(asOf, kind, hemisphere);
+  return seasons.find(({ ends }) => daysBetween(asOf, ends) >= shortest) ?? (seasons.at(-1) as Season);
 }
 
 /** The rests of the years about a day, in their order. */

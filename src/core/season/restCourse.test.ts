@@ -56,6 +56,14 @@ describe('a rest under way', () => {
     expect(courseOn(at(142), [...COOLED, ...end])).toMatchObject({ phase: 'over', isQuiet: false, isFasting: false });
   });
 
+  it('in a room that is as cool as its place is cold once it was counted', () => {
+    const still = restPlan({ kind: KIND, hemisphere: 'north', asOf: '2026-10-01', roomC: 7, placeC: 7 });
+    expect(still.steps.some(({ what }) => what === 'cool' || what === 'warm')).toBe(false);
+    const course = restCourse(still, KIND, new Map(READY), at(40));
+    expect(course).toMatchObject({ phase: 'cold', isQuiet: true, targetC: 7 });
+    expect(stepOf(course, 'check-1')?.on).toBe(at(40));
+  });
+
   it('says when it was held up so long that the cold is hardly worth it', () => {
     expect(courseOn(at(20), READY).isShort).toBe(false);
     expect(courseOn(at(95), READY).isShort).toBe(true);

@@ -31,6 +31,9 @@ export interface RestCourse {
   endsOn: Day;
 }
 
+/** A cold that is shorter than half of the shortest rest is hardly worth it. Chosen here */
+const SHORTEST_COLD_DAYS = SHORTEST_DAYS / 2;
+
 /** Days that lie at least between a step and the one before it. */
 function gapBefore(what: RestAct, before: RestAct | undefined, stepDays: number): number {
   switch (what) {
@@ -81,37 +84,39 @@ export function restCourse(
     course.push(before);
   });
   const hold = course.find((each) => each.what === 'hold');
-  const firstWarm = course.find((each) => each.what === 'warm');
+  // In a room that is as cool as its place nothing is warmed: the count at the end is the end of the cold.
+  const firstWarm = course.find((each) => each.what === 'warm') ?? course.findLast((each) => each.what === 'count');
   const end = course.at(-1);
   const restC = hold?.targetC ?? 0;
   const looks = hold && firstWarm ? looksOf(hold, firstWarm, checkEveryDays.value, done, today) : [];
-  const cooled = course.filter((each) => each.what === 'cool' && each.doneOn !== null);
-  const warmed = course.filter((each) => each.what === 'warm' && each.doneOn !== null);
-  const isDone = (what: RestAct) => course.some((each) => each.what === what && each.doneOn !== null);
-  const allCooled = cooled.length === course.filter((each) => each.what === 'cool').length;
-  // The last step ends it: the first food, or, of eggs, the count.
-  const phase: RestPhase =
-    end !== undefined && end.doneOn !== null
-      ? 'over'
-      : warmed.length > 0
-        ? 'warming'
-        : cooled.length === 0
-          ? 'before'
-          : allCooled
-            ? 'cold'
-            : 'cooling';
+  const made = (what: RestAct) => course.filter((each) => each.what === what && each.doneOn !== null);
+  const [cooled, warmed] = [made('cool'), made('warm')];
+  const phase = phaseOf(course);
   const warmest = course[0]?.targetC ?? restC;
   const pending = course.find((each) => each.doneOn === null && !each.isPassed && !BY_ITSELF.has(each.what));
   return {
     steps: [...course, ...looks].sort((a, b) => a.on.localeCompare(b.on) || keyRank(a) - keyRank(b)),
     phase,
     targetC: warmed.at(-1)?.targetC ?? cooled.at(-1)?.targetC ?? warmest,
-    isFasting: phase !== 'over' && (isDone('last-food') || cooled.length > 0),
+    isFasting: phase !== 'over' && made('last-food').length + cooled.length > 0,
     isQuiet: phase !== 'before' && phase !== 'over',
     lateDays: pending ? Math.max(0, daysBetween(pending.plannedOn, pending.on)) : 0,
-    isShort: hold !== undefined && firstWarm !== undefined && daysBetween(hold.on, firstWarm.on) < SHORTEST_DAYS / 2,
+    isShort: hold !== undefined && firstWarm !== undefined && daysBetween(hold.on, firstWarm.on) < SHORTEST_COLD_DAYS,
     endsOn: end?.on ?? today,
   };
+}
+
+/** How far it has come by the steps that were made. The last one ends it: the first food, or, of eggs, the count. */
+function phaseOf(course: readonly CourseStep[]): RestPhase {
+  const isMade = ({ doneOn }: CourseStep) => doneOn !== null;
+  const of = (what: RestAct) => course.filter((each) => each.what === what);
+  const [stairs, warming] = [of('cool'), of('warm')];
+  // In a room that is as cool as its place it is counted, and that is all.
+  const cooling = stairs.length > 0 ? stairs : of('count').slice(0, 1);
+  if (course.slice(-1).some(isMade)) return 'over';
+  if (warming.some(isMade)) return 'warming';
+  if (!cooling.some(isMade)) return 'before';
+  return cooling.every(isMade) ? 'cold' : 'cooling';
 }
 
 const latestOf = (a: Day, b: Day): Day => (a > b ? a : b);

@@ -9,11 +9,12 @@ import { projectColony, usualCourse, CROWDED_SHARE, type Band } from '@/core/col
 import { tubsFor } from '@/core/colony/tubs';
 import { addDays, type Day } from '@/core/measure/day';
 import type { ColonyFacts } from '@/contract/colony';
+import { careOf } from '../care';
 import { coloniesOf } from '../colonies';
 import type { Handlers } from '../http/mount';
 import { invalid, notFound } from '../http/problem';
 import { groupBy } from '../groupBy';
-import { populationOf } from '../populations';
+import { populationOf } from '../kinds';
 import { restsOf } from '../rests';
 import { entriesOfKinds } from '../storage/entries';
 import { findResident, listResidents } from '../storage/residents';
@@ -54,12 +55,13 @@ export function colonyHandlers({ database, clock }: Deps): Pick<Handlers, Names>
       return foundingState({ ...question, kind, asOf });
     },
 
-    nest: ({ body }) => nestAdvice(body),
+    nest: async ({ body: { profile, ...question } }) =>
+      nestAdvice({ ...question, profile: (await careOf(database)).of({ profile }) }),
 
     tubs: ({ body }) => {
       const { profile, ...question } = body;
       const kind = requireKind(profile);
-      if (!kind.headsPerL) throw invalid('profile', 'Must be a kind that is kept in tubs: ants are kept in nests.');
+      if (!kind.headsPerL) throw invalid('profile', `Nobody gave how many of ${profile} live in a litre.`);
       return tubsFor({ ...question, kind });
     },
 
@@ -106,6 +108,7 @@ export function colonyHandlers({ database, clock }: Deps): Pick<Handlers, Names>
               verdict: colony.verdict,
               outOfId: resident.outOfId,
               partedOn: lastPart(resident.id),
+              isCounted: colony.isCounted,
               isFounding: colony.founding !== null,
               isResting: rests.get(resident.id)?.course.isQuiet ?? false,
             },

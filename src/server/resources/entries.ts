@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { Entry, NewEntry } from '@/contract/records';
+import type { Entry, NewEntry } from '@/contract/entries';
 import { HEAD_KINDS } from '@/core/growth/census';
 import type { CareBook } from '@/core/profiles/careBook';
 import { Refusal } from '@/core/refusal';

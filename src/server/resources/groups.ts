@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
-import type { Entry, Resident } from '@/contract/records';
+import type { Entry } from '@/contract/entries';
+import type { Resident } from '@/contract/records';
 import { groupCourse } from '@/core/growth/census';
 import { requireStage } from '@/core/profiles/animal';
 import type { BodyMeasure } from '@/core/profiles/profile';

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
-import type { Entry, NewResident, Resident } from '@/contract/records';
+import type { Entry } from '@/contract/entries';
+import type { NewResident, Resident } from '@/contract/records';
 import { requireSchool, requireStage, takenMeasure } from '@/core/profiles/animal';
 import type { CareProfile, Form } from '@/core/profiles/profile';
 import { withoutUndefined } from '@/core/withoutUndefined';

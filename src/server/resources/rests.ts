@@ -1,15 +1,16 @@
-import type { ResidentRest, RestBoard } from '@/contract/colony';
-import type { Entry, Resident } from '@/contract/records';
+import type { ResidentRest, RestBoard } from '@/contract/rest';
+import type { Entry } from '@/contract/entries';
+import type { Resident } from '@/contract/records';
 import { addDays, type Day } from '@/core/measure/day';
-import { Refusal } from '@/core/refusal';
 import { degreeHoursOutside } from '@/core/season/degreeHours';
-import { restPlan, type RestingKind } from '@/core/season/rest';
+import { requireResting, restPlan, restSeason } from '@/core/season/rest';
 import { restCourse } from '@/core/season/restCourse';
 import type { Hemisphere } from '@/core/season/year';
 import { hemisphereOf, roomsOf, warmthIn } from '../house';
 import type { Handlers } from '../http/mount';
 import { invalid, notFound } from '../http/problem';
-import { measuredRest, restAlarms, restKindOf, restsOf, type StandingRest } from '../rests';
+import { restKindOf } from '../kinds';
+import { measuredRest, restAlarms, restsOf, type StandingRest } from '../rests';
 import { entriesOfKinds } from '../storage/entries';
 import { findHome } from '../storage/homes';
 import { findResident, listResidents } from '../storage/residents';
@@ -29,7 +30,6 @@ export function restHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
       const { profile, asOf = clock.today(), latitudeDeg, done, on, readings, ...question } = body;
       const kind = requireRestKind(profile);
       const plan = restPlan({ ...question, kind, asOf, hemisphere: halfOf(latitudeDeg) });
-      if (kind.need === 'never') throw new Error('A plan was made for a kind that does not rest.');
       const moments = readings?.map(({ at, temperatureC }) => ({ at: Date.parse(at), temperatureC }));
       return {
         course: restCourse(plan, kind, new Map(Object.entries(done)), on),
@@ -81,15 +81,15 @@ export function restHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
         const kind = restKindOf(resident.profile);
         if (!kind) return [];
         const rest = standing.get(resident.id);
-        const season = kind.need === 'never' ? null : seasonOf(kind, hemisphere, asOf);
+        const season = kind.need === 'never' ? null : restSeason(kind, hemisphere, asOf);
         const next = rest?.course.steps.find((step) => step.doneOn === null && !step.isPassed && step.what !== 'hold');
         return [
           {
             residentId: resident.id,
             need: kind.need,
             why: kind.why,
-            beginsOn: rest?.plan.beginsOn ?? season?.beginsOn ?? null,
-            endsOn: rest?.course.endsOn ?? season?.endsOn ?? null,
+            beginsOn: rest?.plan.beginsOn ?? season?.begins ?? null,
+            endsOn: rest?.course.endsOn ?? season?.ends ?? null,
             phase: rest?.course.phase ?? null,
             targetC: rest?.course.targetC ?? null,
             next: next ? { on: next.on, what: next.what } : null,
@@ -107,17 +107,7 @@ const halfOf = (latitudeDeg: number): Hemisphere => (latitudeDeg < 0 ? 'south' :
 function requireRestKind(profile: string) {
   const kind = restKindOf(profile);
   if (!kind) throw invalid('profile', `Nobody gave the winter rest of ${profile}.`);
-  return kind;
-}
-
-/** The season that is on or comes next, in a room and a place that do not matter for its days. */
-function seasonOf(kind: RestingKind, hemisphere: Hemisphere, asOf: Day): { beginsOn: Day; endsOn: Day } | null {
-  try {
-    return restPlan({ kind, hemisphere, asOf, roomC: kind.bandC.max + 8, placeC: kind.bandC.max });
-  } catch (error) {
-    if (error instanceof Refusal) return null;
-    throw error;
-  }
+  return requireResting(kind);
 }
 
 /** A count up to so long before the cooling still says how many went in. days, chosen here */

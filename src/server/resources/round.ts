@@ -1,4 +1,5 @@
-import type { Entry, Home, Resident } from '@/contract/records';
+import type { Entry } from '@/contract/entries';
+import type { Home, Resident } from '@/contract/records';
 import { dampedFor } from '@/core/climate/homeAir';
 import { addDays } from '@/core/measure/day';
 import { dueWork } from '@/core/plan/due';

@@ -1,4 +1,5 @@
-import type { Entry, NewEntry, Resident } from '@/contract/records';
+import type { Entry, NewEntry } from '@/contract/entries';
+import type { Resident } from '@/contract/records';
 import { requireCounts } from '@/core/colony/kind';
 import { deepestMm, meanDepthMm } from '@/core/housing/soil';
 import { censusOf } from '@/core/growth/census';
@@ -13,7 +14,7 @@ import type { Queries } from '../storage/database';
 import { headEntriesOf } from '../storage/entries';
 import { findHome } from '../storage/homes';
 import { findEver } from '../storage/residents';
-import { populationOf } from '../populations';
+import { populationOf } from '../kinds';
 import { requireBroodOf, requireClutch, requireLaid, requirePair, requireSurplus } from './senseOfBroods';
 import { requireRest, requireRestOn } from './senseOfRests';
 import { nameOf, requireDepthFits, requireRoomFor } from './occupancy';

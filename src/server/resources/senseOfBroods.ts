@@ -1,9 +1,9 @@
-import type { Entry, Resident } from '@/contract/records';
+import type { Entry } from '@/contract/entries';
+import type { Resident } from '@/contract/records';
 import { surplusPlan } from '@/core/broods/surplus';
 import { addDays } from '@/core/measure/day';
-import { eggKindOf } from '../broods';
 import { invalid } from '../http/problem';
-import { populationOf } from '../populations';
+import { eggKindOf, populationOf } from '../kinds';
 import { nameOf } from './occupancy';
 import type { About, Find } from './sense';
 

@@ -1,8 +1,10 @@
-import type { Entry, Resident } from '@/contract/records';
-import { restPlan } from '@/core/season/rest';
+import type { Entry } from '@/contract/entries';
+import type { Resident } from '@/contract/records';
+import { requireResting, restPlan } from '@/core/season/rest';
 import { hemisphereOf, roomsOf, warmthIn } from '../house';
 import { invalid, Problem } from '../http/problem';
-import { restKindOf, restsOf } from '../rests';
+import { restKindOf } from '../kinds';
+import { restsOf } from '../rests';
 import type { Queries } from '../storage/database';
 import { findHome } from '../storage/homes';
 import { nameOf } from './occupancy';
@@ -19,8 +21,9 @@ export async function requireRest(
   on: string,
   now: string,
 ): Promise<Entry['data']> {
-  const kind = restKindOf(resident.profile);
-  if (!kind) throw invalid('residentId', `Nobody gave the winter rest of ${nameOf(resident)}.`);
+  const known = restKindOf(resident.profile);
+  if (!known) throw invalid('residentId', `Nobody gave the winter rest of ${nameOf(resident)}.`);
+  const kind = requireResting(known);
   const standing = (await restsOf(queries, [resident], on)).get(resident.id);
   if (standing && standing.course.phase !== 'over') {
     const message = `${nameOf(resident)} has a rest planned or under way since ${standing.plannedOn}: give that up first.`;
@@ -31,7 +34,7 @@ export async function requireRest(
   const home = await findHome(queries, resident.homeId);
   if (!home) throw invalid('residentId', 'Its home is gone.');
   const placeC = body.placeC ?? room.air.temperatureC;
-  if (kind.need !== 'never' && placeC < kind.floorC.value) {
+  if (placeC < kind.floorC.value) {
     const message = `Must be at least ${kind.floorC.value} C, the least that this kind bears; ${room.name} has ${placeC.toFixed(1)} C.`;
     throw invalid(body.placeC === undefined ? 'roomId' : 'placeC', message);
   }

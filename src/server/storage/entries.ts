@@ -1,4 +1,4 @@
-import type { Entry } from '@/contract/records';
+import type { Entry } from '@/contract/entries';
 import { HEAD_KINDS } from '@/core/growth/census';
 import type { BodyMeasure, Stage } from '@/core/profiles/profile';
 import { withoutUndefined } from '@/core/withoutUndefined';

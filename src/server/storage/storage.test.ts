@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
-import type { Entry, Home } from '@/contract/records';
+import type { Entry } from '@/contract/entries';
+import type { Home } from '@/contract/records';
 import { profileOf } from '@/contract/testing/profileOf';
 import type { Container } from '@/core/housing/container';
 import { databases, emptyDatabase } from '../testing/databases';

@@ -1,11 +1,12 @@
 import { View } from 'react-native';
+import { CROWDED_SHARE } from '@/core/colony/project';
 import { makeStyles } from '../components/useStyles';
 import { radius, space, stroke } from '../theme/tokens';
 
 const HEIGHT = 10;
 /** Beyond this the bar is full; how much more is said in words. */
 const MOST_PCT = 120;
-const FULL_PCT = 80;
+const FULL_PCT = 100 * CROWDED_SHARE;
 
 /** How much of its room is taken, like soil in a box; past the line it is crowded. The number stands beside it. */
 export function FillBar({ pct }: { pct: number }) {
@@ -14,7 +15,7 @@ export function FillBar({ pct }: { pct: number }) {
   return (
     <View style={styles.box} aria-hidden>
       <View style={[styles.soil, pct > FULL_PCT && styles.crowded, { width: share(pct) }]} />
-      <View style={[styles.line, { left: share(FULL_PCT) }]} />
+      <View style={[styles.line, pct > FULL_PCT && styles.overLine, { left: share(FULL_PCT) }]} />
     </View>
   );
 }
@@ -32,4 +33,6 @@ const useStyles = makeStyles((theme) => ({
   soil: { height: '100%', backgroundColor: theme.colors.soilDry },
   crowded: { backgroundColor: theme.colors.clay },
   line: { position: 'absolute', top: 0, bottom: 0, width: stroke.line, backgroundColor: theme.colors.ink },
+  // On what is over it the line stands out by the ground.
+  overLine: { backgroundColor: theme.colors.ground },
 }));

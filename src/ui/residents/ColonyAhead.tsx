@@ -6,15 +6,24 @@ import { colonyWorker } from '@/client/colonyWorker';
 import { problemOf, useHouse } from '@/client/house';
 import { useCall } from '@/client/useCall';
 import type { ColonyFacts } from '@/contract/colony';
+import { stagesOf } from '@/core/colony/kind';
 import type { ColonyForecast } from '@/core/colony/project';
 import { addDays } from '@/core/measure/day';
-import { BODY_MEASURES } from '@/core/profiles/profile';
+import type { CareProfile } from '@/core/profiles/profile';
 import type { Resident } from '@/contract/records';
 import { StageAreas } from '../charts/StageAreas';
 import { LinkRow } from '../components/LinkRow';
 import { Body, Heading, Soft, Strong } from '../components/Words';
 import { space } from '../theme/tokens';
-import { ANT_VERDICT_WORDS, bandWords, castesWords, headsWords, stageWords, VERDICT_WORDS } from '../words/colony';
+import {
+  ANT_VERDICT_WORDS,
+  bandWords,
+  castesWords,
+  headsWords,
+  stageCountsWords,
+  stageWords,
+  VERDICT_WORDS,
+} from '../words/colony';
 import { dayWords } from '../words/days';
 import { capital } from '../words/text';
 import { useTemperature } from '../words/temperature';
@@ -25,16 +34,16 @@ import { TubsPanel } from './TubsPanel';
 /** How a colony or a culture stands and will grow in a year, what its room bears, what may be taken out, its winter. */
 export function ColonyAhead({ resident }: { resident: Resident }) {
   const round = useHouse((house) => house.round);
+  const care = useHouse((house) => house.care);
   const { answer: facts, problem } = useCall(round, () => call('residentColony', { params: { id: resident.id } }));
   if (problem !== undefined) return <Body>{problem}</Body>;
   if (!facts) return null;
-  // Those whose size is taken lay where they live: their eggs are as often taken out.
-  const isMeasured = BODY_MEASURES.some((name) => resident[name] !== undefined);
+  const profile = care.of(resident);
   return (
     <>
       {facts.kind ? <Standing facts={facts} /> : null}
       {facts.founding ? <FoundingDiary resident={resident} facts={facts} founding={facts.founding} /> : null}
-      {facts.kind ? <Course facts={facts} isMeasured={isMeasured} /> : null}
+      {facts.kind ? <Course facts={facts} profile={profile} /> : null}
       {facts.rest && facts.rest.need !== 'never' ? (
         <View style={{ marginTop: space.l }}>
           <LinkRow links={[{ title: 'Winter rest', onPress: () => router.push(`/residents/${resident.id}/rest`) }]} />
@@ -48,17 +57,15 @@ export function ColonyAhead({ resident }: { resident: Resident }) {
 function Standing({ facts }: { facts: ColonyFacts }) {
   const { kind, counts, castes, countedOn, asOf, estimated, verdict, heads, countSpread } = facts;
   if (!kind) return null;
-  const stages = [...kind.young.map((stage) => stage.id), kind.adults];
-  const words = stages
-    .filter((stage) => (counts[stage] ?? 0) >= 1)
-    .map((stage) => `${headsWords(counts[stage] ?? 0)} ${stageWords(stage)}`);
+  const words = stageCountsWords(stagesOf(kind).map((stage) => [stage, counts[stage] ?? 0]));
+  const nobody = kind.laying.by === 'queen' ? 'Nobody but the queen' : 'Nobody';
   return (
     <View style={{ gap: space.xs, marginTop: space.xl }}>
       <Heading>Today</Heading>
-      <Strong>{words.length === 0 ? 'Nobody but the queen' : `About ${words.join(', ')}`}</Strong>
+      <Strong>{words === '' ? nobody : `${facts.isCounted ? 'About ' : ''}${words}`}</Strong>
       {castes.length > 1 && heads >= 1 ? <Body>{`Likely ${castesWords(castes)}.`}</Body> : null}
       <Soft>
-        {`Counted ${dayWords(countedOn, asOf)}${countSpread > 0 ? ', by estimate' : ''}, grown on since.` +
+        {`Counted ${dayWords(countedOn, asOf)}${countSpread > 0 ? ', by estimate' : ''}${facts.isCounted ? ', grown on since' : ''}.` +
           (estimated.length > 0
             ? ` Nobody counted the ${estimated.map(stageWords).join(', ')}: what is usual is taken.`
             : '')}
@@ -75,7 +82,7 @@ interface Worked {
   harvest: number;
 }
 
-function Course({ facts, isMeasured }: { facts: ColonyFacts; isMeasured: boolean }) {
+function Course({ facts, profile }: { facts: ColonyFacts; profile: CareProfile }) {
   const temperature = useTemperature();
   const [worked, setWorked] = useState<Worked | null>(null);
   const [problem, setProblem] = useState<string>();
@@ -107,13 +114,13 @@ function Course({ facts, isMeasured }: { facts: ColonyFacts; isMeasured: boolean
   const isCulture = kind.laying.by === 'female';
   const rests = series.some((week) => week.isResting);
   const label = end
-    ? `In ${series.length - 1} weeks ${bandWords(end.total)} heads, of them ${names.map((name) => `${headsWords(end.stages[name]?.median ?? 0)} ${stageWords(name)}`).join(', ')}`
+    ? `In ${series.length - 1} weeks ${bandWords(end.total)} heads, of them ${stageCountsWords(names.map((name) => [name, end.stages[name]?.median ?? 0]))}`
     : '';
   return (
     <>
       <View style={{ gap: space.xs, marginTop: space.xl }}>
         <Heading>In a year</Heading>
-        {isMeasured && isCulture ? <Soft>If every egg is left to hatch with them.</Soft> : null}
+        {isCulture && !facts.isCounted ? <Soft>If every egg is left to hatch with them.</Soft> : null}
         {end ? (
           <Strong>
             {capital(`${bandWords(end.stages[kind.adults] ?? end.total)} ${stageWords(kind.adults)} in 12 months`)}
@@ -130,16 +137,17 @@ function Course({ facts, isMeasured }: { facts: ColonyFacts; isMeasured: boolean
           <Body>{`About ${headsWords(worked.harvest)} grown ones a week may be taken out for ever.`}</Body>
         ) : null}
       </View>
-      {facts.nest ? <NestPanel facts={facts} nest={facts.nest} forecast={worked.forecast} /> : null}
+      {facts.nest ? <NestPanel profile={profile} facts={facts} nest={facts.nest} forecast={worked.forecast} /> : null}
       {isCulture && kind.headsPerL ? <TubsPanel facts={facts} kind={kind} today={asOf} /> : null}
     </>
   );
 }
 
-function roomWords({ counts, asOf }: ColonyFacts, room: number, crowdedWeek: number | null): string {
+function roomWords({ counts, asOf, isCounted }: ColonyFacts, room: number, crowdedWeek: number | null): string {
   const now = Object.values(counts).reduce((sum, count) => sum + count, 0);
   const full = `${Math.round((100 * now) / room)} % of its room is taken`;
-  if (crowdedWeek === 0) return `${full}: split it now, and keep the old soil: it is full of young.`;
+  const act = isCounted ? ['split it', ', and keep the old soil: it is full of young'] : ['give some another box', ''];
+  if (crowdedWeek === 0) return `${full}: ${act[0]} now${act[1]}.`;
   if (crowdedWeek === null) return `${full}; it is not crowded within a year.`;
-  return `${full}; crowded about ${dayWords(addDays(asOf, 7 * crowdedWeek), asOf)}: split it then, and keep the old soil.`;
+  return `${full}; crowded about ${dayWords(addDays(asOf, 7 * crowdedWeek), asOf)}: ${act[0]} then${act[1]}.`;
 }

@@ -14,7 +14,7 @@ import { Soft } from '../components/Words';
 import { headCountIn, numberIn } from '../forms/checks';
 import { useTyped } from '../forms/useTyped';
 import { space } from '../theme/tokens';
-import { stageWords } from '../words/colony';
+import { countedWords, stageWords } from '../words/colony';
 import { calledWords } from '../words/residents';
 import { capital } from '../words/text';
 import { DayField, useDay } from './DayField';
@@ -78,7 +78,7 @@ function ByStages({ resident, save }: { resident: Resident; save: (counts: objec
       ...(told.length > 0 && { stages: Object.fromEntries(told) }),
       ...(typeof queens === 'number' && { queens }),
     };
-    return void save(entry, `counted, ${told.map(([stage, count]) => `${count} ${stageWords(stage)}`).join(', ')}.`);
+    return void save(entry, `counted, ${countedWords(Object.fromEntries(told))}.`);
   };
   const field = (name: string, label: string, hint?: string) => (
     <Field

@@ -9,7 +9,6 @@ import type { Brood } from '@/contract/broods';
 import type { Resident } from '@/contract/records';
 import type { Mating } from '@/core/broods/eggs';
 import { isDay } from '@/core/measure/day';
-import { HatchBars } from '../charts/HatchBars';
 import { Button } from '../components/Button';
 import { Choices } from '../components/Choices';
 import { Field } from '../components/Field';
@@ -18,8 +17,9 @@ import { LinkRow } from '../components/LinkRow';
 import { Body, Heading, Soft, Strong } from '../components/Words';
 import { countOrNoneIn } from '../forms/checks';
 import { useTyped } from '../forms/useTyped';
+import { HatchWeeks } from '../seasons/HatchWeeks';
 import { space } from '../theme/tokens';
-import { expectedWords, hatchWords, keptAllWords, surplusWords } from '../words/broods';
+import { expectedWords, keptAllWords, surplusWords } from '../words/broods';
 import { dayWords } from '../words/days';
 import { calledWords } from '../words/residents';
 import { useTemperature } from '../words/temperature';
@@ -54,21 +54,14 @@ const LEAST_SPAN = 8;
 function Forecast({ brood, asOf }: { brood: Brood; asOf: string }) {
   const length = useLength();
   const temperature = useTemperature();
-  const { forecast, problem, isGuessed, laidFrom, laidTo, coldWeeks, surplus, temperatureC } = brood;
+  const { forecast, problem, isGuessed, laidFrom, laidTo, coldWeeks, warmSince, surplus, temperatureC } = brood;
   const kept = keptAllWords(brood, asOf, length);
   const laid = `${dayWords(laidFrom, asOf)}${laidTo === laidFrom ? '' : ` to ${dayWords(laidTo, asOf)}`}`;
   return (
     <>
       {forecast ? (
         <>
-          <Strong>{hatchWords(brood, asOf)}</Strong>
-          <HatchBars
-            label={`Hatching ${hatchWords(brood, asOf)}: ${expectedWords(brood)}`}
-            weeks={forecast.weeks}
-            span={Math.max(LEAST_SPAN, forecast.weeks.length)}
-            from={asOf}
-            day={(on) => dayWords(on, asOf)}
-          />
+          <HatchWeeks brood={brood} asOf={asOf} span={Math.max(LEAST_SPAN, forecast.weeks.length)} />
           <Body>{`${expectedWords(brood)} will hatch.`}</Body>
           <Soft>
             {`${isGuessed ? 'Nobody wrote down when they were laid: the day they came is taken, ' : 'Laid '}${laid}; kept at ${temperature.long(temperatureC)}.`}
@@ -83,7 +76,9 @@ function Forecast({ brood, asOf }: { brood: Brood; asOf: string }) {
         <Body>{problem}</Body>
       )}
       {coldWeeks === null ? null : (
-        <Soft>{`They want about ${coldWeeks} weeks of cold before: counted from when they are warm. Leaves at hand before they are.`}</Soft>
+        <Soft>
+          {`They want about ${coldWeeks} weeks of cold first; their days count from when they are warm again${warmSince === null ? '' : `, ${dayWords(warmSince, asOf)}`}. Leaves at hand before that.`}
+        </Soft>
       )}
       {kept === null ? null : <Body>{kept}</Body>}
       {surplus ? <Strong>{surplusWords(surplus)}</Strong> : null}

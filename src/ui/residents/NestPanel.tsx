@@ -1,8 +1,9 @@
 import { View } from 'react-native';
 import type { ColonyFacts } from '@/contract/colony';
-import { movingPlan, nestAdvice, type NestAdvice } from '@/core/colony/nestSteps';
+import { growsFungus, movingPlan, nestAdvice, type NestAdvice } from '@/core/colony/nestSteps';
 import type { ColonyForecast } from '@/core/colony/project';
 import { addDays, type Day } from '@/core/measure/day';
+import type { CareProfile } from '@/core/profiles/profile';
 import { Fold } from '../components/Fold';
 import { Body, Heading, Soft, Strong } from '../components/Words';
 import { space } from '../theme/tokens';
@@ -12,6 +13,7 @@ import { capital } from '../words/text';
 import { useLength } from '../words/useLength';
 
 interface Props {
+  profile: CareProfile;
   facts: ColonyFacts;
   nest: NonNullable<ColonyFacts['nest']>;
   forecast: ColonyForecast;
@@ -21,12 +23,12 @@ interface Props {
 const AHEAD_WEEKS = 26;
 
 /** A nest by its modules: how full, what to close or to add and when, and how the colony is moved. */
-export function NestPanel({ facts, nest, forecast }: Props) {
+export function NestPanel({ profile, facts, nest, forecast }: Props) {
   const length = useLength();
   const { asOf, heads } = facts;
-  const { volumeMl, chambers, perHeadMl, growsFungus, tubeBoreMm, outworldL } = nest;
+  const { volumeMl, chambers, tubeBoreMm, outworldL } = nest;
   const ahead = forecast.series[AHEAD_WEEKS]?.stages.worker?.median ?? heads;
-  const advice = nestAdvice({ workers: heads, ahead, volumeMl, perHeadMl, growsFungus });
+  const advice = nestAdvice({ profile, workers: heads, ahead, volumeMl });
   const crowdedOn = forecast.crowdedWeek === null ? null : addDays(asOf, 7 * forecast.crowdedWeek);
   const tube = tubeBoreMm === null ? 'no tube' : `tube ${length.long(tubeBoreMm)} wide`;
   return (
@@ -39,11 +41,11 @@ export function NestPanel({ facts, nest, forecast }: Props) {
       </Soft>
       <Body>{adviceWords(advice, crowdedOn, asOf)}</Body>
       <Fold title="Moving into a new nest">
-        {movingPlan(addDays(asOf, 1), growsFungus).map(({ on, what }) => (
+        {movingPlan(addDays(asOf, 1), profile).map(({ on, what }) => (
           <Body key={what}>{capital(`${dayWords(on, asOf)}: ${MOVE_ACT_WORDS[what]}`)}</Body>
         ))}
         <Soft>
-          {growsFungus
+          {growsFungus(profile)
             ? 'Gloves and long tweezers: large workers cut skin.'
             : 'They may take a day or weeks. Do not shake or flood them out.'}
         </Soft>

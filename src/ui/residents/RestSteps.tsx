@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import { useLog } from '@/client/log';
-import type { ResidentRest } from '@/contract/colony';
+import type { ResidentRest } from '@/contract/rest';
 import type { Resident } from '@/contract/records';
 import type { RestingKind } from '@/core/season/rest';
 import type { CourseStep } from '@/core/season/restCourse';

@@ -2,13 +2,15 @@ import { act, fireEvent, screen, waitFor } from '@testing-library/react';
 import { useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import type { Brood } from '@/contract/broods';
-import type { ColonyFacts, ResidentRest } from '@/contract/colony';
+import type { ResidentRest } from '@/contract/rest';
+import type { ColonyFacts } from '@/contract/colony';
 import type { Resident } from '@/contract/records';
-import { shippedEggs, shippedPopulations, shippedRests } from '@/contract/shipped';
+import { shippedEggs, shippedPopulations, shippedProfiles, shippedRests } from '@/contract/shipped';
 import { hatchForecast } from '@/core/broods/hatch';
 import { castesOf } from '@/core/colony/castes';
 import { lastingHarvest } from '@/core/colony/culture';
 import { projectColony, type ColonyQuestion } from '@/core/colony/project';
+import { careBook } from '@/core/profiles/careBook';
 import { restPlan, type RestingKind } from '@/core/season/rest';
 import { restCourse } from '@/core/season/restCourse';
 import { RestScreen } from '../screens/RestScreen';
@@ -31,7 +33,14 @@ const TODAY = '2026-10-01';
 const kindOf = (profile: string) => shippedPopulations.find((each) => each.profiles.includes(profile)) ?? null;
 const of = (profile: string, change: Partial<ColonyFacts>): ColonyFacts => ({
   ...{ residentId: 'r', asOf: TODAY, counts: {}, estimated: [], queens: 1, temperatureC: 24, roomForHeads: null },
-  ...{ temperaturesC: Array<number>(52).fill(24), countedOn: TODAY, countSpread: 0, heads: 0, verdict: null },
+  ...{
+    temperaturesC: Array<number>(52).fill(24),
+    countedOn: TODAY,
+    countSpread: 0,
+    heads: 0,
+    verdict: null,
+    isCounted: true,
+  },
   ...{ castes: [], founding: null, nest: null },
   kind: kindOf(profile),
   rest: shippedRests.find((each) => each.profiles.includes(profile)) ?? null,
@@ -42,11 +51,19 @@ const write = jest.fn(async () => true);
 beforeEach(() => {
   write.mockClear();
   useLog.setState({ write });
-  useHouse.setState({ round: { on: TODAY, stops: [] }, residents: [resident], state: 'ready', homes: [] });
+  useHouse.setState({
+    round: { on: TODAY, stops: [] },
+    residents: [resident],
+    state: 'ready',
+    homes: [],
+    care: careBook([...shippedProfiles], []),
+  });
 });
 const show = async (facts: ColonyFacts) => {
   mockCall.mockResolvedValue(facts);
-  await act(async () => renderThemed(<ColonyAhead resident={resident} />));
+  await act(async () =>
+    renderThemed(<ColonyAhead resident={{ ...resident, profile: facts.kind?.profiles[0] ?? '' }} />),
+  );
   await waitFor(() => expect(screen.queryByText('Counting ahead…')).toBeNull());
 };
 
@@ -65,7 +82,7 @@ describe('a colony ahead', () => {
 
   it('in a nest that is far too large is told what to close, and how it is moved', async () => {
     const kind = kindOf('ant-large-mediterranean');
-    const nest = { volumeMl: 432, chambers: 3, perHeadMl: 1.5, growsFungus: false, tubeBoreMm: 9, outworldL: 6.7 };
+    const nest = { volumeMl: 432, chambers: 3, tubeBoreMm: 9, outworldL: 6.7 };
     const castes = castesOf(kind?.castes ?? [], 50);
     await show(of('ant-large-mediterranean', { counts: { worker: 50 }, heads: 50, roomForHeads: 310, nest, castes }));
     expect(screen.getByText(/Close off about 325 mL, and add nothing\./)).toBeTruthy();
@@ -127,7 +144,7 @@ describe('eggs ahead', () => {
     const forecast = hatchForecast({ kind, eggs: 40, asOf: TODAY, ...laid });
     const brood: Brood = {
       ...{ residentId: 'r', eggs: 40, ...laid, isGuessed: false, forecast, problem: null, coldWeeks: null },
-      ...{ surplus: null, feedOff: kind.feedOff, freezing: kind.freezing, inHalfAYear: null },
+      ...{ surplus: null, warmSince: null, feedOff: kind.feedOff, freezing: kind.freezing, inHalfAYear: null },
     };
     mockCall.mockResolvedValue({ asOf: TODAY, broods: [brood], flights: [] });
     await act(async () => renderThemed(<EggsAhead resident={resident} />));

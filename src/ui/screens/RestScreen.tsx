@@ -4,7 +4,7 @@ import { call } from '@/client/api';
 import { useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import { useCall } from '@/client/useCall';
-import type { ResidentRest } from '@/contract/colony';
+import type { ResidentRest } from '@/contract/rest';
 import type { Resident } from '@/contract/records';
 import { isDay } from '@/core/measure/day';
 import { Refusal } from '@/core/refusal';

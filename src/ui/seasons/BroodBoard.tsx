@@ -4,13 +4,12 @@ import { call } from '@/client/api';
 import { useHouse } from '@/client/house';
 import { useCall } from '@/client/useCall';
 import type { Brood, MothFlight } from '@/contract/broods';
-import { HatchBars } from '../charts/HatchBars';
 import { Body, Heading, Name, Soft, Strong } from '../components/Words';
 import { space } from '../theme/tokens';
-import { expectedWords, hatchWords, meetingWords, surplusWords } from '../words/broods';
-import { dayWords } from '../words/days';
+import { expectedWords, meetingWords, surplusWords } from '../words/broods';
 import { useTemperature } from '../words/temperature';
 import { BoardRow } from './BoardRow';
+import { HatchWeeks } from './HatchWeeks';
 
 /** The board looks this far ahead at least, and at most. weeks */
 const SPAN = { least: 12, most: 40 };
@@ -50,14 +49,7 @@ function BroodRow({ brood, asOf, span }: { brood: Brood; asOf: string; span: num
     <BoardRow residentId={residentId} onPress={() => router.push(`/residents/${residentId}`)}>
       {forecast ? (
         <>
-          <Strong>{hatchWords(brood, asOf)}</Strong>
-          <HatchBars
-            label={`Hatching ${hatchWords(brood, asOf)}: ${expectedWords(brood)}`}
-            weeks={forecast.weeks}
-            span={span}
-            from={asOf}
-            day={(on) => dayWords(on, asOf)}
-          />
+          <HatchWeeks brood={brood} asOf={asOf} span={span} />
           <Soft>{`${expectedWords(brood)}${forecast.isOverdue ? '; most batches of this age have begun' : ''}`}</Soft>
         </>
       ) : (

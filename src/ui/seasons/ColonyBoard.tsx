@@ -5,7 +5,6 @@ import { useHouse } from '@/client/house';
 import { useCall } from '@/client/useCall';
 import type { ColonyBoard as Board } from '@/contract/colony';
 import { daysBetween } from '@/core/measure/day';
-import { BODY_MEASURES } from '@/core/profiles/profile';
 import { FillBar } from '../charts/FillBar';
 import { Body, Heading, Soft, Strong } from '../components/Words';
 import { space } from '../theme/tokens';
@@ -30,14 +29,13 @@ export function ColonyBoard() {
   const { answer, problem } = useCall(round, () => call('colonies', {}));
   if (problem !== undefined) return <Body>{problem}</Body>;
   if (!answer) return <Soft role="status">Counting…</Soft>;
-  const partOf = ({ residentId }: Row): (typeof PARTS)[number] => {
+  const partOf = ({ residentId, isCounted }: Row): (typeof PARTS)[number] => {
     const found = residentOf(residentId);
     if (!found) return 'Cultures';
     if (care.of(found.resident).silhouette === 'ant') return 'Ants';
-    const isMeasured = BODY_MEASURES.some((name) => found.resident[name] !== undefined);
-    return isMeasured ? 'Groups that breed' : 'Cultures';
+    return isCounted ? 'Cultures' : 'Groups that breed';
   };
-  const rows = [...answer.colonies].sort((a, b) => pressing(a) - pressing(b));
+  const rows = [...answer.colonies].sort(byPressing);
   const parts = PARTS.map((title) => ({ title, rows: rows.filter((row) => partOf(row) === title) }));
   return (
     <View style={{ gap: space.s, marginTop: space.m }}>
@@ -57,18 +55,20 @@ export function ColonyBoard() {
 }
 
 /** A crash before a burst, a burst before what has time. */
-function pressing({ verdict, splitOn }: Row): number {
-  if (verdict === 'crash') return 0;
-  if (verdict === 'fewer') return 1;
-  return splitOn === null ? 4e6 : 2 + Number(splitOn.replaceAll('-', '')) / 1e8;
+function byPressing(a: Row, b: Row): number {
+  const rank = ({ verdict }: Row) => (verdict === 'crash' ? 0 : verdict === 'fewer' ? 1 : 2);
+  return rank(a) - rank(b) || (a.splitOn ?? NEVER).localeCompare(b.splitOn ?? NEVER);
 }
+
+/** Behind every day. */
+const NEVER = '9999';
 
 function ColonyRow({ row, asOf, isCulture }: { row: Row; asOf: string; isCulture: boolean }) {
   const residentOf = useResidentOf();
   const { heads, fullPct, splitOn, lastingHarvestPerWeek: harvest, verdict, outOfId, partedOn } = row;
   const parent = outOfId === null ? undefined : residentOf(outOfId);
   const isDue = splitOn !== null && splitOn <= asOf;
-  const act = isCulture ? 'split' : 'next module';
+  const act = !isCulture ? 'next module' : row.isCounted ? 'split' : 'another box';
   return (
     <BoardRow residentId={row.residentId} onPress={() => router.push(`/residents/${row.residentId}`)}>
       <Strong>

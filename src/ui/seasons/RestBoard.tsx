@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { call } from '@/client/api';
 import { useHouse } from '@/client/house';
 import { useCall } from '@/client/useCall';
-import type { RestBoard as Board } from '@/contract/colony';
+import type { RestBoard as Board } from '@/contract/rest';
 import { Fold } from '../components/Fold';
 import { Body, Heading, Soft, Strong } from '../components/Words';
 import { space } from '../theme/tokens';

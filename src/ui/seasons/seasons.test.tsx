@@ -2,7 +2,8 @@ import { act, fireEvent, screen } from '@testing-library/react';
 import { router } from 'expo-router';
 import { useHouse } from '@/client/house';
 import type { Brood, BroodBoard as Broods } from '@/contract/broods';
-import type { ColonyBoard as Colonies, RestBoard as Rests } from '@/contract/colony';
+import type { RestBoard as Rests } from '@/contract/rest';
+import type { ColonyBoard as Colonies } from '@/contract/colony';
 import type { Home, Resident } from '@/contract/records';
 import { shippedEggs, shippedMoths, shippedProfiles, shippedSpecies } from '@/contract/shipped';
 import type { EggKind } from '@/core/broods/eggs';
@@ -95,7 +96,7 @@ describe('what hatches', () => {
   const forecast = hatchForecast({ kind, eggs: 80, asOf: TODAY, ...laid });
   const brood = (change: Partial<Brood>): Brood => ({
     ...{ residentId: 'Eggs', eggs: 80, ...laid, isGuessed: false, forecast, problem: null, coldWeeks: null },
-    ...{ surplus: null, feedOff: kind.feedOff, freezing: kind.freezing, inHalfAYear: null },
+    ...{ surplus: null, warmSince: null, feedOff: kind.feedOff, freezing: kind.freezing, inHalfAYear: null },
     ...change,
   });
 
@@ -157,6 +158,7 @@ describe('colonies and cultures', () => {
       outOfId: null,
       partedOn: null,
       isFounding: false,
+      isCounted: true,
       isResting: false,
     },
     ...change,

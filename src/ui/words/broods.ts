@@ -7,8 +7,7 @@ import type { LengthWords } from './useLength';
 import type { TemperatureWords } from './temperature';
 
 /** "12 Jan to 3 Mar, most about 4 Feb". */
-export function hatchWords({ forecast }: Brood, today: string): string {
-  if (!forecast) return '';
+export function hatchWords(forecast: NonNullable<Brood['forecast']>, today: string): string {
   if (forecast.isStanding) return 'Too cold here for anything to go on in them';
   if (forecast.weeks.length === 0) return 'Too old: nothing is likely to hatch any more';
   return `${dayWords(forecast.from, today)} to ${dayWords(forecast.to, today)}, the middle about ${dayWords(forecast.median, today)}`;

@@ -23,6 +23,19 @@ const STAGE_WORDS: Record<string, string> = {
 };
 export const stageWords = (stage: string) => STAGE_WORDS[stage] ?? stage;
 
+/** "40 larvae, 180 workers": of the stages that anybody is in. */
+export const stageCountsWords = (counts: readonly (readonly [stage: string, count: number])[]) =>
+  counts
+    .filter(([, count]) => count >= 1)
+    .map(([stage, count]) => `${headsWords(count)} ${stageWords(stage)}`)
+    .join(', ');
+
+/** "40 eggs, 12 larvae": a count by stages as it was counted. */
+export const countedWords = (stages: Readonly<Record<string, number>>) =>
+  Object.entries(stages)
+    .map(([stage, count]) => `${count} ${stageWords(stage)}`)
+    .join(', ');
+
 const CASTE_WORDS: Record<string, string> = {
   minim: 'smallest workers',
   minor: 'small workers',

@@ -1,7 +1,7 @@
-import type { Entry } from '@/contract/records';
+import type { Entry } from '@/contract/entries';
 import { feelOf } from '@/core/substrate/wetness';
 import type { LeavingCause, SexEvidence } from '@/core/profiles/profile';
-import { stageWords } from './colony';
+import { countedWords, stageWords } from './colony';
 import { restStepWords } from './rest';
 import { dishWords, type Names } from './food';
 import { FEEL_WORDS } from './home';
@@ -92,12 +92,6 @@ function clutchWords({ eggs, frozen }: Entry['data']): string {
   return `${eggs} eggs found${typeof frozen === 'number' && frozen > 0 ? `, ${frozen} frozen` : ''}`;
 }
 
-/** "40 eggs, 12 larvae": a count by stages. */
-const stagesWords = (stages: unknown) =>
-  Object.entries((stages ?? {}) as Record<string, number>)
-    .map(([stage, count]) => `${count} ${stageWords(stage)}`)
-    .join(', ');
-
 /** One line of history. */
 export function entryWords(entry: Entry, length: LengthWords, names: Names): string {
   const size = sizeOf(entry, length);
@@ -150,7 +144,8 @@ export function entryWords(entry: Entry, length: LengthWords, names: Names): str
       if (typeof entry.data.count === 'number') return `${entry.data.count} are in instar ${entry.data.instar}`;
       return `Moulted${instarOf(entry)}${size}`;
     case 'measured':
-      if (entry.data.stages !== undefined) return `Counted: ${stagesWords(entry.data.stages)}`;
+      if (entry.data.stages !== undefined)
+        return `Counted: ${countedWords(entry.data.stages as Record<string, number>)}`;
       return `${entry.data.instars === undefined ? 'Measured' : `Counted: ${instarsWords(entry.data.instars)}`}${instarOf(entry)}${size}`;
     case 'sexed':
       return `${capital(String(entry.data.sex))}, by ${EVIDENCE_WORDS[entry.data.by as SexEvidence]}`;

@@ -1,4 +1,4 @@
-import type { Entry } from '@/contract/records';
+import type { Entry } from '@/contract/entries';
 
 /** What history can be narrowed to. */
 export const ENTRY_FILTERS = [

@@ -1,4 +1,5 @@
-import type { Entry, Home, Resident } from '@/contract/records';
+import type { Entry } from '@/contract/entries';
+import type { Home, Resident } from '@/contract/records';
 import type { Check } from '@/core/housing/fit';
 import type { Job } from '@/core/plan/work';
 import { profileOf } from '@/contract/testing/profileOf';
