@@ -1,9 +1,15 @@
 import { useLocalSearchParams } from 'expo-router';
+import { Suspense } from 'react';
 import { TwoPanes } from '@/ui/components/TwoPanes';
-import { HomeScreen } from '@/ui/screens/HomeScreen';
+import { HomeScreen } from '@/ui/screens/lazyForms';
 import { RoundScreen } from '@/ui/screens/RoundScreen';
 
 export default function RoundRoute() {
   const { home } = useLocalSearchParams<{ home?: string }>();
-  return <TwoPanes list={<RoundScreen chosenHomeId={home} />} detailOnWide={home ? <HomeScreen id={home} /> : null} />;
+  const beside = home ? (
+    <Suspense>
+      <HomeScreen id={home} />
+    </Suspense>
+  ) : null;
+  return <TwoPanes list={<RoundScreen chosenHomeId={home} />} detailOnWide={beside} />;
 }

@@ -75,7 +75,7 @@ describe('the Ropewalk Warm House', () => {
     expect(kindsAt('C6')).toContain('soil');
     expect(kindsAt('D7')).toContain('mend');
     expect(kindsAt('F1')).toContain('mend');
-    expect(kindsAt('B3')).toEqual(['feed', 'soil']);
+    expect(kindsAt('B3')).toEqual(expect.arrayContaining(['feed', 'soil']));
     expect(kindsAt('B4')).toContain('leftovers');
     expect(at('B5').leaveAlone).toMatchObject({ code: 'premoult', signs: ['dull', 'dark'] });
     expect(at('B6').leaveAlone).toMatchObject({ code: 'hardening' });

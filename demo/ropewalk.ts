@@ -8,8 +8,11 @@ import { addDays, type Day } from '@/core/measure/day';
 import type { RoomAir } from '@/core/climate/moisture';
 import { dampingOf, PROBES, ROOMS, type DemoProbe } from './air';
 import { DONE_WITH } from '@/core/plan/homeJobs';
+import type { AbsenceFacts } from '@/contract/plan';
+import type { KeeperFacts } from '@/server/storage/keepers';
 import type { ResidentFacts } from '@/server/storage/residents';
 import { HOMES, KEEPERS, SHELVES, type DemoHome } from './homes';
+import { choreStory, holidayStory, isOfEveryWalk } from './chores';
 import { foodStory, storeStory, type DemoStock } from './larder';
 import { RESIDENTS, type DemoResident } from './residents';
 import { roomIdOf, seasonStory } from './seasons';
@@ -31,6 +34,8 @@ export interface Demo {
   cultures: CultureFacts[];
   /** The air of each room, by its name. */
   rooms: Record<string, RoomAir>;
+  keepers: KeeperFacts[];
+  absences: Omit<AbsenceFacts, 'hasPage'>[];
   probes: (Omit<DemoProbe, 'home' | 'room'> & { id: string; homeId: string | null; room: string | null })[];
 }
 
@@ -86,6 +91,7 @@ export function ropewalk(today: Day): Demo {
     ...residents.flatMap((resident) => storyOf(resident, today, chance)),
     ...residents.flatMap((resident) => foodStory(resident, today)),
     ...residents.flatMap((resident) => seasonStory(resident, today)),
+    ...residents.flatMap((resident, place) => choreStory(resident, place, today)),
   ];
   const probes = PROBES.map(({ home, room, ...probe }) => ({
     ...probe,
@@ -93,7 +99,7 @@ export function ropewalk(today: Day): Demo {
     homeId: homes.find((each) => each.code === home)?.id ?? null,
     room: room ?? null,
   }));
-  return { shelves, homes, residents, entries, probes, rooms: ROOMS, ...storeStory(today) };
+  return { shelves, homes, residents, entries, probes, rooms: ROOMS, ...storeStory(today), ...holidayStory(today) };
 }
 
 type Named = DemoResident & { id: string };
@@ -142,8 +148,10 @@ function storyOf(resident: Demo['residents'][number], today: Day, chance: Chance
   const routine = [
     ...profile.work
       .filter((work) => work.stages.includes(resident.stage))
-      .flatMap((work) =>
-        every(work.everyDays, resident.waterDaysAgo).map((daysAgo) => write(DONE_WITH[work.work], daysAgo, {}, 40)),
+      .flatMap(({ work, everyDays }) =>
+        isOfEveryWalk(work)
+          ? every(everyDays, resident.waterDaysAgo).map((daysAgo) => write(DONE_WITH[work], daysAgo, {}, 40))
+          : [],
       ),
     ...dampings(resident).map(({ daysAgo, waterMl }) => write('damped', daysAgo, { waterMl, neededMl: waterMl }, 40)),
     ...meals(resident, write, chance),

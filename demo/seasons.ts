@@ -51,6 +51,10 @@ const LINES: Record<string, Line[]> = {
   ],
 };
 
+/** Whether the story of one tells its counts. */
+export const isCounted = (called: string | null | undefined): boolean =>
+  (LINES[called ?? ''] ?? []).some(([kind]) => kind === 'measured');
+
 /** Rests: where, the day of their first cooling, and the steps that were done, each so many days ago. */
 const RESTS: Record<string, { room: string; daysAgo: number; roomC: number; done: [string, number][] }> = {
   Ember: {

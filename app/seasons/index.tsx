@@ -3,9 +3,11 @@ import { Suspense } from 'react';
 import { TwoPanes } from '@/ui/components/TwoPanes';
 import { SeasonsScreen } from '@/ui/screens/lazyForms';
 
+const SEASON_PARTS = ['ahead', 'moves', 'away', 'rest', 'broods', 'colonies'] as const;
+
 export default function SeasonsRoute() {
   const { part } = useLocalSearchParams<{ part?: string }>();
-  const first = part === 'broods' || part === 'colonies' ? part : 'rest';
+  const first = SEASON_PARTS.find((each) => each === part) ?? 'ahead';
   return (
     <Suspense>
       <TwoPanes list={<SeasonsScreen key={first} first={first} />} />

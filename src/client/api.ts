@@ -1,3 +1,4 @@
+import { v4 as newId } from 'uuid';
 import type { z } from 'zod';
 import type { endpoints } from '@/contract/endpoints';
 import type { ErrorReply, FieldMessage } from '@/contract/errors';
@@ -27,6 +28,9 @@ export class CallFailed extends Error {
   }
 }
 
+/** Names this page to the server, which tells the others what it has written, and not this one. */
+export const PAGE = newId();
+
 /** Calls one endpoint of the contract. @throws CallFailed with what the server said, or that it did not answer. */
 export async function call<Name extends EndpointName>(name: Name, input: Arguments<Name>): Promise<Reply<Name>> {
   const route = routes[name];
@@ -50,7 +54,8 @@ async function send(address: string, method: string, body: unknown): Promise<Res
   try {
     return await fetch(address, {
       method: method.toUpperCase(),
-      ...(body !== undefined && { body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } }),
+      headers: { 'X-Page': PAGE, ...(body !== undefined && { 'Content-Type': 'application/json' }) },
+      ...(body !== undefined && { body: JSON.stringify(body) }),
     });
   } catch {
     throw new CallFailed('The server does not answer. Nothing was saved; try again when it is back.', [], true);

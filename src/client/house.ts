@@ -7,7 +7,11 @@ import type { Job, JobKind } from '@/core/plan/work';
 import type { Hemisphere } from '@/core/season/year';
 import { careBook, type CareBook } from '@/core/profiles/careBook';
 import { call, CallFailed } from './api';
+import { useQueue, type Act } from './queue';
 import { sameAs } from './sameAs';
+
+/** A job done by an entry, put off by one, or neither. */
+export type JobMark = Pick<Job, 'doneBy' | 'skipped'>;
 
 interface House {
   shelves: Shelf[];
@@ -33,7 +37,7 @@ interface House {
   /** Says where the house stands, for all its keepers. */
   standIn: (hemisphere: Hemisphere) => Promise<void>;
   /** Shows a job of the round as done by an entry, or as not done, before the server has said so. */
-  markJob: (residentId: string, kind: JobKind, doneBy: string | undefined) => void;
+  markJob: (residentId: string, kind: JobKind, mark: JobMark) => void;
 }
 
 /** The house as the server last described it. */
@@ -66,10 +70,10 @@ export const useHouse = create<House>()((set, get) => ({
         shelves: sameAs(before.shelves, shelves, byId),
         homes: sameAs(before.homes, homes, byId),
         residents: sameAs(before.residents, residents, byId),
-        round: {
+        round: withKept({
           ...round,
           stops: sameAs(before.round?.stops ?? [], round.stops, (stop) => stop.residentId),
-        },
+        }),
         ...care,
         state: 'ready',
         problem: null,
@@ -94,9 +98,9 @@ export const useHouse = create<House>()((set, get) => ({
       set({ problem: problemOf(error) });
     }
   },
-  markJob: (residentId, kind, doneBy) => {
+  markJob: (residentId, kind, mark) => {
     const { round } = get();
-    if (round) set({ round: withJob(round, residentId, kind, doneBy) });
+    if (round) set({ round: withJob(round, residentId, kind, mark) });
   },
 }));
 
@@ -112,12 +116,22 @@ async function fetchCare(): Promise<Care> {
   return { care: careBook(profiles, species), ownProfiles: own, species, feeders, foods, hemisphere };
 }
 
-/** The round with one job done by an entry, or not done. */
-function withJob(round: Round, residentId: string, kind: JobKind, doneBy: string | undefined): Round {
+/** What this phone has kept for the server is done already, as far as its keeper is concerned. */
+const withKept = (round: Round): Round =>
+  useQueue.getState().acts.reduce((now, act) => withJob(now, act.residentId, act.kind, markOf(act)), round);
+
+/** How an act shows on its job. */
+export const markOf = ({ entries, skip }: Pick<Act, 'entries' | 'skip'>): JobMark => {
+  const entryId = entries[0]?.id ?? '';
+  return skip ? { skipped: { entryId, ...skip } } : { doneBy: entryId };
+};
+
+/** The round with one job done, put off, or open. */
+function withJob(round: Round, residentId: string, kind: JobKind, mark: JobMark): Round {
   const marked = (job: Job): Job => {
     if (job.kind !== kind) return job;
-    const { doneBy: _before, ...open } = job;
-    return doneBy === undefined ? open : { ...open, doneBy };
+    const { doneBy: _done, skipped: _skipped, ...open } = job;
+    return { ...open, ...mark };
   };
   return {
     ...round,

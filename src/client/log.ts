@@ -1,14 +1,14 @@
 import { v4 as newId } from 'uuid';
 import { create } from 'zustand';
-import type { z } from 'zod';
-import type { Entry, newEntry } from '@/contract/entries';
-import type { JobKind } from '@/core/plan/work';
+import type { Entry } from '@/contract/entries';
+import type { Day } from '@/core/measure/day';
+import type { JobKind, SkipReason } from '@/core/plan/work';
 import { call, CallFailed } from './api';
-import { problemOf, useHouse } from './house';
+import { markOf, problemOf, useHouse } from './house';
 import { keeperField } from './preferences';
+import { useQueue, type Act, type NamedEntry, type NewEntry } from './queue';
 
-export type NewEntry = z.input<typeof newEntry>;
-type NamedEntry = NewEntry & { id: string };
+export type { NewEntry } from './queue';
 
 /** What was just written and can be taken back, or what went wrong. */
 interface Notice {
@@ -23,19 +23,10 @@ export const undoing = (...ids: string[]): Pick<Notice, 'action'> => ({
   action: { title: 'Undo', run: () => useLog.getState().undoMany(ids) },
 });
 
-/** A job answered while the server was away. */
-export interface Unsent {
-  residentId: string;
-  kind: JobKind;
-  entries: NamedEntry[];
-  text: string;
-}
-
 interface Log {
   notice: Notice | null;
-  /** Jobs whose answer has not reached the server, and those that are on their way. */
-  unsent: Unsent[];
-  sending: Unsent[];
+  /** Answers that are on their way. */
+  sending: Act[];
   show: (notice: Notice | null) => void;
   /** Writes an entry, tells so in `text`, and brings the house up to date. Answers false when it was refused. */
   write: (entry: NewEntry, text: string) => Promise<boolean>;
@@ -43,14 +34,14 @@ interface Log {
   writeMany: (entries: NewEntry[], text: string) => Promise<boolean>;
   /** Answers a job of the round: it is shown as done at once, and as open again when the server refuses. */
   answer: (residentId: string, kind: JobKind, entries: NewEntry[], text: string) => Promise<void>;
-  resend: (unsent: Unsent) => Promise<void>;
+  /** Puts a job of the round off, with the reason. */
+  putOff: (residentId: string, kind: JobKind, until: Day, why: SkipReason, text: string) => Promise<void>;
   undo: (entryId: string) => Promise<void>;
   undoMany: (entryIds: string[]) => Promise<void>;
 }
 
 export const useLog = create<Log>()((set, get) => ({
   notice: null,
-  unsent: [],
   sending: [],
   show: (notice) => set({ notice }),
   write: async (entry, text) => {
@@ -78,39 +69,13 @@ export const useLog = create<Log>()((set, get) => ({
       return false;
     }
   },
-  answer: (residentId, kind, entries, text) => get().resend({ residentId, kind, entries: entries.map(withId), text }),
-  resend: async (unsent) => {
-    const { residentId, kind, entries, text } = unsent;
-    const house = useHouse.getState();
-    house.markJob(residentId, kind, entries[0]?.id);
-    const others = get().unsent.filter((each) => each.residentId !== residentId || each.kind !== kind);
-    const arrived = () => set({ sending: get().sending.filter((each) => each !== unsent) });
-    set({
-      unsent: others,
-      sending: [...get().sending, unsent],
-      notice: { text, ...undoing(...entries.map(({ id }) => id)) },
-    });
-    try {
-      const { already } = await call('addEntries', { body: { entries } });
-      arrived();
-      if (already) set({ notice: alreadyNotice(already) });
-      await house.load();
-    } catch (error) {
-      arrived();
-      if (error instanceof CallFailed && error.isAway) {
-        const why = 'Not saved yet: the server does not answer.';
-        set({
-          unsent: [...get().unsent, unsent],
-          notice: { text: why, isProblem: true, action: { title: 'Try again', run: () => get().resend(unsent) } },
-        });
-        return;
-      }
-      house.markJob(residentId, kind, undefined);
-      set({ notice: { text: problemOf(error), isProblem: true } });
-    }
+  answer: (residentId, kind, entries, text) => sendOrKeep(set, get, actOf(residentId, kind, entries, text)),
+  putOff: (residentId, kind, until, why, text) => {
+    const entry: NewEntry = { kind: 'skipped', residentId, job: kind, until, why };
+    return sendOrKeep(set, get, { ...actOf(residentId, kind, [entry], text), skip: { until, why } });
   },
-  undo: (entryId) => takingBack(set, () => call('undoEntry', { params: { id: entryId } })),
-  undoMany: (ids) => takingBack(set, () => call('undoEntries', { body: { ids } })),
+  undo: (entryId) => takingBack(set, [entryId], () => call('undoEntry', { params: { id: entryId } })),
+  undoMany: (ids) => takingBack(set, ids, () => call('undoEntries', { body: { ids } })),
 }));
 
 const withId = (entry: NewEntry): NamedEntry => ({ ...keeperField(), ...entry, id: entry.id ?? newId() });
@@ -120,7 +85,54 @@ function alreadyNotice({ keeper }: Entry): Notice {
   return { text: `${keeper ?? 'Somebody'} had logged this already. It is written once.` };
 }
 
-async function takingBack(set: (change: Pick<Log, 'notice'>) => void, work: () => Promise<unknown>): Promise<void> {
+const actOf = (residentId: string, kind: JobKind, entries: NewEntry[], text: string): Act => ({
+  ...{ id: newId(), residentId, kind, entries: entries.map(withId), text },
+  madeAt: new Date().toISOString(),
+  heardOn: useHouse.getState().round?.on ?? '',
+});
+
+type Set = (change: Partial<Pick<Log, 'notice' | 'sending'>>) => void;
+
+/** Shows an answer at once and sends it; while the server is away, or older answers wait, it is kept behind them. */
+async function sendOrKeep(set: Set, get: () => Log, act: Act): Promise<void> {
+  const { residentId, kind, entries, text } = act;
+  const house = useHouse.getState();
+  const queue = useQueue.getState();
+  house.markJob(residentId, kind, markOf(act));
+  const undo = undoing(...entries.map(({ id }) => id));
+  if (queue.acts.length > 0) {
+    queue.add(act);
+    set({ notice: { text: `${text} Kept on this phone.`, ...undo } });
+    if (await queue.send()) await house.load();
+    return;
+  }
+  set({ sending: [...get().sending, act], notice: { text, ...undo } });
+  const arrived = () => set({ sending: get().sending.filter((each) => each !== act) });
+  try {
+    const { already } = await call('addEntries', { body: { entries } });
+    arrived();
+    if (already) set({ notice: alreadyNotice(already) });
+    await house.load();
+  } catch (error) {
+    arrived();
+    if (error instanceof CallFailed && error.isAway) {
+      queue.add(act);
+      set({ notice: { text: `${text} Kept on this phone until the server answers.`, ...undo } });
+      return;
+    }
+    house.markJob(residentId, kind, {});
+    set({ notice: { text: problemOf(error), isProblem: true } });
+  }
+}
+
+/** What was not sent yet is taken out of what is kept; the rest is undone by the server. */
+async function takingBack(set: Set, ids: readonly string[], work: () => Promise<unknown>): Promise<void> {
+  const kept = useQueue.getState().acts.find(({ entries }) => entries.some(({ id }) => ids.includes(id)));
+  if (kept && useQueue.getState().drop(kept.entries[0]?.id ?? '')) {
+    useHouse.getState().markJob(kept.residentId, kept.kind, {});
+    set({ notice: { text: 'Taken back.' } });
+    return;
+  }
   try {
     await work();
     set({ notice: { text: 'Taken back.' } });

@@ -10,14 +10,16 @@ interface Preferences {
   temperatureUnit: TemperatureUnit;
   /** Whose phone this is; written beside every entry. */
   keeper: string;
-  set: (change: Partial<Pick<Preferences, 'look' | 'lengthUnit' | 'temperatureUnit' | 'keeper'>>) => void;
+  /** Which part of the house is walked: `all`, `mine`, or a room by its id. */
+  walk: string;
+  set: (change: Partial<Omit<Preferences, 'set'>>) => void;
 }
 
 /** What belongs to this phone and not to the house; kept in the browser. */
 export const usePreferences = create<Preferences>()(
-  persist((set) => ({ look: 'day', lengthUnit: 'mm', temperatureUnit: 'C', keeper: '', set }), {
+  persist((set) => ({ look: 'day', lengthUnit: 'mm', temperatureUnit: 'C', keeper: '', walk: 'all', set }), {
     name: 'verdant-burrow-preferences',
-    partialize: ({ look, lengthUnit, temperatureUnit, keeper }) => ({ look, lengthUnit, temperatureUnit, keeper }),
+    partialize: ({ set: _set, ...kept }) => kept,
   }),
 );
 

@@ -1,6 +1,7 @@
 import type { Endpoint } from './endpoint';
 import { airEndpoints } from './endpointsOfAir';
 import { engineEndpoints } from './endpointsOfEngines';
+import { planEndpoints } from './endpointsOfPlans';
 import { recordEndpoints } from './endpointsOfRecords';
 import { storeEndpoints } from './endpointsOfStore';
 import type { EndpointName } from './routes';
@@ -11,4 +12,5 @@ export const endpoints = {
   ...airEndpoints,
   ...engineEndpoints,
   ...storeEndpoints,
+  ...planEndpoints,
 } as const satisfies Record<EndpointName, Endpoint>;

@@ -20,6 +20,7 @@ import {
   shelf,
   shelfChange,
 } from './records';
+import { replay, replayResult } from './replay';
 import { round } from './round';
 import { species } from './shippedData';
 import { material, materialChange, mix } from './substrate';
@@ -229,6 +230,13 @@ export const recordEndpoints = {
     body: newEntries,
     reply: z.object({ entries: z.array(entry), already }),
     status: 201,
+  },
+  replayEntries: {
+    ...routes.replayEntries,
+    summary:
+      'What was done while the server was away, in order: each act is written whole, once, or refused by itself.',
+    body: replay,
+    reply: z.object({ results: z.array(replayResult) }),
   },
   undoEntries: {
     ...routes.undoEntries,

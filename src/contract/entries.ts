@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { MATINGS } from '@/core/broods/eggs';
 import { CONDITIONS } from '@/core/feeding/prey';
+import { JOB_KINDS, SKIP_REASONS } from '@/core/plan/work';
 import { HIGHEST_INSTAR, LEAVING_CAUSES, MOULT_SIGNS } from '@/core/profiles/profile';
 import { surplusWish } from './broods';
 import { dish } from './feeding';
@@ -52,16 +53,39 @@ const ENTRY_FORMS = [
   /** The old leaves were searched for young and eggs before they went out. */
   z.strictObject({ kind: z.literal('searched'), ...aboutResident, answers }),
   /** The lime was looked at, and replaced where it was worn or pink. */
-  z.strictObject({ kind: z.literal('calcium'), ...aboutResident }),
+  z.strictObject({ kind: z.literal('calcium'), ...aboutResident, answers }),
   /** The soil was searched for clutches: how many eggs were found, and how many of them went into the freezer. */
   z.strictObject({
     kind: z.literal('clutch'),
     ...aboutResident,
+    answers,
     eggs: quantity('eggs', 0, 100_000, true).optional(),
     frozen: quantity('eggs', 0, 100_000, true).optional(),
   }),
-  z.strictObject({ kind: z.literal('barrier'), ...aboutResident }),
-  z.strictObject({ kind: z.literal('rubbish'), ...aboutResident }),
+  /** Regular work that one tap tells. */
+  ...(['cleaned', 'turned', 'refreshed', 'battery', 'labelled'] as const).map((kind) =>
+    z.strictObject({ kind: z.literal(kind), ...aboutResident, answers }),
+  ),
+  /** A job of the round put off to a later day, with the reason. */
+  z.strictObject({
+    kind: z.literal('skipped'),
+    ...aboutResident,
+    job: oneOf(JOB_KINDS),
+    until: day,
+    why: oneOf(SKIP_REASONS),
+  }),
+  /** A move to another home on a day to come, within the days on which it can be made. */
+  z.strictObject({
+    kind: z.literal('move-planned'),
+    ...aboutResident,
+    toHomeId: id,
+    moveOn: day,
+    from: day,
+    until: day,
+  }),
+  z.strictObject({ kind: z.literal('move-dropped'), ...aboutResident }),
+  z.strictObject({ kind: z.literal('barrier'), ...aboutResident, answers }),
+  z.strictObject({ kind: z.literal('rubbish'), ...aboutResident, answers }),
   /** Of eggs: when they were laid, and whether the mother had been with a male. */
   z.strictObject({
     kind: z.literal('laid'),
@@ -88,18 +112,19 @@ const ENTRY_FORMS = [
   z.strictObject({ kind: z.literal('rest-step'), ...aboutResident, step: line('the key of a step', 20), answers }),
   /** Given up, or broken off. */
   z.strictObject({ kind: z.literal('rest-ended'), ...aboutResident }),
-  z.strictObject({ kind: z.literal('watered'), ...aboutResident }),
+  z.strictObject({ kind: z.literal('watered'), ...aboutResident, answers }),
   z.strictObject({
     kind: z.literal('damped'),
     ...aboutResident,
     waterMl: millilitres.optional(),
     /** What it would have taken: pouring less leaves the soil so much drier. */
     neededMl: millilitres.optional(),
+    answers,
   }),
-  z.strictObject({ kind: z.literal('misted'), ...aboutResident, waterMl: millilitres.optional() }),
+  z.strictObject({ kind: z.literal('misted'), ...aboutResident, waterMl: millilitres.optional(), answers }),
   /** A handful of the damp end squeezed: a wetness, or how it feels. */
   z.strictObject({ kind: z.literal('felt'), ...aboutResident, wetness }),
-  z.strictObject({ kind: z.literal('looked'), ...aboutResident }),
+  z.strictObject({ kind: z.literal('looked'), ...aboutResident, answers }),
   z.strictObject({ kind: z.literal('sign'), ...aboutResident, sign: oneOf(MOULT_SIGNS) }),
   z.strictObject({
     kind: z.literal('moulted'),
@@ -173,6 +198,14 @@ export const ENTRY_KINDS = [
   'clutch',
   'barrier',
   'rubbish',
+  'cleaned',
+  'turned',
+  'refreshed',
+  'battery',
+  'labelled',
+  'skipped',
+  'move-planned',
+  'move-dropped',
   'laid',
   'surplus',
   'brood-seen',

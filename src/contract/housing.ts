@@ -258,7 +258,7 @@ export const fitReply = z
   })
   .meta({ id: 'FitReply' }) satisfies z.ZodType<FitAnswer>;
 
-const candidateHome = z
+export const candidateHome = z
   .strictObject({
     id: z.string().min(1).max(60),
     code: z.string().min(1).max(60),

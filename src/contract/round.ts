@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { MOULT_SIGNS } from '@/core/profiles/profile';
-import type { Job, LeaveAlone } from '@/core/plan/work';
+import { JOB_KINDS, SKIP_REASONS, type Job, type LeaveAlone } from '@/core/plan/work';
 import { REST_ACTS } from '@/core/season/rest';
 import { jobMeal } from './feeding';
 import { day, id, instant } from './primitives';
@@ -22,29 +22,18 @@ const reason = z.discriminatedUnion('code', [
   z.object({ code: z.literal('alarms'), alarms: z.array(alarm.extend({ probe: z.string(), probeId: id })) }),
   z.object({ code: z.literal('rest'), plannedOn: day, lateDays: z.int() }),
   z.object({ code: z.literal('home-fails'), rules: z.array(z.string()) }),
+  z.object({ code: z.literal('buried'), sign: z.enum(MOULT_SIGNS), days: z.int(), since: day }),
+  z.object({ code: z.literal('moved'), on: day }),
+  z.object({ code: z.literal('moulted'), on: day }),
+  z.object({ code: z.literal('move-planned'), on: day, until: day }),
 ]);
 
 export const job = z
   .object({
-    kind: z.enum([
-      'alarm',
-      'prey-out',
-      'leftovers',
-      'search',
-      'feed',
-      'damp',
-      'mist',
-      'water',
-      'calcium',
-      'clutch',
-      'barrier',
-      'rubbish',
-      'rest',
-      'soil',
-      'mend',
-      'rehouse',
-    ]),
+    kind: z.enum(JOB_KINDS),
     dueOn: day,
+    /** The last day that is borne. */
+    until: day,
     cannotWait: z.boolean(),
     minutes: z.number(),
     reason,
@@ -52,12 +41,16 @@ export const job = z
     soil: z.object({ fromMm: z.number(), toMm: z.number() }).optional(),
     water: z.object({ ml: z.number(), where: z.enum(['damp-end', 'throughout']) }).optional(),
     rest: z.object({ restId: id, key: z.string(), what: z.enum(REST_ACTS), targetC: z.number() }).optional(),
+    move: z.object({ id, toHomeId: id, toCode: z.string(), on: day, from: day, until: day }).optional(),
+    skipped: z.object({ entryId: id, until: day, why: z.enum(SKIP_REASONS) }).optional(),
+    /** So many days from now it would be less work, and it is borne to wait until then. */
+    lighterIn: z.int().optional(),
     doneBy: id.optional(),
     alsoBy: z.string().optional(),
   })
   .meta({ id: 'Job' }) satisfies z.ZodType<Job>;
 
-const leaveAlone = z.discriminatedUnion('code', [
+export const leaveAlone = z.discriminatedUnion('code', [
   z.object({
     code: z.literal('premoult'),
     signs: z.array(z.enum(MOULT_SIGNS)),

@@ -7,6 +7,7 @@ import largeFruitFly from '@data/feeders/large-fruit-fly.json';
 import mealworm from '@data/feeders/mealworm.json';
 import feederSpringtail from '@data/feeders/springtail.json';
 import foodFile from '@data/foods.json';
+import handlingFile from '@data/handling.json';
 import materialFile from '@data/materials.json';
 import mixFile from '@data/mixes.json';
 import antLargeMediterranean from '@data/profiles/ant-large-mediterranean.json';
@@ -49,6 +50,7 @@ import type { BoxSize } from '@/core/housing/ladder';
 import type { CareProfile } from '@/core/profiles/profile';
 import type { Material, Mix } from '@/core/substrate/material';
 import type { RestKind } from '@/core/season/rest';
+import type { HandlingGuide } from '@/core/plan/handling';
 import type { Species } from './species';
 
 /*
@@ -122,3 +124,6 @@ export const shippedEggs = eggFile as unknown as readonly EggKind[];
 
 /** How moths come out of their cocoons. */
 export const shippedMoths = mothFile as unknown as readonly MothKind[];
+
+/** How animals are moved. */
+export const shippedHandling = handlingFile as HandlingGuide;

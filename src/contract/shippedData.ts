@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import type { StillnessGuide } from '@/core/growth/stillness';
 import { BASES, SILHOUETTES, type Diet } from '@/core/profiles/profile';
+import { handlingGuide } from './handling';
 import { boxSize } from './housing';
 import { scientificName } from './primitives';
 import { careProfile, speciesOverrides } from './profile';
@@ -13,6 +14,7 @@ import {
   shippedEggs,
   shippedFeeders,
   shippedFoods,
+  shippedHandling,
   shippedMaterials,
   shippedMixes,
   shippedMoths,
@@ -66,6 +68,7 @@ export function checkShippedData(): void {
   check('data/rest.json', z.array(restKind), shippedRests);
   check('data/eggs.json', z.array(eggKind), shippedEggs);
   check('data/moths.json', z.array(mothKind), shippedMoths);
+  check('data/handling.json', handlingGuide, shippedHandling);
   const foodIds = new Set(shippedFoods.map((each) => each.id));
   const profileIds = new Set(shippedProfiles.map((profile) => profile.id));
   const mixIds = new Set(shippedMixes.map((each) => each.id));
@@ -73,6 +76,9 @@ export function checkShippedData(): void {
     ...shippedSpecies.filter((each) => !profileIds.has(each.profile)).map((each) => `${each.name}: ${each.profile}`),
     ...shippedProfiles.flatMap(({ id, making }) =>
       making.mixes.filter((name) => !mixIds.has(name)).map((name) => `${id}: ${name}`),
+    ),
+    ...shippedHandling.kinds.flatMap(({ profiles }) =>
+      profiles.filter((name) => !profileIds.has(name)).map((name) => `handling: ${name}`),
     ),
     ...[...shippedPopulations, ...shippedRests, ...shippedEggs, ...shippedMoths].flatMap((each) =>
       each.profiles.filter((name) => !profileIds.has(name)).map((name) => `populations, rest or broods: ${name}`),

@@ -4,13 +4,17 @@ import compression from 'compression';
 import express, { type Express, type RequestHandler } from 'express';
 import helmet from 'helmet';
 import morgan from 'morgan';
+import { eventHub } from './events';
 import { failures, jsonOnly, unknownAddress } from './http/failures';
 import { mount } from './http/mount';
 import { Problem } from './http/problem';
 import { openApiDocument } from './openapi';
 import { aboutHandlers } from './resources/about';
+import { absenceHandlers, sheetPdfRoute } from './resources/absences';
 import { airHandlers } from './resources/air';
+import { calendarRoutes } from './resources/calendarFile';
 import { computeHandlers } from './resources/compute';
+import { computePlanHandlers } from './resources/computePlans';
 import { computeClimateHandlers } from './resources/computeClimate';
 import type { Deps } from './resources/deps';
 import { entryHandlers } from './resources/entries';
@@ -23,7 +27,9 @@ import { groupHandlers } from './resources/groups';
 import { growthHandlers } from './resources/growth';
 import { homeHandlers } from './resources/homes';
 import { importHandlers } from './resources/imports';
+import { keeperHandlers } from './resources/keepers';
 import { materialHandlers } from './resources/materials';
+import { moveHandlers } from './resources/moves';
 import { photoRoute } from './resources/photos';
 import { probeHandlers } from './resources/probes';
 import { profileHandlers } from './resources/profiles';
@@ -31,6 +37,7 @@ import { residentHandlers } from './resources/residents';
 import { restHandlers } from './resources/rests';
 import { roomHandlers } from './resources/rooms';
 import { roundHandlers } from './resources/round';
+import { seasonHandlers } from './resources/seasons';
 import { shelfHandlers } from './resources/shelves';
 import { readEntryPhoto } from './storage/entries';
 import { readPhoto } from './storage/homes';
@@ -63,9 +70,15 @@ export function createApp(options: AppOptions): Express {
   );
   if (options.log) app.use(morgan(':date[iso] :method :url :status :res[content-length] B :response-time ms'));
   app.use('/api', jsonOnly, express.json({ limit: '1mb', strict: false }), refuseWhenFull(options));
-  app.use('/api', compression());
+  const events = eventHub();
+  app.get('/api/events', events.stream);
+  app.use('/api', events.watch, compression());
   app.get('/api/homes/:id/photo', photoRoute(options, readPhoto));
   app.get('/api/entries/:id/photo', photoRoute(options, readEntryPhoto, true));
+  const calendar = calendarRoutes(options);
+  app.get('/api/calendar/:file', calendar.bySecret);
+  app.get('/api/keepers/:id/calendar.ics', calendar.byKeeper);
+  app.get('/api/absences/:id/sheet.pdf', sheetPdfRoute(options));
   const document = openApiDocument(options.version);
   app.get('/api/openapi.json', (_request, response) => void response.json(document));
   mount(app, {
@@ -89,6 +102,11 @@ export function createApp(options: AppOptions): Express {
     ...airHandlers(options),
     ...probeHandlers(options),
     ...importHandlers(options),
+    ...computePlanHandlers(options),
+    ...moveHandlers(options),
+    ...seasonHandlers(options),
+    ...absenceHandlers(options),
+    ...keeperHandlers(options),
     ...profileHandlers(options),
     ...materialHandlers(options),
   });

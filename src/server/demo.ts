@@ -3,8 +3,10 @@ import { addDays } from '@/core/measure/day';
 import type { Clock } from './clock';
 import type { Database, Queries } from './storage/database';
 import { insertEntries } from './storage/entries';
+import { insertAbsence } from './storage/absences';
 import { insertHome } from './storage/homes';
 import { eraseRecords, fingerprint, isEmpty, readMeta, writeMeta } from './storage/meta';
+import { insertKeeper } from './storage/keepers';
 import { insertProbe, updateProbe } from './storage/probes';
 import { insertResident } from './storage/residents';
 import { listRooms, updateRoomAir } from './storage/rooms';
@@ -37,6 +39,8 @@ async function lay(queries: Queries, today: string): Promise<void> {
   await insertEntries(queries, demo.entries);
   for (const each of demo.stock) await insertStockEntry(queries, each);
   for (const each of demo.cultures) await writeCulture(queries, each);
+  for (const each of demo.keepers) await insertKeeper(queries, each);
+  for (const each of demo.absences) await insertAbsence(queries, each);
   const rooms = await listRooms(queries);
   for (const { id, name } of rooms) await updateRoomAir(queries, id, demo.rooms[name] ?? null);
   for (const { faultDaysAgo = 0, fault, room, ...probe } of demo.probes) {

@@ -1,6 +1,6 @@
 import type { Entry } from '@/contract/entries';
-import type { LogEntry, LogKind } from '@/core/plan/work';
-import { MOULT_SIGNS } from '@/core/profiles/profile';
+import type { JobKind, LogEntry, LogKind, SkipReason } from '@/core/plan/work';
+import { BODY_MEASURES, MOULT_SIGNS } from '@/core/profiles/profile';
 import { groupBy } from './groupBy';
 
 /** The log of each resident, as what is due is worked out from it. */
@@ -8,8 +8,23 @@ export function logsOf(entries: readonly Entry[]): Map<string, LogEntry[]> {
   // Some of a group that moulted are not the group.
   const own = entries.filter((each) => each.kind !== 'moulted' || each.data.count === undefined);
   const logs = groupBy(own, (each) => each.residentId ?? '');
-  return new Map([...logs].map(([residentId, log]) => [residentId, log.map(logEntry)]));
+  return new Map([...logs].map(([residentId, log]) => [residentId, log.flatMap(logEntries)]));
 }
+
+/** A weight and a count are told by the entry that measures: regular work asks for each by itself. */
+function logEntries(entry: Entry): LogEntry[] {
+  const told = logEntry(entry);
+  if (entry.kind !== 'measured') return [told];
+  const { massG, headCount, instars, stages } = entry.data;
+  const isCounted = [headCount, instars, stages].some((each) => each !== undefined);
+  return [
+    told,
+    ...(massG === undefined ? [] : [{ ...told, kind: 'weighed' as const }]),
+    ...(isCounted ? [{ ...told, kind: 'counted' as const }] : []),
+  ];
+}
+
+const hasSize = (data: Entry['data']) => BODY_MEASURES.some((name) => data[name] !== undefined);
 
 const logEntry = ({ id, kind, on, at, data }: Entry): LogEntry => ({
   id,
@@ -18,6 +33,10 @@ const logEntry = ({ id, kind, on, at, data }: Entry): LogEntry => ({
   at,
   sign: MOULT_SIGNS.find((known) => known === data.sign),
   ...(typeof data.alsoBy === 'string' && { alsoBy: data.alsoBy }),
+  ...(hasSize(data) && { hasSize: true }),
+  ...(kind === 'skipped' && {
+    skip: { job: data.job as JobKind, until: String(data.until), why: data.why as SkipReason },
+  }),
   ...(typeof data.step === 'string' && { step: data.step }),
   ...(Array.isArray(data.dishes) && { dishes: data.dishes }),
 });

@@ -1,7 +1,9 @@
 import { ThemeProvider } from '@rneui/themed/dist/config';
+import { usePathname } from 'expo-router';
 import { StatusBar } from 'expo-status-bar';
 import { useEffect, useMemo, type ReactNode } from 'react';
 import { View } from 'react-native';
+import { listen } from '@/client/events';
 import { useHouse } from '@/client/house';
 import { usePreferences } from '@/client/preferences';
 import { NavBar } from './components/NavBar';
@@ -16,13 +18,19 @@ export function Shell({ children }: { children: ReactNode }) {
   const load = useHouse((house) => house.load);
   const isWide = useIsWide();
   const theme = useMemo(() => themeFor(look), [look]);
+  const isSitters = usePathname().startsWith('/sitter/');
   useEffect(() => {
+    if (isSitters) return undefined;
     void load();
     // A phone that was in a pocket shows the state of the house now, and the round of the new day.
     const refresh = () => document.visibilityState === 'visible' && void load();
     document.addEventListener('visibilitychange', refresh);
-    return () => document.removeEventListener('visibilitychange', refresh);
-  }, [load]);
+    const stop = listen();
+    return () => {
+      document.removeEventListener('visibilitychange', refresh);
+      stop();
+    };
+  }, [load, isSitters]);
   const ground = (look === 'night' ? NIGHT : DAY).ground;
   useEffect(() => {
     document.body.style.backgroundColor = ground;

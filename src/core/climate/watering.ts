@@ -23,6 +23,8 @@ export interface WateringOutlook {
   dueOn: Day | null;
   /** Water to pour today to bring the damp end back. mL */
   waterMl: number;
+  /** Freshly damped it holds for so many days; null for longer than is looked ahead. */
+  holdsDays: number | null;
   dampWetness: number;
   dampWetnessMin: number;
   /** What the answer goes by. */
@@ -67,6 +69,7 @@ export function wateringOutlook(
   return {
     dueOn,
     waterMl: Math.max(SMALLEST_WATERING_ML, (wetness.damp - now) * box.dampHeldKg * 1000),
+    holdsDays: endsAt < 0 ? null : Math.max(1, Math.floor(endsAt / 24)),
     dampWetness: now,
     dampWetnessMin: limit,
     by: dryAir ? 'dry-air' : latest.kind,

@@ -1,6 +1,7 @@
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
 import { grown, takenMeasure } from '@/core/profiles/animal';
 import { quietDaysAfterMoult } from '@/core/growth/quietDays';
+import type { BodyMeasure } from '@/core/profiles/profile';
 import { Refusal } from '@/core/refusal';
 import { mealOf, type MealQuestion } from './meal';
 import { amountOf, type Meal, type PastMeal } from './food';
@@ -13,6 +14,9 @@ export interface Eater extends Omit<MealQuestion, 'on' | 'larder'> {
   /** Nothing before that day: it is left alone. */
   quietUntil?: Day | undefined;
 }
+
+/** What the moults of one are expected by. */
+export type Mouth = Pick<Eater, 'profile' | 'stage' | 'lastMoultOn' | 'headCount' | BodyMeasure>;
 
 /** What is eaten in each week: pieces of feeders, grams of other food, millilitres of drink. */
 export type Demand = Map<string, number[]>;
@@ -84,7 +88,7 @@ function mealOn(eater: Eater, meals: readonly PastMeal[], larder: MealQuestion['
 }
 
 /** The moults that are usual up to a day, each with the fast about it. */
-function expectedMoults(eater: Eater, from: Day, until: Day): { on: Day; fastFrom: Day; fedFrom: Day }[] {
+export function expectedMoults(eater: Mouth, from: Day, until: Day): { on: Day; fastFrom: Day; fedFrom: Day }[] {
   const { profile, stage, lastMoultOn } = eater;
   const days = profile.growth.intervals?.find((each) => each.stages.includes(stage))?.days.value;
   // Groups do not moult as one; and of one that was never seen to moult nobody knows when it will.

@@ -33,7 +33,7 @@ const container: Container = {
   ],
 };
 
-const settled = [entry('taken-in', 200), entry('watered', 1), entry('damped', 1)];
+const settled = [entry('taken-in', 200), entry('watered', 1), entry('damped', 1), entry('cleaned', 1)];
 const resident = (log: LogEntry[], change: Partial<ResidentToday> = {}): ResidentToday => ({
   profile: profileOf('ground-tarantula'),
   stage: 'adult',
@@ -245,7 +245,9 @@ describe('the home', () => {
   });
 
   it('gives water weekly to those with a dish, and mists those that drink from leaves', () => {
-    const dry = (days: number) => ({ log: [entry('taken-in', 200), entry('watered', days), ...fed(2)] });
+    const dry = (days: number) => ({
+      log: [entry('taken-in', 200), entry('cleaned', 1), entry('watered', days), ...fed(2)],
+    });
     expect(kinds([], dry(6))).toEqual([]);
     expect(kinds([], dry(7))).toEqual(['water']);
     const leaf = { profile: profileOf('leaf-insect'), legSpanMm: undefined, bodyLengthMm: 58, stage: 'nymph' as const };
@@ -261,6 +263,7 @@ describe('damp soil', () => {
   const outlook = (change: Partial<WateringOutlook> = {}): WateringOutlook => ({
     dueOn: TODAY,
     waterMl: 43,
+    holdsDays: 28,
     dampWetness: 0.39,
     dampWetnessMin: 0.4,
     by: 'damped',
@@ -275,6 +278,7 @@ describe('damp soil', () => {
     expect(damp(outlook())).toEqual({
       kind: 'damp',
       dueOn: TODAY,
+      until: ago(-2),
       cannotWait: false,
       minutes: 1,
       reason: { code: 'dries', by: 'damped', since: ago(28), dampWetness: 0.39, dampWetnessMin: 0.4 },

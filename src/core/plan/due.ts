@@ -1,34 +1,69 @@
 import type { Day } from '@/core/measure/day';
 import { feedingJobs } from './feedingJobs';
 import { alarmJobs, homeJobs } from './homeJobs';
+import { jobOf, NEVER_PRESSES } from './jobParts';
 import { quietTime } from './quiet';
+import { batteryRhythm, buriedJobs, recordJobs } from './recordJobs';
 import { restAlarms, restJobs } from './restJobs';
-import type { DueWork, JobKind, LeaveAlone, ResidentToday } from './work';
+import { inOrder } from './signs';
+import type { DueWork, Job, JobKind, LeaveAlone, LogEntry, ResidentToday } from './work';
 
 /**
  * The work one resident gives on `today`, most pressing first, each job with why it is due; jobs done today stay in
- * the list with the entry that did them. Feeding, and anything done to the home, waits while the animal is about to
- * moult or its new skin hardens; leftovers, water and damp do not. In its winter rest nothing is done but the rest itself.
+ * the list with the entry that did them, jobs put off today with the entry that says until when. Feeding, and anything
+ * done to the home, waits while the animal is about to moult or its new skin hardens; leftovers, water and damp do not.
+ * In its winter rest nothing is done but the rest itself.
  */
 export function dueWork(resident: ResidentToday, today: Day): DueWork {
   const leaveAlone = quietTime(resident, today);
   if (leaveAlone?.code === 'resting') {
-    return { jobs: [...restAlarms(resident, today), ...restJobs(resident, today)], leaveAlone };
+    const jobs = [...restAlarms(resident, today), ...restJobs(resident, today)];
+    return { jobs: withoutSkipped(jobs, resident.log, today), leaveAlone };
   }
   const isFasting = resident.rest?.course.isFasting === true;
   const jobs = [
     ...alarmJobs(resident, today),
     ...restJobs(resident, today),
     ...feedingJobs(resident, today, leaveAlone !== null),
+    ...buriedJobs(resident, today),
     ...homeJobs(resident, today),
+    ...batteryRhythm(resident, today).flatMap((each) => jobOf(each, resident.log, today)),
+    ...recordJobs(resident, today),
   ]
     .filter((job) => job.doneBy !== undefined || !leaveAlone || !waits(job.kind, leaveAlone))
     // Emptied before it is cooled, it is given nothing more.
     .filter((job) => job.kind !== 'feed' || !isFasting || job.doneBy !== undefined);
-  return { jobs, leaveAlone };
+  const pressing = jobs.filter((job) => !NEVER_PRESSES.has(job.kind));
+  const others = jobs.filter((job) => NEVER_PRESSES.has(job.kind));
+  return { jobs: withoutSkipped([...pressing, ...others], resident.log, today), leaveAlone };
 }
 
-const WAITS_FOR_QUIET = new Set<JobKind>(['feed', 'soil', 'mend', 'rehouse']);
+/** What opens the box, handles the animal or feeds it. */
+export const WAITS_FOR_QUIET: ReadonlySet<JobKind> = new Set([
+  'feed',
+  'soil',
+  'mend',
+  'rehouse',
+  'move',
+  'clean',
+  'turn',
+  'refresh',
+  'weigh',
+  'measure',
+  'census',
+] as const);
 /** One that hangs in its moult is not even misted. */
 const waits = (kind: JobKind, quiet: LeaveAlone) =>
   WAITS_FOR_QUIET.has(kind) || (kind === 'mist' && quiet.code === 'premoult' && quiet.signs.includes('hanging'));
+
+/** What was put off is not due before its day; on the day it was put off it is shown, to be taken back. */
+function withoutSkipped(jobs: Job[], log: readonly LogEntry[], today: Day): Job[] {
+  const skips = log.filter((entry) => entry.kind === 'skipped' && entry.on <= today).sort(inOrder);
+  if (skips.length === 0) return jobs;
+  return jobs.flatMap((job) => {
+    const last = skips.findLast(({ skip }) => skip?.job === job.kind);
+    if (!last?.skip || last.skip.until <= today || job.doneBy !== undefined) return [job];
+    const { until, why } = last.skip;
+    return last.on === today ? [{ ...job, skipped: { entryId: last.id, until, why } }] : [];
+  });
+}

@@ -4,7 +4,7 @@ import { mealOf } from '@/core/feeding/meal';
 import { mealPlanOf } from '@/core/feeding/prey';
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
 import { schoolOn } from '@/core/profiles/profile';
-import { doneToday, LOOK_MINUTES } from './jobParts';
+import { jobOf, LOOK_MINUTES, type Rhythm } from './jobParts';
 import { inOrder, latest } from './signs';
 import type { Job, LogEntry, ResidentToday } from './work';
 
@@ -33,7 +33,7 @@ function leftovers(resident: ResidentToday, today: Day): Job[] {
 }
 
 /** After so many hours what was not eaten comes out; null for those whose food stays. */
-function hoursUntilLeftovers({ profile, schools = {} }: ResidentToday): number | null {
+function hoursUntilLeftovers({ profile, schools = {} }: Omit<ResidentToday, 'home'>): number | null {
   const { feeding, diet } = profile;
   if (feeding) return feeding.leftoversAfterHours.value;
   switch (diet?.eats) {
@@ -63,6 +63,7 @@ function searching({ profile, log }: ResidentToday, today: Day): Job[] {
     {
       kind: 'search',
       dueOn: changed.on,
+      until: changed.on,
       cannotWait: true,
       minutes: LOOK_MINUTES,
       reason: { code: 'offered', on: changed.on, at: changed.at, entryId: changed.id },
@@ -88,6 +89,7 @@ function lookAfterOffer(
     {
       kind,
       dueOn: addDays(offer.on, afterDays),
+      until: addDays(offer.on, afterDays),
       cannotWait: true,
       minutes: 1,
       reason: { code: 'offered', on: offer.on, at: offer.at, entryId: offer.id },
@@ -96,43 +98,53 @@ function lookAfterOffer(
   ];
 }
 
-function feeding(resident: ResidentToday, today: Day): Job[] {
+/** When the next meal is due, and what it is to be; null for those that are not fed. What is given today counts later. */
+export function feedingRhythm(
+  resident: Omit<ResidentToday, 'home'>,
+  today: Day,
+): { rhythm: Rhythm; meal: Meal; leftoversAfterDays: number | null } | null {
   const { profile, log, meals = [] } = resident;
   const { feeding: hunts, diet } = profile;
   const work = hunts ?? diet;
   const meal = work && nextMeal(resident, today);
   // A queen that has sealed herself in gets nothing until her first workers.
-  if (!work || !meal || meal.cautions.includes('founding')) return [];
+  if (!work || !meal || meal.cautions.includes('founding')) return null;
   const yesterday = addDays(today, -1);
   const offer = latest(log, ['offered'], yesterday);
   const outcome = latest(log, ['eaten', 'refused'], yesterday);
   const refused = hunts && offer && outcome?.kind === 'refused' && outcome.on >= offer.on;
   const move = latest(log, ['taken-in', 'moved'], today);
   const settled = move && addDays(move.on, hunts?.settleDays.value ?? 0);
-  const interval = Math.floor(
-    refused ? Math.max(meal.everyDays, hunts.offerAgainAfterDays.value) : Math.max(1, meal.everyDays),
-  );
+  const usualDays = Math.floor(Math.max(1, meal.everyDays));
+  const interval = refused ? Math.max(usualDays, Math.floor(hunts.offerAgainAfterDays.value)) : usualDays;
   const portionOn = diet?.eats === 'litter' ? portionDueOn(diet, meals) : null;
   const byRhythm = portionOn ?? (offer ? addDays(offer.on, interval) : (settled ?? today));
-  const dueOn = settled && settled > byRhythm ? settled : byRhythm;
-  if (dueOn > today) return [];
-  const { eats, maxLengthMm, prepared, cautions } = meal;
+  const rhythm: Rhythm = {
+    kind: 'feed',
+    dueOn: settled && settled > byRhythm ? settled : byRhythm,
+    everyDays: usualDays,
+    toleranceDays: toleranceDays(resident),
+    minutes: work.minutes,
+    doneWith: ['offered'],
+    reason: offer
+      ? { code: refused ? 'after-refusal' : 'since-last', days: daysBetween(offer.on, today), on: offer.on }
+      : { code: 'never', since: move?.on ?? today },
+  };
+  const hours = hoursUntilLeftovers(resident);
+  return { rhythm, meal, leftoversAfterDays: hours === null ? null : Math.ceil(hours / 24) };
+}
+
+function feeding(resident: ResidentToday, today: Day): Job[] {
+  const next = feedingRhythm(resident, today);
+  if (!next) return [];
+  const { eats, maxLengthMm, prepared, cautions } = next.meal;
   // What was given stays in the list, though the store would propose another thing by now.
-  const given = latest(log, ['offered'], today);
-  const dishes = [...(given?.on === today && given.dishes ? given.dishes : meal.dishes)];
-  return [
-    {
-      kind: 'feed',
-      dueOn,
-      cannotWait: daysBetween(dueOn, today) > toleranceDays(resident),
-      minutes: work.minutes,
-      reason: offer
-        ? { code: refused ? 'after-refusal' : 'since-last', days: daysBetween(offer.on, today), on: offer.on }
-        : { code: 'never', since: move?.on ?? today },
-      meal: { eats, dishes, maxLengthMm, prepared, cautions },
-      ...doneToday(log, ['offered'], today),
-    },
-  ];
+  const given = latest(resident.log, ['offered'], today);
+  const dishes = [...(given?.on === today && given.dishes ? given.dishes : next.meal.dishes)];
+  return jobOf(next.rhythm, resident.log, today).map((job) => ({
+    ...job,
+    meal: { eats, dishes, maxLengthMm, prepared, cautions },
+  }));
 }
 
 /** Prey that nobody has counted or measured is still proposed by its length. */
@@ -148,7 +160,7 @@ export function nextMeal(resident: Omit<ResidentToday, 'home'>, today: Day): Mea
   return mealOf({ ...resident, larder: resident.larder ?? EMPTY_LARDER, afterQuiet, on: today });
 }
 
-function toleranceDays({ profile, stage, schools = {} }: ResidentToday): number {
+function toleranceDays({ profile, stage, schools = {} }: Omit<ResidentToday, 'home'>): number {
   const { feeding: hunts, diet } = profile;
   const plan = hunts && mealPlanOf(hunts, stage, schoolOn(profile, 'feeding', schools.feeding));
   return plan?.toleranceDays ?? diet?.toleranceDays ?? 0;

@@ -3,13 +3,17 @@ import { fit, type Check, type FitAnswer } from '@/core/housing/fit';
 import { withMeanDepth } from '@/core/housing/soil';
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
 import type { Quantity, RegularWork } from '@/core/profiles/profile';
-import { doneToday, LOOK_MINUTES } from './jobParts';
+import { doneToday, jobOf, LOOK_MINUTES, waiting, type Rhythm } from './jobParts';
 import { latest } from './signs';
 import type { Job, LogKind, ResidentToday } from './work';
 
 /** The work about the home: its water, what is done at regular times, and what is wrong with it. */
 export function homeJobs(resident: ResidentToday, today: Day): Job[] {
-  return [...damping(resident, today), ...regularWork(resident, today), ...homeWork(resident, today)];
+  return [
+    ...damping(resident, today),
+    ...regularRhythms(resident, today).flatMap((each) => jobOf(each, resident.log, today)),
+    ...homeWork(resident, today),
+  ];
 }
 
 /** Late by more than this many days, damp soil should not wait another. */
@@ -24,7 +28,8 @@ function damping({ watering, log }: ResidentToday, today: Day): Job[] {
     {
       kind: 'damp',
       dueOn,
-      cannotWait: dryAir !== undefined || daysBetween(dueOn, today) > DAMP_TOLERANCE_DAYS,
+      ...waiting('damp', dueOn, DAMP_TOLERANCE_DAYS, today),
+      ...(dryAir && { until: today, cannotWait: true }),
       minutes: DAMP_MINUTES,
       reason:
         dryAir || by === 'dry-air'
@@ -44,6 +49,7 @@ export function alarmJobs({ alarms: all = [], watering, log }: ResidentToday, to
     {
       kind: 'alarm',
       dueOn: today,
+      until: today,
       cannotWait: true,
       minutes: LOOK_MINUTES,
       reason: { code: 'alarms', alarms: left },
@@ -60,27 +66,41 @@ export const DONE_WITH = {
   clutch: 'clutch',
   barrier: 'barrier',
   rubbish: 'rubbish',
+  clean: 'cleaned',
+  turn: 'turned',
+  refresh: 'refreshed',
+  weigh: 'weighed',
+  census: 'counted',
 } as const satisfies Record<RegularWork['work'], LogKind>;
 
-function regularWork({ profile, stage, log }: ResidentToday, today: Day): Job[] {
+/** The regular work of a kind and stage, each with the day it is due next; nothing that was done today counts yet. */
+export function regularRhythms(resident: ResidentToday, today: Day): Rhythm[] {
+  const { profile, stage, log } = resident;
   return profile.work
-    .filter((work) => work.stages.includes(stage))
-    .flatMap((work) => {
-      const last = latest(log, [DONE_WITH[work.work], 'taken-in', 'moved'], addDays(today, -1));
-      const dueOn = last ? addDays(last.on, work.everyDays) : today;
-      if (dueOn > today) return [];
-      const job: Job = {
-        kind: work.work,
-        dueOn,
-        cannotWait: daysBetween(dueOn, today) > work.toleranceDays,
-        minutes: work.minutes,
+    .filter((each) => each.stages.includes(stage) && isAsked(each.work, resident, today))
+    .map(({ work, everyDays, toleranceDays, minutes }) => {
+      const last = latest(log, [DONE_WITH[work], 'taken-in', 'moved'], addDays(today, -1));
+      return {
+        ...{ kind: work, everyDays, toleranceDays, minutes },
+        doneWith: [DONE_WITH[work]],
+        dueOn: last ? addDays(last.on, everyDays) : today,
         reason: last
           ? { code: 'since-last', days: daysBetween(last.on, today), on: last.on }
           : { code: 'never', since: today },
-        ...doneToday(log, [DONE_WITH[work.work]], today),
       };
-      return [job];
     });
+}
+
+/** Those that are kept alone are not counted, and weights are for keepers who weigh: one weight is the beginning. */
+function isAsked(work: RegularWork['work'], { form, headCount, log }: ResidentToday, today: Day): boolean {
+  switch (work) {
+    case 'census':
+      return form === 'colony' || (headCount ?? 1) > 1;
+    case 'weigh':
+      return form !== 'group' && latest(log, ['weighed'], today) !== undefined;
+    default:
+      return true;
+  }
 }
 
 function homeWork(resident: ResidentToday, today: Day): Job[] {
@@ -99,6 +119,7 @@ function homeWork(resident: ResidentToday, today: Day): Job[] {
     {
       kind,
       dueOn: today,
+      until: today,
       cannotWait: true,
       minutes: kind === 'rehouse' ? profile.homeWork.moveMinutes : profile.homeWork.soilMinutes,
       reason: { code: 'home-fails', rules: failing.map((check) => check.rule) },

@@ -1,6 +1,6 @@
-import type { Day } from '@/core/measure/day';
+import { addDays, type Day } from '@/core/measure/day';
 import { latest } from './signs';
-import type { Job, LogEntry, LogKind } from './work';
+import type { Job, JobKind, LogEntry, LogKind, Reason } from './work';
 
 /** Looking in takes so long. Chosen here */
 export const LOOK_MINUTES = 2;
@@ -10,4 +10,47 @@ export function doneToday(log: LogEntry[], kinds: LogKind[], today: Day): Pick<J
   const entry = latest(log, kinds, today);
   if (entry?.on !== today) return {};
   return { doneBy: entry.id, ...(entry.alsoBy !== undefined && { alsoBy: entry.alsoBy }) };
+}
+
+/** Work that comes again: when it is due next, how often, and how many days late it may be. */
+export interface Rhythm {
+  kind: JobKind;
+  dueOn: Day;
+  /** From one time to the next; null for what is done once. */
+  everyDays: number | null;
+  toleranceDays: number;
+  minutes: number;
+  reason: Reason;
+  /** The entries that do it. */
+  doneWith: readonly LogKind[];
+}
+
+/** Nothing is harmed when these are late: they are asked for, and do not press. */
+export const NEVER_PRESSES: ReadonlySet<JobKind> = new Set([
+  'weigh',
+  'measure',
+  'census',
+  'refresh',
+  'clean',
+  'battery',
+  'label',
+] as const);
+
+/** The job of a rhythm on a day: nothing before it is due. */
+export function jobOf(rhythm: Rhythm, log: LogEntry[], today: Day): Job[] {
+  const { kind, dueOn, minutes, reason, toleranceDays } = rhythm;
+  if (dueOn > today) return [];
+  const window = waiting(kind, dueOn, toleranceDays, today);
+  return [{ kind, dueOn, ...window, minutes, reason, ...doneToday(log, [...rhythm.doneWith], today) }];
+}
+
+/** Until when a job is borne to wait, and whether that is over. */
+export function waiting(
+  kind: JobKind,
+  dueOn: Day,
+  toleranceDays: number,
+  today: Day,
+): Pick<Job, 'until' | 'cannotWait'> {
+  const until = addDays(dueOn, Math.floor(toleranceDays));
+  return { until, cannotWait: until < today && !NEVER_PRESSES.has(kind) };
 }

@@ -1,6 +1,6 @@
 import { daysBetween, type Day } from '@/core/measure/day';
 import type { RestAct } from '@/core/season/rest';
-import { doneToday, LOOK_MINUTES } from './jobParts';
+import { doneToday, LOOK_MINUTES, waiting } from './jobParts';
 import { latest } from './signs';
 import type { Job, ResidentToday } from './work';
 
@@ -8,7 +8,9 @@ import type { Job, ResidentToday } from './work';
 const CARRY_MINUTES = 5;
 const MINUTES: Partial<Record<RestAct, number>> = { cool: CARRY_MINUTES, warm: CARRY_MINUTES, count: CARRY_MINUTES };
 /** Late by more than so many days a step should not wait another. From memory */
-const TOLERANCE_DAYS = 3;
+export const REST_TOLERANCE_DAYS = 3;
+
+export const restMinutes = (what: RestAct) => MINUTES[what] ?? LOOK_MINUTES;
 
 /** The step of a winter rest that is due; once it is done today, that it was done. */
 export function restJobs({ rest, log }: Pick<ResidentToday, 'rest' | 'log'>, today: Day): Job[] {
@@ -31,8 +33,8 @@ export function restJobs({ rest, log }: Pick<ResidentToday, 'rest' | 'log'>, tod
     {
       kind: 'rest',
       dueOn: step.plannedOn,
-      cannotWait: lateDays > TOLERANCE_DAYS,
-      minutes: MINUTES[step.what] ?? LOOK_MINUTES,
+      ...waiting('rest', step.plannedOn, REST_TOLERANCE_DAYS, today),
+      minutes: restMinutes(step.what),
       reason: { code: 'rest', plannedOn: step.plannedOn, lateDays },
       rest: { restId: id, key: step.key, what: step.what, targetC: step.targetC },
       ...(entry && { doneBy: entry.id }),
@@ -47,6 +49,7 @@ export function restAlarms({ rest, log }: Pick<ResidentToday, 'rest' | 'log'>, t
     {
       kind: 'alarm',
       dueOn: today,
+      until: today,
       cannotWait: true,
       minutes: LOOK_MINUTES,
       reason: { code: 'alarms', alarms: rest.alarms },

@@ -4,7 +4,7 @@ import type { Condition } from '@/core/feeding/prey';
 import type { HomeState } from '@/core/housing/quantities';
 import type { Day } from '@/core/measure/day';
 import type { AnimalMeasures } from '@/core/profiles/animal';
-import type { CareProfile, MoultSign, Schools, Stage } from '@/core/profiles/profile';
+import type { CareProfile, Form, MoultSign, Schools, Stage } from '@/core/profiles/profile';
 import type { Alarm } from '@/core/readings/alarms';
 import type { RestAct } from '@/core/season/rest';
 import type { RestCourse } from '@/core/season/restCourse';
@@ -23,6 +23,14 @@ export type LogKind =
   | 'barrier'
   | 'rubbish'
   | 'rest-step'
+  | 'cleaned'
+  | 'turned'
+  | 'refreshed'
+  | 'weighed'
+  | 'counted'
+  | 'battery'
+  | 'labelled'
+  | 'skipped'
   | 'watered'
   | 'damped'
   | 'misted'
@@ -43,6 +51,10 @@ export interface LogEntry {
   alsoBy?: string | undefined;
   /** Of a winter rest: which step was done. */
   step?: string | undefined;
+  /** A length was taken with it. */
+  hasSize?: boolean | undefined;
+  /** Of a job put off: which, until when, and why. */
+  skip?: { job: JobKind; until: Day; why: SkipReason } | undefined;
   /** What was given, of an offer. */
   dishes?: readonly Dish[] | undefined;
 }
@@ -67,6 +79,11 @@ export interface ResidentToday extends AnimalMeasures {
   meals?: readonly PastMeal[] | undefined;
   hemisphere?: Hemisphere | undefined;
   home: HomeState;
+  form?: Form | undefined;
+  /** The move that is planned for it. */
+  move?: PlannedMove | undefined;
+  /** A probe with a battery hangs in its home. */
+  hasBattery?: boolean | undefined;
   /** At least the latest entry of each kind (and of each kind of sign) before today, and all of today's. */
   log: LogEntry[];
   /** When its soil is to be damped, as it stood this morning; null for kinds whose soil is not kept damp. */
@@ -77,6 +94,18 @@ export interface ResidentToday extends AnimalMeasures {
   rest?: RestUnderWay | undefined;
   /** How likely its moult is by the calendar and its signs, and when; only where signs were seen. */
   moult?: MoultOutlook | undefined;
+}
+
+/** A move that its keepers have settled: on a day, within the days on which it can be made. */
+export interface PlannedMove {
+  /** The entry that planned it. */
+  id: string;
+  toHomeId: string;
+  /** What that home is called on its shelf. */
+  toCode: string;
+  on: Day;
+  from: Day;
+  until: Day;
 }
 
 export interface RestUnderWay {
@@ -95,23 +124,40 @@ export interface MoultOutlook {
   signs: MoultSign[];
 }
 
-export type JobKind =
-  | 'alarm'
-  | 'prey-out'
-  | 'leftovers'
-  | 'search'
-  | 'feed'
-  | 'damp'
-  | 'mist'
-  | 'water'
-  | 'calcium'
-  | 'clutch'
-  | 'barrier'
-  | 'rubbish'
-  | 'rest'
-  | 'soil'
-  | 'mend'
-  | 'rehouse';
+/** Everything that can be due, most pressing first where several are. */
+export const JOB_KINDS = [
+  'alarm',
+  'prey-out',
+  'leftovers',
+  'search',
+  'feed',
+  'damp',
+  'mist',
+  'water',
+  'calcium',
+  'clutch',
+  'barrier',
+  'rubbish',
+  'clean',
+  'turn',
+  'refresh',
+  'weigh',
+  'measure',
+  'census',
+  'check-buried',
+  'battery',
+  'label',
+  'rest',
+  'soil',
+  'mend',
+  'move',
+  'rehouse',
+] as const;
+export type JobKind = (typeof JOB_KINDS)[number];
+
+/** Why a job is put off. */
+export const SKIP_REASONS = ['asleep', 'on-prey', 'no-food', 'no-time', 'looks-fine', 'other'] as const;
+export type SkipReason = (typeof SKIP_REASONS)[number];
 
 export type Reason =
   | { code: 'never'; since: Day }
@@ -122,11 +168,17 @@ export type Reason =
   | { code: 'dry-air'; humidityPct: number; minPct: number; hours: number }
   | { code: 'alarms'; alarms: ProbeAlarm[] }
   | { code: 'rest'; plannedOn: Day; lateDays: number }
-  | { code: 'home-fails'; rules: string[] };
+  | { code: 'home-fails'; rules: string[] }
+  | { code: 'buried'; sign: MoultSign; days: number; since: Day }
+  | { code: 'moved'; on: Day }
+  | { code: 'moulted'; on: Day }
+  | { code: 'move-planned'; on: Day; until: Day };
 
 export interface Job {
   kind: JobKind;
   dueOn: Day;
+  /** The last day that is borne; after it, it cannot wait. */
+  until: Day;
   cannotWait: boolean;
   minutes: number;
   reason: Reason;
@@ -137,6 +189,12 @@ export interface Job {
   water?: { ml: number; where: WateringOutlook['where'] };
   /** The step of its winter rest, and what the place is to have from then on. */
   rest?: { restId: string; key: string; what: RestAct; targetC: number };
+  /** The move that is planned. */
+  move?: PlannedMove;
+  /** On a lighter day of this week, so many days from now, it would do as well. */
+  lighterIn?: number;
+  /** Put off today: by which entry, until when, and why. */
+  skipped?: { entryId: string; until: Day; why: SkipReason };
   /** The entry with which it was done today, and who else had logged it. */
   doneBy?: string;
   alsoBy?: string;

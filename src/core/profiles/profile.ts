@@ -241,7 +241,23 @@ export interface MealPlan extends Ground {
   preyCount: number;
 }
 
-export const REGULAR_WORKS = ['water', 'mist', 'calcium', 'clutch', 'barrier', 'rubbish'] as const;
+/**
+ * What is done again and again: `clean` takes droppings and remains out, `refresh` changes half of the soil at most,
+ * `turn` loosens it, `weigh` and `census` tell how it goes on.
+ */
+export const REGULAR_WORKS = [
+  'water',
+  'mist',
+  'calcium',
+  'clutch',
+  'barrier',
+  'rubbish',
+  'clean',
+  'turn',
+  'refresh',
+  'weigh',
+  'census',
+] as const;
 
 /** A piece of regular work whose interval depends on the stage. */
 export interface RegularWork extends Ground {

@@ -7,7 +7,8 @@ import type { Clock } from '../clock';
 import { Problem } from '../http/problem';
 import type { Database } from '../storage/database';
 import { findProbeOfDigest } from '../storage/probes';
-import { digestOf, takeReadings } from './takeReadings';
+import { digestOf } from '../secrets';
+import { takeReadings } from './takeReadings';
 
 /** Devices publish here what they would post to /api/readings; the password of the connection is their token. */
 export const READINGS_TOPIC = 'burrow/readings';

@@ -1,4 +1,3 @@
-import { createHash, randomBytes } from 'node:crypto';
 import type { z } from 'zod';
 import type { deviceReadings, NewReading } from '@/contract/readings';
 import { markSpikes } from '@/core/readings/marks';
@@ -6,6 +5,7 @@ import { MINUTE_MS, type MarkedReading } from '@/core/readings/reading';
 import type { Clock } from '../clock';
 import { invalid, Problem } from '../http/problem';
 import type { Database, Queries } from '../storage/database';
+import { digestOf } from '../secrets';
 import { probeOfToken, setDevice } from '../storage/probes';
 import { conflicting, insertReadings, lastReadings, markReadings, refreshHours } from '../storage/readings';
 
@@ -13,9 +13,6 @@ import { conflicting, insertReadings, lastReadings, markReadings, refreshHours }
 export const CLOCK_AHEAD_MS = 10 * MINUTE_MS;
 /** Whether a reading is a spike shows only in its neighbours: so many are looked at again when new ones come. */
 const LOOK_BACK = 12;
-
-export const newToken = () => randomBytes(24).toString('base64url');
-export const digestOf = (token: string) => createHash('sha256').update(token).digest('hex');
 
 export type DeviceReadings = z.output<typeof deviceReadings>;
 

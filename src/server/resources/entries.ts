@@ -1,47 +1,23 @@
 import { randomUUID } from 'node:crypto';
-import type { Entry, NewEntry } from '@/contract/entries';
-import { HEAD_KINDS } from '@/core/growth/census';
+import type { Entry } from '@/contract/entries';
 import type { CareBook } from '@/core/profiles/careBook';
 import { Refusal } from '@/core/refusal';
 import { careOf } from '../care';
+import { entryWriter, HEADS, requireEntry } from '../entryWriter';
 import type { Handlers } from '../http/mount';
 import { notFound, Problem } from '../http/problem';
+import { replayed } from '../replay';
 import type { Queries } from '../storage/database';
-import {
-  countStanding,
-  findAnswer,
-  findEntry,
-  holdResident,
-  insertEntry,
-  markUndone,
-  noteAlso,
-  writeEntryPhoto,
-} from '../storage/entries';
-import { findAllEver, findEver, findResident } from '../storage/residents';
+import { countStanding, findEntry, insertEntry, markUndone, writeEntryPhoto } from '../storage/entries';
+import { findEver, findResident } from '../storage/residents';
 import { dayOf, type Deps } from './deps';
 import { requireRoomFor } from './occupancy';
-import { requireAfterArrival, requireCensus, requireSense, type Find } from './sense';
+import { requireAfterArrival, requireCensus } from './sense';
 
-type Names = 'addEntry' | 'addEntries' | 'undoEntry' | 'undoEntries' | 'addResidentPhoto';
+type Names = 'addEntry' | 'addEntries' | 'replayEntries' | 'undoEntry' | 'undoEntries' | 'addResidentPhoto';
 
 export function entryHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
-  const add = async (queries: Queries, care: CareBook, body: NewEntry, find: Find): Promise<Added> => {
-    const id = body.id ?? randomUUID();
-    // A phone that got no answer sends again: the first one counts.
-    const known = await findEntry(queries, id);
-    if (known) return { entry: known };
-    // And of two keepers who answer the same job: the other is told, and so is the first.
-    const before = await answeredBefore(queries, body);
-    if (before) return { entry: before, already: before };
-    const on = dayOf(clock, body.on);
-    const extra = await requireSense(queries, care, body, on, clock.now(), find);
-    const record = recordOf(body);
-    await insertEntry(queries, { ...record, data: { ...record.data, ...extra }, id, on, at: clock.now() });
-    if ('residentId' in body && HEADS.has(body.kind)) {
-      await requireCensus(queries, { id: body.residentId }, clock.today());
-    }
-    return { entry: await requireEntry(queries, id) };
-  };
+  const writer = entryWriter(clock);
 
   const undo = async (queries: Queries, care: CareBook, id: string): Promise<Entry> => {
     const entry = await requireEntry(queries, id);
@@ -57,32 +33,13 @@ export function entryHandlers({ database, clock }: Deps): Pick<Handlers, Names> 
 
   return {
     addEntry: ({ body }) =>
-      database.transaction(async (queries) => add(queries, await careOf(queries), body, (id) => findEver(queries, id))),
+      database.transaction(async (queries) =>
+        writer.add(queries, await careOf(queries), body, (id) => findEver(queries, id)),
+      ),
 
-    addEntries: ({ body }) =>
-      database.transaction(async (queries) => {
-        const care = await careOf(queries);
-        const entries: Entry[] = [];
-        let already: Entry | undefined;
-        const skipped = new Set<string>();
-        // All are looked up at once, and again only those that an entry has changed.
-        const ids = [...new Set(body.entries.flatMap((each) => ('residentId' in each ? each.residentId : [])))];
-        const known = new Map((await findAllEver(queries, ids)).map((each) => [each.id, each]));
-        for (const [index, each] of body.entries.entries()) {
-          // What came of a meal that another keeper had logged is for that keeper to say.
-          if ('answers' in each && skipped.has(each.answers ?? '')) continue;
-          const added = await naming(index, () => add(queries, care, each, async (id) => known.get(id)));
-          if (added.already) {
-            already = added.already;
-            skipped.add(`meal ${each.id}`);
-          }
-          entries.push(added.entry);
-          if (!('residentId' in each) || !CHANGES.has(each.kind)) continue;
-          const after = await findEver(queries, each.residentId);
-          if (after) known.set(after.id, after);
-        }
-        return { entries, ...(already && { already }) };
-      }),
+    addEntries: ({ body }) => database.transaction((queries) => writer.addMany(queries, body.entries)),
+
+    replayEntries: async ({ body }) => ({ results: await replayed(database, clock, writer, body) }),
 
     undoEntry: ({ params }) =>
       database.transaction(async (queries) => ({ entry: await undo(queries, await careOf(queries), params.id) })),
@@ -110,65 +67,6 @@ export function entryHandlers({ database, clock }: Deps): Pick<Handlers, Names> 
         await writeEntryPhoto(queries, id, body.jpegBase64);
         return { entry: await requireEntry(queries, id) };
       }),
-  };
-}
-
-interface Added {
-  entry: Entry;
-  /** Set when it had been answered before, and nothing was written. */
-  already?: Entry;
-}
-
-/** The entry that answered the same job; it is noted there that somebody else logged it too. */
-async function answeredBefore(queries: Queries, body: NewEntry): Promise<Entry | undefined> {
-  if (!('answers' in body) || body.answers === undefined) return undefined;
-  await holdResident(queries, body.residentId);
-  const before = await findAnswer(queries, body.residentId, body.answers);
-  if (before && body.keeper !== undefined && body.keeper !== before.keeper) {
-    await noteAlso(queries, before.id, body.keeper);
-    return requireEntry(queries, before.id);
-  }
-  return before;
-}
-
-const HEADS = new Set<Entry['kind']>(HEAD_KINDS);
-
-/** Entries after which a resident is another one than before. */
-const CHANGES = new Set<Entry['kind']>([...HEADS, 'moved', 'sexed']);
-
-/** Says of which entry of many a refusal speaks. */
-async function naming<Result>(index: number, work: () => Promise<Result>): Promise<Result> {
-  const under = ({ path, message }: { path: string; message: string }) => ({
-    path: `entries.${index}.${path}`,
-    message,
-  });
-  try {
-    return await work();
-  } catch (error) {
-    if (error instanceof Refusal) throw new Refusal(error.fields.map(under));
-    if (error instanceof Problem) throw new Problem(error.code, error.message, error.fields?.map(under));
-    throw error;
-  }
-}
-
-async function requireEntry(queries: Queries, id: string): Promise<Entry> {
-  const entry = await findEntry(queries, id);
-  if (!entry) throw notFound('entry with that id');
-  return entry;
-}
-
-const COMMON = new Set(['id', 'kind', 'on', 'keeper', 'note', 'residentId', 'homeId', 'insist']);
-
-/** Splits an entry into what every kind has and the data of its own kind. */
-function recordOf(body: NewEntry): Omit<Entry, 'id' | 'on' | 'at' | 'undoneAt'> {
-  const own = Object.entries(body).filter(([name, value]) => !COMMON.has(name) && value !== undefined);
-  return {
-    kind: body.kind,
-    residentId: 'residentId' in body ? body.residentId : null,
-    homeId: 'homeId' in body ? body.homeId : null,
-    keeper: body.keeper ?? null,
-    note: body.note ?? null,
-    data: Object.fromEntries(own),
   };
 }
 

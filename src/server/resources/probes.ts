@@ -1,9 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import { HOUR_MS } from '@/core/readings/reading';
-import { newToken, digestOf, takeReadings } from '../devices/takeReadings';
+import { takeReadings } from '../devices/takeReadings';
 import { simulateProbes } from '../devices/simulate';
 import type { Handlers } from '../http/mount';
 import { invalid, notFound, Problem } from '../http/problem';
+import { digestOf, newSecret } from '../secrets';
 import type { Queries } from '../storage/database';
 import { findHome } from '../storage/homes';
 import { deleteProbe, findProbe, insertProbe, listProbes, setToken, updateProbe } from '../storage/probes';
@@ -25,7 +26,7 @@ export function probeHandlers(deps: Deps): Pick<Handlers, Names> {
 
     addProbe: async ({ body }) => {
       const id = body.id ?? randomUUID();
-      const token = body.kind === 'device' ? newToken() : null;
+      const token = body.kind === 'device' ? newSecret() : null;
       await database.transaction(async (queries) => {
         await requirePlace(queries, body.homeId, body.roomId);
         if (await findProbe(queries, id)) throw new Problem('conflict', 'There is a probe with that id already.');
@@ -62,7 +63,7 @@ export function probeHandlers(deps: Deps): Pick<Handlers, Names> {
     renewToken: async ({ params }) => {
       const probe = await requireProbe(database, params.id);
       if (probe.kind !== 'device') throw new Problem('conflict', 'Only a device has a token.');
-      const token = newToken();
+      const token = newSecret();
       await setToken(database, params.id, digestOf(token));
       return { token };
     },

@@ -1,105 +1,41 @@
-import type { Entry } from '@/contract/entries';
-import type { Home, Resident } from '@/contract/records';
-import { dampedFor } from '@/core/climate/homeAir';
-import { addDays } from '@/core/measure/day';
+import { planHouse } from '@/core/plan/levelling';
 import { dueWork } from '@/core/plan/due';
-import type { ResidentToday } from '@/core/plan/work';
-import type { CareBook } from '@/core/profiles/careBook';
-import { DAY_MS } from '@/core/readings/reading';
-import { careOf, materialTable } from '../care';
-import { ALARM_DAYS, homeAlarms, weighingsOf } from '../homeReadings';
-import { groupBy } from '../groupBy';
-import { growthFactsOf } from '../growthFacts';
-import { roomsOf, wateringFor } from '../house';
 import type { Handlers } from '../http/mount';
-import { shelfOf } from '../larder';
-import { logsOf } from '../logs';
-import { moultOutlook } from '../offers';
-import type { Queries } from '../storage/database';
-import { entriesForRound } from '../storage/entries';
-import { listHomes } from '../storage/homes';
-import { listProbes } from '../storage/probes';
-import { readingsOfHomes } from '../storage/readings';
-import { listResidents } from '../storage/residents';
-import { roomOfShelf } from '../storage/rooms';
-import { restsUnderWay } from '../rests';
-import { residentOn, tableOf } from '../today';
-import { waterFacts } from '../waterFacts';
+import { houseToday, type HouseToday } from '../houseToday';
 import type { Deps } from './deps';
+
+/** The work is levelled over a week. */
+const LEVELLED_DAYS = 7;
 
 export function roundHandlers({ database, clock }: Deps): Pick<Handlers, 'round'> {
   return {
     round: async ({ query }) => {
       const on = query.on ?? clock.today();
-      const [care, residents, homes, entries] = [
-        await careOf(database),
-        await listResidents(database),
-        await listHomes(database),
-        await entriesForRound(database, on),
-      ];
-      const waters = await waterOfHomes(database, { care, residents, homes, entries, on, now: clock.now() });
-      const homeById = new Map(homes.map((home) => [home.id, home]));
-      const table = await tableOf(database, residents, on, await shelfOf(database, on));
-      const facts = await growthFactsOf(database, residents, on, clock.now());
-      const logs = logsOf(entries);
-      const rests = await restsUnderWay(database, residents, on, clock.now());
-      const stops = residents
-        .filter((resident) => resident.takenInOn <= on)
-        .flatMap((resident) => {
-          const home = homeById.get(resident.homeId);
-          if (!home) return [];
-          const log = logs.get(resident.id) ?? [];
-          const moult = moultOutlook(care, facts, resident, home, log, on);
-          const water = waters.get(resident.id);
-          const work = dueWork(
-            { ...residentOn(care, resident, log, on, table), home, ...water, moult, rest: rests.get(resident.id) },
-            on,
-          );
-          if (work.jobs.length === 0 && !work.leaveAlone) return [];
-          return [{ residentId: resident.id, homeId: home.id, shelfId: home.shelfId, ...work }];
-        });
+      const house = await houseToday(database, on, clock.now());
+      const lighter = lighterDays(house);
+      const stops = house.lodgers.flatMap(({ resident, home, today }) => {
+        const { jobs, leaveAlone } = dueWork(today, on);
+        if (jobs.length === 0 && !leaveAlone) return [];
+        const at = { residentId: resident.id, homeId: home.id, shelfId: home.shelfId };
+        return [{ ...at, jobs: jobs.map((job) => ({ ...job, ...lighter(resident.id, job.kind) })), leaveAlone }];
+      });
       return { on, stops };
     },
   };
 }
 
-interface Scene {
-  care: CareBook;
-  residents: Resident[];
-  homes: Home[];
-  entries: Entry[];
-  on: string;
-  now: string;
-}
-
-/** For the one that each home is damped for: when that is due, and what its probes say is wrong. */
-async function waterOfHomes(queries: Queries, scene: Scene) {
-  const { care, residents, homes, entries, on, now } = scene;
-  const [rooms, roomByShelf, materials] = [
-    await roomsOf(queries, now),
-    await roomOfShelf(queries),
-    await materialTable(queries),
-  ];
-  const probes = await listProbes(queries);
-  const readings = await readingsOfHomes(queries, new Date(Date.parse(now) - ALARM_DAYS * DAY_MS).toISOString());
-  const tenantsOf = groupBy(residents, (resident) => resident.homeId);
-  const entriesOf = groupBy(entries, (entry) => entry.residentId ?? '');
-  const probesOf = groupBy(probes, (probe) => probe.homeId ?? '');
-  const water = new Map<string, Pick<ResidentToday, 'watering' | 'alarms'>>();
-  for (const home of homes) {
-    const tenants = tenantsOf.get(home.id) ?? [];
-    const tenant = dampedFor(care, tenants);
-    const room = rooms.find((each) => each.id === roomByShelf.get(home.shelfId));
-    if (!tenant || !room) continue;
-    const profile = care.of(tenant);
-    const inHome = probesOf.get(home.id) ?? [];
-    const alarms = homeAlarms(inHome, readings, profile.climate, Date.parse(now));
-    const log = tenants.flatMap((each) => entriesOf.get(each.id) ?? []);
-    const facts = waterFacts(log, weighingsOf(inHome, readings), on, addDays(on, -1));
-    water.set(tenant.id, {
-      watering: wateringFor(profile, tenant, home, room, materials, facts, on, alarms),
-      alarms,
-    });
-  }
-  return water;
+/**
+ * For each job the day of this week on which it would better be done, where that is not today. As it stood in the
+ * morning: what is ticked on the walk puts nothing else off.
+ */
+function lighterDays({ on, lodgers }: HouseToday) {
+  const morning = lodgers.map(({ resident, today }) => ({
+    id: resident.id,
+    today: { ...today, log: today.log.filter((entry) => entry.on < on) },
+  }));
+  const plan = planHouse(morning, on, LEVELLED_DAYS);
+  return (residentId: string, kind: string): { lighterIn?: number } => {
+    const job = plan.jobs.get(residentId)?.find((each) => each.kind === kind && each.due <= 0);
+    return job && job.on > 0 ? { lighterIn: job.on } : {};
+  };
 }

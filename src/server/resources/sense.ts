@@ -16,6 +16,7 @@ import { findHome } from '../storage/homes';
 import { findEver } from '../storage/residents';
 import { populationOf } from '../kinds';
 import { requireBroodOf, requireClutch, requireLaid, requirePair, requireSurplus } from './senseOfBroods';
+import { requireMove, requireSkip } from './senseOfPlans';
 import { requireRest, requireRestOn } from './senseOfRests';
 import { nameOf, requireDepthFits, requireRoomFor } from './occupancy';
 
@@ -75,6 +76,10 @@ export async function requireSense(
       return requireClutch(body);
     case 'paired':
       return requirePair(resident, body, (id) => findEver(queries, id));
+    case 'skipped':
+      return requireSkip(body, on);
+    case 'move-planned':
+      return requireMove(queries, resident, body, on);
     case 'rest-planned':
       return requireRest(queries, resident, body, on, now);
     case 'rest-step':

@@ -156,9 +156,13 @@ export async function entriesOfKinds(
   return rows.map(fromRow);
 }
 
+/** Of one kind, these are asked for apart: each sign, each job put off, weights, counts and lengths. */
+const APART = `e.data ->> 'sign', e.data ->> 'job', e.data ? 'massG', e.data ?| ARRAY['headCount', 'instars', 'stages'],
+  e.data ?| ARRAY['legSpanMm', 'bodyLengthMm', 'carapaceWidthMm']`;
+
 /**
  * What the round of `day` needs of the log: of every resident the latest entry of each kind (of signs: each kind of
- * sign) before that day, and all of that day.
+ * sign, of jobs put off: each job) before that day, and all of that day.
  */
 export async function entriesForRound(
   queries: Queries,
@@ -167,10 +171,10 @@ export async function entriesForRound(
 ): Promise<Entry[]> {
   const rows = await queries.query<EntryRow>(
     `SELECT * FROM (
-       SELECT DISTINCT ON (e.resident_id, e.kind, e.data ->> 'sign') ${COLUMNS} FROM entry e
+       SELECT DISTINCT ON (e.resident_id, e.kind, ${APART}) ${COLUMNS} FROM entry e
        WHERE e.undone_at IS NULL AND e.resident_id IS NOT NULL AND e.on_day < $1
          AND ($2::uuid IS NULL OR e.resident_id = $2)
-       ORDER BY e.resident_id, e.kind, e.data ->> 'sign', e.on_day DESC, e.at DESC, e.seq DESC) past
+       ORDER BY e.resident_id, e.kind, ${APART}, e.on_day DESC, e.at DESC, e.seq DESC) past
      UNION ALL
      SELECT ${COLUMNS} FROM entry e WHERE e.undone_at IS NULL AND e.resident_id IS NOT NULL AND e.on_day = $1
        AND ($2::uuid IS NULL OR e.resident_id = $2)`,

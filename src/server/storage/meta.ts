@@ -33,6 +33,8 @@ export async function fingerprint(queries: Queries): Promise<string> {
        (SELECT string_agg(p.home_id || ':' || p.version, ',' ORDER BY p.home_id) FROM home_photo p), '/',
        (SELECT string_agg(o::text, ',' ORDER BY o.id) FROM own_profile o), '/',
        (SELECT string_agg(o::text, ',' ORDER BY o.id) FROM own_material o), '/',
+       (SELECT string_agg(k::text, ',' ORDER BY k.id) FROM keeper k), '/',
+       (SELECT count(*) FROM keeper_busy), '/', (SELECT string_agg(a::text, ',' ORDER BY a.id) FROM absence a), '/',
        (SELECT string_agg(p.id || p.name || p.kind || p.fault, ',' ORDER BY p.id) FROM probe p), '/',
        (SELECT count(*) FROM reading r JOIN probe p ON p.id = r.probe_id WHERE p.kind <> 'simulated')))  AS print`,
   );
@@ -42,6 +44,6 @@ export async function fingerprint(queries: Queries): Promise<string> {
 /** Empties every table of records; the migrations stay. */
 export async function eraseRecords(queries: Queries): Promise<void> {
   await queries.query(
-    'TRUNCATE school_choice, forbidden_food, stock_entry, feeder_culture, price_list, reading_staged, reading_import, reading_hour, reading, probe, meta, entry_photo, entry, resident, home_photo, home, shelf, room, own_profile, own_material',
+    'TRUNCATE absence, keeper_busy, keeper, school_choice, forbidden_food, stock_entry, feeder_culture, price_list, reading_staged, reading_import, reading_hour, reading, probe, meta, entry_photo, entry, resident, home_photo, home, shelf, room, own_profile, own_material',
   );
 }

@@ -24,6 +24,8 @@ export function NavBar() {
   const isWide = useIsWide();
   const styles = useStyles({ isWide });
   const here = usePathname();
+  // Whoever looks in sees the sheet, and nothing else of the house.
+  if (here.startsWith('/sitter/')) return null;
   return (
     <View role="navigation" aria-label="Places" style={styles.bar}>
       {PLACES.map(({ path, title, icon }) => {

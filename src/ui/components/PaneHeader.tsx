@@ -20,6 +20,7 @@ export function PaneHeader({
     | '/store'
     | '/store?part=boxes'
     | '/settings'
+    | `/seasons${string}`
     | '/profiles'
     | `/homes/${string}`
     | `/residents/${string}`;

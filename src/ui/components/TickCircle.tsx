@@ -1,5 +1,5 @@
 import { circle, stroke } from '../theme/tokens';
-import { Icon } from './Icon';
+import { Icon, type IconName } from './Icon';
 import { Tappable } from './Tappable';
 import { makeStyles } from './useStyles';
 
@@ -8,11 +8,13 @@ interface Props {
   label: string;
   done: boolean;
   pressing?: boolean;
+  /** What stands in the circle while it is not done. */
+  mark?: IconName;
   onPress: () => void;
 }
 
 /** One tap: done. Another: taken back. Big enough for a wet thumb. */
-export function TickCircle({ label, done, pressing = false, onPress }: Props) {
+export function TickCircle({ label, done, pressing = false, mark, onPress }: Props) {
   const styles = useStyles({ done, pressing });
   return (
     <Tappable
@@ -23,7 +25,7 @@ export function TickCircle({ label, done, pressing = false, onPress }: Props) {
       hitSlop={6}
       style={({ pressed }) => [styles.circle, pressed && styles.pressed]}
     >
-      {done ? <Icon name="Check" size={26} color={styles.tick.color} /> : null}
+      {done ? <Icon name="Check" size={26} color={styles.tick.color} /> : mark ? <Icon name={mark} size={26} /> : null}
     </Tappable>
   );
 }

@@ -1,4 +1,5 @@
-import { useState } from 'react';
+import { useLocalSearchParams } from 'expo-router';
+import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { call } from '@/client/api';
 import { problemOf, useHouse } from '@/client/house';
@@ -22,7 +23,7 @@ import { LeavingForm } from './LeavingForm';
 import { useQuiet } from './QuietPanel';
 import { SexForm } from './SexForm';
 import { SizeForm } from './SizeForm';
-import { WRITE_DOWN_ID } from './writeDown';
+import { goToWriteDown, WRITE_DOWN_ID } from './writeDown';
 
 const TITLES = {
   sign: 'A sign',
@@ -54,7 +55,13 @@ const DISTURBS = new Set<What>(['measured', 'sexed', 'photo', 'part', 'join']);
 
 /** What the round does not ask for. */
 export function NoteDown({ resident }: { resident: Resident }) {
-  const [what, setWhat] = useState<What>();
+  const { write } = useLocalSearchParams<{ write?: string }>();
+  const asked = OF_FORM[resident.form].find((each) => each === write);
+  const [what, setWhat] = useState<What | undefined>(asked);
+  // The walk sends here for what takes a number.
+  useEffect(() => {
+    if (asked) goToWriteDown();
+  }, [asked]);
   // While it was being saved another form may have been opened: that one stays.
   const done = () => setWhat((now) => (now === what ? undefined : now));
   const form = { resident, onDone: done };

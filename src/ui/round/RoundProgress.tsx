@@ -1,16 +1,18 @@
 import { View } from 'react-native';
 import type { Job } from '@/core/plan/work';
+import type { Section } from './sections';
 import { makeStyles } from '../components/useStyles';
 import { Soft } from '../components/Words';
 import { space } from '../theme/tokens';
 
 /** How far the walk is: as layers of soil, what is done, what is to do, and what cannot wait. */
-export function RoundProgress({ jobs }: { jobs: Job[] }) {
+export function RoundProgress({ sections }: { sections: readonly Section[] }) {
   const styles = useStyles();
-  const open = jobs.filter((job) => job.doneBy === undefined);
+  const later = jobsOf(sections.filter(({ key }) => key === 'later')).filter((job) => !isSettled(job));
+  const jobs = jobsOf(sections.filter(({ key }) => key !== 'later'));
+  const open = jobs.filter((job) => !isSettled(job));
   const urgent = open.filter((job) => job.cannotWait).length;
   const done = jobs.length - open.length;
-  const minutes = Math.round(open.reduce((sum, job) => sum + job.minutes, 0));
   if (jobs.length === 0) return null;
   return (
     <View style={styles.all}>
@@ -27,14 +29,22 @@ export function RoundProgress({ jobs }: { jobs: Job[] }) {
         <View style={{ flex: open.length - urgent }} />
       </View>
       <View style={styles.words}>
-        <Soft>{`${done} of ${jobs.length} done, ${minutes} min left`}</Soft>
+        <Soft>{`${done} of ${jobs.length} done, ${minutesOf(open)} min left`}</Soft>
         <Soft style={urgent > 0 ? styles.loud : undefined}>
           {urgent > 0 ? `${urgent} cannot wait` : 'all can wait'}
         </Soft>
       </View>
+      {later.length > 0 ? (
+        <Soft>{`${later.length} more can wait for a lighter day, ${minutesOf(later)} min`}</Soft>
+      ) : null}
     </View>
   );
 }
+
+const jobsOf = (sections: readonly Section[]): Job[] =>
+  sections.flatMap(({ stops }) => stops.flatMap((stop) => stop.jobs));
+const isSettled = (job: Job) => job.doneBy !== undefined || job.skipped !== undefined;
+const minutesOf = (jobs: readonly Job[]) => Math.round(jobs.reduce((sum, job) => sum + job.minutes, 0));
 
 const useStyles = makeStyles((theme) => ({
   all: { gap: space.s, marginTop: space.s },

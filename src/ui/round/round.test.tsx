@@ -2,6 +2,7 @@ import { act, fireEvent, screen } from '@testing-library/react';
 import { CallFailed } from '@/client/api';
 import { useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
+import { useQueue } from '@/client/queue';
 import type { Home, Resident } from '@/contract/records';
 import type { Stop } from '@/contract/round';
 import { shippedFeeders, shippedFoods } from '@/contract/shipped';
@@ -26,7 +27,7 @@ const stop: Stop = {
   ...{ residentId: 'r', homeId: 'h', shelfId: 's', leaveAlone: null },
   jobs: [
     {
-      ...{ kind: 'feed', dueOn: '2026-03-13', cannotWait: false, minutes: 2 },
+      ...{ kind: 'feed', dueOn: '2026-03-13', until: '2026-03-16', cannotWait: false, minutes: 2 },
       reason: { code: 'since-last', days: 14, on: '2026-02-28' },
       meal: { eats: 'prey', dishes: [prey], maxLengthMm: 22.3, cautions: [] },
     },
@@ -55,7 +56,8 @@ beforeEach(() => {
     ...{ feeders: [...shippedFeeders], foods: [...shippedFoods], round: { on: TODAY, stops: [stop] } },
     load: async () => undefined,
   });
-  useLog.setState({ notice: null, unsent: [], sending: [] });
+  useLog.setState({ notice: null, sending: [] });
+  useQueue.setState({ acts: [], conflicts: [], isSending: false });
   renderThemed(<Walk />);
 });
 
@@ -75,7 +77,7 @@ describe('prey at the box', () => {
   it('left in is the offer alone, refused is both', async () => {
     mockCall.mockResolvedValue({ entries: [] });
     await tap('B3: left in');
-    await act(async () => useHouse.getState().markJob('r', 'feed', undefined));
+    await act(async () => useHouse.getState().markJob('r', 'feed', {}));
     await tap('B3: refused');
     expect(sent().map((entries) => entries.map((each: { kind: string }) => each.kind))).toEqual([
       ['offered'],
@@ -83,16 +85,32 @@ describe('prey at the box', () => {
     ]);
   });
 
-  it('is kept, said not to be saved, and sent again as it was when the server was away', async () => {
+  it('is kept while the server is away, and sent as it was, once, when it is back', async () => {
     mockCall.mockRejectedValueOnce(new CallFailed('The server does not answer.', [], true));
     await tap('B3: taken');
-    expect(screen.getByText('Not saved yet. Tap to try again.')).toBeTruthy();
-    mockCall.mockResolvedValueOnce({ entries: [] });
-    await tap('Try again');
-    expect(screen.queryByText('Not saved yet. Tap to try again.')).toBeNull();
-    expect(screen.queryByText('saving…')).toBeNull();
-    const [first, second] = sent();
-    expect(second).toEqual(first);
+    expect(screen.getByText('Kept on this phone, not sent yet.')).toBeTruthy();
+    const [first] = sent();
+    mockCall.mockImplementation(async (_name, { body }) => ({
+      results: body.acts.map(({ id }: { id: string }) => ({ id, outcome: 'written' })),
+    }));
+    await act(async () => void (await useQueue.getState().send()));
+    await act(async () => void (await useQueue.getState().send()));
+    expect(screen.queryByText('Kept on this phone, not sent yet.')).toBeNull();
+    const replayed = mockCall.mock.calls.filter(([name]) => name === 'replayEntries').map(([, { body }]) => body.acts);
+    expect(replayed).toEqual([[expect.objectContaining({ entries: first, heardOn: TODAY })]]);
+  });
+
+  it('that was kept and is refused later is told, with what the server said', async () => {
+    mockCall.mockRejectedValueOnce(new CallFailed('The server does not answer.', [], true));
+    await tap('B3: taken');
+    const [kept] = useQueue.getState().acts;
+    const results = [{ id: kept?.id, outcome: 'refused', message: 'It has left.' }];
+    mockCall.mockResolvedValueOnce({ results });
+    await act(async () => void (await useQueue.getState().send()));
+    expect(useQueue.getState()).toMatchObject({
+      acts: [],
+      conflicts: [{ text: 'B3: taken.', message: 'It has left.' }],
+    });
   });
 
   it('is open again when the server refuses it, with the reason', async () => {

@@ -1,3 +1,4 @@
+import { useMemo } from 'react';
 import { View } from 'react-native';
 import { useHouse } from '@/client/house';
 import { usePreferences } from '@/client/preferences';
@@ -10,8 +11,12 @@ import { Body, Soft, Title } from '../components/Words';
 import { Tappable } from '../components/Tappable';
 import { makeStyles } from '../components/useStyles';
 import { LeaveAloneList } from '../round/LeaveAloneList';
+import { KeptOnPhone } from '../round/KeptOnPhone';
+import { RoundFilter, useWalkedShelves } from '../round/RoundFilter';
 import { RoundProgress } from '../round/RoundProgress';
+import { sectionsOf } from '../round/sections';
 import { StopRows } from '../round/StopRows';
+import { useRoundKeys } from '../round/useRoundKeys';
 import { space, target } from '../theme/tokens';
 import { weekday } from '../words/days';
 
@@ -21,11 +26,12 @@ export function RoundScreen({ chosenHomeId }: { chosenHomeId?: string | undefine
   const { shelves, round, homes } = useHouse();
   const { look, set } = usePreferences();
   const loading = useLoadState();
+  const walked = useWalkedShelves(shelves);
+  useRoundKeys();
+  const sections = useMemo(() => (round ? sectionsOf(round.stops, walked) : []), [round, walked]);
   if (loading || !round) return <Screen>{loading}</Screen>;
-  const busy = round.stops.filter((stop) => stop.jobs.length > 0);
-  const perShelf = shelves
-    .map((shelf) => ({ shelf, stops: busy.filter((stop) => stop.shelfId === shelf.id) }))
-    .filter(({ stops }) => stops.length > 0);
+  const places = new Set(walked.map(({ id }) => id));
+  const stops = round.stops.filter((stop) => places.has(stop.shelfId));
   const isNight = look === 'night';
   return (
     <Screen>
@@ -41,19 +47,21 @@ export function RoundScreen({ chosenHomeId }: { chosenHomeId?: string | undefine
           <Icon name={isNight ? 'Sun' : 'Moon'} />
         </Tappable>
       </View>
-      <RoundProgress jobs={busy.flatMap((stop) => stop.jobs)} />
+      <RoundFilter shelves={shelves} />
+      <RoundProgress sections={sections} />
+      <KeptOnPhone />
       {homes.length === 0 ? <Body>No boxes yet. Add your tubs under Homes, then take an animal in.</Body> : null}
-      {homes.length > 0 && perShelf.length === 0 ? <Body>Nothing is due today.</Body> : null}
-      {perShelf.map(({ shelf, stops }) => (
-        <View key={shelf.id}>
-          <ShelfHeading name={shelf.name} note={stopsWords(stops)} />
-          {stops.map((stop) => (
+      {homes.length > 0 && sections.length === 0 ? <Body>Nothing is due here today.</Body> : null}
+      {sections.map(({ key, name, stops: at }) => (
+        <View key={key}>
+          <ShelfHeading name={name} note={stopsWords(at)} />
+          {at.map((stop) => (
             <StopRows key={stop.residentId} stop={stop} today={round.on} isChosen={stop.homeId === chosenHomeId} />
           ))}
         </View>
       ))}
-      <LeaveAloneList stops={round.stops.filter((stop) => stop.leaveAlone)} today={round.on} />
-      <Soft style={styles.foot}>Nothing else is due today.</Soft>
+      <LeaveAloneList stops={stops.filter((stop) => stop.leaveAlone)} today={round.on} />
+      <Soft style={styles.foot}>Nothing else is due today. Tap what is to be done to put it off.</Soft>
     </Screen>
   );
 }

@@ -57,6 +57,10 @@ export function SettingsScreen() {
           onChange={(half) => void standIn(half)}
         />
         <Soft>For all its keepers: the change of leaves and the winter rest follow its seasons.</Soft>
+        <ListRow label="Keepers" onPress={() => router.push('/keepers')}>
+          <Strong>Keepers</Strong>
+          <Soft>Who walks which rooms and when, calendars, days without time.</Soft>
+        </ListRow>
         <ListRow label="Care profiles" onPress={() => router.push('/profiles')}>
           <Strong>Care profiles</Strong>
           <Soft>The rules of every kind, and your own; import and save as files.</Soft>

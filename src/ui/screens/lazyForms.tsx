@@ -7,6 +7,11 @@ export const BoxesScreen = lazy(async () => ({ default: (await load()).BoxesScre
 export const BuildScreen = lazy(async () => ({ default: (await load()).BuildScreen }));
 export const CompareScreen = lazy(async () => ({ default: (await load()).CompareScreen }));
 export const FeedingScreen = lazy(async () => ({ default: (await load()).FeedingScreen }));
+export const HomeScreen = lazy(async () => ({ default: (await load()).HomeScreen }));
+export const AwayScreen = lazy(async () => ({ default: (await load()).AwayScreen }));
+export const KeepersScreen = lazy(async () => ({ default: (await load()).KeepersScreen }));
+export const MoveScreen = lazy(async () => ({ default: (await load()).MoveScreen }));
+export const SitterScreen = lazy(async () => ({ default: (await load()).SitterScreen }));
 export const ItemScreen = lazy(async () => ({ default: (await load()).ItemScreen }));
 export const OrdersScreen = lazy(async () => ({ default: (await load()).OrdersScreen }));
 export const EditHomeScreen = lazy(async () => ({ default: (await load()).EditHomeScreen }));

@@ -29,3 +29,7 @@ export function timeWords(instant: string): string {
 export function daysWords(days: number): string {
   return days === 1 ? '1 day' : `${days} days`;
 }
+
+/** A day of a month: "23 November". */
+export const dateWords = (day: Day): string =>
+  parseISO(day).toLocaleDateString('en-GB', { day: 'numeric', month: 'long' });

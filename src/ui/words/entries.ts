@@ -5,6 +5,8 @@ import { countedWords, stageWords } from './colony';
 import { restStepWords } from './rest';
 import { dishWords, type Names } from './food';
 import { FEEL_WORDS } from './home';
+import type { SkipReason } from '@/core/plan/work';
+import { SKIP_WORDS } from './doing';
 import { signWords, waterWords } from './jobs';
 import { capital } from './text';
 import type { LengthWords } from './useLength';
@@ -106,6 +108,22 @@ export function entryWords(entry: Entry, length: LengthWords, names: Names): str
       return 'Lime looked at';
     case 'clutch':
       return clutchWords(entry.data);
+    case 'cleaned':
+      return 'Droppings and remains taken out';
+    case 'turned':
+      return 'Soil turned';
+    case 'refreshed':
+      return 'Half of the soil refreshed';
+    case 'battery':
+      return 'Battery of the probe changed';
+    case 'labelled':
+      return 'Label put right';
+    case 'skipped':
+      return `Put off to ${String(entry.data.until)}: ${SKIP_WORDS[entry.data.why as SkipReason].toLowerCase()}`;
+    case 'move-planned':
+      return `Move planned for ${String(entry.data.moveOn)}`;
+    case 'move-dropped':
+      return 'Planned move given up';
     case 'barrier':
       return 'Barrier renewed';
     case 'rubbish':

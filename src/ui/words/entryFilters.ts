@@ -21,13 +21,29 @@ export const ENTRY_FILTERS = [
     ],
   },
   { value: 'food', title: 'Food', kinds: ['offered', 'eaten', 'refused', 'searched', 'calcium'] },
-  { value: 'water', title: 'Water', kinds: ['watered', 'damped', 'misted', 'felt', 'soil-set'] },
+  { value: 'water', title: 'Water', kinds: ['watered', 'damped', 'misted', 'felt', 'soil-set', 'turned', 'refreshed'] },
   {
     value: 'moves',
     title: 'Moves',
-    kinds: ['taken-in', 'moved', 'hatched', 'died', 'passed-on', 'parted', 'joined', 'joined-into'],
+    kinds: [
+      'taken-in',
+      'moved',
+      'move-planned',
+      'move-dropped',
+      'labelled',
+      'hatched',
+      'died',
+      'passed-on',
+      'parted',
+      'joined',
+      'joined-into',
+    ],
   },
   { value: 'rest', title: 'Rest', kinds: ['rest-planned', 'rest-step', 'rest-ended'] },
-  { value: 'notes', title: 'Notes', kinds: ['noted', 'photo', 'looked', 'barrier', 'rubbish'] },
+  {
+    value: 'notes',
+    title: 'Notes',
+    kinds: ['noted', 'photo', 'looked', 'barrier', 'rubbish', 'cleaned', 'battery', 'skipped'],
+  },
 ] as const satisfies readonly { value: string; title: string; kinds: readonly Entry['kind'][] }[];
 export type EntryFilter = (typeof ENTRY_FILTERS)[number]['value'];

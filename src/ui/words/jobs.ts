@@ -22,6 +22,28 @@ export function jobTitle(job: Job, length: LengthWords, names: Names, temperatur
       return 'Renew the barrier on the rim';
     case 'rubbish':
       return 'Take the rubbish heap out';
+    case 'clean':
+      return 'Take droppings and remains out';
+    case 'turn':
+      return 'Turn the soil';
+    case 'refresh':
+      return 'Refresh half of the soil, keep the other';
+    case 'weigh':
+      return 'Weigh it';
+    case 'measure':
+      return 'Measure it after its moult';
+    case 'census':
+      return 'Count them';
+    case 'check-buried':
+      return job.reason.code === 'buried' && job.reason.sign === 'sealed'
+        ? 'Look whether it is alive: do not wake it'
+        : 'Look for it: brush soil aside only, do not dig';
+    case 'battery':
+      return 'Change the battery of the probe';
+    case 'label':
+      return 'Put the label right';
+    case 'move':
+      return `Move to ${job.move?.toCode ?? 'its new box'}`;
     case 'rest':
       return job.rest ? restTitle(job.rest, temperature) : 'Winter rest';
     case 'prey-out':
@@ -31,7 +53,7 @@ export function jobTitle(job: Job, length: LengthWords, names: Names, temperatur
         ? 'Look what is left of the food, take it out'
         : 'Look for the prey, take out what is left';
     case 'water':
-      return 'Rinse and fill the dish';
+      return 'Rinse and fill the dish, or change its cotton';
     case 'damp':
       return dampTitle(job.water);
     case 'mist':
@@ -131,6 +153,14 @@ export function jobReason(job: Job, today: string, fit: FitAnswer | undefined, t
       return reason.lateDays > 0
         ? `winter rest, ${daysWords(reason.lateDays)} late: the steps after it have moved`
         : 'winter rest';
+    case 'buried':
+      return `${signWords(reason.sign)} since ${dayWords(reason.since, today)}, ${daysWords(reason.days)}`;
+    case 'moved':
+      return `moved ${dayWords(reason.on, today)}`;
+    case 'moulted':
+      return `moulted ${dayWords(reason.on, today)}, not measured since`;
+    case 'move-planned':
+      return `planned for ${dayWords(reason.on, today)}; its window is open until ${dayWords(reason.until, today)}`;
     case 'home-fails':
       return reason.rules
         .map((rule) => fit?.checks.find((check) => check.rule === rule)?.title ?? rule)

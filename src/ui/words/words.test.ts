@@ -93,6 +93,7 @@ describe('jobs', () => {
   const job = (change: Partial<Job>): Job => ({
     kind: 'feed',
     dueOn: '2026-03-14',
+    until: '2026-03-15',
     cannotWait: false,
     minutes: 2,
     reason: { code: 'since-last', days: 14, on: '2026-02-28' },

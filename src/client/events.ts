@@ -1,0 +1,43 @@
+import { create } from 'zustand';
+import { PAGE } from './api';
+import { useHouse } from './house';
+import { useQueue } from './queue';
+
+/** Several things written at one moment are fetched once. ms */
+const TOGETHER_MS = 150;
+
+/** Whether the server is there, as far as this page can tell. */
+export const useLine = create<{ isAway: boolean }>()(() => ({ isAway: false }));
+
+/**
+ * Listens to what other pages write, and fetches the house when they do; sends what was kept when the server is back.
+ * Answers how to stop.
+ */
+export function listen(): () => void {
+  if (typeof EventSource === 'undefined') return () => undefined;
+  const source = new EventSource('/api/events');
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  const refresh = () => {
+    clearTimeout(timer);
+    timer = setTimeout(() => void useHouse.getState().load(), TOGETHER_MS);
+  };
+  source.addEventListener('open', () => {
+    const wasAway = useLine.getState().isAway;
+    useLine.setState({ isAway: false });
+    void deliver().then((hasArrived) => (wasAway || hasArrived) && refresh());
+  });
+  source.addEventListener('error', () => useLine.setState({ isAway: true }));
+  source.addEventListener('written', ({ data }: MessageEvent<string>) => {
+    const { by } = JSON.parse(data) as { by: string };
+    if (by !== PAGE) refresh();
+  });
+  return () => {
+    clearTimeout(timer);
+    source.close();
+  };
+}
+
+/** Sends what this phone has kept. Answers whether anything arrived. */
+export async function deliver(): Promise<boolean> {
+  return useQueue.getState().acts.length > 0 && useQueue.getState().send();
+}

@@ -1,0 +1,126 @@
+import { create } from 'zustand';
+import { persist } from 'zustand/middleware';
+import type { z } from 'zod';
+import type { newEntry } from '@/contract/entries';
+import type { ReplayResult } from '@/contract/replay';
+import type { JobKind, SkipReason } from '@/core/plan/work';
+import { call, CallFailed } from './api';
+
+export type NewEntry = z.input<typeof newEntry>;
+export type NamedEntry = NewEntry & { id: string };
+
+/** One answer to a job of the round that has not reached the server. */
+export interface Act {
+  id: string;
+  residentId: string;
+  kind: JobKind;
+  entries: NamedEntry[];
+  /** What was done, in words. */
+  text: string;
+  /** By the clock of this phone; and the day that the server had last told it. */
+  madeAt: string;
+  heardOn: string;
+  /** It was put off, not done. */
+  skip?: { until: string; why: SkipReason } | undefined;
+}
+
+/** An act of this phone that the server would not take over, or that somebody else had done before. */
+export interface Conflict {
+  id: string;
+  text: string;
+  message: string;
+}
+
+interface Queue {
+  acts: Act[];
+  conflicts: Conflict[];
+  isSending: boolean;
+  add: (act: Act) => void;
+  /** Takes an act back that was not sent. False where it is not here. */
+  drop: (entryId: string) => boolean;
+  /** Sends what is kept, in order. Answers whether anything has arrived. */
+  send: () => Promise<boolean>;
+  forget: (id: string) => void;
+}
+
+const MOST_AT_A_TIME = 200;
+
+/** What is done on the walk while the server is away: kept in the browser, sent in the order in which it was done. */
+export const useQueue = create<Queue>()(
+  persist(
+    (set, get) => ({
+      acts: [],
+      conflicts: [],
+      isSending: false,
+      add: (act) => set({ acts: [...get().acts, act] }),
+      drop: (entryId) => {
+        const { acts } = get();
+        const left = acts.filter(({ entries }) => entries.every(({ id }) => id !== entryId));
+        if (left.length < acts.length) set({ acts: left });
+        return left.length < acts.length;
+      },
+      send: async () => {
+        if (get().isSending) return false;
+        set({ isSending: true });
+        let size = MOST_AT_A_TIME;
+        let hasArrived = false;
+        try {
+          for (let batch = get().acts.slice(0, size); batch.length > 0; batch = get().acts.slice(0, size)) {
+            const results = await sent(batch);
+            // One of them cannot be read at all: they go one by one until it is found.
+            if (results === 'too-many') {
+              size = 1;
+              continue;
+            }
+            hasArrived = true;
+            settle(set, get, results);
+          }
+        } catch (error) {
+          if (!(error instanceof CallFailed)) throw error;
+        } finally {
+          set({ isSending: false });
+        }
+        return hasArrived;
+      },
+      forget: (id) => set({ conflicts: get().conflicts.filter((each) => each.id !== id) }),
+    }),
+    { name: 'verdant-burrow-queue', partialize: ({ acts, conflicts }) => ({ acts, conflicts }) },
+  ),
+);
+
+/** @throws CallFailed when nobody answers */
+async function sent(acts: readonly Act[]): Promise<ReplayResult[] | 'too-many'> {
+  const body = {
+    sentAt: new Date().toISOString(),
+    acts: acts.map(({ id, madeAt, heardOn, entries }) => ({ id, madeAt, heardOn, entries })),
+  };
+  try {
+    return (await call('replayEntries', { body })).results;
+  } catch (error) {
+    if (!(error instanceof CallFailed) || error.isAway) throw error;
+    if (acts.length > 1) return 'too-many';
+    return acts.map(({ id }) => ({ id, outcome: 'refused', message: error.message }));
+  }
+}
+
+function settle(set: (change: Partial<Queue>) => void, get: () => Queue, results: readonly ReplayResult[]): void {
+  const { acts, conflicts } = get();
+  const done = new Map(results.map((result) => [result.id, result]));
+  set({
+    acts: acts.filter(({ id }) => !done.has(id)),
+    conflicts: [
+      ...conflicts,
+      ...acts.flatMap(({ id, text }) => {
+        const message = conflictWords(done.get(id));
+        return message === null ? [] : [{ id, text, message }];
+      }),
+    ],
+  });
+}
+
+function conflictWords(result: ReplayResult | undefined): string | null {
+  if (result?.outcome === 'refused') return result.message ?? 'It was not taken over.';
+  if (result?.outcome === 'already')
+    return `${result.keeper ?? 'Somebody'} had logged this already. It is written once.`;
+  return null;
+}

@@ -1,0 +1,46 @@
+import type { Basis } from '@/core/profiles/profile';
+
+export const HANDLING_PARTS = ['before', 'move', 'after'] as const;
+export type HandlingPart = (typeof HANDLING_PARTS)[number];
+
+export interface HandlingStep {
+  id: string;
+  part: HandlingPart;
+  text: string;
+  basis: Basis;
+}
+
+/** What is known of moving animals: for all, for kinds, and for what an animal can do to its keeper. */
+export interface HandlingGuide {
+  general: { tools: string[]; steps: HandlingStep[]; escape: string[] };
+  /** A kind adds steps, and puts other words in place of those for all, by their id. */
+  kinds: { profiles: string[]; tools: string[]; replaces: Record<string, string>; steps: HandlingStep[] }[];
+  cautions: Record<string, { tools: string[]; text: string }>;
+}
+
+export interface HandlingSheet {
+  tools: string[];
+  steps: HandlingStep[];
+  escape: string[];
+}
+
+/**
+ * How one of a kind is moved: what lies ready, the steps in their order, and what is done if it gets out. Cautions come
+ * before everything else; what a kind needs comes before the general step of the same part.
+ */
+export function handlingSheet(
+  { general, kinds, cautions }: HandlingGuide,
+  profile: string,
+  has: readonly string[],
+): HandlingSheet {
+  const kind = kinds.find((each) => each.profiles.includes(profile));
+  const warned = has.flatMap((each) => (cautions[each] ? [{ id: each, ...cautions[each] }] : []));
+  const replaced = general.steps.map((step) => ({ ...step, text: kind?.replaces[step.id] ?? step.text }));
+  const own = [
+    ...warned.map(({ id, text }): HandlingStep => ({ id, part: 'before', text, basis: 'from memory' })),
+    ...(kind?.steps ?? []),
+  ];
+  const steps = HANDLING_PARTS.flatMap((part) => [...own, ...replaced].filter((step) => step.part === part));
+  const tools = [...general.tools, ...(kind?.tools ?? []), ...warned.flatMap((each) => each.tools)];
+  return { tools: [...new Set(tools)], steps, escape: general.escape };
+}

@@ -1,0 +1,114 @@
+import { addDays, daysBetween, type Day } from '@/core/measure/day';
+import { doneToday, LOOK_MINUTES, waiting, type Rhythm } from './jobParts';
+import { inOrder, latest, standingSigns } from './signs';
+import type { Job, ResidentToday } from './work';
+
+/** A button cell in a probe lasts about a year; it is changed before. From memory */
+const BATTERY = { everyDays: 300, toleranceDays: 45, minutes: 2 };
+/** After a moult its size is taken within so many days of its being fed again. Chosen here */
+const MEASURE = { toleranceDays: 30, minutes: 3 };
+/** Whoever was moved longer ago than this has been told apart without. days, chosen here */
+const LABEL_DAYS = 30;
+const LABEL = { toleranceDays: 2, minutes: 2 };
+
+/** What keeps records and instruments true: batteries, labels, sizes after a moult, and the move that is planned. */
+export function recordJobs(resident: ResidentToday, today: Day): Job[] {
+  return [...measuring(resident, today), ...labelling(resident, today), ...plannedMove(resident, today)];
+}
+
+/** The battery of a probe; nothing for homes without one. */
+export function batteryRhythm({ hasBattery, log }: ResidentToday, today: Day): Rhythm[] {
+  if (!hasBattery) return [];
+  const last = latest(log, ['battery', 'taken-in', 'moved'], addDays(today, -1));
+  const { everyDays, toleranceDays, minutes } = BATTERY;
+  return [
+    {
+      ...{ kind: 'battery', everyDays, toleranceDays, minutes, doneWith: ['battery'] },
+      dueOn: last ? addDays(last.on, everyDays) : today,
+      reason: last
+        ? { code: 'since-last', days: daysBetween(last.on, today), on: last.on }
+        : { code: 'never', since: today },
+    },
+  ];
+}
+
+/** Its size is taken once after each moult, where the moult was written down without. */
+function measuring({ log, form, stage }: ResidentToday, today: Day): Job[] {
+  const moult = latest(log, ['moulted'], today);
+  if (!moult || form !== 'single' || stage === 'egg') return [];
+  const sizes = log.filter((entry) => entry.hasSize && entry.on <= today && inOrder(entry, moult) >= 0);
+  if (sizes.some((entry) => entry.on < today || entry.id === moult.id)) return [];
+  const [entry] = sizes;
+  return [
+    {
+      kind: 'measure',
+      dueOn: moult.on,
+      ...waiting('measure', moult.on, MEASURE.toleranceDays, today),
+      minutes: MEASURE.minutes,
+      reason: { code: 'moulted', on: moult.on },
+      ...(entry && { doneBy: entry.id }),
+    },
+  ];
+}
+
+/** The label moves along with the animal. */
+function labelling({ log }: ResidentToday, today: Day): Job[] {
+  const move = latest(log, ['taken-in', 'moved'], today);
+  if (!move || daysBetween(move.on, today) > LABEL_DAYS) return [];
+  const done = latest(log, ['labelled'], today);
+  const isDone = done !== undefined && inOrder(done, move) > 0;
+  if (isDone && done.on < today) return [];
+  return [
+    {
+      kind: 'label',
+      dueOn: move.on,
+      ...waiting('label', move.on, LABEL.toleranceDays, today),
+      minutes: LABEL.minutes,
+      reason: { code: 'moved', on: move.on },
+      ...(isDone && { doneBy: done.id }),
+    },
+  ];
+}
+
+/** The move to another home that was settled, from its day on; once made, that it was made. */
+function plannedMove({ move, log, profile }: ResidentToday, today: Day): Job[] {
+  if (!move || move.on > today) return [];
+  return [
+    {
+      kind: 'move',
+      dueOn: move.on,
+      until: move.until,
+      cannotWait: move.until < today,
+      minutes: profile.homeWork.moveMinutes,
+      reason: { code: 'move-planned', on: move.on, until: move.until },
+      move,
+      ...doneToday(log, ['moved'], today),
+    },
+  ];
+}
+
+/** Under ground, or sealed in, a month and more is usual; from then on it is looked for now and then. From memory */
+const BURIED_DAYS = 30;
+const LOOK_AGAIN_DAYS = 14;
+const BURIED_TOLERANCE_DAYS = 7;
+
+/** One that has been out of sight for long is looked for, without digging. */
+export function buriedJobs({ log }: ResidentToday, today: Day): Job[] {
+  const hidden = standingSigns(log, today).find(({ sign }) => sign === 'buried' || sign === 'sealed');
+  if (!hidden?.sign) return [];
+  const last = latest(log, ['looked'], addDays(today, -1));
+  const since = last && last.on > hidden.on ? addDays(last.on, LOOK_AGAIN_DAYS) : hidden.on;
+  const first = addDays(hidden.on, BURIED_DAYS);
+  const dueOn = since > first ? since : first;
+  if (dueOn > today) return [];
+  return [
+    {
+      kind: 'check-buried',
+      dueOn,
+      ...waiting('check-buried', dueOn, BURIED_TOLERANCE_DAYS, today),
+      minutes: LOOK_MINUTES,
+      reason: { code: 'buried', sign: hidden.sign, days: daysBetween(hidden.on, today), since: hidden.on },
+      ...doneToday(log, ['looked'], today),
+    },
+  ];
+}

@@ -1,0 +1,101 @@
+import type { Keeper } from '@/contract/keepers';
+import { addDays, type Day } from '@/core/measure/day';
+import type { JobKind } from '@/core/plan/work';
+import { busyDaysOf, planOf } from '../housePlan';
+import { houseToday } from '../houseToday';
+import { listAbsences } from '../storage/absences';
+import type { Queries } from '../storage/database';
+import { roomOfShelf } from '../storage/rooms';
+import type { CalendarEvent } from './write';
+
+/** Walks are told so many days ahead: beyond, too much changes. */
+const WALK_DAYS = 60;
+const SHORTEST_WALK_MINUTES = 5;
+
+const WORDS: Record<JobKind, string> = {
+  alarm: 'alarms',
+  'prey-out': 'prey out',
+  leftovers: 'leftovers',
+  search: 'leaves to search',
+  feed: 'to feed',
+  damp: 'to damp',
+  mist: 'to mist',
+  water: 'dishes',
+  calcium: 'lime',
+  clutch: 'egg checks',
+  barrier: 'barriers',
+  rubbish: 'rubbish',
+  clean: 'to clean',
+  turn: 'soil to turn',
+  refresh: 'soil to refresh',
+  weigh: 'to weigh',
+  measure: 'to measure',
+  census: 'to count',
+  'check-buried': 'to look for',
+  battery: 'batteries',
+  label: 'labels',
+  rest: 'steps of rests',
+  soil: 'soil to set',
+  mend: 'to mend',
+  move: 'moves',
+  rehouse: 'to rehouse',
+};
+
+/** The walks, moves, steps of rests and absences of the house, as one keeper has a part in them. */
+export async function eventsOf(queries: Queries, keeper: Keeper, on: Day, now: string): Promise<CalendarEvent[]> {
+  const house = await houseToday(queries, on, now);
+  const rooms = await roomOfShelf(queries);
+  const walked = house.lodgers.filter(
+    ({ home }) => keeper.roomIds.length === 0 || keeper.roomIds.includes(rooms.get(home.shelfId) ?? ''),
+  );
+  const plan = planOf(house, WALK_DAYS, await busyDaysOf(queries, on, WALK_DAYS));
+  const absences = await listAbsences(queries, on);
+  const busy = new Set(keeper.busyDays);
+  const isAway = (day: Day) =>
+    busy.has(day) ||
+    absences.some(
+      ({ keeperId, from, until }) => (keeperId === null || keeperId === keeper.id) && day >= from && day <= until,
+    );
+  const jobs = walked.flatMap(({ resident }) => plan.jobs.get(resident.id) ?? []);
+  const walks = Array.from({ length: WALK_DAYS }, (_, index) => {
+    const day = addDays(on, index);
+    const ofDay = jobs.filter((job) => job.on === index);
+    if (ofDay.length === 0 || isAway(day)) return [];
+    const minutes = Math.round(ofDay.reduce((sum, job) => sum + job.minutes, 0));
+    const counts = new Map<JobKind, number>();
+    for (const { kind } of ofDay) counts.set(kind, (counts.get(kind) ?? 0) + 1);
+    const text = [...counts].map(([kind, count]) => `${WORDS[kind]}: ${count}`).join(', ');
+    const when = {
+      kind: 'time' as const,
+      on: day,
+      at: keeper.walkAt,
+      zone: keeper.zone,
+      minutes: Math.max(SHORTEST_WALK_MINUTES, minutes),
+    };
+    return [{ uid: `walk-${day}-${keeper.id}`, title: `Round: ${ofDay.length} jobs, ${minutes} min`, text, when }];
+  }).flat();
+  const moves = walked.flatMap(({ resident, home, today }): CalendarEvent[] => {
+    const { move } = today;
+    if (!move || move.on < on) return [];
+    const title = `Move ${resident.scientificName} from ${home.code} to ${move.toCode}`;
+    const text = `Its window is open from ${move.from} to ${move.until}.`;
+    return [{ uid: `move-${move.id}`, title, text, when: { kind: 'days', from: move.on, until: move.on } }];
+  });
+  const rests = walked.flatMap(({ resident, home, today }): CalendarEvent[] =>
+    (today.rest?.course.steps ?? [])
+      .filter((step) => step.what !== 'hold' && !step.isPassed && step.doneOn === null && step.on >= on)
+      .map(({ key, on: day, targetC }) => ({
+        uid: `rest-${today.rest?.id}-${key}`,
+        title: `Winter rest ${home.code}: ${key.replace(/-\d+$/, '').replace('-', ' ')}`,
+        text: `${resident.scientificName}, ${targetC.toFixed(0)} C from then on.`,
+        when: { kind: 'days', from: day, until: day },
+      })),
+  );
+  const away = absences.map(({ id, from, until, sitter }): CalendarEvent => ({
+    uid: `absence-${id}`,
+    title: sitter === null ? 'Away from the house' : `Away: ${sitter} looks in`,
+    text: '',
+    when: { kind: 'days', from, until },
+  }));
+  return [...walks, ...moves, ...rests, ...away];
+}

@@ -1,0 +1,71 @@
+import type { Home } from '@/contract/records';
+import { shippedSpecies } from '@/contract/shipped';
+import { forgivingForecast, type MoultForecast } from '@/core/growth/forecast';
+import { outgrownAtMm } from '@/core/growth/outgrown';
+import { moultQuestion } from '@/core/growth/subject';
+import { addDays, daysBetween, type Day } from '@/core/measure/day';
+import { planHouse, type HousePlan } from '@/core/plan/levelling';
+import type { Span } from '@/core/plan/spans';
+import { workAhead } from '@/core/plan/workAhead';
+import { subjectOf } from './growthFacts';
+import type { HouseToday, Lodger } from './houseToday';
+import type { Queries } from './storage/database';
+import { listAbsences } from './storage/absences';
+import { listKeepers } from './storage/keepers';
+
+/** Days on which none of the keepers has time: those that all of them named, and absences of all. */
+export async function busyDaysOf(queries: Queries, from: Day, days: number): Promise<Day[]> {
+  const keepers = await listKeepers(queries, from);
+  const absences = await listAbsences(queries, from);
+  const away = (keeperId: string | null, day: Day) =>
+    absences.some((each) => each.keeperId === keeperId && day >= each.from && day <= each.until);
+  const list = keepers.map((keeper) => ({ id: keeper.id, busy: new Set(keeper.busyDays) }));
+  return Array.from({ length: days }, (_, index) => addDays(from, index)).filter(
+    (day) => away(null, day) || (list.length > 0 && list.every(({ id, busy }) => busy.has(day) || away(id, day))),
+  );
+}
+
+/** The work of the house ahead, levelled about the days on which nobody has time. */
+export function planOf({ on, lodgers }: HouseToday, days: number, busyDays: readonly Day[]): HousePlan {
+  const busy = new Set(busyDays.map((day) => daysBetween(on, day)));
+  return planHouse(
+    lodgers.map(({ resident, today }) => ({ id: resident.id, today })),
+    on,
+    days,
+    busy,
+  );
+}
+
+/** The next moults of one, and the day on which its home is outgrown; null for those that tell nothing of it. */
+export function growthAhead(house: HouseToday, { resident, home, log }: Lodger, ahead: number): MoultForecast | null {
+  const { care, facts, on } = house;
+  const profile = care.of(resident);
+  if (!profile.growth.intervals) return null;
+  // Of a group nobody has told of any moult; and of colonies and eggs there is none.
+  const isUntold = resident.form !== 'single' && (facts.groups.get(resident.id) ?? []).length === 0;
+  if (isUntold) return null;
+  const subject = subjectOf(facts, care, resident, home, log, on);
+  const outgrownMm = outgrownAtMm(profile, { ...resident, school: resident.schools.air }, home);
+  return forgivingForecast({ ...moultQuestion(profile, subject, facts.tellers, on), ahead, outgrownMm });
+}
+
+/** The days on which one is not moved: in its rest, and about its moults; counted from today. */
+export function closedSpans({ today }: Lodger, on: Day, days: number): { rest: Span[]; quiet: Span[] } {
+  const { rest, quiet } = workAhead(today, on, days);
+  return { rest, quiet };
+}
+
+const DANGEROUS = new Set(['serious-venom', 'sting', 'stab']);
+const cautionsOf = new Map(shippedSpecies.map((species) => [species.name, species.cautions]));
+const dangerousProfiles = new Set(
+  shippedSpecies.filter(({ cautions }) => cautions.some((each) => DANGEROUS.has(each))).map(({ profile }) => profile),
+);
+
+/** Whether nobody who does not know it should open its box; of a species that nobody knows its kind tells. */
+export function isDangerous({ scientificName, profile }: { scientificName: string; profile: string }): boolean {
+  const cautions = cautionsOf.get(scientificName);
+  return cautions ? cautions.some((each) => DANGEROUS.has(each)) : dangerousProfiles.has(profile);
+}
+
+/** Tubs that somebody may move into: not kept apart. */
+export const openHomes = (homes: readonly Home[]): Home[] => homes.filter((home) => home.quarantineSince === null);

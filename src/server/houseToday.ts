@@ -1,0 +1,146 @@
+import type { Entry } from '@/contract/entries';
+import type { Home, Resident } from '@/contract/records';
+import { dampedFor } from '@/core/climate/homeAir';
+import { addDays } from '@/core/measure/day';
+import type { LogEntry, PlannedMove, ResidentToday } from '@/core/plan/work';
+import type { CareBook } from '@/core/profiles/careBook';
+import { DAY_MS } from '@/core/readings/reading';
+import { careOf, materialTable } from './care';
+import { ALARM_DAYS, homeAlarms, weighingsOf } from './homeReadings';
+import { groupBy } from './groupBy';
+import { growthFactsOf, type GrowthFacts } from './growthFacts';
+import { roomsOf, wateringFor } from './house';
+import { shelfOf } from './larder';
+import { logsOf } from './logs';
+import { moultOutlook } from './offers';
+import type { Queries } from './storage/database';
+import { entriesForRound } from './storage/entries';
+import { listHomes } from './storage/homes';
+import { listProbes } from './storage/probes';
+import { readingsOfHomes } from './storage/readings';
+import { listResidents } from './storage/residents';
+import { roomOfShelf } from './storage/rooms';
+import { restsUnderWay } from './rests';
+import { residentOn, tableOf } from './today';
+import { waterFacts } from './waterFacts';
+
+/** One resident with its home and everything that its work depends on. */
+export interface Lodger {
+  resident: Resident;
+  home: Home;
+  log: LogEntry[];
+  today: ResidentToday;
+}
+
+/** The house on a day: everybody who is in, in shelf order. */
+export interface HouseToday {
+  on: string;
+  care: CareBook;
+  homes: Home[];
+  facts: GrowthFacts;
+  lodgers: Lodger[];
+}
+
+/** Gathers what the work of a day is worked out from, for the whole house. */
+export async function houseToday(queries: Queries, on: string, now: string): Promise<HouseToday> {
+  const [care, residents, homes, entries] = [
+    await careOf(queries),
+    await listResidents(queries),
+    await listHomes(queries),
+    await entriesForRound(queries, on),
+  ];
+  const waters = await waterOfHomes(queries, { care, residents, homes, entries, on, now });
+  const homeById = new Map(homes.map((home) => [home.id, home]));
+  const table = await tableOf(queries, residents, on, await shelfOf(queries, on));
+  const facts = await growthFactsOf(queries, residents, on, now);
+  const logs = logsOf(entries);
+  const rests = await restsUnderWay(queries, residents, on, now);
+  const moves = plannedMoves(entries, homeById, on);
+  const batteries = new Set(
+    (await listProbes(queries)).flatMap((probe) => (probe.kind === 'hand' ? [] : (probe.homeId ?? []))),
+  );
+  const lodgers = residents
+    .filter((resident) => resident.takenInOn <= on)
+    .flatMap((resident): Lodger[] => {
+      const home = homeById.get(resident.homeId);
+      if (!home) return [];
+      const log = logs.get(resident.id) ?? [];
+      const today: ResidentToday = {
+        ...residentOn(care, resident, log, on, table),
+        home,
+        ...waters.get(resident.id),
+        moult: moultOutlook(care, facts, resident, home, log, on),
+        rest: rests.get(resident.id),
+        move: moves.get(resident.id),
+        hasBattery: batteries.has(home.id),
+      };
+      return [{ resident, home, log, today }];
+    });
+  return { on, care, homes, facts, lodgers };
+}
+
+/** The moves that stand: planned last, neither dropped nor made before the day. */
+function plannedMoves(
+  entries: readonly Entry[],
+  homes: ReadonlyMap<string, Home>,
+  on: string,
+): Map<string, PlannedMove> {
+  const about = entries.filter((entry) => ['move-planned', 'move-dropped', 'moved'].includes(entry.kind));
+  const moves = new Map<string, PlannedMove>();
+  for (const [residentId, list] of groupBy(about, (entry) => entry.residentId ?? '')) {
+    const before = (a: Entry, b: Entry) => a.on.localeCompare(b.on) || a.at.localeCompare(b.at);
+    // The move of today is still shown, as done.
+    const last = list
+      .filter((entry) => entry.kind !== 'moved' || entry.on < on)
+      .sort(before)
+      .at(-1);
+    if (last?.kind !== 'move-planned') continue;
+    const { moveOn, from, until } = last.data;
+    const to = homes.get(String(last.data.toHomeId));
+    if (!to) continue;
+    const days = { on: String(moveOn), from: String(from), until: String(until) };
+    moves.set(residentId, { id: last.id, toHomeId: to.id, toCode: to.code, ...days });
+  }
+  return moves;
+}
+
+interface Scene {
+  care: CareBook;
+  residents: Resident[];
+  homes: Home[];
+  entries: Entry[];
+  on: string;
+  now: string;
+}
+
+/** For the one that each home is damped for: when that is due, and what its probes say is wrong. */
+async function waterOfHomes(queries: Queries, scene: Scene) {
+  const { care, residents, homes, entries, on, now } = scene;
+  const [rooms, roomByShelf, materials] = [
+    await roomsOf(queries, now),
+    await roomOfShelf(queries),
+    await materialTable(queries),
+  ];
+  const probes = await listProbes(queries);
+  const readings = await readingsOfHomes(queries, new Date(Date.parse(now) - ALARM_DAYS * DAY_MS).toISOString());
+  const tenantsOf = groupBy(residents, (resident) => resident.homeId);
+  const entriesOf = groupBy(entries, (entry) => entry.residentId ?? '');
+  const probesOf = groupBy(probes, (probe) => probe.homeId ?? '');
+  const water = new Map<string, Pick<ResidentToday, 'watering' | 'alarms'>>();
+  for (const home of homes) {
+    const tenants = tenantsOf.get(home.id) ?? [];
+    const tenant = dampedFor(care, tenants);
+    const room = rooms.find((each) => each.id === roomByShelf.get(home.shelfId));
+    if (!tenant || !room) continue;
+    const profile = care.of(tenant);
+    const inHome = probesOf.get(home.id) ?? [];
+    const alarms = homeAlarms(inHome, readings, profile.climate, Date.parse(now));
+    const log = tenants.flatMap((each) => entriesOf.get(each.id) ?? []);
+    const facts = waterFacts(log, weighingsOf(inHome, readings), on, addDays(on, -1));
+    water.set(tenant.id, {
+      watering: wateringFor(profile, tenant, home, room, materials, facts, on, alarms),
+      alarms,
+    });
+  }
+  return water;
+}

@@ -1,0 +1,161 @@
+import type { Handling } from '@/contract/handling';
+import type { Home } from '@/contract/records';
+import type { MovesReply } from '@/contract/plan';
+import { shippedBoxSizes, shippedHandling, shippedSpecies } from '@/contract/shipped';
+import { handlingSheet } from '@/core/plan/handling';
+import { occupants } from '@/core/plan/chain/problem';
+import { solveChain } from '@/core/plan/chain/solve';
+import { chainOfTenants, type Tenant } from '@/core/plan/chain/tenants';
+import { boxesToBuy } from '@/core/housing/ladder';
+import { rankHomes, soilToAddL } from '@/core/housing/rank';
+import { addDays, daysBetween, type Day } from '@/core/measure/day';
+import { isClosed } from '@/core/plan/spans';
+import { busyDaysOf, closedSpans, growthAhead, openHomes } from '../housePlan';
+import { houseToday, type HouseToday, type Lodger } from '../houseToday';
+import type { Handlers } from '../http/mount';
+import { notFound } from '../http/problem';
+import { movesOf, unplacedOf } from '../moves';
+import { sharedSolver } from '../solver/highs';
+import { SOLVER_SECONDS } from './computePlans';
+import type { Deps } from './deps';
+
+export function moveHandlers({ database, clock }: Deps): Pick<Handlers, 'movesPlan' | 'handling'> {
+  return {
+    handling: async ({ params }): Promise<Handling> => {
+      const on = clock.today();
+      const house = await houseToday(database, on, clock.now());
+      const lodger = house.lodgers.find(({ resident }) => resident.id === params.id);
+      if (!lodger) throw notFound('resident with that id');
+      const { resident, today } = lodger;
+      const cautions = shippedSpecies.find(({ name }) => name === resident.scientificName)?.cautions ?? [];
+      const sheet = handlingSheet(shippedHandling, resident.profile, cautions);
+      const home = house.homes.find(({ id }) => id === today.move?.toHomeId);
+      return { residentId: resident.id, ...sheet, move: home ? settledMove(lodger, home) : null };
+    },
+
+    movesPlan: async ({ body }): Promise<MovesReply> => {
+      const { days, perDay, cleaningDays, makeRoom } = body;
+      const on = clock.today();
+      const house = await houseToday(database, on, clock.now());
+      const busyDays = await busyDaysOf(database, on, days);
+      const scene: Scene = { house, on, days, busy: new Set(busyDays.map((day) => daysBetween(on, day))), makeRoom };
+      // Eggs lie where they lie, and whoever has a move planned already keeps it.
+      const movable = house.lodgers.filter(({ resident }) => resident.form !== 'eggs');
+      const tenants = movable.map((lodger) => tenantOf(scene, lodger));
+      const taken = new Set(
+        house.lodgers.flatMap(({ resident, today }) => [
+          ...(today.move ? [today.move.toHomeId] : []),
+          ...(resident.form === 'eggs' ? [resident.homeId] : []),
+        ]),
+      );
+      const shared = sharedHomes(house);
+      const alone = tenants.filter(({ from }) => from === null || !shared.has(from));
+      const living = new Set(alone.map(({ from }) => from));
+      const tubs = openHomes(house.homes).filter(({ id }) => !shared.has(id) && (!taken.has(id) || living.has(id)));
+      const known = new Set(tubs.map(({ id }) => id));
+      // Whoever is kept apart stays so.
+      const movers = alone.filter(({ from }) => from === null || known.has(from));
+      const chain = chainOfTenants(movers, tubs, days, perDay, cleaningDays);
+      const solution = await solveChain(chain.problem, sharedSolver(), SOLVER_SECONDS);
+      const unplaced = unplacedOf(chain, solution);
+      const lodgerOf = new Map(movable.map((lodger) => [lodger.resident.id, lodger]));
+      const homeOf = new Map(house.homes.map((home) => [home.id, home]));
+      const moves = movesOf(chain, solution, on);
+      const leaves = new Map(moves.map((move) => [move.resident, move.on]));
+      const lives = occupants(chain.problem);
+      const homeless = unplaced.flatMap(({ resident }) => {
+        const lodger = lodgerOf.get(resident);
+        return lodger ? [{ ...lodger.resident, profile: house.care.of(lodger.resident) }] : [];
+      });
+      const { buy, unserved } = boxesToBuy(homeless, [], [...shippedBoxSizes]);
+      const { cost, bound, by } = solution;
+      return {
+        ...{ cost, bound, by, buy, unserved, unplacedWhy: unplaced },
+        unplaced: unplaced.map(({ resident }) => resident),
+        moves: moves.flatMap((move) => {
+          const lodger = lodgerOf.get(move.resident);
+          const home = homeOf.get(move.to);
+          if (!lodger || !home) return [];
+          const occupant = lives[tubs.findIndex(({ id }) => id === move.to)];
+          const before = occupant === undefined ? undefined : chain.problem.movers[occupant]?.id;
+          const left = before === undefined ? undefined : leaves.get(before);
+          const freeFrom = left === undefined ? on : addDays(left, cleaningDays);
+          return [
+            { ...move, soilToAddL: soilToAddL(home, move.depthMm), ...windowOf(scene, lodger, move.on, freeFrom) },
+          ];
+        }),
+      };
+    },
+  };
+}
+
+/** A settled move with the soil that its new home takes, and when it is fed first. */
+function settledMove({ resident, today }: Lodger, home: Home): Handling['move'] {
+  if (!today.move) return null;
+  const { id, toHomeId, on, from, until } = today.move;
+  const animal = { ...resident, school: resident.schools.air };
+  const depthMm = rankHomes(today.profile, animal, [home])[0]?.depthMm ?? home.substrateDepthMm;
+  const feedFrom = addDays(on, today.profile.feeding?.settleDays.value ?? 0);
+  return { ...{ id, toHomeId, on, from, until, depthMm, feedFrom }, soilToAddL: soilToAddL(home, depthMm) };
+}
+
+interface Scene {
+  house: HouseToday;
+  on: Day;
+  days: number;
+  busy: ReadonlySet<number>;
+  makeRoom: boolean;
+}
+
+function tenantOf({ house, on, days, busy, makeRoom }: Scene, lodger: Lodger): Tenant {
+  const { resident, today } = lodger;
+  const { rest, quiet } = closedSpans(lodger, on, days);
+  const closed = [...rest, ...quiet];
+  const outgrownOn = growthAhead(house, lodger, 3)?.outgrown?.median;
+  const outgrownIn = outgrownOn === undefined ? null : daysBetween(on, outgrownOn);
+  return {
+    ...resident,
+    profile: today.profile,
+    school: resident.schools.air,
+    from: resident.homeId,
+    days: today.move
+      ? []
+      : Array.from({ length: days }, (_, day) => day).filter((day) => !busy.has(day) && !isClosed(day, closed)),
+    outgrownIn: outgrownIn !== null && outgrownIn < days ? outgrownIn : null,
+    mayMove: makeRoom && resident.form === 'single' && !today.move,
+  };
+}
+
+/** Homes with several residents: nobody moves in when one of them leaves. */
+function sharedHomes({ lodgers }: HouseToday): ReadonlySet<string> {
+  const counts = new Map<string, number>();
+  for (const { resident } of lodgers) counts.set(resident.homeId, (counts.get(resident.homeId) ?? 0) + 1);
+  return new Set([...counts].filter(([, count]) => count > 1).map(([id]) => id));
+}
+
+/** The days about a move on which it could be made as well, and what stands against the others. */
+function windowOf({ on, days, busy }: Scene, lodger: Lodger, moveOn: Day, freeFrom: Day) {
+  const { rest, quiet } = closedSpans(lodger, on, days);
+  const closed = [...rest, ...quiet];
+  const first = Math.max(0, daysBetween(on, freeFrom));
+  const isOpen = (day: number) => day >= first && day < days && !isClosed(day, closed);
+  const chosen = daysBetween(on, moveOn);
+  let from = chosen;
+  while (isOpen(from - 1)) from -= 1;
+  let until = chosen;
+  while (isOpen(until + 1)) until += 1;
+  const told = (why: 'rest' | 'moult' | 'busy' | 'tub') => (span: { from: number; to: number }) => ({
+    from: addDays(on, span.from),
+    until: addDays(on, Math.min(span.to, days) - 1),
+    why,
+  });
+  return {
+    window: { from: addDays(on, from), until: addDays(on, until) },
+    closed: [
+      ...rest.map(told('rest')),
+      ...quiet.map(told('moult')),
+      ...[...busy].map((day) => told('busy')({ from: day, to: day + 1 })),
+      ...(first > 0 ? [told('tub')({ from: 0, to: first })] : []),
+    ],
+  };
+}

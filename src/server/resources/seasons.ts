@@ -1,0 +1,102 @@
+import type { SeasonMark, Seasons } from '@/contract/plan';
+import { addDays, type Day } from '@/core/measure/day';
+import { broodsOf } from '../broods';
+import { busyDaysOf, closedSpans, growthAhead, planOf } from '../housePlan';
+import { houseToday, type HouseToday, type Lodger } from '../houseToday';
+import type { Handlers } from '../http/mount';
+import { listAbsences } from '../storage/absences';
+import type { Deps } from './deps';
+
+const YEAR_DAYS = 366;
+/** Moults looked ahead for the year. */
+const MOULTS = 4;
+/** A window that ends so far off says nothing more. days */
+const WIDEST_DAYS = 200;
+
+export function seasonHandlers({ database, clock }: Deps): Pick<Handlers, 'seasons'> {
+  return {
+    seasons: async (): Promise<Seasons> => {
+      const on = clock.today();
+      const house = await houseToday(database, on, clock.now());
+      const busyDays = await busyDaysOf(database, on, YEAR_DAYS);
+      const until = addDays(on, YEAR_DAYS - 1);
+      const marks = [...house.lodgers.flatMap((lodger) => marksOf(house, lodger)), ...(await hatches(database, clock))];
+      return {
+        from: on,
+        days: YEAR_DAYS,
+        marks: marks.filter((mark) => mark.until >= on && mark.from <= until),
+        minutes: Array.from(planOf(house, YEAR_DAYS, busyDays).minutes, (minutes) => Math.round(minutes)),
+        busyDays,
+        absences: await listAbsences(database, on),
+        closed: house.lodgers.flatMap((lodger) => closedOf(lodger, on)),
+      };
+    },
+  };
+}
+
+const NO_MOVE = { moveId: null, toHomeId: null };
+
+/** Everything that is foreseen of one resident. */
+function marksOf(house: HouseToday, lodger: Lodger): SeasonMark[] {
+  const { resident, today } = lodger;
+  const { on } = house;
+  const of = { residentId: resident.id, ...NO_MOVE };
+  const growth = growthAhead(house, lodger, MOULTS);
+  const windows = growth ? [growth.next, ...growth.later].filter((each) => each !== null) : [];
+  const near = windows.filter(({ p10, p90 }) => addDays(p10, WIDEST_DAYS) >= p90);
+  const { rest, move } = today;
+  return [
+    ...near.map(({ p10, median, p90 }) => ({ ...of, kind: 'moult' as const, from: p10, until: p90, median })),
+    ...(growth?.outgrown
+      ? [
+          {
+            ...of,
+            kind: 'outgrown' as const,
+            from: growth.outgrown.p10,
+            until: growth.outgrown.p90,
+            median: growth.outgrown.median,
+          },
+        ]
+      : []),
+    ...(rest && rest.course.phase !== 'over'
+      ? [{ ...of, kind: 'rest' as const, median: null, ...restSpan(rest.course, on) }]
+      : []),
+    ...(move
+      ? [
+          {
+            ...of,
+            kind: 'move' as const,
+            from: move.from,
+            until: move.until,
+            median: move.on,
+            moveId: move.id,
+            toHomeId: move.toHomeId,
+          },
+        ]
+      : []),
+  ];
+}
+
+function restSpan({ steps, endsOn }: { steps: { on: Day }[]; endsOn: Day }, on: Day): { from: Day; until: Day } {
+  return { from: steps[0]?.on ?? on, until: endsOn };
+}
+
+async function hatches(database: Deps['database'], clock: Deps['clock']): Promise<SeasonMark[]> {
+  return (await broodsOf(database, clock)).flatMap(({ residentId, forecast }): SeasonMark[] => {
+    if (!forecast) return [];
+    const { from, median, to } = forecast;
+    return [{ residentId, kind: 'hatch', from, until: to, median, ...NO_MOVE }];
+  });
+}
+
+/** When one is not moved, and why. */
+function closedOf(lodger: Lodger, on: Day): Seasons['closed'] {
+  const { rest, quiet } = closedSpans(lodger, on, YEAR_DAYS);
+  const told = (why: 'rest' | 'moult') => (span: { from: number; to: number }) => ({
+    residentId: lodger.resident.id,
+    from: addDays(on, span.from),
+    until: addDays(on, Math.min(span.to, YEAR_DAYS) - 1),
+    why,
+  });
+  return [...rest.map(told('rest')), ...quiet.map(told('moult'))].filter(({ from, until }) => from <= until);
+}

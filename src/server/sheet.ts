@@ -1,0 +1,112 @@
+import type { AbsenceFacts, SitterSheet } from '@/contract/plan';
+import { shippedFeeders, shippedFoods } from '@/contract/shipped';
+import { absencePlan, type Task, type Visit } from '@/core/plan/absence';
+import { feedingRhythm } from '@/core/plan/feedingJobs';
+import type { Day } from '@/core/measure/day';
+import type { Dish } from '@/core/feeding/food';
+import { groupBy } from './groupBy';
+import { isDangerous } from './housePlan';
+import { houseToday, type Lodger } from './houseToday';
+import { shelfOf } from './larder';
+import type { Queries } from './storage/database';
+import { listShelves } from './storage/shelves';
+
+const nameOfFood = new Map([
+  ...shippedFeeders.flatMap((kind) => kind.classes.map((each) => [each.id, `${kind.name}, ${each.name}`] as const)),
+  ...shippedFoods.map((food) => [food.id, food.name] as const),
+]);
+
+type SheetStop = SitterSheet['visits'][number]['stops'][number];
+
+/** The sheet of an absence as the house stands now: worked out anew each time it is opened. */
+export async function sheetOf(queries: Queries, absence: AbsenceFacts, today: Day, now: string): Promise<SitterSheet> {
+  const house = await houseToday(queries, today, now);
+  const from = absence.from < today ? today : absence.from;
+  const plan = absencePlan({
+    ...{ today, from, until: absence.until },
+    residents: house.lodgers.map(({ resident, today: state }) => ({
+      ...{ id: resident.id, today: state, isDangerous: isDangerous(resident) },
+    })),
+  });
+  const lodgers = new Map(house.lodgers.map((lodger) => [lodger.resident.id, lodger]));
+  const shelves = new Map((await listShelves(queries)).map((shelf) => [shelf.id, shelf]));
+  const stopOf = (residentId: string, tasks: readonly Task[]): SheetStop[] => {
+    const lodger = lodgers.get(residentId);
+    const shelf = lodger && shelves.get(lodger.home.shelfId);
+    if (!lodger || !shelf) return [];
+    const { resident, home, today: state } = lodger;
+    const kinds = [...new Set(tasks.map(({ kind }) => kind))];
+    const isDamped = kinds.includes('damp') && state.watering;
+    return [
+      {
+        ...{ residentId, code: home.code, shelf: shelf.name, room: shelf.room, kinds },
+        ...{ scientificName: resident.scientificName, called: resident.called },
+        dishes: kinds.includes('feed') ? dishesOf(lodger, today).map(dishLine) : [],
+        waterMl: isDamped ? Math.round(state.watering?.waterMl ?? 0) : null,
+      },
+    ];
+  };
+  const place = new Map([...lodgers.keys()].map((id, index) => [id, index]));
+  const visitsOf = (visits: readonly Visit[]) =>
+    visits.map(({ on, tasks }) => ({
+      on,
+      // In shelf order, as the walk goes.
+      stops: [...groupBy(tasks, (task) => task.residentId)]
+        .sort(([a], [b]) => (place.get(a) ?? 0) - (place.get(b) ?? 0))
+        .flatMap(([residentId, of]) => stopOf(residentId, of)),
+    }));
+  const whoOf = (residentId: string) => {
+    const lodger = lodgers.get(residentId);
+    return lodger ? [{ code: lodger.home.code, scientificName: lodger.resident.scientificName }] : [];
+  };
+  return {
+    ...{ from, until: absence.until, sitter: absence.sitter, call: absence.call, waits: plan.waits },
+    before: visitsOf(plan.before),
+    visits: visitsOf(plan.visits),
+    neverOpen: plan.neverOpen.flatMap(({ residentId, why, until }) =>
+      whoOf(residentId).map((who) => ({ ...who, why, until })),
+    ),
+    needsKeeper: plan.needsKeeper.flatMap(whoOf),
+    stock: await stockFor(queries, plan.visits, lodgers, today),
+  };
+}
+
+function dishesOf({ today: state }: Lodger, today: Day): readonly Dish[] {
+  return feedingRhythm(state, today)?.meal.dishes ?? [];
+}
+
+const dishLine = ({ food, count, massG, volumeMl }: Dish) => ({
+  name: nameOfFood.get(food) ?? food,
+  count: count ?? null,
+  massG: count === undefined && massG !== undefined ? massG : null,
+  drinkMl: volumeMl ?? null,
+});
+
+/** What the visits take out of the store, and what lies there. */
+async function stockFor(
+  queries: Queries,
+  visits: readonly Visit[],
+  lodgers: ReadonlyMap<string, Lodger>,
+  today: Day,
+): Promise<SitterSheet['stock']> {
+  const needed = new Map<string, { amount: number; unit: 'pieces' | 'g' | 'mL' }>();
+  for (const { kind, residentId } of visits.flatMap(({ tasks }) => tasks)) {
+    const lodger = kind === 'feed' ? lodgers.get(residentId) : undefined;
+    if (!lodger) continue;
+    for (const { food, count, massG, volumeMl } of dishesOf(lodger, today)) {
+      const [amount, unit] =
+        count !== undefined
+          ? [count, 'pieces' as const]
+          : volumeMl !== undefined
+            ? [volumeMl, 'mL' as const]
+            : [massG ?? 0, 'g' as const];
+      needed.set(food, { amount: (needed.get(food)?.amount ?? 0) + amount, unit });
+    }
+  }
+  const { lines } = await shelfOf(queries, today);
+  const onHand = new Map(lines.map((line) => [line.item, line.onHand]));
+  return [...needed].map(([food, { amount, unit }]) => ({
+    ...{ name: nameOfFood.get(food) ?? food, needed: Math.ceil(amount), unit },
+    have: onHand.get(food) ?? null,
+  }));
+}

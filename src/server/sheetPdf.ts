@@ -1,0 +1,149 @@
+import fs from 'node:fs';
+import path from 'node:path';
+import fontkit from '@pdf-lib/fontkit';
+import { PDFDocument, rgb, type PDFFont, type PDFPage } from 'pdf-lib';
+import type { SitterSheet } from '@/contract/plan';
+import type { JobKind } from '@/core/plan/work';
+import { ROOT } from './root';
+
+const PAGE = { width: 595, height: 842, margin: 48 } as const;
+const SIZE = { title: 20, heading: 14, text: 11 } as const;
+const LEADING = 1.35;
+const INK = rgb(0.2, 0.15, 0.12);
+const CLAY = rgb(0.64, 0.27, 0.13);
+const FONTS = path.join(ROOT, 'node_modules/@fontsource/atkinson-hyperlegible/files');
+
+const TASKS: Partial<Record<JobKind, string>> = {
+  feed: 'give food',
+  leftovers: 'take out what is left of the food',
+  'prey-out': 'take the prey out',
+  search: 'look through the old leaves for young, then throw them away',
+  damp: 'pour water onto the damp end of the soil',
+  mist: 'mist leaves and walls',
+  water: 'rinse the dish, fill it',
+  calcium: 'look at the lime: a new piece if it is worn',
+};
+const NEVER: Record<SitterSheet['neverOpen'][number]['why'], string> = {
+  dangerous: 'it bites, stings or spits',
+  premoult: 'it is about to moult',
+  hardening: 'its new skin hardens',
+  resting: 'it is in its winter rest',
+};
+
+/** The sitter's sheet on paper: A4, large enough to be read at arm's length, a box to tick before each task. */
+export async function sheetPdf(sheet: SitterSheet): Promise<Uint8Array> {
+  const document = await PDFDocument.create();
+  document.registerFontkit(fontkit);
+  document.setTitle('Looking in');
+  const read = (weight: 400 | 700) =>
+    fs.readFileSync(path.join(FONTS, `atkinson-hyperlegible-latin-${weight}-normal.woff`));
+  const [text, bold] = [await document.embedFont(read(400)), await document.embedFont(read(700))];
+  const paper = new Paper(document, text, bold);
+  paper.line('Looking in', { size: SIZE.title, isBold: true });
+  paper.line(`${sheet.from} to ${sheet.until}${sheet.sitter === null ? '' : `, for ${sheet.sitter}`}`);
+  if (sheet.call !== null)
+    paper.line(`If anything is wrong: ${sheet.call}`, { isBold: true, color: CLAY, size: SIZE.heading });
+  paper.line('A bite, a sting, trouble breathing: the emergency services first.', { color: CLAY });
+  if (sheet.neverOpen.length > 0) {
+    paper.heading('Never open');
+    for (const { code, scientificName, why, until } of sheet.neverOpen) {
+      paper.line(`${code}   ${scientificName}: ${NEVER[why]}${until === null ? '' : `, until about ${until}`}`, {
+        color: CLAY,
+      });
+    }
+  }
+  if (sheet.needsKeeper.length > 0) {
+    paper.line(`Somebody who knows these has to come: ${sheet.needsKeeper.map(({ code }) => code).join(', ')}.`);
+  }
+  if (sheet.visits.length === 0) paper.line('No box needs anything in these days.');
+  for (const { on, stops } of sheet.visits) {
+    paper.heading(
+      new Date(`${on}T12:00:00`).toLocaleDateString('en-GB', { weekday: 'long', day: 'numeric', month: 'long' }),
+    );
+    for (const stop of stops) {
+      paper.line(`${stop.code}   ${stop.scientificName}   (${stop.room}, ${stop.shelf})`, { isBold: true });
+      for (const kind of stop.kinds) paper.task(taskOf(kind, stop));
+    }
+  }
+  if (sheet.stock.length > 0) {
+    paper.heading('Food for these days');
+    for (const { name, needed, unit } of sheet.stock) paper.line(`${name}: ${needed} ${unit}`);
+  }
+  return document.save();
+}
+
+function taskOf(kind: JobKind, { dishes, waterMl }: SitterSheet['visits'][number]['stops'][number]): string {
+  const task = TASKS[kind] ?? kind;
+  if (kind === 'damp' && waterMl !== null) return `${task}: ${waterMl} mL`;
+  if (kind !== 'feed' || dishes.length === 0) return task;
+  return `${task}: ${dishes.map(({ name, count, massG, drinkMl }) => (count !== null ? `${count} x ${name}` : `${name}${massG !== null ? `, ${massG.toFixed(1)} g` : drinkMl !== null ? `, ${drinkMl} mL` : ''}`)).join('; ')}`;
+}
+
+interface Look {
+  size?: number;
+  isBold?: boolean;
+  color?: ReturnType<typeof rgb>;
+  indent?: number;
+}
+
+/** Lines from top to bottom, page after page; what is too long is broken between words. */
+class Paper {
+  private page: PDFPage;
+  private y = 0;
+
+  constructor(
+    private readonly document: PDFDocument,
+    private readonly text: PDFFont,
+    private readonly bold: PDFFont,
+  ) {
+    this.page = this.newPage();
+  }
+
+  heading(words: string): void {
+    this.y -= SIZE.text;
+    this.line(words, { size: SIZE.heading, isBold: true });
+  }
+
+  task(words: string): void {
+    const indent = 36;
+    this.line(words, { indent });
+    const rows = this.broken(words, this.text, SIZE.text, indent).length;
+    const top = this.y + rows * SIZE.text * LEADING;
+    this.page.drawRectangle({
+      x: PAGE.margin + 16,
+      y: top + 1,
+      width: 10,
+      height: 10,
+      borderColor: INK,
+      borderWidth: 1,
+    });
+  }
+
+  line(words: string, { size = SIZE.text, isBold = false, color = INK, indent = 0 }: Look = {}): void {
+    const font = isBold ? this.bold : this.text;
+    for (const row of this.broken(words, font, size, indent)) {
+      if (this.y - size * LEADING < PAGE.margin) this.page = this.newPage();
+      this.y -= size * LEADING;
+      this.page.drawText(row, { x: PAGE.margin + indent, y: this.y, size, font, color });
+    }
+  }
+
+  private newPage(): PDFPage {
+    this.y = PAGE.height - PAGE.margin;
+    return this.document.addPage([PAGE.width, PAGE.height]);
+  }
+
+  private broken(words: string, font: PDFFont, size: number, indent: number): string[] {
+    const width = PAGE.width - 2 * PAGE.margin - indent;
+    const rows: string[] = [];
+    let row = '';
+    for (const word of words.split(' ')) {
+      const longer = row === '' ? word : `${row} ${word}`;
+      if (row !== '' && font.widthOfTextAtSize(longer, size) > width) {
+        rows.push(row);
+        row = word;
+      } else row = longer;
+    }
+    return [...rows, row];
+  }
+}

@@ -1,0 +1,154 @@
+import { router } from 'expo-router';
+import { useState } from 'react';
+import { View } from 'react-native';
+import { call } from '@/client/api';
+import { soilEntry } from '@/client/fitting';
+import { useHouse } from '@/client/house';
+import { useLog, type NewEntry } from '@/client/log';
+import { useMoveSteps } from '@/client/moveSteps';
+import { useCall } from '@/client/useCall';
+import type { Handling } from '@/contract/handling';
+import type { Home, Resident } from '@/contract/records';
+import { Button } from '../components/Button';
+import { PaneHeader } from '../components/PaneHeader';
+import { Screen } from '../components/Screen';
+import { TickCircle } from '../components/TickCircle';
+import { makeStyles } from '../components/useStyles';
+import { Body, Heading, LargeName, Soft, Strong } from '../components/Words';
+import { circle, space, stroke } from '../theme/tokens';
+import { dayWords } from '../words/days';
+import { useLength } from '../words/useLength';
+
+const PART_TITLES = { before: 'Before', move: 'The move', after: 'After' } as const;
+
+/** The handling sheet of one move: what lies ready, each step to be ticked off, and what to do if it gets out. */
+export function MoveScreen({ id }: { id: string }) {
+  const resident = useHouse((house) => house.residents.find((each) => each.id === id));
+  const homes = useHouse((house) => house.homes);
+  const round = useHouse((house) => house.round);
+  const { answer, problem } = useCall(round, () => call('handling', { params: { id } }));
+  const home = homes.find((each) => each.id === resident?.homeId);
+  const to = homes.find((each) => each.id === answer?.move?.toHomeId);
+  if (!resident || !home || !answer) {
+    return (
+      <Screen>
+        <PaneHeader back="/seasons?part=moves" title="Moves" />
+        <Body role="status">{problem ?? 'Looking it up…'}</Body>
+      </Screen>
+    );
+  }
+  return <Sheet sheet={answer} resident={resident} home={home} to={to} today={round?.on ?? ''} />;
+}
+
+interface SheetProps {
+  sheet: Handling;
+  resident: Resident;
+  home: Home;
+  to: Home | undefined;
+  today: string;
+}
+
+function Sheet({ sheet, resident, home, to, today }: SheetProps) {
+  const styles = useStyles();
+  const length = useLength();
+  const writeMany = useLog((log) => log.writeMany);
+  const { move, tools, steps, escape } = sheet;
+  const sheetId = move?.id ?? resident.id;
+  const done = useMoveSteps((state) => state.done[sheetId] ?? NONE);
+  const { toggle, clear } = useMoveSteps.getState();
+  const [isWriting, setWriting] = useState(false);
+  const isReady = steps.every(({ id, part }) => part === 'after' || done.includes(id));
+  const isIn = async () => {
+    if (!move || !to) return;
+    setWriting(true);
+    const residentId = resident.id;
+    const entries: NewEntry[] = [
+      { kind: 'moved', residentId, homeId: to.id },
+      ...(move.depthMm === to.substrateDepthMm ? [] : [soilEntry(to, move.depthMm)]),
+      ...(done.includes('label') ? [{ kind: 'labelled', residentId } as const] : []),
+    ];
+    if (await writeMany(entries, `${resident.called ?? resident.scientificName} lives in ${to.code} now.`)) {
+      clear(sheetId);
+      router.replace(`/residents/${residentId}`);
+    }
+    setWriting(false);
+  };
+  return (
+    <Screen
+      actions={
+        move && to ? (
+          <Button grow title={`It is in ${to.code}`} disabled={!isReady || isWriting} onPress={() => void isIn()} />
+        ) : (
+          <Button grow title="Find a box" onPress={() => router.push(`/residents/${resident.id}/boxes`)} />
+        )
+      }
+    >
+      <PaneHeader back="/seasons?part=moves" title="Moves" />
+      <LargeName>{resident.scientificName}</LargeName>
+      <Strong>
+        {to
+          ? `${home.code} to ${to.code}, ${dayWords(move?.on ?? today, today)}`
+          : `Lives in ${home.code}. No move is settled.`}
+      </Strong>
+      {move && to ? (
+        <Soft>
+          {`Soil in ${to.code}: ${length.long(move.depthMm)}${soilWords(move.soilToAddL)}. First food ${dayWords(move.feedFrom, today)}.`}
+        </Soft>
+      ) : null}
+      <Heading style={styles.heading}>Lies ready</Heading>
+      {tools.map((tool) => (
+        <Body key={tool}>{`– ${tool}`}</Body>
+      ))}
+      {(['before', 'move', 'after'] as const).map((part) => (
+        <View key={part}>
+          <Heading style={styles.heading}>{PART_TITLES[part]}</Heading>
+          {steps
+            .filter((step) => step.part === part)
+            .map((step) => (
+              <View key={step.id} style={styles.step}>
+                <Body style={styles.text}>{step.text}</Body>
+                <TickCircle label={step.text} done={done.includes(step.id)} onPress={() => toggle(sheetId, step.id)} />
+              </View>
+            ))}
+        </View>
+      ))}
+      <View style={styles.escape}>
+        <Heading>If it gets out</Heading>
+        {escape.map((line, index) => (
+          <Body key={line}>{`${index + 1}. ${line}`}</Body>
+        ))}
+        <Soft>
+          Bites, stings, hairs in an eye, trouble breathing: the emergency services or a poison centre at once.
+        </Soft>
+      </View>
+    </Screen>
+  );
+}
+
+const NONE: readonly string[] = [];
+
+function soilWords(litres: number): string {
+  const shown = Math.round(10 * litres) / 10;
+  if (shown === 0) return '';
+  return shown > 0 ? `, ${shown} L to add` : `, ${-shown} L to take out`;
+}
+
+const useStyles = makeStyles((theme) => ({
+  heading: { marginTop: space.l },
+  step: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: space.m,
+    minHeight: circle + space.s,
+    borderBottomWidth: stroke.thin,
+    borderBottomColor: theme.colors.line,
+  },
+  text: { flex: 1 },
+  escape: {
+    gap: space.s,
+    marginTop: space.xl,
+    paddingLeft: space.m,
+    borderLeftWidth: stroke.mark * 2,
+    borderLeftColor: theme.colors.amber,
+  },
+}));

@@ -1,0 +1,23 @@
+import { call } from '@/client/api';
+import { useCall } from '@/client/useCall';
+import { Screen } from '../components/Screen';
+import { Body, Strong, Title } from '../components/Words';
+import { SheetBody } from '../seasons/SheetBody';
+
+/** What whoever looks in sees: the sheet and nothing else of the house. */
+export function SitterScreen({ secret }: { secret: string }) {
+  const { answer, problem } = useCall(secret, () => call('sitterPage', { params: { secret } }));
+  return (
+    <Screen>
+      <Title>Looking in</Title>
+      {answer ? (
+        <>
+          <Strong>{`${answer.sitter === null ? '' : `For ${answer.sitter}. `}${answer.from} to ${answer.until}`}</Strong>
+          <SheetBody sheet={answer} forSitter />
+        </>
+      ) : (
+        <Body role="status">{problem ?? 'Fetching the sheet…'}</Body>
+      )}
+    </Screen>
+  );
+}

@@ -1,0 +1,103 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { call } from '@/client/api';
+import { useHouse } from '@/client/house';
+import { useCall } from '@/client/useCall';
+import type { Seasons } from '@/contract/plan';
+import { addDays, type Day } from '@/core/measure/day';
+import { Button } from '../components/Button';
+import { Choices } from '../components/Choices';
+import { Body, Heading, Soft, Strong } from '../components/Words';
+import { space } from '../theme/tokens';
+import { dateWords, dayWords, weekday } from '../words/days';
+import { monthOf, monthsOn, monthWords, headlinesOn, isAway, minutesOn, weekOf } from './calendarDays';
+import { DayList, MarkRow } from './DayList';
+import { MonthGrid } from './MonthGrid';
+import { YearStrip } from './YearStrip';
+
+const VIEWS = [
+  { value: 'year', title: 'Year' },
+  { value: 'month', title: 'Month' },
+  { value: 'week', title: 'Week' },
+] as const;
+type View_ = (typeof VIEWS)[number]['value'];
+
+/** The months ahead: as one strip, a month of days, or a week in words. */
+export function AheadBoard() {
+  const round = useHouse((house) => house.round);
+  const { answer, problem } = useCall(round, () => call('seasons', {}));
+  const [view, setView] = useState<View_>('year');
+  const [chosen, setChosen] = useState<Day>();
+  if (problem !== undefined) return <Body>{problem}</Body>;
+  if (!answer) return <Soft role="status">Looking a year ahead…</Soft>;
+  const day = chosen ?? answer.from;
+  const step = (by: number) => {
+    const to = view === 'week' ? addDays(weekOf(day), 7 * by) : monthsOn(monthOf(day), by);
+    const last = addDays(answer.from, answer.days - 1);
+    setChosen(to < answer.from ? answer.from : to > last ? last : to);
+  };
+  return (
+    <View style={{ gap: space.m, marginTop: space.m }}>
+      <Choices label="How the months are shown" choices={VIEWS} value={view} onChange={setView} />
+      {view === 'year' ? <Year seasons={answer} /> : null}
+      {view !== 'year' ? (
+        <View style={{ flexDirection: 'row', alignItems: 'center', gap: space.s }}>
+          <Button rank="second" title="Earlier" onPress={() => step(-1)} />
+          <Heading style={{ flex: 1, textAlign: 'center' }}>
+            {view === 'week' ? `Week of ${dateWords(weekOf(day))}` : monthWords(monthOf(day))}
+          </Heading>
+          <Button rank="second" title="Later" onPress={() => step(1)} />
+        </View>
+      ) : null}
+      {view === 'month' ? (
+        <>
+          <MonthGrid seasons={answer} month={monthOf(day)} chosen={day} onChoose={setChosen} />
+          <Soft>
+            Soil in a day is its work. V move, O box outgrown, M moult, H hatching, R rest begins, each on its likeliest
+            day.
+          </Soft>
+          <DayList seasons={answer} day={day} today={answer.from} />
+        </>
+      ) : null}
+      {view === 'week' ? <Week seasons={answer} monday={weekOf(day)} /> : null}
+    </View>
+  );
+}
+
+/** What comes next of each kind, under the strip. */
+function Year({ seasons }: { seasons: Seasons }) {
+  const next = seasons.marks
+    .filter((mark) => (mark.median ?? mark.from) >= seasons.from)
+    .sort((a, b) => (a.median ?? a.from).localeCompare(b.median ?? b.from))
+    .slice(0, 12);
+  return (
+    <>
+      <YearStrip seasons={seasons} />
+      <Soft>
+        Bars are windows in which eight of ten would fall, the stroke is the likeliest day. Grey is when nobody is
+        there.
+      </Soft>
+      <Heading>Next</Heading>
+      {next.map((mark, index) => (
+        <MarkRow key={`${mark.residentId} ${mark.kind} ${index}`} mark={mark} today={seasons.from} />
+      ))}
+    </>
+  );
+}
+
+function Week({ seasons, monday }: { seasons: Seasons; monday: Day }) {
+  const days = Array.from({ length: 7 }, (_, index) => addDays(monday, index)).filter((day) => day >= seasons.from);
+  return (
+    <>
+      {days.map((day) => (
+        <View key={day} style={{ gap: space.xs, marginTop: space.m }}>
+          <Strong>{`${weekday(day)}, ${dayWords(day, seasons.from)}: ${minutesOn(seasons, day)} min`}</Strong>
+          {isAway(seasons, day) ? <Soft>Nobody of the house is there.</Soft> : null}
+          {headlinesOn(seasons, day).map((mark, index) => (
+            <MarkRow key={`${mark.residentId} ${mark.kind} ${index}`} mark={mark} today={seasons.from} />
+          ))}
+        </View>
+      ))}
+    </>
+  );
+}
