@@ -172,21 +172,6 @@ test('settings are kept on the device: unit, night, keeper', async ({ page }) =>
   await expect(page.getByRole('heading', { name: /’s round$/ })).toBeVisible();
 });
 
-test('a server that is gone is said to be gone, and nothing is lost', async ({ page, house }) => {
-  await page.goto('/');
-  const taken = page.getByRole('button', { name: 'B3: taken' });
-  await expect(taken).toBeVisible();
-  await house.end('SIGKILL');
-  await taken.click();
-  await expect(page.getByText('Not saved yet: the server does not answer.')).toBeVisible();
-  await expect(page.getByText('Not saved yet. Tap to try again.')).toBeVisible();
-  await house.start();
-  await page.getByRole('button', { name: 'Try again' }).click();
-  await expect(page.getByText('Not saved yet. Tap to try again.')).toHaveCount(0);
-  await page.reload();
-  await expect(page.getByRole('checkbox', { name: /^B3: .*up to 22 mm/ })).toBeChecked();
-});
-
 test('a second server on the same folder is turned away', async ({ house }) => {
   const { code, output } = await house.secondServer();
   expect(code).toBe(1);

@@ -5,6 +5,7 @@ import { useEffect, useMemo, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { listen } from '@/client/events';
 import { useHouse } from '@/client/house';
+import { keepForOffline } from '@/client/offline';
 import { usePreferences } from '@/client/preferences';
 import { NavBar } from './components/NavBar';
 import { NoticeBar } from './components/NoticeBar';
@@ -26,6 +27,7 @@ export function Shell({ children }: { children: ReactNode }) {
     const refresh = () => document.visibilityState === 'visible' && void load();
     document.addEventListener('visibilitychange', refresh);
     const stop = listen();
+    keepForOffline();
     return () => {
       document.removeEventListener('visibilitychange', refresh);
       stop();

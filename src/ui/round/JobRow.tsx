@@ -163,6 +163,8 @@ const useStyles = makeStyles((theme) => ({
     gap: space.m,
     minHeight: circle,
     paddingLeft: target + space.xs + space.m,
+    // A row that is drawn is not text that is marked.
+    userSelect: 'none',
   },
   words: { flex: 1, gap: space.hair },
   why: { gap: space.hair, minHeight: target, justifyContent: 'center' },

@@ -1,0 +1,273 @@
+import fc from 'fast-check';
+import { shippedFeeders, shippedFoods, shippedProfiles } from '@/contract/shipped';
+import { profileOf } from '@/contract/testing/profileOf';
+import { preyOf } from '@/core/feeding/food';
+import { addDays } from '@/core/measure/day';
+import { absencePlan, type AbsentOne } from './absence';
+import { dueWork } from './due';
+import { planHouse, replanned, type HousePlan, type PlannedJob } from './levelling';
+import { closedFor, isClosed } from './spans';
+import type { LogEntry, LogKind, ResidentToday } from './work';
+import { workAhead } from './workAhead';
+
+const TODAY = '2026-03-14';
+const LARDER = { feeders: preyOf(shippedFeeders), foods: shippedFoods };
+const KINDS: LogKind[] = [
+  'taken-in',
+  'offered',
+  'eaten',
+  'refused',
+  'watered',
+  'misted',
+  'damped',
+  'cleaned',
+  'moulted',
+  'sign',
+  'calcium',
+  'turned',
+];
+
+let counter = 0;
+const line = (kind: LogKind, daysAgo: number): LogEntry => {
+  counter += 1;
+  const on = addDays(TODAY, -daysAgo);
+  return { id: `e${counter}`, kind, on, at: `${on}T19:00:00.000Z`, ...(kind === 'sign' && { sign: 'dull' as const }) };
+};
+
+const home = {
+  container: {
+    shape: 'box',
+    lengthMm: 310,
+    widthMm: 240,
+    heightMm: 296,
+    lid: 'solid',
+    vents: [],
+  } as ResidentToday['home']['container'],
+  substrateDepthMm: 130,
+};
+
+/** Anybody of any kind that ships, with any log. */
+const anybody: fc.Arbitrary<ResidentToday> = fc
+  .record({
+    profile: fc.constantFrom(...shippedProfiles),
+    share: fc.double({ min: 0.3, max: 1, noNaN: true }),
+    heads: fc.constantFrom(1, 8),
+    log: fc.array(fc.tuple(fc.constantFrom(...KINDS), fc.integer({ min: 0, max: 120 })), { maxLength: 12 }),
+    dampIn: fc.option(fc.integer({ min: -5, max: 30 }), { nil: null }),
+  })
+  .map(({ profile, share, heads, log, dampIn }): ResidentToday => ({
+    ...{ profile, home, larder: LARDER, hemisphere: 'north' as const },
+    form: heads === 1 ? 'single' : 'group',
+    headCount: heads === 1 ? undefined : heads,
+    stage: profile.stages.at(-1) ?? 'adult',
+    [profile.measure.takes]: profile.growth.grownMm.value * share,
+    log: [line('taken-in', 400), ...log.map(([kind, ago]) => line(kind, ago))],
+    ...(dampIn !== null && {
+      watering: {
+        ...{ dueOn: addDays(TODAY, dampIn), holdsDays: 21, waterMl: 40, dampWetness: 0.4, dampWetnessMin: 0.4 },
+        ...{ by: 'damped' as const, since: TODAY, where: 'damp-end' as const },
+      },
+    }),
+  }));
+
+const house = fc
+  .array(anybody, { minLength: 1, maxLength: 6 })
+  .map((list) => list.map((today, index) => ({ id: `r${index}`, today })));
+const jobsOf = (plan: HousePlan): PlannedJob[] => [...plan.jobs.values()].flat();
+
+describe('the work ahead', () => {
+  it('falls in no day on which its animal is left alone, keeps every tolerance, and its minutes add up', () => {
+    fc.assert(
+      fc.property(house, fc.integer({ min: 7, max: 120 }), (residents, days) => {
+        const plan = planHouse(residents, TODAY, days);
+        for (const { id, today } of residents) {
+          const outlook = workAhead(today, TODAY, days);
+          for (const job of plan.jobs.get(id) ?? []) {
+            expect(
+              isClosed(job.on, job.kind === 'leftovers' || job.kind === 'search' ? [] : closedFor(job.kind, outlook)),
+            ).toBe(false);
+            expect(job.on).toBeGreaterThanOrEqual(Math.max(0, job.due));
+            // What is late already is done today.
+            expect(job.on).toBeLessThanOrEqual(Math.max(0, job.until));
+            expect(job.on).toBeLessThan(days);
+          }
+        }
+        const total = jobsOf(plan).reduce((sum, job) => sum + job.minutes, 0);
+        expect(plan.minutes.reduce((sum, each) => sum + each, 0)).toBeCloseTo(total, 6);
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  it('holds every job that is due today once, and of one kind none twice on a day', () => {
+    fc.assert(
+      fc.property(house, (residents) => {
+        const plan = planHouse(residents, TODAY, 14);
+        for (const { id, today } of residents) {
+          const planned = plan.jobs.get(id) ?? [];
+          const perDay = planned.filter(({ kind }) => kind !== 'leftovers').map(({ kind, on }) => `${kind} ${on}`);
+          expect(new Set(perDay).size).toBe(perDay.length);
+          const comesAgain = new Set(workAhead(today, TODAY, 14).streams.map(({ kind }) => kind));
+          const due = dueWork(today, TODAY).jobs.filter((job) => job.doneBy === undefined && comesAgain.has(job.kind));
+          for (const { kind } of due) {
+            expect(planned.filter((job) => job.kind === kind && job.due <= 0)).toHaveLength(1);
+          }
+        }
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  it('is planned anew for one resident only when something is written down about it', () => {
+    fc.assert(
+      fc.property(house, (residents) => {
+        const plan = planHouse(residents, TODAY, 60);
+        const [first] = residents;
+        const fed = { ...first?.today, log: [...(first?.today.log ?? []), line('offered', 0)] } as ResidentToday;
+        const after = replanned(plan, 'r0', fed);
+        for (const { id } of residents.slice(1)) expect(after.jobs.get(id)).toBe(plan.jobs.get(id));
+        const total = jobsOf(after).reduce((sum, job) => sum + job.minutes, 0);
+        expect(after.minutes.reduce((sum, each) => sum + each, 0)).toBeCloseTo(total, 6);
+        // One that has left gives no work.
+        expect(replanned(after, 'r0', undefined).jobs.has('r0')).toBe(false);
+      }),
+      { numRuns: 40 },
+    );
+  });
+
+  it('is spread: a week of boxes that are all due today is lighter at its fullest than all at once', () => {
+    const one: ResidentToday = {
+      profile: profileOf('ground-tarantula'),
+      stage: 'adult',
+      legSpanMm: 118,
+      home,
+      log: [line('taken-in', 400), line('watered', 7), line('cleaned', 30)],
+      larder: LARDER,
+    };
+    const residents = Array.from({ length: 20 }, (_, index) => ({ id: `r${index}`, today: one }));
+    const plan = planHouse(residents, TODAY, 7);
+    const atOnce = jobsOf(plan)
+      .filter((job) => job.due <= 0)
+      .reduce((sum, job) => sum + job.minutes, 0);
+    expect(Math.max(...plan.minutes)).toBeLessThan(0.5 * atOnce);
+    // A day without time is left out as long as anything else is borne.
+    const busy = planHouse(residents, TODAY, 7, new Set([2]));
+    expect(jobsOf(busy).filter((job) => job.on === 2 && job.until > 2)).toEqual([]);
+  });
+
+  // Common practice, no source: cuttings last twice as long in winter; the other half of the world has its winter in July.
+  it('follows the seasons of its half of the world', () => {
+    const hedge: ResidentToday = {
+      profile: profileOf('stick-insect'),
+      stage: 'adult',
+      bodyLengthMm: 80,
+      headCount: 8,
+      form: 'group',
+      home,
+      log: [line('taken-in', 400), line('offered', 3)],
+      larder: LARDER,
+      hemisphere: 'north',
+    };
+    const feeds = (hemisphere: 'north' | 'south', from: number) =>
+      (planHouse([{ id: 'r', today: { ...hedge, hemisphere } }], TODAY, 366).jobs.get('r') ?? []).filter(
+        ({ kind, on }) => kind === 'feed' && on >= from && on < from + 60,
+      ).length;
+    // From the middle of June on: summer in the north.
+    expect(feeds('north', 95)).toBeGreaterThan(1.5 * feeds('south', 95));
+  });
+});
+
+describe('an absence', () => {
+  const spider = (log: LogEntry[], change: Partial<ResidentToday> = {}): ResidentToday => ({
+    ...{ profile: profileOf('ground-tarantula'), stage: 'adult', legSpanMm: 118, home, larder: LARDER },
+    log: [line('taken-in', 400), line('cleaned', 1), ...log],
+    ...change,
+  });
+  const one = (id: string, today: ResidentToday, isDangerous = false): AbsentOne => ({ id, today, isDangerous });
+  const plan = (residents: AbsentOne[], fromDays: number, days: number) =>
+    absencePlan({
+      residents,
+      today: TODAY,
+      from: addDays(TODAY, fromDays),
+      until: addDays(TODAY, fromDays + days - 1),
+    });
+
+  it('of a few days needs nobody for an adult that was fed and watered', () => {
+    const { visits, cannotWait } = plan(
+      [one('a', spider([line('offered', 2), line('eaten', 1), line('watered', 1)]))],
+      1,
+      5,
+    );
+    expect({ visits, cannotWait }).toEqual({ visits: [], cannotWait: [] });
+  });
+
+  it('has what is better done before on the day before, and food so early that what is left comes out', () => {
+    const { before } = plan([one('a', spider([line('offered', 12), line('eaten', 11), line('watered', 6)]))], 4, 14);
+    const on = (kind: string) => before.find(({ tasks }) => tasks.some((task) => task.kind === kind))?.on;
+    expect(on('water')).toBe(addDays(TODAY, 3));
+    expect(on('feed')).toBe(addDays(TODAY, 2));
+    expect(on('leftovers')).toBe(addDays(TODAY, 3));
+  });
+
+  it('takes the fewest visits: those of boxes that bear different days fall together', () => {
+    const snails = (log: LogEntry[]): ResidentToday => ({
+      ...{
+        profile: profileOf('stick-insect'),
+        stage: 'adult' as const,
+        bodyLengthMm: 80,
+        headCount: 8,
+        form: 'group' as const,
+      },
+      ...{ home, larder: LARDER, hemisphere: 'north' as const, log: [line('taken-in', 400), ...log] },
+    });
+    const residents = [one('a', snails([line('offered', 0)])), one('b', snails([line('offered', 1)]))];
+    const { visits } = plan(residents, 1, 10);
+    for (const { tasks } of visits.filter(({ tasks }) => tasks.some(({ kind }) => kind === 'mist'))) {
+      expect(tasks.filter(({ kind }) => kind === 'mist')).toHaveLength(2);
+    }
+  });
+
+  it('says what must stay shut, and until when: the moulting, the hardening, and those that bite', () => {
+    const residents = [
+      one('soft', spider([line('moulted', 3)])),
+      one('biter', spider([line('offered', 2), line('watered', 1)]), true),
+    ];
+    const { neverOpen } = plan(residents, 2, 5);
+    expect(neverOpen).toEqual([
+      { residentId: 'soft', why: 'hardening', until: expect.stringMatching(/^2026-03-/) },
+      { residentId: 'biter', why: 'dangerous', until: null },
+    ]);
+  });
+
+  it('never sends anybody to a box in its closed days, and never later than it bears', () => {
+    fc.assert(
+      fc.property(house, fc.integer({ min: 0, max: 20 }), fc.integer({ min: 1, max: 30 }), (residents, from, days) => {
+        const { visits, cannotWait } = plan(
+          residents.map(({ id, today }) => one(id, today)),
+          from,
+          days,
+        );
+        const last = addDays(TODAY, from + days - 1);
+        expect(visits.every(({ on }) => on >= addDays(TODAY, from) && on <= last)).toBe(true);
+        for (const { residentId, kind, until } of cannotWait) {
+          const first = visits.find(({ tasks }) =>
+            tasks.some((task) => task.residentId === residentId && task.kind === kind),
+          );
+          expect(first?.on ?? '').not.toBe('');
+          const bears = until < addDays(TODAY, from) ? addDays(TODAY, from) : until;
+          const today = residents.find(({ id }) => id === residentId)?.today as ResidentToday;
+          const closed = closedFor(kind, workAhead(today, TODAY, from + days));
+          // Where it was shut on that day it is done on a later one.
+          if (!closed.some((span) => addDays(TODAY, span.from) <= bears)) expect((first?.on ?? '') <= bears).toBe(true);
+        }
+      }),
+      { numRuns: 60 },
+    );
+  });
+
+  it('in the past, the wrong way round, or for half a year is refused', () => {
+    expect(() => plan([], -1, 3)).toThrow(RangeError);
+    expect(() => plan([], 3, 0)).toThrow(RangeError);
+    expect(() => plan([], 3, 200)).toThrow(RangeError);
+  });
+});
