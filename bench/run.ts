@@ -9,6 +9,7 @@ import { benchColony } from './colony';
 import { benchFeeding } from './feeding';
 import { benchGrowth } from './growth';
 import { median, row } from './measure';
+import { benchPlan } from './plan';
 import { benchReadings } from './readings';
 import { benchResidents } from './residents';
 
@@ -82,7 +83,8 @@ benchAir();
 benchGrowth();
 benchFeeding();
 benchColony();
-benchResidents()
+benchPlan()
+  .then(benchResidents)
   .then(benchReadings)
   .catch((error: unknown) => {
     console.error(error);

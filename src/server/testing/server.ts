@@ -21,6 +21,7 @@ export interface Answer {
 }
 
 export interface TestServer {
+  address: string;
   get: (path: string) => Promise<Answer>;
   post: (path: string, body: unknown) => Promise<Answer>;
   patch: (path: string, body: unknown) => Promise<Answer>;
@@ -44,6 +45,7 @@ export async function startServer(database: Database, clock = fixedClock()): Pro
   const send = (method: string) => (path: string, body: unknown) =>
     raw(path, { method, body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } });
   return {
+    address: `http://127.0.0.1:${port}`,
     raw,
     get: (path) => raw(path, {}),
     post: send('POST'),
