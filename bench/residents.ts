@@ -89,6 +89,7 @@ export async function benchResidents(): Promise<void> {
       '',
     );
     const { residents } = (await server.get('/api/residents')).body as { residents: Resident[] };
+    row('round: 1,000 residents from the server, asked again', await times(() => server.get('/api/round')), '');
     row('list: 1,000 residents from the server', await times(() => server.get('/api/residents')), '');
     const sought = residents.map((resident, index) => soughtOf(resident, `H${index}`));
     row(

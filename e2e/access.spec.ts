@@ -171,6 +171,50 @@ const PLACES: { name: string; open: (page: Page) => Promise<void> }[] = [
       await expect(page.getByText(/can move to|would serve|serves nobody/).first()).toBeAttached();
     },
   },
+  {
+    name: 'the year ahead',
+    open: async (page) => {
+      await page.goto('/seasons');
+      await expect(page.getByRole('img', { name: /^The next twelve months/ }).first()).toBeVisible();
+    },
+  },
+  {
+    name: 'a month ahead',
+    open: async (page) => {
+      await page.goto('/seasons');
+      await page.getByRole('radio', { name: 'Month' }).click();
+    },
+  },
+  {
+    name: 'a plan of moves',
+    open: async (page) => {
+      await page.goto('/seasons?part=moves');
+      await page.getByRole('button', { name: 'Work the moves out' }).click();
+      await expect(page.getByRole('button', { name: 'Settle these moves' })).toBeVisible({ timeout: 30_000 });
+    },
+  },
+  {
+    name: 'how one is moved',
+    open: async (page) => {
+      await page.goto('/residents');
+      await page.getByRole('link', { name: /^Bramble/ }).click();
+      await page.goto(`${page.url()}/move`);
+      await expect(page.getByRole('heading', { name: 'If it gets out' })).toBeVisible();
+    },
+  },
+  { name: 'absences', open: async (page) => void (await page.goto('/seasons?part=away')) },
+  {
+    name: 'the sheet of an absence',
+    open: async (page) => {
+      await page.goto('/seasons?part=away');
+      await page
+        .getByRole('link', { name: /^Open the sheet/ })
+        .last()
+        .click();
+      await expect(page.getByRole('heading', { name: 'Never open' })).toBeVisible();
+    },
+  },
+  { name: 'the keepers', open: async (page) => void (await page.goto('/keepers')) },
   { name: 'who rests in winter', open: (page) => seasons(page, 'rest', /^Open F2, Ember/) },
   { name: 'eggs by the week they hatch', open: (page) => seasons(page, 'broods', /^Open D10/) },
   { name: 'colonies and cultures', open: (page) => seasons(page, 'colonies', /^Open E1, Swifts/) },

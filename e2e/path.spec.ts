@@ -80,9 +80,10 @@ test('one tap logs, undo takes it back', async ({ page }) => {
   await expect(leftovers).not.toBeChecked();
 });
 
-test('shelves come in the order of the walk, and those to be left alone apart', async ({ page }) => {
+test('what cannot wait comes first, then shelves in the order of the walk, and those to be left alone apart', async ({ page }) => {
   await page.goto('/');
   await expect(page.getByRole('heading', { level: 2 })).toHaveText([
+    'Cannot wait',
     'Shelf A',
     'Shelf B, upper',
     'Shelf B, lower',
@@ -90,6 +91,7 @@ test('shelves come in the order of the walk, and those to be left alone apart', 
     'Shelf D, leaves',
     'Shelf E, cultures',
     'Ant bench',
+    'Lighter another day',
     /^Leave alone: \d/,
   ]);
   await expect(page.getByText(/B5.*Grammostola pulchra.*dull and dark since/)).toBeVisible();

@@ -31,7 +31,10 @@ const PICTURES: Picture[] = [
     size: WIDE,
     open: async (page) => {
       await page.goto('/');
-      await page.getByRole('link', { name: /^Open B3/ }).click();
+      await page
+        .getByRole('link', { name: /^Open B3/ })
+        .first()
+        .click();
     },
   },
   { name: 'home', size: PHONE, open: (page) => homeCalled(page, /^B3/) },
@@ -43,16 +46,6 @@ const PICTURES: Picture[] = [
     open: async (page) => {
       await residentNamed(page, /^Soot/);
       await page.getByRole('img', { name: /^Growth/ }).scrollIntoViewIfNeeded();
-    },
-  },
-  {
-    name: 'group',
-    size: PHONE,
-    open: async (page) => {
-      await page.goto('/residents');
-      await page.getByLabel('Find by name, box or batch').fill('hedge');
-      await residentNamedHere(page, /^The hedge/);
-      await page.getByText(/^Dashed/).scrollIntoViewIfNeeded();
     },
   },
   {
@@ -86,7 +79,6 @@ const PICTURES: Picture[] = [
       await page.getByText(/^1\. /).scrollIntoViewIfNeeded();
     },
   },
-  { name: 'nest', size: PHONE, open: (page) => homeCalled(page, /^F1/) },
   {
     name: 'air',
     size: PHONE,
@@ -94,16 +86,6 @@ const PICTURES: Picture[] = [
       await homeCalled(page, /^C2/);
       await page.getByRole('button', { name: 'Air and water' }).last().click();
       await page.getByRole('img', { name: /^Humidity over/ }).waitFor();
-    },
-  },
-  {
-    name: 'readings',
-    size: PHONE,
-    open: async (page) => {
-      await homeCalled(page, /^E1/);
-      await page.getByRole('button', { name: 'Readings' }).last().click();
-      await page.getByRole('button', { name: 'Course of E1 air' }).click();
-      await page.getByRole('img', { name: /^Temperature/ }).scrollIntoViewIfNeeded();
     },
   },
   {
@@ -115,10 +97,41 @@ const PICTURES: Picture[] = [
     },
   },
   {
-    name: 'rest',
+    name: 'seasons',
     size: PHONE,
     open: async (page) => {
       await page.goto('/seasons');
+      await page.getByRole('img', { name: /^The next twelve months/ }).waitFor();
+    },
+  },
+  {
+    name: 'moves',
+    size: PHONE,
+    open: async (page) => {
+      await page.goto('/seasons?part=moves');
+      await page.getByRole('button', { name: 'Work the moves out' }).click();
+      await page.getByText(/moves, (and no plan|within|at most)/).waitFor();
+      await page.mouse.move(195, 400);
+      await page.mouse.wheel(0, 470);
+    },
+  },
+  {
+    name: 'away',
+    size: PHONE,
+    open: async (page) => {
+      await page.goto('/seasons?part=away');
+      await page
+        .getByRole('link', { name: /^Open the sheet/ })
+        .last()
+        .click();
+      await page.getByRole('heading', { name: 'Never open' }).waitFor();
+    },
+  },
+  {
+    name: 'rest',
+    size: PHONE,
+    open: async (page) => {
+      await page.goto('/seasons?part=rest');
       await page.getByRole('link', { name: /^Open F2, Ember/ }).click();
       await page.getByRole('img', { name: /^Cooling down/ }).waitFor();
     },

@@ -4,7 +4,7 @@ test('a rest is planned where it suits, kept through a power cut, and given up (
   page,
   house,
 }) => {
-  await page.goto('/seasons');
+  await page.goto('/seasons?part=rest');
   await page.getByRole('link', { name: /^Open F1, Old Timber/ }).click();
   await page.getByRole('radio', { name: /^Refrigerator/ }).click();
   await expect(page.getByText(/can fall below what the kind bears/)).toBeVisible();
@@ -18,7 +18,7 @@ test('a rest is planned where it suits, kept through a power cut, and given up (
   await house.start();
   await page.reload();
   await expect(page.getByRole('heading', { name: 'Planned' })).toBeVisible();
-  await page.goto('/seasons');
+  await page.goto('/seasons?part=rest');
   await expect(page.getByRole('link', { name: /^Open F1, Old Timber/ })).toContainText('Planned');
   await page.getByRole('link', { name: /^Open F1, Old Timber/ }).click();
   await page.getByRole('button', { name: 'Give the plan up' }).click();
@@ -29,7 +29,7 @@ test('the round asks for the next step of a rest; food in the cold is asked abou
   await page.goto('/');
   await page.getByRole('checkbox', { name: /^F2: Cool down to/ }).click();
   await expect(page.getByText('F2: step of its rest done.')).toBeVisible();
-  await page.goto('/seasons');
+  await page.goto('/seasons?part=rest');
   await expect(page.getByRole('link', { name: /^Open F2, Ember/ })).toContainText('Cooling down');
   await page.getByRole('link', { name: /^Open F3, Satin/ }).click();
   await expect(page.getByRole('heading', { name: 'In the cold' })).toBeVisible();

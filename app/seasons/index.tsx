@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router';
 import { Suspense } from 'react';
 import { TwoPanes } from '@/ui/components/TwoPanes';
-import { SeasonsScreen } from '@/ui/screens/lazyForms';
+import { SeasonsScreen, YearPane } from '@/ui/screens/lazyForms';
 
 const SEASON_PARTS = ['ahead', 'moves', 'away', 'rest', 'broods', 'colonies'] as const;
 
@@ -10,7 +10,7 @@ export default function SeasonsRoute() {
   const first = SEASON_PARTS.find((each) => each === part) ?? 'ahead';
   return (
     <Suspense>
-      <TwoPanes list={<SeasonsScreen key={first} first={first} />} />
+      <TwoPanes list={<SeasonsScreen key={first} first={first} />} detailOnWide={<YearPane />} />
     </Suspense>
   );
 }

@@ -1,13 +1,18 @@
 import type { Home, Resident } from '@/contract/records';
 import { censusOf, typicalMoults } from '@/core/growth/census';
+import { forgivingForecast, type MoultForecast } from '@/core/growth/forecast';
 import { kinOf, type Kin } from '@/core/growth/kin';
-import type { Subject, Teller } from '@/core/growth/subject';
+import { outgrownAtMm } from '@/core/growth/outgrown';
+import { moultQuestion, type Subject, type Teller } from '@/core/growth/subject';
+import type { CareProfile } from '@/core/profiles/profile';
+import { remembering } from './remembering';
 import type { Day } from '@/core/measure/day';
 import type { LogEntry } from '@/core/plan/work';
 import { noticedSigns } from '@/core/plan/signs';
 import type { CareBook } from '@/core/profiles/careBook';
 import { groupBy } from './groupBy';
 import { warmthIn } from './house';
+import { digestOf } from './secrets';
 import type { Queries } from './storage/database';
 import { headEntriesOf, moultsOf, type MoultRow } from './storage/entries';
 import { listKin } from './storage/residents';
@@ -20,6 +25,8 @@ export interface GrowthFacts {
   /** Moults of groups, by the day half of it had come to an instar. */
   groups: Map<string, { on: Day; instar: number }[]>;
   warmth: Awaited<ReturnType<typeof warmthIn>>;
+  /** Another one whenever a teller has told something else. */
+  print: string;
 }
 
 /** @param residents all of the house, or one: then only those that tell of it are looked up */
@@ -36,12 +43,12 @@ export async function growthFactsOf(
   const grouped = all.filter((each) => each.form === 'group').map((each) => each.id);
   const heads = grouped.length > 0 ? await headEntriesOf(queries, grouped) : [];
   const headsOf = groupBy(heads, (entry) => entry.residentId ?? '');
+  const tellers = kin.flatMap((each) => {
+    const rows = moults.get(each.id);
+    return rows ? [{ ...each, moults: rows.map(({ on, stage }) => ({ on, stage })) }] : [];
+  });
   return {
-    moults,
-    tellers: kin.flatMap((each) => {
-      const rows = moults.get(each.id);
-      return rows ? [{ ...each, moults: rows.map(({ on, stage }) => ({ on, stage })) }] : [];
-    }),
+    ...{ moults, tellers, print: digestOf(JSON.stringify(tellers)) },
     groups: new Map(
       grouped.map((id) => {
         const census = censusOf(headsOf.get(id) ?? [], today);
@@ -87,4 +94,35 @@ export function subjectOf(
     signs: noticedSigns(told, today),
     temperatureC: facts.warmth(home).temperatureC,
   };
+}
+
+/** A forecast takes milliseconds: what was asked before, of the same animal among the same others, is remembered. */
+const forecasts = remembering<MoultForecast>(6000);
+const prints = new WeakMap<CareProfile, string>();
+
+/** A profile by what it says: one that was changed is another. */
+function printOf(profile: CareProfile): string {
+  const known = prints.get(profile) ?? digestOf(JSON.stringify(profile));
+  prints.set(profile, known);
+  return known;
+}
+
+/**
+ * The next moults of one as its log and those of others tell them.
+ * @param home left out, it is not asked when that is outgrown
+ */
+export function rememberedForecast(
+  facts: GrowthFacts,
+  profile: CareProfile,
+  subject: Subject,
+  on: Day,
+  ahead: number,
+  outgrowing?: { home: Home; animal: Parameters<typeof outgrownAtMm>[1] },
+): MoultForecast {
+  const told = outgrowing && { ...outgrowing.animal, home: { ...outgrowing.home, residentIds: [] } };
+  const question = JSON.stringify([facts.print, printOf(profile), subject, on, ahead, told]);
+  return forecasts(question, () => {
+    const outgrownMm = outgrowing && outgrownAtMm(profile, outgrowing.animal, outgrowing.home);
+    return forgivingForecast({ ...moultQuestion(profile, subject, facts.tellers, on), ahead, outgrownMm });
+  });
 }

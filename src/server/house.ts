@@ -11,6 +11,7 @@ import type { Alarm } from '@/core/readings/alarms';
 import { DAY_MS } from '@/core/readings/reading';
 import type { Hemisphere } from '@/core/season/year';
 import type { MaterialTable } from '@/core/substrate/material';
+import { remembering } from './remembering';
 import type { Queries } from './storage/database';
 import { readMeta, writeMeta } from './storage/meta';
 import { meanWarmthOfHomes } from './storage/readings';
@@ -48,6 +49,17 @@ export function questionFor(
   return questionOf(profile, resident.stage, home, room.air, recipeIn(home, profile, shippedMixes), materials, days);
 }
 
+/** To follow the drying of a box takes milliseconds: what was asked before, in the same words, is remembered. */
+const outlooks = remembering<WateringOutlook | null>(4000);
+
+/** The air of a room as a forecast of weeks feels it: not every reading of a probe makes it another. */
+const steady = (air: Room['air']): Room['air'] => ({
+  ...air,
+  temperatureC: Math.round(10 * air.temperatureC) / 10,
+  relativeHumidityPct: Math.round(air.relativeHumidityPct),
+  dailySwingK: Math.round(10 * (air.dailySwingK ?? 0)) / 10,
+});
+
 /** When a home is to be damped; null for kinds whose soil is not kept damp. */
 export function wateringFor(
   profile: CareProfile,
@@ -62,8 +74,11 @@ export function wateringFor(
   if (profile.climate.damping !== 'soil' || home.nest !== undefined || home.substrateDepthMm === 0) return null;
   const dry = alarms.find((each) => each.kind === 'too-dry');
   const dryAir = dry && { humidityPct: dry.value ?? 0, hours: dry.hours, minPct: dry.limit ?? 0 };
-  const question = questionFor(profile, resident, home, room, materials, 1);
-  return wateringOutlook(question, wishesOf(profile), facts, today, dryAir);
+  const question = questionFor(profile, resident, home, { ...room, air: steady(room.air) }, materials, 1);
+  const wishes = wishesOf(profile);
+  return outlooks(JSON.stringify([question, wishes, facts, today, dryAir]), () =>
+    wateringOutlook(question, wishes, facts, today, dryAir),
+  );
 }
 
 /** Warmth is read off the probe in a home over so many days: about as long as an interval of the quick ones. */

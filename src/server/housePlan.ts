@@ -1,13 +1,11 @@
 import type { Home } from '@/contract/records';
 import { shippedSpecies } from '@/contract/shipped';
-import { forgivingForecast, type MoultForecast } from '@/core/growth/forecast';
-import { outgrownAtMm } from '@/core/growth/outgrown';
-import { moultQuestion } from '@/core/growth/subject';
+import type { MoultForecast } from '@/core/growth/forecast';
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
 import { planHouse, type HousePlan } from '@/core/plan/levelling';
 import type { Span } from '@/core/plan/spans';
 import { workAhead } from '@/core/plan/workAhead';
-import { subjectOf } from './growthFacts';
+import { rememberedForecast, subjectOf } from './growthFacts';
 import type { HouseToday, Lodger } from './houseToday';
 import type { Queries } from './storage/database';
 import { listAbsences } from './storage/absences';
@@ -45,8 +43,10 @@ export function growthAhead(house: HouseToday, { resident, home, log }: Lodger, 
   const isUntold = resident.form !== 'single' && (facts.groups.get(resident.id) ?? []).length === 0;
   if (isUntold) return null;
   const subject = subjectOf(facts, care, resident, home, log, on);
-  const outgrownMm = outgrownAtMm(profile, { ...resident, school: resident.schools.air }, home);
-  return forgivingForecast({ ...moultQuestion(profile, subject, facts.tellers, on), ahead, outgrownMm });
+  const { stage, headCount, schools } = resident;
+  const { takes } = profile.measure;
+  const animal = { stage, headCount, school: schools.air, [takes]: resident[takes] };
+  return rememberedForecast(facts, profile, subject, on, ahead, { home, animal });
 }
 
 /** The days on which one is not moved: in its rest, and about its moults; counted from today. */

@@ -2,15 +2,13 @@ import type { Entry, NewEntry } from '@/contract/entries';
 import type { Home } from '@/contract/records';
 import { shippedFeeders, shippedFoods } from '@/contract/shipped';
 import { whyNot, type Dish } from '@/core/feeding/food';
-import { forgivingForecast } from '@/core/growth/forecast';
 import { dayOfMoment } from '@/core/measure/day';
-import { moultQuestion } from '@/core/growth/subject';
 import { quietTime } from '@/core/plan/quiet';
 import type { LeaveAlone, LogEntry, MoultOutlook } from '@/core/plan/work';
 import { noticedSigns } from '@/core/plan/signs';
 import type { CareBook } from '@/core/profiles/careBook';
 import type { CareProfile } from '@/core/profiles/profile';
-import { growthFactsOf, subjectOf, type GrowthFacts } from './growthFacts';
+import { growthFactsOf, rememberedForecast, subjectOf, type GrowthFacts } from './growthFacts';
 import { invalid, Problem } from './http/problem';
 import { logsOf } from './logs';
 import type { Queries } from './storage/database';
@@ -102,8 +100,7 @@ export function moultOutlook(
 ): MoultOutlook | undefined {
   const subject = subjectOf(facts, care, resident, home, log, on);
   if (subject.signs.length === 0) return undefined;
-  const question = moultQuestion(care.of(resident), subject, facts.tellers, on);
-  const { next, premoultPct, grounds } = forgivingForecast({ ...question, ahead: 1 });
+  const { next, premoultPct, grounds } = rememberedForecast(facts, care.of(resident), subject, on, 1);
   const { closeDays } = grounds;
   return next ? { premoultPct, medianOn: next.median, closeDays, signs: subject.signs } : undefined;
 }

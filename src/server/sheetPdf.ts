@@ -3,7 +3,7 @@ import path from 'node:path';
 import fontkit from '@pdf-lib/fontkit';
 import { PDFDocument, rgb, type PDFFont, type PDFPage } from 'pdf-lib';
 import type { SitterSheet } from '@/contract/plan';
-import type { JobKind } from '@/core/plan/work';
+import { NEVER_OPEN_WORDS, sitterTask } from '@/contract/sheetWords';
 import { ROOT } from './root';
 
 const PAGE = { width: 595, height: 842, margin: 48 } as const;
@@ -12,23 +12,6 @@ const LEADING = 1.35;
 const INK = rgb(0.2, 0.15, 0.12);
 const CLAY = rgb(0.64, 0.27, 0.13);
 const FONTS = path.join(ROOT, 'node_modules/@fontsource/atkinson-hyperlegible/files');
-
-const TASKS: Partial<Record<JobKind, string>> = {
-  feed: 'give food',
-  leftovers: 'take out what is left of the food',
-  'prey-out': 'take the prey out',
-  search: 'look through the old leaves for young, then throw them away',
-  damp: 'pour water onto the damp end of the soil',
-  mist: 'mist leaves and walls',
-  water: 'rinse the dish, fill it',
-  calcium: 'look at the lime: a new piece if it is worn',
-};
-const NEVER: Record<SitterSheet['neverOpen'][number]['why'], string> = {
-  dangerous: 'it bites, stings or spits',
-  premoult: 'it is about to moult',
-  hardening: 'its new skin hardens',
-  resting: 'it is in its winter rest',
-};
 
 /** The sitter's sheet on paper: A4, large enough to be read at arm's length, a box to tick before each task. */
 export async function sheetPdf(sheet: SitterSheet): Promise<Uint8Array> {
@@ -47,7 +30,7 @@ export async function sheetPdf(sheet: SitterSheet): Promise<Uint8Array> {
   if (sheet.neverOpen.length > 0) {
     paper.heading('Never open');
     for (const { code, scientificName, why, until } of sheet.neverOpen) {
-      paper.line(`${code}   ${scientificName}: ${NEVER[why]}${until === null ? '' : `, until about ${until}`}`, {
+      paper.line(`${code}   ${scientificName}: ${NEVER_OPEN_WORDS[why]}${until === null ? '' : `, until about ${until}`}`, {
         color: CLAY,
       });
     }
@@ -62,7 +45,7 @@ export async function sheetPdf(sheet: SitterSheet): Promise<Uint8Array> {
     );
     for (const stop of stops) {
       paper.line(`${stop.code}   ${stop.scientificName}   (${stop.room}, ${stop.shelf})`, { isBold: true });
-      for (const kind of stop.kinds) paper.task(taskOf(kind, stop));
+      for (const kind of stop.kinds) paper.task(sitterTask(kind, stop));
     }
   }
   if (sheet.stock.length > 0) {
@@ -70,13 +53,6 @@ export async function sheetPdf(sheet: SitterSheet): Promise<Uint8Array> {
     for (const { name, needed, unit } of sheet.stock) paper.line(`${name}: ${needed} ${unit}`);
   }
   return document.save();
-}
-
-function taskOf(kind: JobKind, { dishes, waterMl }: SitterSheet['visits'][number]['stops'][number]): string {
-  const task = TASKS[kind] ?? kind;
-  if (kind === 'damp' && waterMl !== null) return `${task}: ${waterMl} mL`;
-  if (kind !== 'feed' || dishes.length === 0) return task;
-  return `${task}: ${dishes.map(({ name, count, massG, drinkMl }) => (count !== null ? `${count} x ${name}` : `${name}${massG !== null ? `, ${massG.toFixed(1)} g` : drinkMl !== null ? `, ${drinkMl} mL` : ''}`)).join('; ')}`;
 }
 
 interface Look {

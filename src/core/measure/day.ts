@@ -1,5 +1,3 @@
-import { addDays as addCalendarDays } from 'date-fns/addDays';
-import { differenceInCalendarDays } from 'date-fns/differenceInCalendarDays';
 import { formatISO } from 'date-fns/formatISO';
 import { isValid } from 'date-fns/isValid';
 import { parseISO } from 'date-fns/parseISO';
@@ -28,10 +26,19 @@ export function dayOfMoment(moment: Date): Day {
  * @throws RangeError when `day` is not a day.
  */
 export function addDays(day: Day, days: number): Day {
-  return dayOfMoment(addCalendarDays(parseISO(day), Math.trunc(days)));
+  return new Date(utcOf(day) + Math.trunc(days) * DAY_MS).toISOString().slice(0, 10);
 }
 
-/** Whole days from `from` to `to`; negative when `to` is earlier, NaN when either is not a day. */
+/** Whole days from `from` to `to`; negative when `to` is earlier, NaN when either is not written as a day. */
 export function daysBetween(from: Day, to: Day): number {
-  return differenceInCalendarDays(parseISO(to), parseISO(from));
+  return Math.round((utcOf(to) - utcOf(from)) / DAY_MS);
+}
+
+const DAY_MS = 86_400_000;
+
+/** The noon of a day as if it were in UTC, where no day is longer than another; NaN for what is not written as one. */
+function utcOf(day: Day): number {
+  return WRITTEN.test(day)
+    ? Date.UTC(Number(day.slice(0, 4)), Number(day.slice(5, 7)) - 1, Number(day.slice(8)), 12)
+    : NaN;
 }

@@ -7,6 +7,7 @@ export { BuildScreen } from './BuildScreen';
 export { CompareScreen } from './CompareScreen';
 export { FeedingScreen } from './FeedingScreen';
 export { HomeScreen } from './HomeScreen';
+export { YearPane } from '../seasons/AheadBoard';
 export { AwayScreen } from './AwayScreen';
 export { KeepersScreen } from './KeepersScreen';
 export { MoveScreen } from './MoveScreen';

@@ -8,6 +8,8 @@ export const BuildScreen = lazy(async () => ({ default: (await load()).BuildScre
 export const CompareScreen = lazy(async () => ({ default: (await load()).CompareScreen }));
 export const FeedingScreen = lazy(async () => ({ default: (await load()).FeedingScreen }));
 export const HomeScreen = lazy(async () => ({ default: (await load()).HomeScreen }));
+/** Stands beside a list, not a screen of its own. */
+export const YearPane = lazy(async () => ({ default: (await load()).YearPane }));
 export const AwayScreen = lazy(async () => ({ default: (await load()).AwayScreen }));
 export const KeepersScreen = lazy(async () => ({ default: (await load()).KeepersScreen }));
 export const MoveScreen = lazy(async () => ({ default: (await load()).MoveScreen }));

@@ -1,13 +1,13 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { call } from '@/client/api';
-import { useHouse } from '@/client/house';
-import { useCall } from '@/client/useCall';
+import { useSeasons } from '@/client/seasons';
 import type { Seasons } from '@/contract/plan';
 import { addDays, type Day } from '@/core/measure/day';
 import { Button } from '../components/Button';
 import { Choices } from '../components/Choices';
-import { Body, Heading, Soft, Strong } from '../components/Words';
+import { Screen } from '../components/Screen';
+import { useIsWide } from '../components/useLayout';
+import { Body, Heading, Soft, Strong, Title } from '../components/Words';
 import { space } from '../theme/tokens';
 import { dateWords, dayWords, weekday } from '../words/days';
 import { monthOf, monthsOn, monthWords, headlinesOn, isAway, minutesOn, weekOf } from './calendarDays';
@@ -24,8 +24,7 @@ type View_ = (typeof VIEWS)[number]['value'];
 
 /** The months ahead: as one strip, a month of days, or a week in words. */
 export function AheadBoard() {
-  const round = useHouse((house) => house.round);
-  const { answer, problem } = useCall(round, () => call('seasons', {}));
+  const { answer, problem } = useSeasons();
   const [view, setView] = useState<View_>('year');
   const [chosen, setChosen] = useState<Day>();
   if (problem !== undefined) return <Body>{problem}</Body>;
@@ -66,10 +65,35 @@ export function AheadBoard() {
 
 /** What comes next of each kind, under the strip. */
 function Year({ seasons }: { seasons: Seasons }) {
+  const isWide = useIsWide();
   const next = seasons.marks
     .filter((mark) => (mark.median ?? mark.from) >= seasons.from)
     .sort((a, b) => (a.median ?? a.from).localeCompare(b.median ?? b.from))
     .slice(0, 12);
+  return (
+    <>
+      {isWide ? null : <StripWithKey seasons={seasons} />}
+      <Heading>Next</Heading>
+      {next.map((mark, index) => (
+        <MarkRow key={`${mark.residentId} ${mark.kind} ${index}`} mark={mark} today={seasons.from} />
+      ))}
+    </>
+  );
+}
+
+/** On a wide screen the year has the other pane to itself. */
+export function YearPane() {
+  const { answer } = useSeasons();
+  if (!answer) return null;
+  return (
+    <Screen>
+      <Title>Twelve months</Title>
+      <StripWithKey seasons={answer} />
+    </Screen>
+  );
+}
+
+function StripWithKey({ seasons }: { seasons: Seasons }) {
   return (
     <>
       <YearStrip seasons={seasons} />
@@ -77,10 +101,6 @@ function Year({ seasons }: { seasons: Seasons }) {
         Bars are windows in which eight of ten would fall, the stroke is the likeliest day. Grey is when nobody is
         there.
       </Soft>
-      <Heading>Next</Heading>
-      {next.map((mark, index) => (
-        <MarkRow key={`${mark.residentId} ${mark.kind} ${index}`} mark={mark} today={seasons.from} />
-      ))}
     </>
   );
 }

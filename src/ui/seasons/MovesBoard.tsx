@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { call } from '@/client/api';
 import { problemOf, useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
-import { useCall } from '@/client/useCall';
+import { useSeasons } from '@/client/seasons';
 import type { MovesReply, SeasonMark, Seasons } from '@/contract/plan';
 import type { Day } from '@/core/measure/day';
 import { Button } from '../components/Button';
@@ -36,8 +36,7 @@ const CLEANING = [
 
 /** Who moves where: what is settled, and a plan in which each move frees a box for the next. */
 export function MovesBoard() {
-  const round = useHouse((house) => house.round);
-  const seasons = useCall(round, () => call('seasons', {})).answer;
+  const seasons = useSeasons().answer;
   const settled = seasons?.marks.filter(({ kind }) => kind === 'move') ?? [];
   return (
     <View style={{ gap: space.m, marginTop: space.m }}>

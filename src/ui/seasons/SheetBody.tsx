@@ -1,32 +1,13 @@
 import { View } from 'react-native';
 import type { SitterSheet } from '@/contract/plan';
-import type { JobKind } from '@/core/plan/work';
+import { NEVER_OPEN_WORDS, sitterTask } from '@/contract/sheetWords';
 import { CodeTag } from '../components/CodeTag';
 import { makeStyles } from '../components/useStyles';
 import { Body, Heading, Name, Soft, Strong } from '../components/Words';
 import { space, stroke } from '../theme/tokens';
 import { dateWords, weekday } from '../words/days';
-import { waterWords } from '../words/jobs';
 
 type Stop = SitterSheet['visits'][number]['stops'][number];
-
-/** What a sitter does, in words for somebody who does not know the animals. */
-const TASKS: Partial<Record<JobKind, string>> = {
-  feed: 'Give food',
-  leftovers: 'Take out what is left of the food',
-  'prey-out': 'Take the prey out',
-  search: 'Look through the old leaves for young, then throw them away',
-  damp: 'Pour water onto the damp end of the soil',
-  mist: 'Mist leaves and walls, twice',
-  water: 'Rinse the dish, fill it',
-  calcium: 'Look at the lime: a new piece if it is worn',
-  clutch: 'Search the soil for eggs',
-  barrier: 'Renew the barrier on the rim',
-  rubbish: 'Take the rubbish heap out',
-  clean: 'Take droppings and remains out',
-  turn: 'Turn the soil',
-  rest: 'Step of its winter rest: see its page',
-};
 
 /** A day on the sheet: "Monday 14 December". */
 const sheetDay = (day: string) => `${weekday(day)} ${dateWords(day)}`;
@@ -51,7 +32,7 @@ export function SheetBody({ sheet, forSitter }: { sheet: SitterSheet; forSitter:
             <Body key={`${code} ${scientificName}`}>
               {`${code}  `}
               <Name>{scientificName}</Name>
-              {`: ${NEVER_WORDS[why]}${until === null ? '' : `, until about ${sheetDay(until)}`}`}
+              {`: ${NEVER_OPEN_WORDS[why]}${until === null ? '' : `, until about ${sheetDay(until)}`}`}
             </Body>
           ))}
         </View>
@@ -93,13 +74,6 @@ export function SheetBody({ sheet, forSitter }: { sheet: SitterSheet; forSitter:
   );
 }
 
-const NEVER_WORDS = {
-  dangerous: 'it bites, stings or spits',
-  premoult: 'it is about to moult',
-  hardening: 'its new skin hardens',
-  resting: 'it is in its winter rest',
-} as const;
-
 function Visit({ on, stops }: { on: string; stops: readonly Stop[] }) {
   const styles = useStyles();
   return (
@@ -112,25 +86,13 @@ function Visit({ on, stops }: { on: string; stops: readonly Stop[] }) {
             <Name>{stop.scientificName}</Name>
             <Soft>{`${stop.room}, ${stop.shelf}`}</Soft>
             {stop.kinds.map((kind) => (
-              <Body key={kind}>{taskWords(kind, stop)}</Body>
+              <Body key={kind}>{sitterTask(kind, stop)}</Body>
             ))}
           </View>
         </View>
       ))}
     </View>
   );
-}
-
-function taskWords(kind: JobKind, { dishes, waterMl }: Stop): string {
-  const task = TASKS[kind] ?? kind;
-  if (kind === 'feed' && dishes.length > 0) return `${task}: ${dishes.map(dishWords).join('; ')}`;
-  return kind === 'damp' && waterMl !== null ? `${task}: ${waterWords(waterMl)}` : task;
-}
-
-function dishWords({ name, count, massG, drinkMl }: Stop['dishes'][number]): string {
-  if (count !== null) return `${count} × ${name}`;
-  if (drinkMl !== null) return `${name}, ${drinkMl} mL`;
-  return massG === null ? name : `${name}, ${massG < 1 ? massG.toFixed(1) : Math.round(massG)} g`;
 }
 
 const useStyles = makeStyles((theme) => ({
