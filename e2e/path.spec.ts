@@ -80,7 +80,9 @@ test('one tap logs, undo takes it back', async ({ page }) => {
   await expect(leftovers).not.toBeChecked();
 });
 
-test('what cannot wait comes first, then shelves in the order of the walk, and those to be left alone apart', async ({ page }) => {
+test('what cannot wait comes first, then shelves in the order of the walk, and those to be left alone apart', async ({
+  page,
+}) => {
   await page.goto('/');
   await expect(page.getByRole('heading', { level: 2 })).toHaveText([
     'Cannot wait',

@@ -30,9 +30,12 @@ export async function sheetPdf(sheet: SitterSheet): Promise<Uint8Array> {
   if (sheet.neverOpen.length > 0) {
     paper.heading('Never open');
     for (const { code, scientificName, why, until } of sheet.neverOpen) {
-      paper.line(`${code}   ${scientificName}: ${NEVER_OPEN_WORDS[why]}${until === null ? '' : `, until about ${until}`}`, {
-        color: CLAY,
-      });
+      paper.line(
+        `${code}   ${scientificName}: ${NEVER_OPEN_WORDS[why]}${until === null ? '' : `, until about ${until}`}`,
+        {
+          color: CLAY,
+        },
+      );
     }
   }
   if (sheet.needsKeeper.length > 0) {
