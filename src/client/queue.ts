@@ -1,5 +1,5 @@
 import { create } from 'zustand';
-import { persist } from 'zustand/middleware';
+import { createJSONStorage, persist } from 'zustand/middleware';
 import type { z } from 'zod';
 import type { newEntry } from '@/contract/entries';
 import type { ReplayResult } from '@/contract/replay';
@@ -35,6 +35,8 @@ interface Queue {
   acts: Act[];
   conflicts: Conflict[];
   isSending: boolean;
+  /** The browser has no room left: what is done now would be lost with the page. */
+  isFull: boolean;
   add: (act: Act) => void;
   /** Takes an act back that was not sent. False where it is not here. */
   drop: (entryId: string) => boolean;
@@ -45,6 +47,22 @@ interface Queue {
 
 const MOST_AT_A_TIME = 200;
 
+/** The storage of the browser, which has an end: that is said, and what was kept before stays kept. */
+const roomy = {
+  getItem: (name: string) => localStorage.getItem(name),
+  removeItem: (name: string) => localStorage.removeItem(name),
+  setItem: (name: string, value: string) => {
+    let isFull = false;
+    try {
+      localStorage.setItem(name, value);
+    } catch {
+      isFull = true;
+    }
+    // Told after the change that is being stored.
+    queueMicrotask(() => useQueue.getState().isFull !== isFull && useQueue.setState({ isFull }));
+  },
+};
+
 /** What is done on the walk while the server is away: kept in the browser, sent in the order in which it was done. */
 export const useQueue = create<Queue>()(
   persist(
@@ -52,6 +70,7 @@ export const useQueue = create<Queue>()(
       acts: [],
       conflicts: [],
       isSending: false,
+      isFull: false,
       add: (act) => set({ acts: [...get().acts, act] }),
       drop: (entryId) => {
         const { acts } = get();
@@ -84,7 +103,11 @@ export const useQueue = create<Queue>()(
       },
       forget: (id) => set({ conflicts: get().conflicts.filter((each) => each.id !== id) }),
     }),
-    { name: 'verdant-burrow-queue', partialize: ({ acts, conflicts }) => ({ acts, conflicts }) },
+    {
+      name: 'verdant-burrow-queue',
+      storage: createJSONStorage(() => roomy),
+      partialize: ({ acts, conflicts }) => ({ acts, conflicts }),
+    },
   ),
 );
 

@@ -42,7 +42,9 @@ const workSubject = z.strictObject({
 export type WorkSubject = z.infer<typeof workSubject>;
 
 export const dueRequest = z.strictObject({ on: day, resident: workSubject }).meta({ id: 'DueRequest' });
-export const dueReply = z.object({ jobs: z.array(job), leaveAlone: leaveAlone.nullable() }).meta({ id: 'DueReply' });
+export const dueReply = z
+  .object({ jobs: z.array(job), leaveAlone: leaveAlone.nullable(), waiting: z.array(z.enum(JOB_KINDS)) })
+  .meta({ id: 'DueReply' });
 
 const daysAhead = quantity('days', 1, 366, true);
 

@@ -73,6 +73,8 @@ export const round = z
         shelfId: id,
         jobs: z.array(job),
         leaveAlone: leaveAlone.nullable(),
+        /** Due too, and waiting until it is left alone no longer. */
+        waiting: z.array(z.enum(JOB_KINDS)),
       }),
     ),
   })

@@ -12,16 +12,16 @@ import type { DueWork, Job, JobKind, LeaveAlone, LogEntry, ResidentToday } from 
  * The work one resident gives on `today`, most pressing first, each job with why it is due; jobs done today stay in
  * the list with the entry that did them, jobs put off today with the entry that says until when. Feeding, and anything
  * done to the home, waits while the animal is about to moult or its new skin hardens; leftovers, water and damp do not.
- * In its winter rest nothing is done but the rest itself.
+ * What waits is told beside. In its winter rest nothing is done but the rest itself.
  */
 export function dueWork(resident: ResidentToday, today: Day): DueWork {
   const leaveAlone = quietTime(resident, today);
   if (leaveAlone?.code === 'resting') {
     const jobs = [...restAlarms(resident, today), ...restJobs(resident, today)];
-    return { jobs: withoutSkipped(jobs, resident.log, today), leaveAlone };
+    return { jobs: withoutSkipped(jobs, resident.log, today), leaveAlone, waiting: [] };
   }
   const isFasting = resident.rest?.course.isFasting === true;
-  const jobs = [
+  const all = [
     ...alarmJobs(resident, today),
     ...restJobs(resident, today),
     ...feedingJobs(resident, today, leaveAlone !== null),
@@ -30,12 +30,14 @@ export function dueWork(resident: ResidentToday, today: Day): DueWork {
     ...batteryRhythm(resident, today).flatMap((each) => jobOf(each, resident.log, today)),
     ...recordJobs(resident, today),
   ]
-    .filter((job) => job.doneBy !== undefined || !leaveAlone || !waits(job.kind, leaveAlone))
     // Emptied before it is cooled, it is given nothing more.
     .filter((job) => job.kind !== 'feed' || !isFasting || job.doneBy !== undefined);
+  const isHeld = (job: Job) => job.doneBy === undefined && leaveAlone !== null && waits(job.kind, leaveAlone);
+  const jobs = all.filter((job) => !isHeld(job));
+  const waiting = all.filter(isHeld).map(({ kind }) => kind);
   const pressing = jobs.filter((job) => !NEVER_PRESSES.has(job.kind));
   const others = jobs.filter((job) => NEVER_PRESSES.has(job.kind));
-  return { jobs: withoutSkipped([...pressing, ...others], resident.log, today), leaveAlone };
+  return { jobs: withoutSkipped([...pressing, ...others], resident.log, today), leaveAlone, waiting };
 }
 
 /** What opens the box, handles the animal or feeds it. */

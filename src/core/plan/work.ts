@@ -214,4 +214,6 @@ export type LeaveAlone =
 export interface DueWork {
   jobs: Job[];
   leaveAlone: LeaveAlone | null;
+  /** What is due too, and waits until it is left alone no longer. */
+  waiting: JobKind[];
 }

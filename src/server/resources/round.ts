@@ -14,10 +14,12 @@ export function roundHandlers({ database, clock }: Deps): Pick<Handlers, 'round'
       const house = await houseToday(database, on, clock.now());
       const lighter = lighterDays(house);
       const stops = house.lodgers.flatMap(({ resident, home, today }) => {
-        const { jobs, leaveAlone } = dueWork(today, on);
+        const { jobs, leaveAlone, waiting } = dueWork(today, on);
         if (jobs.length === 0 && !leaveAlone) return [];
         const at = { residentId: resident.id, homeId: home.id, shelfId: home.shelfId };
-        return [{ ...at, jobs: jobs.map((job) => ({ ...job, ...lighter(resident.id, job.kind) })), leaveAlone }];
+        return [
+          { ...at, jobs: jobs.map((job) => ({ ...job, ...lighter(resident.id, job.kind) })), leaveAlone, waiting },
+        ];
       });
       return { on, stops };
     },

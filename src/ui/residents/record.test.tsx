@@ -133,7 +133,10 @@ describe('many at once', () => {
       shelves: [{ id: 's', name: 'Shelf B', room: 'R', position: 1, loadLimitKg: null, roomId: 'room' }],
       homes: [home('h1', 'B1', 's'), home('h2', 'B2', 's'), home('h3', 'B3', 's')],
       residents: ['1', '2', '3'].map((name) => resident({ id: `r${name}`, called: `N${name}`, homeId: `h${name}` })),
-      round: { on: TODAY, stops: [{ residentId: 'r2', homeId: 'h2', shelfId: 's', jobs: [], leaveAlone }] },
+      round: {
+        on: TODAY,
+        stops: [{ residentId: 'r2', homeId: 'h2', shelfId: 's', jobs: [], waiting: [], leaveAlone }],
+      },
     });
     const written: { entries: object[]; text: string }[] = [];
     useLog.setState({

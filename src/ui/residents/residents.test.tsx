@@ -141,7 +141,7 @@ describe('a resident', () => {
       endsOn: '2026-04-01',
     };
     useHouse.setState({
-      round: { on: TODAY, stops: [{ residentId: 'b', homeId: 'h', shelfId: 's', jobs: [], leaveAlone }] },
+      round: { on: TODAY, stops: [{ residentId: 'b', homeId: 'h', shelfId: 's', jobs: [], waiting: [], leaveAlone }] },
     });
     renderThemed(<QuietPanel residentId="b" more="Not now." />);
     await waitFor(() => expect(screen.getByText(/82 % a moult is close, food again about 1 Apr/)).toBeTruthy());

@@ -11,7 +11,7 @@ import { space, stroke } from '../theme/tokens';
 export function KeptOnPhone() {
   const styles = useStyles();
   const isAway = useLine((line) => line.isAway);
-  const { acts, conflicts, forget, isSending } = useQueue();
+  const { acts, conflicts, forget, isSending, isFull } = useQueue();
   if (!isAway && acts.length === 0 && conflicts.length === 0) return null;
   const send = async () => {
     if (await deliver()) await useHouse.getState().load();
@@ -19,6 +19,9 @@ export function KeptOnPhone() {
   return (
     <View style={styles.all} role="status">
       {isAway ? <Strong>The server is away. Go on: the walk is kept on this phone.</Strong> : null}
+      {isFull ? (
+        <Strong>This phone can keep no more. Leave the page open, and send what is kept before going on.</Strong>
+      ) : null}
       {acts.length > 0 ? (
         <View style={styles.line}>
           <Soft style={styles.words}>

@@ -5,6 +5,7 @@ import type { Stop } from '@/contract/round';
 import { makeStyles, useTheme } from '../components/useStyles';
 import { Body, Heading, Name } from '../components/Words';
 import { space, type } from '../theme/tokens';
+import { waitingWords } from '../words/doing';
 import { leaveAloneWords } from '../words/jobs';
 
 /** Those to whom nothing is done today, and why. */
@@ -16,7 +17,7 @@ export function LeaveAloneList({ stops, today }: { stops: Stop[]; today: string 
     <View style={styles.all}>
       <Stripes />
       <Heading>{`Leave alone: ${stops.length}`}</Heading>
-      {stops.map(({ residentId, homeId, leaveAlone }) => {
+      {stops.map(({ residentId, homeId, leaveAlone, waiting = [] }) => {
         const resident = residents.find((each) => each.id === residentId);
         const home = homes.find((each) => each.id === homeId);
         if (!resident || !home || !leaveAlone) return null;
@@ -24,7 +25,7 @@ export function LeaveAloneList({ stops, today }: { stops: Stop[]; today: string 
           <Body key={residentId}>
             {`${home.code}  `}
             <Name style={styles.name}>{resident.scientificName}</Name>
-            {`, ${leaveAloneWords(leaveAlone, today)}`}
+            {`, ${leaveAloneWords(leaveAlone, today)}${waitingWords(waiting)}`}
           </Body>
         );
       })}

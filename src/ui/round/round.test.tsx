@@ -24,7 +24,7 @@ const resident = { id: 'r', called: 'Bramble', scientificName: 'Tliltocatl albop
 const home = { id: 'h', code: 'B3', shelfId: 's' } as Home;
 const prey = { food: 'field-cricket-large', count: 2, lengthMm: 20, massG: 0.78 };
 const stop: Stop = {
-  ...{ residentId: 'r', homeId: 'h', shelfId: 's', leaveAlone: null },
+  ...{ residentId: 'r', homeId: 'h', shelfId: 's', leaveAlone: null, waiting: [] },
   jobs: [
     {
       ...{ kind: 'feed', dueOn: '2026-03-13', until: '2026-03-16', cannotWait: false, minutes: 2 },

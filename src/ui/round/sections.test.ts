@@ -28,7 +28,7 @@ const stops: fc.Arbitrary<Stop[]> = fc
   })
   .map((list) =>
     list.map(({ shelfId, jobs }, index) => ({
-      ...{ residentId: `r${index}`, homeId: `h${index}`, shelfId, leaveAlone: null },
+      ...{ residentId: `r${index}`, homeId: `h${index}`, shelfId, leaveAlone: null, waiting: [] },
       jobs: jobs.map(
         (each): Job =>
           ({ ...each, dueOn: TODAY, until: TODAY, minutes: 1, reason: { code: 'never', since: TODAY } }) as Job,
@@ -68,7 +68,7 @@ describe('the day of a move', () => {
   it('is free within its window, and elsewhere told why not', () => {
     expect(whyNot('2026-03-18', TODAY, window, closed)).toBeNull();
     expect(whyNot('2026-03-13', TODAY, window, closed)).toBe('that day is over');
-    expect(whyNot('2026-03-15', TODAY, window, closed)).toBe('its window opens on Monday');
+    expect(whyNot('2026-03-15', TODAY, window, closed)).toBe('its window opens on 16 Mar');
     expect(whyNot('2026-03-31', TODAY, window, closed)).toMatch(/^its window closes on/);
     expect(whyNot('2026-03-22', TODAY, window, closed)).toMatch(/^a moult is expected, or just over \(/);
   });

@@ -39,3 +39,25 @@ export const SKIP_WORDS: Record<SkipReason, string> = {
   'looks-fine': 'Not needed yet',
   other: 'Another reason',
 };
+
+/** What waits while an animal is left alone. */
+const WAITING: Partial<Record<JobKind, string>> = {
+  feed: 'food',
+  soil: 'its soil',
+  mend: 'mending its box',
+  rehouse: 'another box',
+  move: 'its move',
+  clean: 'cleaning',
+  turn: 'turning the soil',
+  refresh: 'fresh soil',
+  weigh: 'weighing',
+  measure: 'measuring',
+  census: 'the count',
+  mist: 'misting',
+};
+
+/** "; waiting: food, cleaning". */
+export function waitingWords(kinds: readonly JobKind[]): string {
+  const words = kinds.flatMap((kind) => WAITING[kind] ?? []);
+  return words.length === 0 ? '' : `; waiting: ${words.join(', ')}`;
+}
