@@ -4,8 +4,9 @@ import { Refusal } from '@/core/refusal';
 import type { Clock } from './clock';
 import type { EntryWriter, When } from './entryWriter';
 import { Problem } from './http/problem';
-import type { Database } from './storage/database';
+import type { Database, Queries } from './storage/database';
 import { findEntry } from './storage/entries';
+import { apart } from './storage/savepoint';
 
 /**
  * Writes what a phone kept while nobody answered, in the order in which it was done there; each act whole or not at all,
@@ -19,29 +20,29 @@ export async function replayed(
 ): Promise<ReplayResult[]> {
   const now = Date.parse(clock.now());
   const times = timesOf(now, Date.parse(sentAt), acts);
-  const results: ReplayResult[] = [];
-  for (const [index, { id, entries }] of acts.entries()) {
-    const when = times[index] as When;
-    results.push({ id, ...(await outcomeOf(database, writer, entries, when)) });
-  }
-  return results;
+  // One commit for all of them: to put each on the disk by itself would take minutes for a long walk.
+  return database.transaction(async (queries) => {
+    const results: ReplayResult[] = [];
+    for (const [index, { id, entries }] of acts.entries()) {
+      results.push({ id, ...(await outcomeOf(queries, writer, entries, times[index] as When)) });
+    }
+    return results;
+  });
 }
 
 type Outcome = Omit<ReplayResult, 'id'>;
 
 async function outcomeOf(
-  database: Database,
+  queries: Queries,
   writer: EntryWriter,
   entries: Replay['acts'][number]['entries'],
   when: When,
 ): Promise<Outcome> {
+  const first = entries[0]?.id;
+  if (first !== undefined && (await findEntry(queries, first))) return { outcome: 'known' };
   try {
-    return await database.transaction(async (queries): Promise<Outcome> => {
-      const first = entries[0]?.id;
-      if (first !== undefined && (await findEntry(queries, first))) return { outcome: 'known' };
-      const { already } = await writer.addMany(queries, entries, when);
-      return already ? { outcome: 'already', keeper: already.keeper } : { outcome: 'written' };
-    });
+    const { already } = await apart(queries, () => writer.addMany(queries, entries, when));
+    return already ? { outcome: 'already', keeper: already.keeper } : { outcome: 'written' };
   } catch (error) {
     if (!(error instanceof Refusal) && !(error instanceof Problem)) throw error;
     const fields = error.fields ?? [];
