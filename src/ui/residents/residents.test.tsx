@@ -26,7 +26,7 @@ import { found, soughtOf } from './search';
 import { SizeForm } from './SizeForm';
 
 // The router comes as modules that these tests cannot load; nothing here leads anywhere.
-jest.mock('expo-router', () => ({ router: { push: () => undefined } }));
+jest.mock('expo-router', () => ({ router: { push: () => undefined }, useLocalSearchParams: () => ({}) }));
 
 const TODAY = '2026-03-14';
 const mm: LengthWords = { unit: 'mm', short: (each) => String(each), long: (each) => `${each} mm` };
