@@ -21,20 +21,43 @@ export function sectionsOf(stops: readonly Stop[], shelves: readonly Shelf[]): S
   const walked = stops
     .filter((stop) => place.has(stop.shelfId))
     .sort((a, b) => (place.get(a.shelfId) ?? 0) - (place.get(b.shelfId) ?? 0));
-  const part = (wanted: (job: Job) => boolean, of = walked): Stop[] =>
-    of.flatMap((stop) => {
-      const jobs = stop.jobs.filter(wanted);
-      return jobs.length === 0 ? [] : [jobs.length === stop.jobs.length ? stop : { ...stop, jobs }];
-    });
-  const isLater = (job: Job) => !job.cannotWait && job.lighterIn !== undefined;
-  const forToday = part((job) => !job.cannotWait && !isLater(job));
+  const part = (name: keyof Parts): Stop[] => walked.flatMap((stop) => partsOf(stop)[name] ?? []);
+  const forToday = part('today');
   const sections = [
-    { key: 'first', name: 'Cannot wait', stops: part((job) => job.cannotWait) },
+    { key: 'first', name: 'Cannot wait', stops: part('first') },
     ...shelves.map((shelf) => ({
       ...{ key: shelf.id, name: shelf.name },
       stops: forToday.filter((stop) => stop.shelfId === shelf.id),
     })),
-    { key: 'later', name: LATER, stops: part(isLater) },
+    { key: 'later', name: LATER, stops: part('later') },
   ];
   return sections.filter((section) => section.stops.length > 0);
+}
+
+/** The jobs of one stop by the part of the walk that they belong to; null where there are none. */
+interface Parts {
+  first: Stop | null;
+  today: Stop | null;
+  later: Stop | null;
+}
+
+/** A stop that has not changed keeps its parts: what draws them need not draw them again when another is ticked. */
+const known = new WeakMap<Stop, Parts>();
+
+function partsOf(stop: Stop): Parts {
+  const before = known.get(stop);
+  if (before) return before;
+  const isLater = (job: Job) => !job.cannotWait && job.lighterIn !== undefined;
+  const only = (wanted: (job: Job) => boolean): Stop | null => {
+    const jobs = stop.jobs.filter(wanted);
+    if (jobs.length === 0) return null;
+    return jobs.length === stop.jobs.length ? stop : { ...stop, jobs };
+  };
+  const parts = {
+    first: only((job) => job.cannotWait),
+    today: only((job) => !job.cannotWait && !isLater(job)),
+    later: only(isLater),
+  };
+  known.set(stop, parts);
+  return parts;
 }
