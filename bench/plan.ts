@@ -2,10 +2,10 @@ import { shippedFeeders, shippedFoods, shippedProfiles } from '@/contract/shippe
 import { preyOf } from '@/core/feeding/food';
 import { addDays } from '@/core/measure/day';
 import { heuristicChain } from '@/core/plan/chain/heuristic';
-import type { ChainProblem } from '@/core/plan/chain/problem';
 import { solveChain } from '@/core/plan/chain/solve';
 import { planHouse, replanned } from '@/core/plan/levelling';
 import type { LogEntry, LogKind, ResidentToday } from '@/core/plan/work';
+import { waitingHouse } from '@/core/testing/movers';
 import { sharedSolver } from '@/server/solver/highs';
 import { median, once, row } from './measure';
 
@@ -46,30 +46,6 @@ function residents(count: number): { id: string; today: ResidentToday }[] {
   });
 }
 
-/** A house in which many moves wait for each other; the same every time. */
-function moves(movers: number, tubs: number, days: number, share: number): ChainProblem {
-  let state = 17;
-  const random = () => {
-    state = (state * 16807) % 2147483647;
-    return state / 2147483647;
-  };
-  return {
-    tubs: Array.from({ length: tubs }, (_, index) => ({ id: `t${index}` })),
-    ...{ days, perDay: 2, cleaningDays: 3 },
-    movers: Array.from({ length: movers }, (_, index) => {
-      const from = Math.floor(random() * days * 0.6);
-      const to = Math.min(days - 1, from + 3 + Math.floor(random() * days * 0.5));
-      return {
-        ...{ id: `m${index}`, from: index, stayCost: random() < 0.25 ? 0 : 40, costPerDay: 0.1 },
-        days: Array.from({ length: to - from + 1 }, (_, day) => from + day),
-        options: Array.from({ length: tubs }, (_, tub) => ({ tub, cost: 1 + Math.round(random() * 90) / 10 })).filter(
-          ({ tub }) => tub !== index && random() < share,
-        ),
-      };
-    }),
-  };
-}
-
 /** The work of a year, one entry in it, and the chain of moves. */
 export async function benchPlan(): Promise<void> {
   const thousand = residents(1000);
@@ -108,7 +84,7 @@ export async function benchPlan(): Promise<void> {
     [0.15, 'few tubs serve each'],
     [0.4, 'many tubs serve each'],
   ] as const) {
-    const problem = moves(60, 80, 60, share);
+    const problem = waitingHouse(60, 80, 60, 17, share);
     row(
       `baseline: chain 60 x 80 x 60 by the short search alone, ${what}`,
       median(() => heuristicChain(problem, 300)),

@@ -1,7 +1,7 @@
 import type { Entry } from '@/contract/entries';
 import { shippedProfiles } from '@/contract/shipped';
 import { addDays, type Day } from '@/core/measure/day';
-import { DONE_WITH } from '@/core/plan/homeJobs';
+import { DONE_WITH } from '@/core/plan/work';
 import type { RegularWork } from '@/core/profiles/profile';
 import { KEEPERS } from './homes';
 import type { DemoResident } from './residents';

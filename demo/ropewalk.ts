@@ -7,7 +7,7 @@ import type { CultureFacts } from '@/server/storage/store';
 import { addDays, type Day } from '@/core/measure/day';
 import type { RoomAir } from '@/core/climate/moisture';
 import { dampingOf, PROBES, ROOMS, type DemoProbe } from './air';
-import { DONE_WITH } from '@/core/plan/homeJobs';
+import { DONE_WITH } from '@/core/plan/work';
 import type { AbsenceFacts } from '@/contract/plan';
 import type { KeeperFacts } from '@/server/storage/keepers';
 import type { ResidentFacts } from '@/server/storage/residents';

@@ -86,13 +86,14 @@ export const useQueue = create<Queue>()(
         try {
           for (let batch = get().acts.slice(0, size); batch.length > 0; batch = get().acts.slice(0, size)) {
             const results = await sent(batch);
-            // One of them cannot be read at all: they go one by one until it is found.
-            if (results === 'too-many') {
-              size = 1;
+            // One of them cannot be read at all: half of them go at a time until it is found.
+            if (results === 'unreadable') {
+              size = Math.ceil(batch.length / 2);
               continue;
             }
             hasArrived = true;
             settle(set, get, results);
+            if (results.some(({ outcome }) => outcome === 'refused')) size = MOST_AT_A_TIME;
           }
         } catch (error) {
           if (!(error instanceof CallFailed)) throw error;
@@ -112,7 +113,7 @@ export const useQueue = create<Queue>()(
 );
 
 /** @throws CallFailed when nobody answers */
-async function sent(acts: readonly Act[]): Promise<ReplayResult[] | 'too-many'> {
+async function sent(acts: readonly Act[]): Promise<ReplayResult[] | 'unreadable'> {
   const body = {
     sentAt: new Date().toISOString(),
     acts: acts.map(({ id, madeAt, heardOn, entries }) => ({ id, madeAt, heardOn, entries })),
@@ -121,7 +122,7 @@ async function sent(acts: readonly Act[]): Promise<ReplayResult[] | 'too-many'> 
     return (await call('replayEntries', { body })).results;
   } catch (error) {
     if (!(error instanceof CallFailed) || error.isAway) throw error;
-    if (acts.length > 1) return 'too-many';
+    if (acts.length > 1) return 'unreadable';
     return acts.map(({ id }) => ({ id, outcome: 'refused', message: error.message }));
   }
 }

@@ -22,7 +22,7 @@ export const SITTER_TASKS: Partial<Record<JobKind, string>> = {
 /** Why a box stays shut. */
 export const NEVER_OPEN_WORDS: Record<SitterSheet['neverOpen'][number]['why'], string> = {
   dangerous: 'it bites, stings or spits',
-  premoult: 'it is about to moult',
+  premoult: 'it has sealed itself in, or is about to moult',
   hardening: 'its new skin hardens',
   resting: 'it is in its winter rest',
 };

@@ -109,7 +109,7 @@ function printOf(profile: CareProfile): string {
 
 /**
  * The next moults of one as its log and those of others tell them.
- * @param home left out, it is not asked when that is outgrown
+ * @param outgrowing its home and its body; left out, it is not asked when that home is outgrown
  */
 export function rememberedForecast(
   facts: GrowthFacts,

@@ -3,8 +3,6 @@ import { shippedSpecies } from '@/contract/shipped';
 import type { MoultForecast } from '@/core/growth/forecast';
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
 import { planHouse, type HousePlan } from '@/core/plan/levelling';
-import type { Span } from '@/core/plan/spans';
-import { workAhead } from '@/core/plan/workAhead';
 import { rememberedForecast, subjectOf } from './growthFacts';
 import type { HouseToday, Lodger } from './houseToday';
 import type { Queries } from './storage/database';
@@ -47,12 +45,6 @@ export function growthAhead(house: HouseToday, { resident, home, log }: Lodger, 
   const { takes } = profile.measure;
   const animal = { stage, headCount, school: schools.air, [takes]: resident[takes] };
   return rememberedForecast(facts, profile, subject, on, ahead, { home, animal });
-}
-
-/** The days on which one is not moved: in its rest, and about its moults; counted from today. */
-export function closedSpans({ today }: Lodger, on: Day, days: number): { rest: Span[]; quiet: Span[] } {
-  const { rest, quiet } = workAhead(today, on, days);
-  return { rest, quiet };
 }
 
 const DANGEROUS = new Set(['serious-venom', 'sting', 'stab']);

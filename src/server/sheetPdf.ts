@@ -1,9 +1,11 @@
 import fs from 'node:fs';
 import path from 'node:path';
 import fontkit from '@pdf-lib/fontkit';
+import { parseISO } from 'date-fns/parseISO';
 import { PDFDocument, rgb, type PDFFont, type PDFPage } from 'pdf-lib';
 import type { SitterSheet } from '@/contract/plan';
 import { NEVER_OPEN_WORDS, sitterTask } from '@/contract/sheetWords';
+import type { Day } from '@/core/measure/day';
 import { ROOT } from './root';
 
 const PAGE = { width: 595, height: 842, margin: 48 } as const;
@@ -20,10 +22,15 @@ export async function sheetPdf(sheet: SitterSheet): Promise<Uint8Array> {
   document.setTitle('Looking in');
   const read = (weight: 400 | 700) =>
     fs.readFileSync(path.join(FONTS, `atkinson-hyperlegible-latin-${weight}-normal.woff`));
-  const [text, bold] = [await document.embedFont(read(400)), await document.embedFont(read(700))];
+  // Only the letters that are used: whole, the file of the web would be laid in as it is, which no reader of paper knows.
+  const subset = { subset: true };
+  const text = await document.embedFont(read(400), subset);
+  const bold = await document.embedFont(read(700), subset);
   const paper = new Paper(document, text, bold);
   paper.line('Looking in', { size: SIZE.title, isBold: true });
-  paper.line(`${sheet.from} to ${sheet.until}${sheet.sitter === null ? '' : `, for ${sheet.sitter}`}`);
+  paper.line(
+    `${dayOnPaper(sheet.from)} to ${dayOnPaper(sheet.until)}${sheet.sitter === null ? '' : `, for ${sheet.sitter}`}`,
+  );
   if (sheet.call !== null)
     paper.line(`If anything is wrong: ${sheet.call}`, { isBold: true, color: CLAY, size: SIZE.heading });
   paper.line('A bite, a sting, trouble breathing: the emergency services first.', { color: CLAY });
@@ -31,7 +38,7 @@ export async function sheetPdf(sheet: SitterSheet): Promise<Uint8Array> {
     paper.heading('Never open');
     for (const { code, scientificName, why, until } of sheet.neverOpen) {
       paper.line(
-        `${code}   ${scientificName}: ${NEVER_OPEN_WORDS[why]}${until === null ? '' : `, until about ${until}`}`,
+        `${code}   ${scientificName}: ${NEVER_OPEN_WORDS[why]}${until === null ? '' : `, until about ${dayOnPaper(until)}`}`,
         {
           color: CLAY,
         },
@@ -43,9 +50,7 @@ export async function sheetPdf(sheet: SitterSheet): Promise<Uint8Array> {
   }
   if (sheet.visits.length === 0) paper.line('No box needs anything in these days.');
   for (const { on, stops } of sheet.visits) {
-    paper.heading(
-      new Date(`${on}T12:00:00`).toLocaleDateString('en-GB', { weekday: 'long', day: 'numeric', month: 'long' }),
-    );
+    paper.heading(dayOnPaper(on));
     for (const stop of stops) {
       paper.line(`${stop.code}   ${stop.scientificName}   (${stop.room}, ${stop.shelf})`, { isBold: true });
       for (const kind of stop.kinds) paper.task(sitterTask(kind, stop));
@@ -57,6 +62,10 @@ export async function sheetPdf(sheet: SitterSheet): Promise<Uint8Array> {
   }
   return document.save();
 }
+
+/** "Saturday 19 December". */
+const dayOnPaper = (day: Day) =>
+  parseISO(day).toLocaleDateString('en-GB', { weekday: 'long', day: 'numeric', month: 'long' });
 
 interface Look {
   size?: number;
@@ -87,10 +96,11 @@ class Paper {
     const indent = 36;
     this.line(words, { indent });
     const rows = this.broken(words, this.text, SIZE.text, indent).length;
-    const top = this.y + rows * SIZE.text * LEADING;
+    // Level with the first of its lines; the pen stands on the last.
+    const first = this.y + (rows - 1) * SIZE.text * LEADING;
     this.page.drawRectangle({
       x: PAGE.margin + 16,
-      y: top + 1,
+      y: first - 1,
       width: 10,
       height: 10,
       borderColor: INK,

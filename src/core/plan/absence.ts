@@ -1,5 +1,4 @@
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
-import { dueWork } from './due';
 import { quietTime } from './quiet';
 import { closedFor, isClosed, opensAt, type Span } from './spans';
 import { workAhead, type Outlook, type Stream } from './workAhead';
@@ -29,6 +28,9 @@ const AHEAD: ReadonlySet<JobKind> = new Set([
   'clean',
   'turn',
 ] as const);
+
+/** Longer absences are no matter for a sitter. Chosen here */
+export const MOST_ABSENT_DAYS = 120;
 
 export interface AbsenceQuestion {
   residents: readonly AbsentOne[];
@@ -66,7 +68,7 @@ export interface AbsencePlan {
   cannotWait: { residentId: string; kind: JobKind; until: Day }[];
   /** Boxes that stay shut, with the reason; `until` null where nobody can say. */
   neverOpen: { residentId: string; why: 'dangerous' | LeaveAlone['code']; until: Day | null }[];
-  /** Dangerous ones that cannot wait: whoever opens these has to know them. */
+  /** Those of them that cannot wait: no visit of a sitter is for these, whoever opens them has to know them. */
   needsKeeper: string[];
   /** Work that may wait until somebody is back. */
   waits: number;
@@ -81,8 +83,9 @@ export interface AbsencePlan {
 export function absencePlan({ residents, today, from, until }: AbsenceQuestion): AbsencePlan {
   const first = daysBetween(today, from);
   const last = daysBetween(today, until);
-  if (first < 0 || last < first || last - first > 119)
-    throw new RangeError('An absence begins today or later and takes 1 to 120 days.');
+  if (first < 0 || last < first || last - first >= MOST_ABSENT_DAYS) {
+    throw new RangeError(`An absence begins today or later and takes 1 to ${MOST_ABSENT_DAYS} days.`);
+  }
   const before = new Map<number, Task[]>();
   const needs: Need[] = [];
   const cannotWait: AbsencePlan['cannotWait'] = [];
@@ -91,10 +94,11 @@ export function absencePlan({ residents, today, from, until }: AbsenceQuestion):
   for (const { id, today: resident, isDangerous } of residents) {
     const outlook = workAhead(resident, today, last + 1);
     const quiet = quietTime(resident, today);
-    if (quiet && stillAt(quiet, from)) neverOpen.push({ residentId: id, why: quiet.code, until: endOf(quiet) });
+    const isQuiet = quiet !== null && stillAt(quiet, from);
+    if (isQuiet) neverOpen.push({ residentId: id, why: quiet.code, until: endOf(quiet) });
     else if (isDangerous) neverOpen.push({ residentId: id, why: 'dangerous', until: null });
-    for (const stream of [...outlook.streams, ...urgentNow(resident, today)]) {
-      const need = needOf(id, stream, outlook, first, last, isDangerous);
+    for (const stream of outlook.streams) {
+      const need = needOf(id, stream, outlook, first, last, isQuiet || isDangerous);
       if (need === null) continue;
       if (need === 'waits') {
         waits += 1;
@@ -116,10 +120,16 @@ export function absencePlan({ residents, today, from, until }: AbsenceQuestion):
   return {
     days: last - first + 1,
     before: inOrder(before),
-    visits: inOrder(fewestVisits(needs, first, last)),
+    visits: inOrder(
+      fewestVisits(
+        needs.filter((need) => !need.isShut),
+        first,
+        last,
+      ),
+    ),
     cannotWait: cannotWait.sort((a, b) => a.until.localeCompare(b.until)),
     neverOpen,
-    needsKeeper: [...new Set(needs.filter((need) => need.isDangerous).map(({ residentId }) => residentId))],
+    needsKeeper: [...new Set(needs.filter((need) => need.isShut).map(({ residentId }) => residentId))],
     waits,
   };
 }
@@ -129,7 +139,8 @@ interface Need {
   residentId: string;
   stream: Stream;
   closed: readonly Span[];
-  isDangerous: boolean;
+  /** It is not opened by a sitter. */
+  isShut: boolean;
   /** The day before leaving on which it is done, where that helps; counted from today. */
   ahead: number | null;
   /** The last day on which it is borne to be done. */
@@ -143,11 +154,13 @@ function needOf(
   outlook: Outlook,
   first: number,
   last: number,
-  isDangerous: boolean,
+  isShut: boolean,
 ): Need | 'waits' | null {
   const closed = closedFor(stream.kind, outlook);
   const due = opensAt(Math.max(0, stream.due), closed);
   if (due > last) return null;
+  // What is due once before anybody leaves is done on the walk of its day.
+  if (due < first && stream.next(due) === null) return null;
   if (Math.max(due, stream.due + stream.toleranceDays) > last) return 'waits';
   if (!SITTERS.has(stream.kind) && !AHEAD.has(stream.kind)) return 'waits';
   // Food is given so early that what is left can still be taken out.
@@ -157,8 +170,8 @@ function needOf(
   const next = every === null ? due : opensAt(Math.max(ahead + Math.max(1, every), first), closed);
   const deadline = (every === null ? Math.max(due, first) : next) + stream.toleranceDays;
   if (!SITTERS.has(stream.kind) && deadline <= last)
-    return canAhead ? { residentId, stream, closed, isDangerous, ahead, deadline: Infinity } : 'waits';
-  return { residentId, stream, closed, isDangerous, ahead: canAhead ? ahead : null, deadline };
+    return canAhead ? { residentId, stream, closed, isShut, ahead, deadline: Infinity } : 'waits';
+  return { residentId, stream, closed, isShut, ahead: canAhead ? ahead : null, deadline };
 }
 
 /** Visits on the last day that the most pressing box bears; whatever is due by then is done on the same visit. */
@@ -193,16 +206,6 @@ function fewestVisits(needs: readonly Need[], first: number, last: number): Map<
     }
     if (tasks.length > 0) visits.set(day, [...(visits.get(day) ?? []), ...tasks]);
   }
-}
-
-/** What is due today and comes but once: it is done before leaving, or not at all. */
-function urgentNow(resident: ResidentToday, today: Day): Stream[] {
-  return dueWork(resident, today)
-    .jobs.filter(
-      (job) =>
-        job.doneBy === undefined && (job.kind === 'leftovers' || job.kind === 'prey-out' || job.kind === 'search'),
-    )
-    .map(({ kind, minutes }) => ({ kind, minutes, due: 0, toleranceDays: 0, next: () => null, then: null }));
 }
 
 const endOf = (quiet: LeaveAlone): Day | null => (quiet.code === 'hardening' ? quiet.feedFrom : quiet.endsOn);

@@ -1,50 +1,12 @@
 import { profileOf } from '@/contract/testing/profileOf';
+import { ago, container, entry, fed, kinds, LARDER, TODAY, work } from '@/contract/testing/spiderToday';
 import type { WateringOutlook } from '@/core/climate/watering';
 import type { Container } from '@/core/housing/container';
-import { shippedFeeders, shippedFoods, shippedRests } from '@/contract/shipped';
-import { preyOf } from '@/core/feeding/food';
+import { shippedRests } from '@/contract/shipped';
 import { addDays } from '@/core/measure/day';
 import { restPlan, type RestingKind } from '@/core/season/rest';
 import { restCourse } from '@/core/season/restCourse';
-import { dueWork } from './due';
-import type { LogEntry, LogKind, ResidentToday } from './work';
-
-const TODAY = '2026-03-14';
-const ago = (days: number) => addDays(TODAY, -days);
-
-let counter = 0;
-const entry = (kind: LogKind, daysAgo: number, more: Partial<LogEntry> = {}): LogEntry => {
-  counter += 1;
-  const on = ago(daysAgo);
-  return { id: `e${counter}`, kind, on, at: `${on}T19:00:${String(counter % 60).padStart(2, '0')}.000Z`, ...more };
-};
-
-const LARDER = { feeders: preyOf(shippedFeeders), foods: shippedFoods };
-
-const container: Container = {
-  shape: 'box',
-  lengthMm: 310,
-  widthMm: 240,
-  heightMm: 296,
-  lid: 'solid',
-  vents: [
-    { side: 'left', shape: 'hole', count: 3, diameterMm: 4 },
-    { side: 'right', shape: 'hole', count: 3, diameterMm: 4 },
-  ],
-};
-
-const settled = [entry('taken-in', 200), entry('watered', 1), entry('damped', 1), entry('cleaned', 1)];
-const resident = (log: LogEntry[], change: Partial<ResidentToday> = {}): ResidentToday => ({
-  profile: profileOf('ground-tarantula'),
-  stage: 'adult',
-  legSpanMm: 118,
-  home: { container, substrateDepthMm: 130 },
-  log: [...settled, ...log],
-  ...change,
-});
-const work = (log: LogEntry[], change?: Partial<ResidentToday>) => dueWork(resident(log, change), TODAY);
-const kinds = (log: LogEntry[], change?: Partial<ResidentToday>) => work(log, change).jobs.map((job) => job.kind);
-const fed = (daysAgo: number) => [entry('offered', daysAgo), entry('eaten', daysAgo - 1)];
+import type { LogEntry, ResidentToday } from './work';
 
 describe('feeding', () => {
   // Common practice, no source: communal assassin bugs are offered one prey each, weekly.
@@ -387,78 +349,5 @@ describe('a winter rest', () => {
     const course = restCourse(plan, kind, new Map([['cool-1', ago(4)]]), TODAY);
     const warm = ants([], { rest: { id: 'plan', course, alarms: [alarm] } });
     expect(warm.jobs.map((job) => job.kind)).toEqual(['alarm', 'rest']);
-  });
-});
-
-describe('work that is asked for now and then', () => {
-  const group = { profile: profileOf('stick-insect'), legSpanMm: undefined, bodyLengthMm: 80, headCount: 8 };
-
-  it('counts groups and never singles; weighs those that were ever weighed; turns the soil of snails weekly', () => {
-    expect(kinds([entry('counted', 40)], { ...group, form: 'group' })).toContain('census');
-    expect(kinds([entry('counted', 10)], { ...group, form: 'group' })).not.toContain('census');
-    expect(kinds([], { form: 'single' })).not.toContain('census');
-    expect(kinds([entry('weighed', 70)], { form: 'single' })).toContain('weigh');
-    expect(kinds([], { form: 'single' })).not.toContain('weigh');
-    const snail = { profile: profileOf('land-snail'), legSpanMm: undefined, bodyLengthMm: 30 };
-    expect(kinds([entry('turned', 7)], snail)).toContain('turn');
-    expect(kinds([entry('turned', 6)], snail)).not.toContain('turn');
-  });
-
-  it('never presses, however late: a count that is overdue harms nobody', () => {
-    const job = work([], { ...group, form: 'group', log: [entry('taken-in', 400)] }).jobs.find(
-      (each) => each.kind === 'census',
-    );
-    expect(job?.cannotWait).toBe(false);
-    expect((job?.until ?? '') < TODAY).toBe(true);
-  });
-
-  it('asks for the size once after a moult that was written down without, and for the label after a move', () => {
-    const moulted = [...fed(30), entry('moulted', 20)];
-    expect(kinds(moulted, { form: 'single' })).toContain('measure');
-    expect(kinds([...moulted, entry('measured', 5, { hasSize: true })], { form: 'single' })).not.toContain('measure');
-    const today = entry('measured', 0, { hasSize: true });
-    const done = work([...moulted, today], { form: 'single' }).jobs.find((each) => each.kind === 'measure');
-    expect(done?.doneBy).toBe(today.id);
-    expect(kinds([...fed(1), entry('moved', 2)])).toContain('label');
-    expect(kinds([...fed(1), entry('moved', 2), entry('labelled', 1)])).not.toContain('label');
-  });
-
-  it('looks for one that is under ground after a month, and again two weeks later', () => {
-    const buried = (ago: number) => entry('sign', ago, { sign: 'buried' });
-    expect(kinds([buried(29)])).not.toContain('check-buried');
-    expect(kinds([buried(31)])).toContain('check-buried');
-    expect(kinds([buried(50), entry('looked', 10)])).not.toContain('check-buried');
-    expect(kinds([buried(50), entry('looked', 14)])).toContain('check-buried');
-  });
-
-  it('changes the battery of a probe before its year is over', () => {
-    const since = (days: number) => ({ log: [entry('taken-in', 500), entry('battery', days)] });
-    expect(kinds([], { ...since(300), hasBattery: true })).toContain('battery');
-    expect(kinds([], { ...since(299), hasBattery: true })).not.toContain('battery');
-    expect(kinds([], since(300))).not.toContain('battery');
-  });
-
-  it('asks for a settled move on its day, and holds it and all handling while the animal is left alone', () => {
-    const move = { id: 'm', toHomeId: 'h', toCode: 'N3', on: TODAY, from: ago(2), until: ago(-5) };
-    expect(kinds([], { move })).toContain('move');
-    expect(kinds([], { move: { ...move, on: ago(-1) } })).not.toContain('move');
-    const soft = work([...fed(40), entry('moulted', 3, { hasSize: true }), entry('weighed', 70)], {
-      move,
-      form: 'single',
-    });
-    expect(soft.leaveAlone).toMatchObject({ code: 'hardening' });
-    expect(soft.jobs.map((job) => job.kind)).not.toContain('move');
-    expect(soft.waiting).toEqual(expect.arrayContaining(['feed', 'weigh', 'move']));
-  });
-
-  it('put off is shown that day, gone until its day, and asked for again then', () => {
-    const off = (daysAgo: number, untilAgo: number) =>
-      entry('skipped', daysAgo, { skip: { job: 'feed', until: ago(untilAgo), why: 'asleep' } });
-    const today = off(0, -2);
-    expect(work([...fed(20), today]).jobs.find((job) => job.kind === 'feed')?.skipped).toEqual({
-      ...{ entryId: today.id, until: ago(-2), why: 'asleep' },
-    });
-    expect(kinds([...fed(20), off(1, -2)])).not.toContain('feed');
-    expect(kinds([...fed(20), off(2, 0)])).toContain('feed');
   });
 });

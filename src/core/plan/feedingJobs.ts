@@ -49,6 +49,9 @@ function hoursUntilLeftovers({ profile, schools = {} }: Omit<ResidentToday, 'hom
   }
 }
 
+/** Looking what became of prey or of fresh food. Chosen here */
+export const LEFTOVERS_MINUTES = 1;
+
 /** Fresh food comes out after a day. Common practice */
 const FRESH_HOURS = 24;
 
@@ -91,7 +94,7 @@ function lookAfterOffer(
       dueOn: addDays(offer.on, afterDays),
       until: addDays(offer.on, afterDays),
       cannotWait: true,
-      minutes: 1,
+      minutes: LEFTOVERS_MINUTES,
       reason: { code: 'offered', on: offer.on, at: offer.at, entryId: offer.id },
       ...(answered && { doneBy: outcome.id }),
     },

@@ -1,11 +1,11 @@
 import { pouredMl } from '@/core/climate/watering';
 import { fit, type Check, type FitAnswer } from '@/core/housing/fit';
 import { withMeanDepth } from '@/core/housing/soil';
-import { addDays, daysBetween, type Day } from '@/core/measure/day';
+import type { Day } from '@/core/measure/day';
 import type { Quantity, RegularWork } from '@/core/profiles/profile';
-import { doneToday, jobOf, LOOK_MINUTES, waiting, type Rhythm } from './jobParts';
+import { doneToday, jobOf, LOOK_MINUTES, sinceLast, type Rhythm } from './jobParts';
 import { latest } from './signs';
-import type { Job, LogKind, ResidentToday } from './work';
+import { DONE_WITH, type Job, type ResidentToday } from './work';
 
 /** The work about the home: its water, what is done at regular times, and what is wrong with it. */
 export function homeJobs(resident: ResidentToday, today: Day): Job[] {
@@ -20,25 +20,31 @@ export function homeJobs(resident: ResidentToday, today: Day): Job[] {
 const DAMP_TOLERANCE_DAYS = 2;
 const DAMP_MINUTES = 1;
 
-/** The soil is damped on the day its forecast names, or at once when its air has been too dry for too long. */
-function damping({ watering, log }: ResidentToday, today: Day): Job[] {
-  if (!watering || watering.dueOn === null || watering.dueOn > today) return [];
-  const { dueOn, by, since, dampWetness, dampWetnessMin, dryAir } = watering;
+/** When the soil is damped: on the day its forecast names, or at once when its air has been too dry for too long. */
+export function dampingRhythm({ watering }: ResidentToday): Rhythm[] {
+  if (!watering || watering.dueOn === null) return [];
+  const { dueOn, holdsDays, by, since, dampWetness, dampWetnessMin, dryAir } = watering;
   return [
     {
       kind: 'damp',
-      dueOn,
-      ...waiting('damp', dueOn, DAMP_TOLERANCE_DAYS, today),
-      ...(dryAir && { until: today, cannotWait: true }),
-      minutes: DAMP_MINUTES,
+      ...{ dueOn, everyDays: holdsDays, toleranceDays: DAMP_TOLERANCE_DAYS, minutes: DAMP_MINUTES },
+      doneWith: ['damped'],
       reason:
         dryAir || by === 'dry-air'
           ? { code: 'dry-air', humidityPct: 0, minPct: 0, hours: 0, ...dryAir }
           : { code: 'dries', by, since, dampWetness, dampWetnessMin },
-      water: { ml: pouredMl(watering.waterMl), where: watering.where },
-      ...doneToday(log, ['damped'], today),
     },
   ];
+}
+
+function damping(resident: ResidentToday, today: Day): Job[] {
+  const { watering, log } = resident;
+  if (!watering) return [];
+  const water = { ml: pouredMl(watering.waterMl), where: watering.where };
+  const atOnce = watering.dryAir && { until: today, cannotWait: true };
+  return dampingRhythm(resident)
+    .flatMap((rhythm) => jobOf(rhythm, log, today))
+    .map((job) => ({ ...job, ...atOnce, water }));
 }
 
 /** A probe that cries is looked at; dry air alone is answered by damping where the soil is kept damp. */
@@ -58,35 +64,16 @@ export function alarmJobs({ alarms: all = [], watering, log }: ResidentToday, to
   ];
 }
 
-/** The entry that does each regular work. */
-export const DONE_WITH = {
-  water: 'watered',
-  mist: 'misted',
-  calcium: 'calcium',
-  clutch: 'clutch',
-  barrier: 'barrier',
-  rubbish: 'rubbish',
-  clean: 'cleaned',
-  turn: 'turned',
-  refresh: 'refreshed',
-  weigh: 'weighed',
-  census: 'counted',
-} as const satisfies Record<RegularWork['work'], LogKind>;
-
 /** The regular work of a kind and stage, each with the day it is due next; nothing that was done today counts yet. */
 export function regularRhythms(resident: ResidentToday, today: Day): Rhythm[] {
   const { profile, stage, log } = resident;
   return profile.work
     .filter((each) => each.stages.includes(stage) && isAsked(each.work, resident, today))
     .map(({ work, everyDays, toleranceDays, minutes }) => {
-      const last = latest(log, [DONE_WITH[work], 'taken-in', 'moved'], addDays(today, -1));
+      const doneWith = [DONE_WITH[work]];
       return {
-        ...{ kind: work, everyDays, toleranceDays, minutes },
-        doneWith: [DONE_WITH[work]],
-        dueOn: last ? addDays(last.on, everyDays) : today,
-        reason: last
-          ? { code: 'since-last', days: daysBetween(last.on, today), on: last.on }
-          : { code: 'never', since: today },
+        ...{ kind: work, everyDays, toleranceDays, minutes, doneWith },
+        ...sinceLast(log, doneWith, everyDays, today),
       };
     });
 }

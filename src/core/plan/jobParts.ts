@@ -1,4 +1,4 @@
-import { addDays, type Day } from '@/core/measure/day';
+import { addDays, daysBetween, type Day } from '@/core/measure/day';
 import { latest } from './signs';
 import type { Job, JobKind, LogEntry, LogKind, Reason } from './work';
 
@@ -23,6 +23,21 @@ export interface Rhythm {
   reason: Reason;
   /** The entries that do it. */
   doneWith: readonly LogKind[];
+}
+
+/** When something is due that was last done, or begun with the animal, so long ago; what was done today counts later. */
+export function sinceLast(
+  log: LogEntry[],
+  doneWith: readonly LogKind[],
+  everyDays: number,
+  today: Day,
+): Pick<Rhythm, 'dueOn' | 'reason'> {
+  const last = latest(log, [...doneWith, 'taken-in', 'moved'], addDays(today, -1));
+  if (!last) return { dueOn: today, reason: { code: 'never', since: today } };
+  return {
+    dueOn: addDays(last.on, everyDays),
+    reason: { code: 'since-last', days: daysBetween(last.on, today), on: last.on },
+  };
 }
 
 /** Nothing is harmed when these are late: they are asked for, and do not press. */

@@ -1,7 +1,7 @@
 import type { Day } from '@/core/measure/day';
 import { closedFor, opensAt, type Span } from './spans';
 import { workAhead, type Outlook, type Stream } from './workAhead';
-import type { JobKind, ResidentToday } from './work';
+import type { DueWork, JobKind, ResidentToday } from './work';
 
 /** One piece of work on its day; days are counted from the first day of the plan. */
 export interface PlannedJob {
@@ -25,6 +25,13 @@ export interface HousePlan {
   busy: ReadonlySet<number>;
 }
 
+/** One whose work is planned; with what is due on the first day, where that is known already. */
+export interface Planned {
+  id: string;
+  today: ResidentToday;
+  due?: DueWork | undefined;
+}
+
 /** A job goes on a later day within its tolerance when that day is lighter by more than this for each day. Chosen here */
 const MINUTES_A_DAY_LATE = 2;
 /** A busy day counts as so much fuller. min */
@@ -39,14 +46,16 @@ const BUSY_MINUTES = 10_000;
  * @param busy days, counted from the first, on which nobody has time
  */
 export function planHouse(
-  residents: readonly { id: string; today: ResidentToday }[],
+  residents: readonly Planned[],
   from: Day,
   days: number,
   busy: ReadonlySet<number> = new Set(),
 ): HousePlan {
   const minutes = new Float64Array(days);
   const jobs = new Map<string, readonly PlannedJob[]>();
-  for (const { id, today } of residents) jobs.set(id, placed(workAhead(today, from, days), minutes, days, busy));
+  for (const { id, today, due } of residents) {
+    jobs.set(id, placed(workAhead(today, from, days, due), minutes, days, busy));
+  }
   return { from, days, minutes, jobs, busy };
 }
 

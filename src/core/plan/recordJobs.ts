@@ -1,5 +1,5 @@
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
-import { doneToday, LOOK_MINUTES, waiting, type Rhythm } from './jobParts';
+import { doneToday, jobOf, LOOK_MINUTES, sinceLast, waiting, type Rhythm } from './jobParts';
 import { inOrder, latest, standingSigns } from './signs';
 import type { Job, ResidentToday } from './work';
 
@@ -19,17 +19,8 @@ export function recordJobs(resident: ResidentToday, today: Day): Job[] {
 /** The battery of a probe; nothing for homes without one. */
 export function batteryRhythm({ hasBattery, log }: ResidentToday, today: Day): Rhythm[] {
   if (!hasBattery) return [];
-  const last = latest(log, ['battery', 'taken-in', 'moved'], addDays(today, -1));
-  const { everyDays, toleranceDays, minutes } = BATTERY;
-  return [
-    {
-      ...{ kind: 'battery', everyDays, toleranceDays, minutes, doneWith: ['battery'] },
-      dueOn: last ? addDays(last.on, everyDays) : today,
-      reason: last
-        ? { code: 'since-last', days: daysBetween(last.on, today), on: last.on }
-        : { code: 'never', since: today },
-    },
-  ];
+  const doneWith = ['battery'] as const;
+  return [{ kind: 'battery', ...BATTERY, doneWith, ...sinceLast(log, doneWith, BATTERY.everyDays, today) }];
 }
 
 /** Its size is taken once after each moult, where the moult was written down without. */
@@ -55,19 +46,11 @@ function measuring({ log, form, stage }: ResidentToday, today: Day): Job[] {
 function labelling({ log }: ResidentToday, today: Day): Job[] {
   const move = latest(log, ['taken-in', 'moved'], today);
   if (!move || daysBetween(move.on, today) > LABEL_DAYS) return [];
-  const done = latest(log, ['labelled'], today);
-  const isDone = done !== undefined && inOrder(done, move) > 0;
-  if (isDone && done.on < today) return [];
-  return [
-    {
-      kind: 'label',
-      dueOn: move.on,
-      ...waiting('label', move.on, LABEL.toleranceDays, today),
-      minutes: LABEL.minutes,
-      reason: { code: 'moved', on: move.on },
-      ...(isDone && { doneBy: done.id }),
-    },
-  ];
+  const before = latest(log, ['labelled'], addDays(today, -1));
+  if (before && inOrder(before, move) > 0) return [];
+  const doneWith = ['labelled'] as const;
+  const reason = { code: 'moved', on: move.on } as const;
+  return jobOf({ kind: 'label', dueOn: move.on, everyDays: null, ...LABEL, doneWith, reason }, log, today);
 }
 
 /** The move to another home that was settled, from its day on; once made, that it was made. */
@@ -100,15 +83,10 @@ export function buriedJobs({ log }: ResidentToday, today: Day): Job[] {
   const since = last && last.on > hidden.on ? addDays(last.on, LOOK_AGAIN_DAYS) : hidden.on;
   const first = addDays(hidden.on, BURIED_DAYS);
   const dueOn = since > first ? since : first;
-  if (dueOn > today) return [];
-  return [
-    {
-      kind: 'check-buried',
-      dueOn,
-      ...waiting('check-buried', dueOn, BURIED_TOLERANCE_DAYS, today),
-      minutes: LOOK_MINUTES,
-      reason: { code: 'buried', sign: hidden.sign, days: daysBetween(hidden.on, today), since: hidden.on },
-      ...doneToday(log, ['looked'], today),
-    },
-  ];
+  const rhythm: Rhythm = {
+    ...{ kind: 'check-buried', dueOn, everyDays: LOOK_AGAIN_DAYS, toleranceDays: BURIED_TOLERANCE_DAYS },
+    ...{ minutes: LOOK_MINUTES, doneWith: ['looked'] },
+    reason: { code: 'buried', sign: hidden.sign, days: daysBetween(hidden.on, today), since: hidden.on },
+  };
+  return jobOf(rhythm, log, today);
 }

@@ -7,9 +7,9 @@ export interface Span {
   to: number;
 }
 
-/** When a kind of work is not done: in a rest nothing but its steps, in quiet days nothing that opens the box or feeds. */
+/** When a kind of work is not done: in a rest nothing but its steps and alarms, in quiet days nothing that opens the box or feeds. */
 export function closedFor(kind: JobKind, { rest, quiet }: { rest: Span[]; quiet: Span[] }): Span[] {
-  if (kind === 'rest') return [];
+  if (kind === 'rest' || kind === 'alarm') return [];
   return WAITS_FOR_QUIET.has(kind) ? [...rest, ...quiet] : rest;
 }
 

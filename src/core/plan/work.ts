@@ -4,7 +4,7 @@ import type { Condition } from '@/core/feeding/prey';
 import type { HomeState } from '@/core/housing/quantities';
 import type { Day } from '@/core/measure/day';
 import type { AnimalMeasures } from '@/core/profiles/animal';
-import type { CareProfile, Form, MoultSign, Schools, Stage } from '@/core/profiles/profile';
+import type { CareProfile, Form, MoultSign, RegularWork, Schools, Stage } from '@/core/profiles/profile';
 import type { Alarm } from '@/core/readings/alarms';
 import type { RestAct } from '@/core/season/rest';
 import type { RestCourse } from '@/core/season/restCourse';
@@ -124,7 +124,7 @@ export interface MoultOutlook {
   signs: MoultSign[];
 }
 
-/** Everything that can be due, most pressing first where several are. */
+/** Everything that can be due. */
 export const JOB_KINDS = [
   'alarm',
   'prey-out',
@@ -154,6 +154,21 @@ export const JOB_KINDS = [
   'rehouse',
 ] as const;
 export type JobKind = (typeof JOB_KINDS)[number];
+
+/** The entry that does each regular work. */
+export const DONE_WITH = {
+  water: 'watered',
+  mist: 'misted',
+  calcium: 'calcium',
+  clutch: 'clutch',
+  barrier: 'barrier',
+  rubbish: 'rubbish',
+  clean: 'cleaned',
+  turn: 'turned',
+  refresh: 'refreshed',
+  weigh: 'weighed',
+  census: 'counted',
+} as const satisfies Record<RegularWork['work'], LogKind>;
 
 /** Why a job is put off. */
 export const SKIP_REASONS = ['asleep', 'on-prey', 'no-food', 'no-time', 'looks-fine', 'other'] as const;

@@ -1,16 +1,17 @@
 import { expectedMoults } from '@/core/feeding/demand';
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
-import { feedingRhythm, nextMeal } from './feedingJobs';
-import { regularRhythms } from './homeJobs';
+import { dueWork } from './due';
+import { feedingRhythm, LEFTOVERS_MINUTES, nextMeal } from './feedingJobs';
+import { dampingRhythm, regularRhythms } from './homeJobs';
 import { LOOK_MINUTES, type Rhythm } from './jobParts';
 import { quietTime } from './quiet';
 import { batteryRhythm } from './recordJobs';
 import { restMinutes, REST_TOLERANCE_DAYS } from './restJobs';
 import { latest } from './signs';
 import type { Span } from './spans';
-import type { JobKind, ResidentToday } from './work';
+import type { Job, JobKind, ResidentToday } from './work';
 
-/** Work that comes again, in days counted from the first day of a plan. */
+/** Work that comes again, or once, in days counted from the first day of a plan. */
 export interface Stream {
   kind: JobKind;
   due: number;
@@ -34,32 +35,68 @@ export interface Outlook {
 const SEASON_DAYS = 28;
 
 /**
- * Everything that comes again or is foreseen for one resident from a day on: its regular work, its meals with what is
- * looked after, its damping, the steps of its rest; and when it is to be left alone: now, about the moults that are usual
- * for its kind, and in its rest.
+ * All work that is known or foreseen for one resident from a day on: its regular work, its meals with what is looked
+ * after, its damping, the steps of its rest, whatever else is due, and the move that is settled; and when it is to be left
+ * alone.
  * @param days how far it is looked ahead, 1 to 366
+ * @param due what is due on the first day, where that is known already
  */
-export function workAhead(resident: ResidentToday, from: Day, days: number): Outlook {
+export function workAhead(resident: ResidentToday, from: Day, days: number, due = dueWork(resident, from)): Outlook {
+  const rhythms = [...dampingRhythm(resident), ...regularRhythms(resident, from), ...batteryRhythm(resident, from)];
+  const again = [
+    ...feedingStreams(resident, from),
+    ...rhythms.map((rhythm) => streamOf(rhythm, resident, from)),
+    ...restStreams(resident, from),
+  ];
+  const streams = [...again, ...onceStreams(due.jobs, again, from), ...moveStream(resident, from)];
+  return { streams: withoutSkipped(streams, resident, from), ...closedSpans(resident, from, days) };
+}
+
+/** When one is left alone: now, about the moults that are usual for its kind, and in its rest. */
+export function closedSpans(resident: ResidentToday, from: Day, days: number): Pick<Outlook, 'rest' | 'quiet'> {
   const until = addDays(from, days);
   const at = (day: Day) => daysBetween(from, day);
-  const rhythms = [...regularRhythms(resident, from), ...batteryRhythm(resident, from)];
   const leaveAlone = quietTime(resident, from);
   const now = leaveAlone === null ? [] : [{ from: 0, to: at(endOf(leaveAlone) ?? until) }];
   const lastMoultOn = latest(resident.log, ['moulted'], from)?.on;
   const moults = expectedMoults({ ...resident, lastMoultOn }, from, until);
   return {
-    streams: [
-      ...feedingStreams(resident, from),
-      ...dampingStreams(resident, at),
-      ...rhythms.map((rhythm) => streamOf(rhythm, resident, from)),
-      ...restStreams(resident, at),
-    ],
     rest: restSpans(resident, at),
     quiet: [
       ...(leaveAlone?.code === 'resting' ? [] : now),
       ...moults.map((moult) => ({ from: Math.max(0, at(moult.fastFrom)), to: at(moult.fedFrom) })),
     ],
   };
+}
+
+/** What is due today and does not come again by itself: each once. */
+function onceStreams(jobs: readonly Job[], again: readonly Stream[], from: Day): Stream[] {
+  const kinds = new Set(again.map(({ kind }) => kind));
+  return jobs
+    .filter((job) => !kinds.has(job.kind))
+    .map(({ kind, dueOn, until, minutes }) => ({
+      ...{ kind, minutes, ...ONCE },
+      ...{ due: daysBetween(from, dueOn), toleranceDays: Math.max(0, daysBetween(dueOn, until)) },
+    }));
+}
+
+const ONCE = { next: () => null, then: null };
+
+/** A move that is settled for a day to come stays on it. */
+function moveStream({ move, profile }: ResidentToday, from: Day): Stream[] {
+  if (!move || move.on <= from) return [];
+  const due = daysBetween(from, move.on);
+  return [{ kind: 'move', due, toleranceDays: 0, minutes: profile.homeWork.moveMinutes, ...ONCE }];
+}
+
+/** What was put off is due again on the day that was named. */
+function withoutSkipped(streams: Stream[], { log }: ResidentToday, from: Day): Stream[] {
+  const skips = log.flatMap(({ skip, on }) => (skip && on <= from && skip.until > from ? [skip] : []));
+  if (skips.length === 0) return streams;
+  return streams.map((stream) => {
+    const days = skips.filter(({ job }) => job === stream.kind).map(({ until }) => daysBetween(from, until));
+    return { ...stream, due: Math.max(stream.due, ...days) };
+  });
 }
 
 const endOf = (quiet: NonNullable<ReturnType<typeof quietTime>>) =>
@@ -85,7 +122,7 @@ function feedingStreams(resident: ResidentToday, from: Day): Stream[] {
   const { rhythm, meal, leftoversAfterDays } = feeding;
   const stream = streamOf(rhythm, resident, from);
   const looks = leftoversAfterDays === null ? null : { kind: 'leftovers' as const, afterDays: leftoversAfterDays };
-  if (meal.eats !== 'leaves') return [{ ...stream, then: looks && { ...looks, minutes: LOOK_MINUTES } }];
+  if (meal.eats !== 'leaves') return [{ ...stream, then: looks && { ...looks, minutes: LEFTOVERS_MINUTES } }];
   // Old leaves are searched when the new ones go in.
   const everyBySeason = new Map<number, number>();
   const next = (on: number) => {
@@ -97,23 +134,12 @@ function feedingStreams(resident: ResidentToday, from: Day): Stream[] {
   return [{ ...stream, next, then: { kind: 'search', afterDays: 0, minutes: LOOK_MINUTES } }];
 }
 
-const DAMP = { kind: 'damp', toleranceDays: 2, minutes: 1, then: null } as const;
-
-/** Its soil holds as long as its forecast says, time after time. */
-function dampingStreams({ watering, log }: ResidentToday, at: (day: Day) => number): Stream[] {
-  if (!watering || watering.dueOn === null) return [];
-  const { holdsDays } = watering;
-  const damped = latest(log, ['damped'], addDays(watering.dueOn, 1));
-  const isDone = damped !== undefined && at(damped.on) === 0;
-  return [{ ...DAMP, due: isDone ? (holdsDays ?? Infinity) : at(watering.dueOn), next: () => holdsDays }];
-}
-
 /** The steps of its rest that are still to come: each once, on its day. */
-function restStreams({ rest }: ResidentToday, at: (day: Day) => number): Stream[] {
+function restStreams({ rest }: ResidentToday, from: Day): Stream[] {
   const steps = rest?.course.steps.filter((step) => step.what !== 'hold' && !step.isPassed && step.doneOn === null);
   return (steps ?? []).map(({ on, what }) => ({
-    ...{ kind: 'rest', toleranceDays: REST_TOLERANCE_DAYS, then: null },
-    ...{ due: at(on), minutes: restMinutes(what), next: () => null },
+    ...{ kind: 'rest', toleranceDays: REST_TOLERANCE_DAYS, ...ONCE },
+    ...{ due: daysBetween(from, on), minutes: restMinutes(what) },
   }));
 }
 

@@ -1,5 +1,5 @@
 import type { WorkSubject } from '@/contract/plan';
-import { absencePlan } from '@/core/plan/absence';
+import { absencePlan, MOST_ABSENT_DAYS } from '@/core/plan/absence';
 import { solveChain } from '@/core/plan/chain/solve';
 import { chainOfTenants, type Tenant } from '@/core/plan/chain/tenants';
 import { dueWork } from '@/core/plan/due';
@@ -91,7 +91,6 @@ export function computePlanHandlers({ database, clock }: Deps): Pick<Handlers, N
   };
 }
 
-const MOST_ABSENT_DAYS = 120;
 /** How far ahead an absence can be planned. days */
 const FARTHEST_DAYS = 366 - MOST_ABSENT_DAYS;
 

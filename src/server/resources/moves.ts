@@ -3,14 +3,14 @@ import type { Home } from '@/contract/records';
 import type { MovesReply } from '@/contract/plan';
 import { shippedBoxSizes, shippedHandling, shippedSpecies } from '@/contract/shipped';
 import { handlingSheet } from '@/core/plan/handling';
-import { occupants } from '@/core/plan/chain/problem';
 import { solveChain } from '@/core/plan/chain/solve';
 import { chainOfTenants, type Tenant } from '@/core/plan/chain/tenants';
 import { boxesToBuy } from '@/core/housing/ladder';
 import { rankHomes, soilToAddL } from '@/core/housing/rank';
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
 import { isClosed } from '@/core/plan/spans';
-import { busyDaysOf, closedSpans, growthAhead, openHomes } from '../housePlan';
+import { closedSpans } from '@/core/plan/workAhead';
+import { busyDaysOf, growthAhead, openHomes } from '../housePlan';
 import { houseToday, type HouseToday, type Lodger } from '../houseToday';
 import type { Handlers } from '../http/mount';
 import { notFound } from '../http/problem';
@@ -62,7 +62,6 @@ export function moveHandlers({ database, clock }: Deps): Pick<Handlers, 'movesPl
       const homeOf = new Map(house.homes.map((home) => [home.id, home]));
       const moves = movesOf(chain, solution, on);
       const leaves = new Map(moves.map((move) => [move.resident, move.on]));
-      const lives = occupants(chain.problem);
       const homeless = unplaced.flatMap(({ resident }) => {
         const lodger = lodgerOf.get(resident);
         return lodger ? [{ ...lodger.resident, profile: house.care.of(lodger.resident) }] : [];
@@ -76,9 +75,7 @@ export function moveHandlers({ database, clock }: Deps): Pick<Handlers, 'movesPl
           const lodger = lodgerOf.get(move.resident);
           const home = homeOf.get(move.to);
           if (!lodger || !home) return [];
-          const occupant = lives[tubs.findIndex(({ id }) => id === move.to)];
-          const before = occupant === undefined ? undefined : chain.problem.movers[occupant]?.id;
-          const left = before === undefined ? undefined : leaves.get(before);
+          const left = leaves.get(move.waitsFor ?? '');
           const freeFrom = left === undefined ? on : addDays(left, cleaningDays);
           return [
             { ...move, soilToAddL: soilToAddL(home, move.depthMm), ...windowOf(scene, lodger, move.on, freeFrom) },
@@ -99,6 +96,9 @@ function settledMove({ resident, today }: Lodger, home: Home): Handling['move'] 
   return { ...{ id, toHomeId, on, from, until, depthMm, feedFrom }, soilToAddL: soilToAddL(home, depthMm) };
 }
 
+/** Moults looked ahead for the day on which a home is outgrown. */
+const MOULTS = 3;
+
 interface Scene {
   house: HouseToday;
   on: Day;
@@ -109,9 +109,9 @@ interface Scene {
 
 function tenantOf({ house, on, days, busy, makeRoom }: Scene, lodger: Lodger): Tenant {
   const { resident, today } = lodger;
-  const { rest, quiet } = closedSpans(lodger, on, days);
+  const { rest, quiet } = closedSpans(lodger.today, on, days);
   const closed = [...rest, ...quiet];
-  const outgrownOn = growthAhead(house, lodger, 3)?.outgrown?.median;
+  const outgrownOn = growthAhead(house, lodger, MOULTS)?.outgrown?.median;
   const outgrownIn = outgrownOn === undefined ? null : daysBetween(on, outgrownOn);
   return {
     ...resident,
@@ -135,7 +135,7 @@ function sharedHomes({ lodgers }: HouseToday): ReadonlySet<string> {
 
 /** The days about a move on which it could be made as well, and what stands against the others. */
 function windowOf({ on, days, busy }: Scene, lodger: Lodger, moveOn: Day, freeFrom: Day) {
-  const { rest, quiet } = closedSpans(lodger, on, days);
+  const { rest, quiet } = closedSpans(lodger.today, on, days);
   const closed = [...rest, ...quiet];
   const first = Math.max(0, daysBetween(on, freeFrom));
   const isOpen = (day: number) => day >= first && day < days && !isClosed(day, closed);

@@ -1,7 +1,8 @@
 import { planHouse } from '@/core/plan/levelling';
 import { dueWork } from '@/core/plan/due';
+import type { DueWork } from '@/core/plan/work';
 import type { Handlers } from '../http/mount';
-import { houseToday, type HouseToday } from '../houseToday';
+import { houseToday, type Lodger } from '../houseToday';
 import type { Deps } from './deps';
 
 /** The work is levelled over a week. */
@@ -12,9 +13,9 @@ export function roundHandlers({ database, clock }: Deps): Pick<Handlers, 'round'
     round: async ({ query }) => {
       const on = query.on ?? clock.today();
       const house = await houseToday(database, on, clock.now());
-      const lighter = lighterDays(house);
-      const stops = house.lodgers.flatMap(({ resident, home, today }) => {
-        const { jobs, leaveAlone, waiting } = dueWork(today, on);
+      const works = house.lodgers.map((lodger) => ({ ...lodger, due: dueWork(lodger.today, on) }));
+      const lighter = lighterDays(works, on);
+      const stops = works.flatMap(({ resident, home, due: { jobs, leaveAlone, waiting } }) => {
         if (jobs.length === 0 && !leaveAlone) return [];
         const at = { residentId: resident.id, homeId: home.id, shelfId: home.shelfId };
         return [
@@ -30,9 +31,9 @@ export function roundHandlers({ database, clock }: Deps): Pick<Handlers, 'round'
  * For each job the day of this week on which it would better be done, where that is not today. As it stood in the
  * morning: what is ticked on the walk puts nothing else off.
  */
-function lighterDays({ on, lodgers }: HouseToday) {
-  const morning = lodgers.map(({ resident, today }) => ({
-    id: resident.id,
+function lighterDays(works: readonly (Lodger & { due: DueWork })[], on: string) {
+  const morning = works.map(({ resident, today, due }) => ({
+    ...{ id: resident.id, due },
     today: { ...today, log: today.log.filter((entry) => entry.on < on) },
   }));
   const plan = planHouse(morning, on, LEVELLED_DAYS);

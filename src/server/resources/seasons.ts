@@ -1,7 +1,8 @@
 import type { SeasonMark, Seasons } from '@/contract/plan';
 import { addDays, type Day } from '@/core/measure/day';
 import { broodsOf } from '../broods';
-import { busyDaysOf, closedSpans, growthAhead, planOf } from '../housePlan';
+import { closedSpans } from '@/core/plan/workAhead';
+import { busyDaysOf, growthAhead, planOf } from '../housePlan';
 import { houseToday, type HouseToday, type Lodger } from '../houseToday';
 import type { Handlers } from '../http/mount';
 import { listAbsences } from '../storage/absences';
@@ -91,7 +92,7 @@ async function hatches(database: Deps['database'], clock: Deps['clock']): Promis
 
 /** When one is not moved, and why. */
 function closedOf(lodger: Lodger, on: Day): Seasons['closed'] {
-  const { rest, quiet } = closedSpans(lodger, on, YEAR_DAYS);
+  const { rest, quiet } = closedSpans(lodger.today, on, YEAR_DAYS);
   const told = (why: 'rest' | 'moult') => (span: { from: number; to: number }) => ({
     residentId: lodger.resident.id,
     from: addDays(on, span.from),

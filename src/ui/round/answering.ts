@@ -1,7 +1,7 @@
 import { soilEntry } from '@/client/fitting';
 import type { NewEntry } from '@/client/log';
 import type { Home, Resident } from '@/contract/records';
-import type { Job, JobKind } from '@/core/plan/work';
+import { DONE_WITH, type Job, type JobKind } from '@/core/plan/work';
 
 /** What became of prey that is offered at this moment. */
 export const outcomeAfter = ({ id, ...offer }: NewEntry & { id: string }, kind: 'eaten' | 'refused'): NewEntry => ({
@@ -17,19 +17,12 @@ export const outcomeOf = ({ reason }: Job, { id }: Resident, kind: 'eaten' | 're
   ...(reason.code === 'offered' && { answers: `meal ${reason.entryId}` }),
 });
 
+const { weigh: _weigh, census: _census, ...REGULAR } = DONE_WITH;
 /** Work that is told by its name alone. */
 const TOLD_BY = {
-  calcium: 'calcium',
-  clutch: 'clutch',
-  barrier: 'barrier',
-  rubbish: 'rubbish',
-  clean: 'cleaned',
-  turn: 'turned',
-  refresh: 'refreshed',
+  ...REGULAR,
   battery: 'battery',
   label: 'labelled',
-  water: 'watered',
-  mist: 'misted',
   alarm: 'looked',
   'check-buried': 'looked',
 } as const satisfies Partial<Record<JobKind, NewEntry['kind']>>;

@@ -2,6 +2,7 @@ import { call } from '@/client/api';
 import { useCall } from '@/client/useCall';
 import { Screen } from '../components/Screen';
 import { Body, Strong, Title } from '../components/Words';
+import { dateWords } from '../words/days';
 import { SheetBody } from '../seasons/SheetBody';
 
 /** What whoever looks in sees: the sheet and nothing else of the house. */
@@ -12,7 +13,7 @@ export function SitterScreen({ secret }: { secret: string }) {
       <Title>Looking in</Title>
       {answer ? (
         <>
-          <Strong>{`${answer.sitter === null ? '' : `For ${answer.sitter}. `}${answer.from} to ${answer.until}`}</Strong>
+          <Strong>{`${answer.sitter === null ? '' : `For ${answer.sitter}. `}${dateWords(answer.from)} to ${dateWords(answer.until)}`}</Strong>
           <SheetBody sheet={answer} forSitter />
         </>
       ) : (

@@ -51,7 +51,7 @@ export function MarkRow({ mark, today }: { mark: SeasonMark; today: Day }) {
     <BoardRow residentId={residentId} onPress={() => router.push(`/residents/${residentId}${paths[kind] ?? ''}`)}>
       <Strong>{MARK_WORDS[kind](to?.code)}</Strong>
       <Soft>
-        {kind === 'move' ? `on ${dayWords(median ?? from, today)}; can be made ${window}` : `${window}${likely}`}
+        {kind === 'move' ? `${dayWords(median ?? from, today)}; can be made ${window}` : `${window}${likely}`}
       </Soft>
     </BoardRow>
   );
@@ -62,6 +62,5 @@ const MARK_WORDS: Record<SeasonMark['kind'], (code: string | undefined) => strin
   outgrown: () => 'Outgrows its box',
   hatch: () => 'Hatch',
   rest: () => 'Winter rest',
-  quiet: () => 'Left alone',
   move: (code) => `Moves to ${code ?? 'another box'}`,
 };

@@ -60,7 +60,7 @@ function SettledMove({ mark, seasons }: { mark: SeasonMark; seasons: Seasons }) 
   const day = on ?? median ?? from;
   const keep = async () => {
     const entry = { kind: 'move-planned', residentId, toHomeId: to.id, moveOn: day, from, until } as const;
-    if (await write(entry, `${home.code} to ${to.code}: on ${dayWords(day, seasons.from)}.`)) setOn(undefined);
+    if (await write(entry, `${home.code} to ${to.code}: ${dayWords(day, seasons.from)}.`)) setOn(undefined);
   };
   const closed = [
     ...seasons.closed.filter((each) => each.residentId === residentId),

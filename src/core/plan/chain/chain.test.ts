@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import loadHighs from 'highs';
 import { profileOf } from '@/contract/testing/profileOf';
 import type { Container } from '@/core/housing/container';
+import { waitingHouse } from '@/core/testing/movers';
 import { cheapestAssignment } from './assignment';
 import { boundOf, heuristicChain } from './heuristic';
 import { chainModel } from './model';
@@ -68,30 +69,6 @@ const problems = (movers: number, tubs: number, days: number): fc.Arbitrary<Chai
     cleaningDays: fc.integer({ min: 1, max: 2 }),
   });
 
-/** A house in which many moves wait for each other; the same each time. */
-function house(movers: number, tubs: number, days: number, seed: number): ChainProblem {
-  let state = seed;
-  const random = () => {
-    state = (state * 16807) % 2147483647;
-    return state / 2147483647;
-  };
-  return {
-    tubs: Array.from({ length: tubs }, (_, index) => ({ id: `t${index}` })),
-    ...{ days, perDay: 2, cleaningDays: 2 },
-    movers: Array.from({ length: movers }, (_, index) => {
-      const from = Math.floor(random() * days * 0.6);
-      const to = Math.min(days - 1, from + 3 + Math.floor(random() * days * 0.5));
-      return {
-        ...{ id: `m${index}`, from: index, stayCost: random() < 0.3 ? 0 : 40, costPerDay: 0.1 },
-        days: Array.from({ length: to - from + 1 }, (_, day) => from + day),
-        options: Array.from({ length: tubs }, (_, tub) => ({ tub, cost: 1 + Math.round(random() * 90) / 10 })).filter(
-          ({ tub }) => tub !== index && random() < 0.3,
-        ),
-      };
-    }),
-  };
-}
-
 describe('the cheapest assignment', () => {
   it('is the textbook one', () => {
     // Three workers, three jobs; the least sum of one in each row and column is 15 + 25 + 30: reckoned by hand.
@@ -132,7 +109,7 @@ describe('the chain of moves', () => {
   });
 
   it.each([3, 11, 29])('polished in parts is within 2 %% of the optimum that HiGHS proves (seed %i)', async (seed) => {
-    const problem = house(24, 32, 30, seed);
+    const problem = waitingHouse(24, 32, 30, seed, 0.3);
     const exact = await solveChain(problem, solve, 20);
     const polished = await solveChain(problem, solve, 20, 0);
     expect(exact.by).toBe('exact');

@@ -43,7 +43,7 @@ export interface ChainSolution {
 }
 
 /** Who is in each tub at the beginning: the place of a mover in its list. */
-export function occupants({ movers, tubs }: ChainProblem): (number | undefined)[] {
+export function occupants({ movers, tubs }: Pick<ChainProblem, 'movers' | 'tubs'>): (number | undefined)[] {
   const list: (number | undefined)[] = tubs.map(() => undefined);
   movers.forEach(({ from }, index) => {
     if (from !== null) list[from] = index;

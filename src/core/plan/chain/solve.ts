@@ -107,7 +107,7 @@ async function polished(
 
 /** Those who have to do with one another: who wants the tub of whom, beginning with one. */
 function partAround({ movers, tubs }: ChainProblem, moves: readonly PlannedMove[], start: number): Set<number> {
-  const lives = occupants({ movers, tubs } as ChainProblem);
+  const lives = occupants({ movers, tubs });
   const goer = new Map(moves.map(({ mover, tub }) => [tub, mover]));
   const wanted = movers.map(({ options }) => options);
   const part = new Set([start]);
