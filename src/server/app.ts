@@ -6,8 +6,9 @@ import helmet from 'helmet';
 import morgan from 'morgan';
 import { eventHub } from './events';
 import { failures, jsonOnly, unknownAddress } from './http/failures';
-import { mount } from './http/mount';
+import { mount, type Handlers } from './http/mount';
 import { Problem } from './http/problem';
+import { readyAnswers } from './http/readyAnswers';
 import { openApiDocument } from './openapi';
 import { aboutHandlers } from './resources/about';
 import { absenceHandlers, sheetPdfRoute } from './resources/absences';
@@ -49,6 +50,8 @@ export interface AppOptions extends Deps {
   /** True when there is too little disk left to write. */
   diskIsFull?: (() => boolean) | undefined;
   log?: boolean;
+  /** So often it looks whether today's round is to be worked out anew, before anybody asks; left out, it waits. ms */
+  readyEveryMs?: number;
 }
 
 /** The whole server as a function of its storage and its clock. */
@@ -81,7 +84,7 @@ export function createApp(options: AppOptions): Express {
   app.get('/api/absences/:id/sheet.pdf', sheetPdfRoute(options));
   const document = openApiDocument(options.version);
   app.get('/api/openapi.json', (_request, response) => void response.json(document));
-  mount(app, {
+  const handlers: Handlers = {
     ...aboutHandlers(options),
     ...shelfHandlers(options),
     ...homeHandlers(options),
@@ -109,12 +112,28 @@ export function createApp(options: AppOptions): Express {
     ...keeperHandlers(options),
     ...profileHandlers(options),
     ...materialHandlers(options),
-  });
+  };
+  mount(app, { ...handlers, ...keptReady(handlers, options) });
   app.use('/api', unknownAddress);
   if (options.webFolder && fs.existsSync(path.join(options.webFolder, 'index.html')))
     app.use(webApp(options.webFolder));
   app.use(failures);
   return app;
+}
+
+/** What every page asks for when it opens, and the year ahead, are worked out once for all of them. */
+function keptReady({ homes, residents, round, seasons }: Handlers, options: AppOptions) {
+  const ready = readyAnswers(options);
+  const kept = {
+    homes: ready.kept(async (input: Parameters<typeof homes>[0]) => homes(input)),
+    residents: ready.kept(async (input: Parameters<typeof residents>[0]) => residents(input)),
+    round: ready.kept(async (input: Parameters<typeof round>[0]) => round(input)),
+    seasons: ready.kept(async (input: Parameters<typeof seasons>[0]) => seasons(input)),
+  };
+  const none = { params: undefined, query: undefined, body: undefined, token: undefined };
+  const opening = () => Promise.all([kept.round({ ...none, query: {} }), kept.homes(none), kept.residents(none)]);
+  if (options.readyEveryMs !== undefined) ready.keepReady(opening, options.readyEveryMs);
+  return kept;
 }
 
 /** Reading and computing go on with a full disk; writing is refused before it can go wrong half-way. */

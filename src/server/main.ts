@@ -63,6 +63,7 @@ async function main(): Promise<void> {
     webFolder: path.join(ROOT, 'dist'),
     diskIsFull: onDisk ? () => !hasRoomToWrite(wanted.data) : undefined,
     log: true,
+    readyEveryMs: 2000,
   });
   // Whoever can reach the port can write: this computer only. A proxy in front decides who else may come in.
   const server = app.listen(wanted.port, '127.0.0.1', (error?: Error) => {

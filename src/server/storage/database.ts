@@ -10,8 +10,13 @@ export interface Database extends Queries {
   transaction<Result>(work: (queries: Queries) => Promise<Result>): Promise<Result>;
   /** Runs a script of several statements, as part of the given queries' transaction. */
   script(queries: Queries, sql: string): Promise<void>;
+  /** How many statements may have changed something so far; undefined where another program may write too. */
+  writes?(): number;
   close(): Promise<void>;
 }
+
+/** Whether a statement may change something. */
+export const mayWrite = (sql: string): boolean => /\b(INSERT|UPDATE|DELETE|TRUNCATE|ALTER|DROP|CREATE)\b/.test(sql);
 
 /** The PostgreSQL type ids whose JavaScript form is set here, the same for both databases. */
 const OID = { int8: 20, date: 1082, timestamp: 1114, timestamptz: 1184 } as const;

@@ -249,8 +249,9 @@ export async function noteAlso(queries: Queries, id: string, keeper: string): Pr
 /** The entries about the water of a home, and of who moved in, newest first. */
 export async function waterEntriesOf(queries: Queries, homeId: string): Promise<Entry[]> {
   const rows = await queries.query<EntryRow>(
-    `SELECT ${COLUMNS} FROM entry e JOIN resident_now r ON r.id = e.resident_id
-     WHERE r.home_id = $1 AND e.kind IN ('damped', 'felt', 'moved', 'taken-in') AND e.undone_at IS NULL
+    `WITH tenants AS MATERIALIZED (SELECT id FROM resident_now WHERE home_id = $1)
+     SELECT ${COLUMNS} FROM entry e WHERE e.resident_id IN (SELECT id FROM tenants)
+       AND e.kind IN ('damped', 'felt', 'moved', 'taken-in') AND e.undone_at IS NULL
      ORDER BY e.on_day DESC, e.at DESC, e.seq DESC LIMIT 60`,
     [homeId],
   );

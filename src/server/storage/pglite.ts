@@ -1,7 +1,7 @@
 import fs from 'node:fs';
 import { PGlite, type PGliteInterface, type PGliteOptions, type Transaction } from '@electric-sql/pglite';
 import { NodeFS } from '@electric-sql/pglite/nodefs';
-import { typeParsers, type Database, type Queries } from './database';
+import { mayWrite, typeParsers, type Database, type Queries } from './database';
 import type { DataFolder } from './dataFolder';
 import { preparedCluster } from './preparedCluster';
 
@@ -63,8 +63,13 @@ async function wrap(pglite: PGliteInterface, release: () => void): Promise<Datab
   const [{ version } = { version: '' }] = (
     await pglite.query<{ version: string }>(`SELECT current_setting('server_version') AS version`)
   ).rows;
+  let writes = 0;
   const queriesOf = (on: PGliteInterface | Transaction): Queries => ({
-    query: async <Row>(sql: string, parameters: unknown[] = []) => (await on.query<Row>(sql, parameters)).rows,
+    query: async <Row>(sql: string, parameters: unknown[] = []) => {
+      const { rows } = await on.query<Row>(sql, parameters);
+      if (mayWrite(sql)) writes += 1;
+      return rows;
+    },
   });
   const scripts = new WeakMap<Queries, Transaction>();
   return {
@@ -78,7 +83,9 @@ async function wrap(pglite: PGliteInterface, release: () => void): Promise<Datab
       }),
     script: async (queries, sql) => {
       await (scripts.get(queries) ?? pglite).exec(sql);
+      writes += 1;
     },
+    writes: () => writes,
     close: async () => {
       await pglite.close();
       release();

@@ -4,7 +4,7 @@ import type { Stop } from '@/contract/round';
 import { JOB_KINDS, type Job } from '@/core/plan/work';
 import { whyNot } from '../seasons/MoveDay';
 import { marksOn, minutesOn, monthsOn, weeksOfMonth } from '../seasons/calendarDays';
-import { sectionsOf } from './sections';
+import { firstStops, sectionsOf } from './sections';
 
 const TODAY = '2026-03-14';
 const shelf = (id: string, position: number): Shelf => ({
@@ -56,6 +56,16 @@ describe('the parts of a walk', () => {
         expect(sections.map(({ key }) => key)).toEqual(
           ['first', 'low', 'high', 'later'].filter((key) => sections.some((each) => each.key === key)),
         );
+      }),
+    );
+  });
+
+  it('are drawn from the first stop on, none left out in between', () => {
+    fc.assert(
+      fc.property(stops, fc.nat(20), (all, count) => {
+        const sections = sectionsOf(all, SHELVES);
+        const drawn = firstStops(sections, count).flatMap(({ shown }) => shown);
+        expect(drawn).toEqual(sections.flatMap((section) => section.stops).slice(0, count));
       }),
     );
   });

@@ -34,6 +34,16 @@ export function sectionsOf(stops: readonly Stop[], shelves: readonly Shelf[]): S
   return sections.filter((section) => section.stops.length > 0);
 }
 
+/** Each part of the walk as far as its first stops go, counted through all parts; parts beyond them are left out. */
+export function firstStops(sections: readonly Section[], count: number): (Section & { shown: Stop[] })[] {
+  let left = count;
+  return sections.flatMap((section) => {
+    const shown = section.stops.slice(0, Math.max(0, left));
+    left -= shown.length;
+    return shown.length > 0 ? [{ ...section, shown }] : [];
+  });
+}
+
 /** The jobs of one stop by the part of the walk that they belong to; null where there are none. */
 interface Parts {
   first: Stop | null;

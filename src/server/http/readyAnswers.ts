@@ -1,0 +1,55 @@
+import type { Clock } from '../clock';
+import type { Database } from '../storage/database';
+
+/** An answer stands so long though nothing was written: a probe that fell silent is told by then. ms */
+const STANDS_FOR_MS = 10 * 60_000;
+
+export interface ReadyAnswers {
+  /** The same handler, which works out again only what something written since, or the time, may have changed. */
+  kept: <Input, Answer>(work: (input: Input) => Promise<Answer>) => (input: Input) => Promise<Answer>;
+  /** Works an answer out ahead of being asked, whenever it no longer stands. */
+  keepReady: (ask: () => Promise<unknown>, everyMs: number) => void;
+}
+
+/**
+ * Answers that take long and are asked for often: each keeps its latest, and pages that ask at one moment share it.
+ * Where another program may write to the same database nothing is kept.
+ */
+export function readyAnswers({ database, clock }: { database: Database; clock: Clock }): ReadyAnswers {
+  const state = () =>
+    database.writes === undefined
+      ? undefined
+      : `${database.writes()} ${clock.today()} ${Math.floor(Date.parse(clock.now()) / STANDS_FOR_MS)}`;
+  return {
+    kept: <Input, Answer>(work: (input: Input) => Promise<Answer>) => {
+      let latest: { print: string; answer: Promise<Answer> } | undefined;
+      return (input: Input): Promise<Answer> => {
+        const now = state();
+        if (now === undefined) return work(input);
+        const print = `${now} ${JSON.stringify(input)}`;
+        if (latest?.print === print) return latest.answer;
+        const asked = { print, answer: work(input) };
+        latest = asked;
+        asked.answer.catch(() => {
+          if (latest === asked) latest = undefined;
+        });
+        return asked.answer;
+      };
+    },
+    keepReady: (ask, everyMs) => {
+      let seen = state();
+      let ready: string | undefined;
+      const look = () => {
+        const now = state();
+        // While much is being written it waits: whoever walks asks himself.
+        const isCalm = now === seen;
+        seen = now;
+        if (now === undefined || !isCalm || now === ready) return;
+        ready = now;
+        ask().catch((error: unknown) => console.error('An answer could not be made ready.', error));
+      };
+      look();
+      setInterval(look, everyMs).unref();
+    },
+  };
+}
