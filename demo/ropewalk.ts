@@ -15,6 +15,7 @@ import { HOMES, KEEPERS, SHELVES, type DemoHome } from './homes';
 import { choreStory, holidayStory, isOfEveryWalk } from './chores';
 import { foodStory, storeStory, type DemoStock } from './larder';
 import { RESIDENTS, type DemoResident } from './residents';
+import { handbookStory } from './handbook';
 import { roomIdOf, seasonStory } from './seasons';
 
 /** How far back the house goes, and how far back its daily work is written down. days */
@@ -91,6 +92,7 @@ export function ropewalk(today: Day): Demo {
     ...residents.flatMap((resident) => storyOf(resident, today, chance)),
     ...residents.flatMap((resident) => foodStory(resident, today)),
     ...residents.flatMap((resident) => seasonStory(resident, today)),
+    ...residents.flatMap((resident) => handbookStory(resident, today)),
     ...residents.flatMap((resident, place) => choreStory(resident, place, today)),
   ];
   const probes = PROBES.map(({ home, room, ...probe }) => ({

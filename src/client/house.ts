@@ -6,6 +6,7 @@ import type { FeederKind, Food } from '@/core/feeding/food';
 import type { Job, JobKind } from '@/core/plan/work';
 import type { Hemisphere } from '@/core/season/year';
 import { careBook, type CareBook } from '@/core/profiles/careBook';
+import type { HazardBook } from '@/core/profiles/hazards';
 import { call, CallFailed } from './api';
 import { useQueue, type Act } from './queue';
 import { sameAs } from './sameAs';
@@ -22,6 +23,7 @@ interface House {
   care: CareBook;
   ownProfiles: string[];
   species: Species[];
+  hazards: HazardBook;
   /** What can be fed: kinds of feeders, and every other food. */
   feeders: FeederKind[];
   foods: Food[];
@@ -49,6 +51,7 @@ export const useHouse = create<House>()((set, get) => ({
   care: careBook([], []),
   ownProfiles: [],
   species: [],
+  hazards: { hazards: [], laws: [], kinds: [] },
   feeders: [],
   foods: [],
   hemisphere: 'north',
@@ -104,16 +107,16 @@ export const useHouse = create<House>()((set, get) => ({
   },
 }));
 
-type Care = Pick<House, 'care' | 'ownProfiles' | 'species' | 'feeders' | 'foods' | 'hemisphere'>;
+type Care = Pick<House, 'care' | 'ownProfiles' | 'species' | 'hazards' | 'feeders' | 'foods' | 'hemisphere'>;
 
 async function fetchCare(): Promise<Care> {
-  const [{ profiles, own }, { species }, { feeders, foods }, { hemisphere }] = await Promise.all([
+  const [{ profiles, own }, { species, hazards }, { feeders, foods }, { hemisphere }] = await Promise.all([
     call('profiles', {}),
     call('species', {}),
     call('larder', {}),
     call('house', {}),
   ]);
-  return { care: careBook(profiles, species), ownProfiles: own, species, feeders, foods, hemisphere };
+  return { care: careBook(profiles, species), ownProfiles: own, species, hazards, feeders, foods, hemisphere };
 }
 
 /** What this phone has kept for the server is done already, as far as its keeper is concerned. */

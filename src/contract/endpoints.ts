@@ -1,6 +1,7 @@
 import type { Endpoint } from './endpoint';
 import { airEndpoints } from './endpointsOfAir';
 import { engineEndpoints } from './endpointsOfEngines';
+import { handbookEndpoints } from './endpointsOfHandbook';
 import { planEndpoints } from './endpointsOfPlans';
 import { recordEndpoints } from './endpointsOfRecords';
 import { storeEndpoints } from './endpointsOfStore';
@@ -13,4 +14,5 @@ export const endpoints = {
   ...engineEndpoints,
   ...storeEndpoints,
   ...planEndpoints,
+  ...handbookEndpoints,
 } as const satisfies Record<EndpointName, Endpoint>;

@@ -22,6 +22,7 @@ import {
 } from './records';
 import { replay, replayResult } from './replay';
 import { round } from './round';
+import { hazardBook } from './hazards';
 import { species } from './shippedData';
 import { material, materialChange, mix } from './substrate';
 import { MATERIALS } from '@/core/substrate/material';
@@ -121,8 +122,8 @@ export const recordEndpoints = {
   },
   species: {
     ...routes.species,
-    summary: 'The species that ship with the program.',
-    reply: z.object({ species: z.array(species) }),
+    summary: 'The species that ship with the program, and what animals can do to their keepers.',
+    reply: z.object({ species: z.array(species), hazards: hazardBook }),
   },
   shelves: {
     ...routes.shelves,

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { MATINGS } from '@/core/broods/eggs';
 import { CONDITIONS } from '@/core/feeding/prey';
 import { JOB_KINDS, SKIP_REASONS } from '@/core/plan/work';
+import { TROUBLE_ENDS } from '@/core/trouble/table';
 import { HIGHEST_INSTAR, LEAVING_CAUSES, MOULT_SIGNS } from '@/core/profiles/profile';
 import { surplusWish } from './broods';
 import { dish } from './feeding';
@@ -30,6 +31,8 @@ const entryFields = {
 const millilitres = quantity('millilitres', 0, 100_000);
 /** The job that this answers (`feed 2026-03-14`, `meal <id of the offer>`): it is answered once, whoever logs it. */
 const answers = line('the job that this answers', 80).optional();
+/** What was seen or not, by the ids of `/api/residents/:id/trouble`. */
+const signIds = z.array(line('the id of a sign', 40), { error: 'Must be a list of signs.' }).max(60).default([]);
 const aboutResident = { ...entryFields, residentId: id };
 
 /** What keepers write down, kind by kind. */
@@ -84,6 +87,30 @@ const ENTRY_FORMS = [
     until: day,
   }),
   z.strictObject({ kind: z.literal('move-dropped'), ...aboutResident }),
+  /** Papers: what they are, their number, and the last day on which they hold; written again when they are renewed. */
+  z.strictObject({
+    kind: z.literal('paper'),
+    ...aboutResident,
+    paper: line('what the papers are', 60),
+    number: line('the number of the papers', 60).optional(),
+    expiresOn: day.optional(),
+  }),
+  /** Something was wrong: what was seen and what was not, what it was taken to be, and what was tried. */
+  z.strictObject({
+    kind: z.literal('trouble'),
+    ...aboutResident,
+    seen: signIds,
+    notSeen: signIds,
+    cause: line('the id of a cause', 40).optional(),
+    tried: line('what was tried', 300).optional(),
+  }),
+  /** What came of it. */
+  z.strictObject({
+    kind: z.literal('trouble-after'),
+    ...aboutResident,
+    troubleId: id,
+    helped: oneOf(TROUBLE_ENDS),
+  }),
   z.strictObject({ kind: z.literal('barrier'), ...aboutResident, answers }),
   z.strictObject({ kind: z.literal('rubbish'), ...aboutResident, answers }),
   /** Of eggs: when they were laid, and whether the mother had been with a male. */
@@ -206,6 +233,9 @@ export const ENTRY_KINDS = [
   'skipped',
   'move-planned',
   'move-dropped',
+  'paper',
+  'trouble',
+  'trouble-after',
   'laid',
   'surplus',
   'brood-seen',
@@ -245,7 +275,10 @@ export const entry = z
     keeper: z.string().nullable(),
     note: z.string().nullable(),
     /** What belongs to the kind: sizes, sign, prey, depth. */
-    data: z.record(z.string(), z.union([z.string(), z.number(), z.array(dish), soil, instars, stageCounts])),
+    data: z.record(
+      z.string(),
+      z.union([z.string(), z.number(), z.array(dish), z.array(z.string()), soil, instars, stageCounts]),
+    ),
     undoneAt: instant.nullable(),
   })
   .meta({ id: 'Entry' });

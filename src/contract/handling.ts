@@ -1,8 +1,7 @@
 import { z } from 'zod';
 import { HANDLING_PARTS, type HandlingGuide } from '@/core/plan/handling';
 import { BASES } from '@/core/profiles/profile';
-import { CAUTIONS } from './species';
-import { day, id, oneOf } from './primitives';
+import { day, id } from './primitives';
 
 const step = z.strictObject({
   id: z.string(),
@@ -17,7 +16,6 @@ export const handlingGuide = z.strictObject({
   kinds: z.array(
     z.strictObject({ profiles: texts, tools: texts, replaces: z.record(z.string(), z.string()), steps: z.array(step) }),
   ),
-  cautions: z.record(oneOf(CAUTIONS), z.strictObject({ tools: texts, text: z.string() })),
 }) satisfies z.ZodType<HandlingGuide>;
 
 /** How one resident is moved, and where to, where that is settled. */

@@ -254,6 +254,7 @@ export const careProfile = z
       z.strictObject({
         work: z.enum(REGULAR_WORKS),
         stages,
+        school: z.string().optional(),
         everyDays: z.number().positive(),
         toleranceDays: z.number().nonnegative(),
         minutes: z.number().positive(),

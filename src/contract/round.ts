@@ -26,6 +26,7 @@ const reason = z.discriminatedUnion('code', [
   z.object({ code: z.literal('moved'), on: day }),
   z.object({ code: z.literal('moulted'), on: day }),
   z.object({ code: z.literal('move-planned'), on: day, until: day }),
+  z.object({ code: z.literal('papers'), title: z.string(), expiresOn: day }),
 ]);
 
 export const job = z

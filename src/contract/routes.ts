@@ -1,5 +1,18 @@
 /** Where each endpoint is to be found. The schemas are in `endpoints`: a page that only calls them need not load those. */
 export const routes = {
+  handbook: { method: 'get', path: '/api/handbook' },
+  writeOwnCard: { method: 'put', path: '/api/handbook/own/:name' },
+  removeOwnCard: { method: 'delete', path: '/api/handbook/own/:name' },
+  names: { method: 'post', path: '/api/compute/names' },
+  emergency: { method: 'get', path: '/api/emergency' },
+  setEmergency: { method: 'put', path: '/api/emergency' },
+  trouble: { method: 'post', path: '/api/compute/trouble' },
+  residentTrouble: { method: 'get', path: '/api/residents/:id/trouble' },
+  schoolChange: { method: 'post', path: '/api/compute/school-change' },
+  schoolEffect: { method: 'post', path: '/api/schools/effect' },
+  trainingCases: { method: 'get', path: '/api/training/cases' },
+  training: { method: 'get', path: '/api/training' },
+  addTrainingAnswer: { method: 'post', path: '/api/training' },
   health: { method: 'get', path: '/api/health' },
   profiles: { method: 'get', path: '/api/profiles' },
   profile: { method: 'get', path: '/api/profiles/:profileId' },

@@ -8,6 +8,7 @@ import mealworm from '@data/feeders/mealworm.json';
 import feederSpringtail from '@data/feeders/springtail.json';
 import foodFile from '@data/foods.json';
 import handlingFile from '@data/handling.json';
+import hazardFile from '@data/hazards.json';
 import materialFile from '@data/materials.json';
 import mixFile from '@data/mixes.json';
 import antLargeMediterranean from '@data/profiles/ant-large-mediterranean.json';
@@ -39,18 +40,38 @@ import whipSpider from '@data/profiles/whip-spider.json';
 import mothFile from '@data/moths.json';
 import populationFile from '@data/populations.json';
 import restFile from '@data/rest.json';
-import speciesFile from '@data/species.json';
+import ants from '@data/species/ants.json';
+import litterEatersAndSnails from '@data/species/litter-eaters-and-snails.json';
+import mantidsAndBugs from '@data/species/mantids-and-bugs.json';
+import moths from '@data/species/moths.json';
+import spiders from '@data/species/spiders.json';
+import stickAndLeafInsects from '@data/species/stick-and-leaf-insects.json';
+import whipSpidersAndScorpions from '@data/species/whip-spiders-and-scorpions.json';
 import stillnessFile from '@data/stillness.json';
+import boxSignFile from '@data/trouble/box.json';
+import causeFile from '@data/trouble/causes.json';
+import antTrouble from '@data/trouble/kinds/ants.json';
+import isopodTrouble from '@data/trouble/kinds/isopods-and-springtails.json';
+import mantidTrouble from '@data/trouble/kinds/mantids-and-bugs.json';
+import millipedeTrouble from '@data/trouble/kinds/millipedes.json';
+import mothTrouble from '@data/trouble/kinds/moths.json';
+import scorpionTrouble from '@data/trouble/kinds/scorpions.json';
+import smallHunterTrouble from '@data/trouble/kinds/small-hunters.json';
+import snailTrouble from '@data/trouble/kinds/snails.json';
+import stickInsectTrouble from '@data/trouble/kinds/stick-and-leaf-insects.json';
+import tarantulaTrouble from '@data/trouble/kinds/tarantulas.json';
 import type { EggKind } from '@/core/broods/eggs';
 import type { MothKind } from '@/core/broods/emergence';
 import type { PopulationKind } from '@/core/colony/kind';
 import type { FeederKind, Food } from '@/core/feeding/food';
 import type { StillnessGuide } from '@/core/growth/stillness';
 import type { BoxSize } from '@/core/housing/ladder';
+import type { HazardBook } from '@/core/profiles/hazards';
 import type { CareProfile } from '@/core/profiles/profile';
 import type { Material, Mix } from '@/core/substrate/material';
 import type { RestKind } from '@/core/season/rest';
 import type { HandlingGuide } from '@/core/plan/handling';
+import type { Cause, Sign, TroubleKind } from '@/core/trouble/table';
 import type { Species } from './species';
 
 /*
@@ -89,7 +110,15 @@ export const shippedProfiles = [
 ] as unknown as readonly CareProfile[];
 
 /** Species with a common name, cautions and what they do otherwise. Any other name may be taken in. */
-export const shippedSpecies = speciesFile as unknown as readonly Species[];
+export const shippedSpecies = [
+  ...spiders,
+  ...whipSpidersAndScorpions,
+  ...mantidsAndBugs,
+  ...stickAndLeafInsects,
+  ...litterEatersAndSnails,
+  ...ants,
+  ...moths,
+] as unknown as readonly Species[];
 
 export const shippedMaterials = materialFile as unknown as readonly Material[];
 export const shippedMixes = mixFile as unknown as readonly Mix[];
@@ -127,3 +156,26 @@ export const shippedMoths = mothFile as unknown as readonly MothKind[];
 
 /** How animals are moved. */
 export const shippedHandling = handlingFile as HandlingGuide;
+
+/** What animals can do to their keepers, and what the law may ask. */
+export const shippedHazards = hazardFile as unknown as HazardBook;
+
+/** What may be wrong, how to look for it and what is done: for all kinds. */
+export const shippedCauses = causeFile as unknown as readonly Cause[];
+
+/** Signs read off a box's own numbers. */
+export const shippedBoxSigns = boxSignFile as unknown as readonly Sign[];
+
+/** Which causes and signs each kind has. */
+export const shippedTroubles = [
+  tarantulaTrouble,
+  smallHunterTrouble,
+  scorpionTrouble,
+  mantidTrouble,
+  stickInsectTrouble,
+  isopodTrouble,
+  millipedeTrouble,
+  snailTrouble,
+  antTrouble,
+  mothTrouble,
+] as unknown as readonly TroubleKind[];

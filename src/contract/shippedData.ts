@@ -2,6 +2,7 @@ import { z } from 'zod';
 import type { StillnessGuide } from '@/core/growth/stillness';
 import { BASES, SILHOUETTES, type Diet } from '@/core/profiles/profile';
 import { handlingGuide } from './handling';
+import { hazardBook } from './hazards';
 import { boxSize } from './housing';
 import { scientificName } from './primitives';
 import { careProfile, speciesOverrides } from './profile';
@@ -10,11 +11,14 @@ import { restKind } from './rest';
 import { populationKind } from './colony';
 import { feederKind, food } from './feeding';
 import {
+  shippedBoxSigns,
   shippedBoxSizes,
+  shippedCauses,
   shippedEggs,
   shippedFeeders,
   shippedFoods,
   shippedHandling,
+  shippedHazards,
   shippedMaterials,
   shippedMixes,
   shippedMoths,
@@ -23,21 +27,31 @@ import {
   shippedRests,
   shippedSpecies,
   shippedStillness,
+  shippedTroubles,
 } from './shipped';
-import { CAUTIONS, type Species } from './species';
+import { CARD_PARTS } from '@/core/handbook/card';
+import { CAUTIONS, PERMITS } from '@/core/profiles/hazards';
+import type { Species } from './species';
 import { material, mix } from './substrate';
+import { cause, sign, troubleKind } from './trouble';
+
+const line = z.string().min(1);
 
 export const species = z.strictObject({
   name: scientificName,
   commonName: z.string(),
   profile: z.string(),
   cautions: z.array(z.enum(CAUTIONS)),
-  permit: z.enum(['cites-2', 'plant-pest']).optional(),
+  synonyms: z.array(scientificName).optional(),
+  permit: z.enum(PERMITS).optional(),
+  range: line,
+  lifeYears: z.strictObject({ min: z.number().positive(), max: z.number().positive(), basis: z.enum(BASES) }),
+  notes: z.partialRecord(z.enum(CARD_PARTS), line).optional(),
   overrides: speciesOverrides.optional(),
   basis: z.enum(BASES),
 }) as z.ZodType<Species>;
 
-const lines = z.array(z.string().min(1)).min(1);
+const lines = z.array(line).min(1);
 const stillnessGuide = z.strictObject({
   silhouettes: z.array(z.enum(SILHOUETTES)).min(1),
   usualDays: z.number().positive(),
@@ -57,7 +71,11 @@ const stillnessGuide = z.strictObject({
  */
 export function checkShippedData(): void {
   for (const profile of shippedProfiles) check(`data/profiles/${profile.id}.json`, careProfile, profile);
-  check('data/species.json', z.array(species), shippedSpecies);
+  check('data/species', z.array(species), shippedSpecies);
+  check('data/hazards.json', hazardBook, shippedHazards);
+  check('data/trouble/causes.json', z.array(cause), shippedCauses);
+  check('data/trouble/box.json', z.array(sign), shippedBoxSigns);
+  check('data/trouble/kinds', z.array(troubleKind), shippedTroubles);
   check('data/materials.json', z.array(material), shippedMaterials);
   check('data/mixes.json', z.array(mix), shippedMixes);
   check('data/boxSizes.json', z.array(boxSize), shippedBoxSizes);
@@ -72,7 +90,27 @@ export function checkShippedData(): void {
   const foodIds = new Set(shippedFoods.map((each) => each.id));
   const profileIds = new Set(shippedProfiles.map((profile) => profile.id));
   const mixIds = new Set(shippedMixes.map((each) => each.id));
+  const causeIds = new Set(shippedCauses.map((each) => each.id));
   const lost = [
+    ...namesTwice(),
+    ...shippedTroubles.flatMap(({ causes, signs, silhouettes }) => {
+      const named = [...causes.map(({ id }) => id), ...signs.flatMap(({ given }) => Object.keys(given))];
+      const own = new Set(causes.map(({ id }) => id));
+      return named
+        .filter((id) => !causeIds.has(id) || !own.has(id))
+        .map((id) => `trouble of ${silhouettes.join(', ')}: ${id}`);
+    }),
+    ...shippedBoxSigns.flatMap(({ id, given }) =>
+      Object.keys(given)
+        .filter((each) => !causeIds.has(each))
+        .map((each) => `trouble, ${id}: ${each}`),
+    ),
+    ...shippedProfiles
+      .filter(({ silhouette }) => !shippedTroubles.some((kind) => kind.silhouettes.includes(silhouette)))
+      .map(({ id, silhouette }) => `${id}: trouble of ${silhouette}`),
+    ...shippedHazards.kinds.flatMap(({ profiles }) =>
+      profiles.filter((name) => !profileIds.has(name)).map((name) => `hazards: ${name}`),
+    ),
     ...shippedSpecies.filter((each) => !profileIds.has(each.profile)).map((each) => `${each.name}: ${each.profile}`),
     ...shippedProfiles.flatMap(({ id, making }) =>
       making.mixes.filter((name) => !mixIds.has(name)).map((name) => `${id}: ${name}`),
@@ -99,6 +137,12 @@ export function checkShippedData(): void {
       .map(({ id, silhouette }) => `${id}: stillness of ${silhouette}`),
   ];
   if (lost.length > 0) throw new Error(`The shipped data names what is not there: ${lost.join('; ')}.`);
+}
+
+/** A name that two species bear, or a synonym that is a name in use. */
+function namesTwice(): string[] {
+  const names = shippedSpecies.flatMap((each) => [each.name, ...(each.synonyms ?? [])]);
+  return names.filter((name, index) => names.indexOf(name) !== index).map((name) => `species, twice: ${name}`);
 }
 
 function foodsOf(diet: Diet | undefined): string[] {

@@ -22,6 +22,7 @@ import { entryHandlers } from './resources/entries';
 import { broodHandlers } from './resources/broods';
 import { colonyHandlers } from './resources/colony';
 import { feedingHandlers } from './resources/feeding';
+import { schoolEffectHandlers } from './resources/schoolEffects';
 import { schoolHandlers } from './resources/schools';
 import { storeHandlers } from './resources/store';
 import { groupHandlers } from './resources/groups';
@@ -36,10 +37,13 @@ import { probeHandlers } from './resources/probes';
 import { profileHandlers } from './resources/profiles';
 import { residentHandlers } from './resources/residents';
 import { restHandlers } from './resources/rests';
+import { handbookHandlers } from './resources/handbook';
 import { roomHandlers } from './resources/rooms';
 import { roundHandlers } from './resources/round';
 import { seasonHandlers } from './resources/seasons';
 import { shelfHandlers } from './resources/shelves';
+import { trainingHandlers } from './resources/training';
+import { troubleHandlers } from './resources/trouble';
 import { readEntryPhoto } from './storage/entries';
 import { readPhoto } from './storage/homes';
 import { webApp } from './webApp';
@@ -112,6 +116,10 @@ export function createApp(options: AppOptions): Express {
     ...keeperHandlers(options),
     ...profileHandlers(options),
     ...materialHandlers(options),
+    ...handbookHandlers(options),
+    ...schoolEffectHandlers(options),
+    ...troubleHandlers(options),
+    ...trainingHandlers(options),
   };
   mount(app, { ...handlers, ...keptReady(handlers, options) });
   app.use('/api', unknownAddress);

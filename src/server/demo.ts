@@ -1,3 +1,4 @@
+import { EMERGENCY, OWN_CARDS, TRAINING } from '../../demo/handbook';
 import { ropewalk } from '../../demo/ropewalk';
 import { addDays } from '@/core/measure/day';
 import type { Clock } from './clock';
@@ -6,6 +7,7 @@ import { insertEntries } from './storage/entries';
 import { insertAbsence } from './storage/absences';
 import { insertHome } from './storage/homes';
 import { eraseRecords, fingerprint, isEmpty, readMeta, writeMeta } from './storage/meta';
+import { insertTrainingAnswer, writeEmergency, writeOwnCard } from './storage/handbook';
 import { insertKeeper } from './storage/keepers';
 import { insertProbe, updateProbe } from './storage/probes';
 import { insertResident } from './storage/residents';
@@ -41,6 +43,9 @@ async function lay(queries: Queries, today: string): Promise<void> {
   for (const each of demo.cultures) await writeCulture(queries, each);
   for (const each of demo.keepers) await insertKeeper(queries, each);
   for (const each of demo.absences) await insertAbsence(queries, each);
+  await writeEmergency(queries, EMERGENCY);
+  for (const card of OWN_CARDS) await writeOwnCard(queries, card, `${today}T06:00:00.000Z`);
+  for (const answer of TRAINING) await insertTrainingAnswer(queries, answer, `${addDays(today, -2)}T18:00:00.000Z`);
   const rooms = await listRooms(queries);
   for (const { id, name } of rooms) await updateRoomAir(queries, id, demo.rooms[name] ?? null);
   for (const { faultDaysAgo = 0, fault, room, ...probe } of demo.probes) {

@@ -1,5 +1,4 @@
 import type { Home } from '@/contract/records';
-import { shippedSpecies } from '@/contract/shipped';
 import type { MoultForecast } from '@/core/growth/forecast';
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
 import { planHouse, type HousePlan } from '@/core/plan/levelling';
@@ -45,18 +44,6 @@ export function growthAhead(house: HouseToday, { resident, home, log }: Lodger, 
   const { takes } = profile.measure;
   const animal = { stage, headCount, school: schools.air, [takes]: resident[takes] };
   return rememberedForecast(facts, profile, subject, on, ahead, { home, animal });
-}
-
-const DANGEROUS = new Set(['serious-venom', 'sting', 'stab']);
-const cautionsOf = new Map(shippedSpecies.map((species) => [species.name, species.cautions]));
-const dangerousProfiles = new Set(
-  shippedSpecies.filter(({ cautions }) => cautions.some((each) => DANGEROUS.has(each))).map(({ profile }) => profile),
-);
-
-/** Whether nobody who does not know it should open its box; of a species that nobody knows its kind tells. */
-export function isDangerous({ scientificName, profile }: { scientificName: string; profile: string }): boolean {
-  const cautions = cautionsOf.get(scientificName);
-  return cautions ? cautions.some((each) => DANGEROUS.has(each)) : dangerousProfiles.has(profile);
 }
 
 /** Tubs that somebody may move into: not kept apart. */

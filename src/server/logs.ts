@@ -1,4 +1,5 @@
 import type { Entry } from '@/contract/entries';
+import type { Dish } from '@/core/feeding/food';
 import type { JobKind, LogEntry, LogKind, SkipReason } from '@/core/plan/work';
 import { BODY_MEASURES, MOULT_SIGNS } from '@/core/profiles/profile';
 import { groupBy } from './groupBy';
@@ -37,6 +38,9 @@ const logEntry = ({ id, kind, on, at, data }: Entry): LogEntry => ({
   ...(kind === 'skipped' && {
     skip: { job: data.job as JobKind, until: String(data.until), why: data.why as SkipReason },
   }),
+  ...(kind === 'paper' && {
+    paper: { title: String(data.paper), expiresOn: typeof data.expiresOn === 'string' ? data.expiresOn : null },
+  }),
   ...(typeof data.step === 'string' && { step: data.step }),
-  ...(Array.isArray(data.dishes) && { dishes: data.dishes }),
+  ...(Array.isArray(data.dishes) && { dishes: data.dishes as Dish[] }),
 });

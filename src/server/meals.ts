@@ -6,7 +6,7 @@ import { mealEntriesOf } from './storage/entries';
 
 /** The dishes of an offer, also of one that was written down by number and length alone. */
 export function dishesOf({ data }: Pick<Entry, 'data'>): Dish[] {
-  return Array.isArray(data.dishes) ? data.dishes : [];
+  return Array.isArray(data.dishes) ? (data.dishes as Dish[]) : [];
 }
 
 /** Meals with what became of each, oldest first: an outcome belongs to the offer before it. */

@@ -5,7 +5,7 @@ import { feedingRhythm } from '@/core/plan/feedingJobs';
 import type { Day } from '@/core/measure/day';
 import type { Dish } from '@/core/feeding/food';
 import { groupBy } from './groupBy';
-import { isDangerous } from './housePlan';
+import { isDangerous } from './dangers';
 import { houseToday, type Lodger } from './houseToday';
 import { shelfOf } from './larder';
 import type { Queries } from './storage/database';

@@ -1,6 +1,6 @@
 import { useLocalSearchParams } from 'expo-router';
+import { ResidentScreen } from '@/ui/screens/lazyForms';
 import { ResidentPanes } from '@/ui/screens/ResidentPanes';
-import { ResidentScreen } from '@/ui/screens/ResidentScreen';
 
 export default function ResidentRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();

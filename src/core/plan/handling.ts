@@ -1,3 +1,4 @@
+import type { Hazard } from '@/core/profiles/hazards';
 import type { Basis } from '@/core/profiles/profile';
 
 export const HANDLING_PARTS = ['before', 'move', 'after'] as const;
@@ -10,12 +11,11 @@ export interface HandlingStep {
   basis: Basis;
 }
 
-/** What is known of moving animals: for all, for kinds, and for what an animal can do to its keeper. */
+/** What is known of moving animals: for all, and for kinds. */
 export interface HandlingGuide {
   general: { tools: string[]; steps: HandlingStep[]; escape: string[] };
   /** A kind adds steps, and puts other words in place of those for all, by their id. */
   kinds: { profiles: string[]; tools: string[]; replaces: Record<string, string>; steps: HandlingStep[] }[];
-  cautions: Record<string, { tools: string[]; text: string }>;
 }
 
 export interface HandlingSheet {
@@ -29,18 +29,17 @@ export interface HandlingSheet {
  * before everything else; what a kind needs comes before the general step of the same part.
  */
 export function handlingSheet(
-  { general, kinds, cautions }: HandlingGuide,
+  { general, kinds }: HandlingGuide,
   profile: string,
-  has: readonly string[],
+  hazards: readonly Hazard[],
 ): HandlingSheet {
   const kind = kinds.find((each) => each.profiles.includes(profile));
-  const warned = has.flatMap((each) => (cautions[each] ? [{ id: each, ...cautions[each] }] : []));
   const replaced = general.steps.map((step) => ({ ...step, text: kind?.replaces[step.id] ?? step.text }));
   const own = [
-    ...warned.map(({ id, text }): HandlingStep => ({ id, part: 'before', text, basis: 'from memory' })),
+    ...hazards.map(({ id, atStep, basis }): HandlingStep => ({ id, part: 'before', text: atStep, basis })),
     ...(kind?.steps ?? []),
   ];
   const steps = HANDLING_PARTS.flatMap((part) => [...own, ...replaced].filter((step) => step.part === part));
-  const tools = [...general.tools, ...(kind?.tools ?? []), ...warned.flatMap((each) => each.tools)];
+  const tools = [...general.tools, ...(kind?.tools ?? []), ...hazards.flatMap((each) => each.tools)];
   return { tools: [...new Set(tools)], steps, escape: general.escape };
 }

@@ -2,7 +2,7 @@ import { pouredMl } from '@/core/climate/watering';
 import { fit, type Check, type FitAnswer } from '@/core/housing/fit';
 import { withMeanDepth } from '@/core/housing/soil';
 import type { Day } from '@/core/measure/day';
-import type { Quantity, RegularWork } from '@/core/profiles/profile';
+import { schoolsInForce, type Quantity, type RegularWork } from '@/core/profiles/profile';
 import { doneToday, jobOf, LOOK_MINUTES, sinceLast, type Rhythm } from './jobParts';
 import { latest } from './signs';
 import { DONE_WITH, type Job, type ResidentToday } from './work';
@@ -66,9 +66,11 @@ export function alarmJobs({ alarms: all = [], watering, log }: ResidentToday, to
 
 /** The regular work of a kind and stage, each with the day it is due next; nothing that was done today counts yet. */
 export function regularRhythms(resident: ResidentToday, today: Day): Rhythm[] {
-  const { profile, stage, log } = resident;
+  const { profile, stage, log, schools = {} } = resident;
+  const inForce = schoolsInForce(profile, schools);
+  const isOfSchool = ({ school }: RegularWork) => school === undefined || inForce.includes(school);
   return profile.work
-    .filter((each) => each.stages.includes(stage) && isAsked(each.work, resident, today))
+    .filter((each) => each.stages.includes(stage) && isOfSchool(each) && isAsked(each.work, resident, today))
     .map(({ work, everyDays, toleranceDays, minutes }) => {
       const doneWith = [DONE_WITH[work]];
       return {

@@ -11,9 +11,38 @@ const MEASURE = { toleranceDays: 30, minutes: 3 };
 const LABEL_DAYS = 30;
 const LABEL = { toleranceDays: 2, minutes: 2 };
 
-/** What keeps records and instruments true: batteries, labels, sizes after a moult, and the move that is planned. */
+/** An authority takes its time: papers are renewed from so long before they end. days, from memory */
+const PAPERS = { aheadDays: 60, minutes: 20 };
+
+/** What keeps records and instruments true: labels, papers, sizes after a moult, and the move that is planned. */
 export function recordJobs(resident: ResidentToday, today: Day): Job[] {
-  return [...measuring(resident, today), ...labelling(resident, today), ...plannedMove(resident, today)];
+  return [
+    ...measuring(resident, today),
+    ...labelling(resident, today),
+    ...papers(resident, today),
+    ...plannedMove(resident, today),
+  ];
+}
+
+/** Of papers that end, those that end first are to be renewed; written down anew they no longer are. */
+export function paperToRenew({ log }: ResidentToday, today: Day) {
+  const written = log.filter((entry) => entry.paper && entry.on <= today).sort(inOrder);
+  const standing = new Map(written.map((entry) => [entry.paper?.title.toLowerCase(), entry]));
+  const ending = [...standing.values()]
+    .flatMap(({ paper }) => (paper?.expiresOn ? [{ title: paper.title, expiresOn: paper.expiresOn }] : []))
+    .sort((a, b) => a.expiresOn.localeCompare(b.expiresOn));
+  const first = ending[0];
+  return first && { ...first, dueOn: addDays(first.expiresOn, -PAPERS.aheadDays), minutes: PAPERS.minutes };
+}
+
+function papers(resident: ResidentToday, today: Day): Job[] {
+  const paper = paperToRenew(resident, today);
+  if (!paper || paper.dueOn > today) return [];
+  const { dueOn, minutes, title, expiresOn } = paper;
+  const cannotWait = expiresOn < today;
+  return [
+    { kind: 'papers', dueOn, until: expiresOn, cannotWait, minutes, reason: { code: 'papers', title, expiresOn } },
+  ];
 }
 
 /** The battery of a probe; nothing for homes without one. */

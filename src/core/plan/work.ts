@@ -31,6 +31,7 @@ export type LogKind =
   | 'battery'
   | 'labelled'
   | 'skipped'
+  | 'paper'
   | 'watered'
   | 'damped'
   | 'misted'
@@ -55,6 +56,8 @@ export interface LogEntry {
   hasSize?: boolean | undefined;
   /** Of a job put off: which, until when, and why. */
   skip?: { job: JobKind; until: Day; why: SkipReason } | undefined;
+  /** Of papers: what they are, and their last day; null where they do not end. */
+  paper?: { title: string; expiresOn: Day | null } | undefined;
   /** What was given, of an offer. */
   dishes?: readonly Dish[] | undefined;
 }
@@ -147,6 +150,7 @@ export const JOB_KINDS = [
   'check-buried',
   'battery',
   'label',
+  'papers',
   'rest',
   'soil',
   'mend',
@@ -187,7 +191,8 @@ export type Reason =
   | { code: 'buried'; sign: MoultSign; days: number; since: Day }
   | { code: 'moved'; on: Day }
   | { code: 'moulted'; on: Day }
-  | { code: 'move-planned'; on: Day; until: Day };
+  | { code: 'move-planned'; on: Day; until: Day }
+  | { code: 'papers'; title: string; expiresOn: Day };
 
 export interface Job {
   kind: JobKind;

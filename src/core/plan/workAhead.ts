@@ -5,7 +5,7 @@ import { feedingRhythm, LEFTOVERS_MINUTES, nextMeal } from './feedingJobs';
 import { dampingRhythm, regularRhythms } from './homeJobs';
 import { LOOK_MINUTES, type Rhythm } from './jobParts';
 import { quietTime } from './quiet';
-import { batteryRhythm } from './recordJobs';
+import { batteryRhythm, paperToRenew } from './recordJobs';
 import { restMinutes, REST_TOLERANCE_DAYS } from './restJobs';
 import { latest } from './signs';
 import type { Span } from './spans';
@@ -48,7 +48,7 @@ export function workAhead(resident: ResidentToday, from: Day, days: number, due 
     ...rhythms.map((rhythm) => streamOf(rhythm, resident, from)),
     ...restStreams(resident, from),
   ];
-  const streams = [...again, ...onceStreams(due.jobs, again, from), ...moveStream(resident, from)];
+  const streams = [...again, ...onceStreams(due.jobs, again, from), ...settledStreams(resident, from)];
   return { streams: withoutSkipped(streams, resident, from), ...closedSpans(resident, from, days) };
 }
 
@@ -82,11 +82,22 @@ function onceStreams(jobs: readonly Job[], again: readonly Stream[], from: Day):
 
 const ONCE = { next: () => null, then: null };
 
-/** A move that is settled for a day to come stays on it. */
-function moveStream({ move, profile }: ResidentToday, from: Day): Stream[] {
-  if (!move || move.on <= from) return [];
-  const due = daysBetween(from, move.on);
-  return [{ kind: 'move', due, toleranceDays: 0, minutes: profile.homeWork.moveMinutes, ...ONCE }];
+/** A move that is settled for a day to come stays on it; papers that end later are renewed in time. */
+function settledStreams(resident: ResidentToday, from: Day): Stream[] {
+  const { move, profile } = resident;
+  const paper = paperToRenew(resident, from);
+  const toDo: Pick<Stream, 'kind' | 'due' | 'toleranceDays' | 'minutes'>[] = [];
+  if (move && move.on > from) {
+    const { moveMinutes: minutes } = profile.homeWork;
+    toDo.push({ kind: 'move', due: daysBetween(from, move.on), toleranceDays: 0, minutes });
+  }
+  if (paper && paper.dueOn > from) {
+    const { dueOn, expiresOn, minutes } = paper;
+    toDo.push({
+      ...{ kind: 'papers', due: daysBetween(from, dueOn), toleranceDays: daysBetween(dueOn, expiresOn), minutes },
+    });
+  }
+  return toDo.map((each) => ({ ...each, ...ONCE }));
 }
 
 /** What was put off is due again on the day that was named. */

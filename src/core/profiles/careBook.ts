@@ -1,3 +1,4 @@
+import { withoutAuthor } from '@/core/measure/nameParts';
 import { Refusal } from '@/core/refusal';
 import { asEggs } from './eggs';
 import type { CareProfile } from './profile';
@@ -21,6 +22,8 @@ export interface CareBook {
 
 interface SpeciesEntry {
   name: string;
+  /** Old names lead to the same: a name is never changed, but it is understood. */
+  synonyms?: readonly string[] | undefined;
   profile: string;
   overrides?: SpeciesOverrides | undefined;
 }
@@ -28,7 +31,17 @@ interface SpeciesEntry {
 /** Own profiles come after those that ship and never replace one of them. */
 export function careBook(profiles: readonly CareProfile[], species: readonly SpeciesEntry[]): CareBook {
   const byId = new Map(profiles.map((profile) => [profile.id, profile]));
-  const overrides = new Map(species.map((each) => [`${each.profile} ${each.name}`, each.overrides]));
+  const overrides = new Map(
+    species.flatMap(({ profile, name, synonyms = [], overrides: own }) =>
+      [name, ...synonyms].map((each) => [`${profile} ${each}`, own] as const),
+    ),
+  );
+  const plain = new Map<string, string>();
+  const withoutItsAuthor = (name: string): string => {
+    const known = plain.get(name) ?? withoutAuthor(name);
+    plain.set(name, known);
+    return known;
+  };
   const merged = new Map<string, CareProfile>();
   return {
     profiles,
@@ -40,7 +53,7 @@ export function careBook(profiles: readonly CareProfile[], species: readonly Spe
         throw new Refusal([{ path: 'profile', message }]);
       }
       const isEggs = stage === 'egg';
-      const own = overrides.get(`${id} ${scientificName ?? ''}`);
+      const own = overrides.get(`${id} ${withoutItsAuthor(scientificName ?? '')}`);
       if (!own && !isEggs) return profile;
       const key = `${id} ${own ? scientificName : ''} ${isEggs ? 'egg' : ''}`;
       const known = merged.get(key);

@@ -59,7 +59,7 @@ export interface Fact extends Ground {
 }
 
 /** What practitioners disagree about. */
-export const SCHOOL_TOPICS = ['air', 'feeding', 'aim', 'litter-food', 'ant-prey', 'snail-egg'] as const;
+export const SCHOOL_TOPICS = ['air', 'feeding', 'aim', 'litter-food', 'ant-prey', 'snail-egg', 'winter'] as const;
 export type SchoolTopic = (typeof SCHOOL_TOPICS)[number];
 
 /** A way of keeping that practitioners disagree about. `topic` groups the ways that exclude each other. */
@@ -263,6 +263,8 @@ export const REGULAR_WORKS = [
 export interface RegularWork extends Ground {
   work: (typeof REGULAR_WORKS)[number];
   stages: Stage[];
+  /** Only in this school. */
+  school?: string;
   everyDays: number;
   toleranceDays: number;
   minutes: number;

@@ -34,6 +34,7 @@ const WORDS: Record<JobKind, string> = {
   'check-buried': 'to look for',
   battery: 'batteries',
   label: 'labels',
+  papers: 'papers to renew',
   rest: 'steps of rests',
   soil: 'soil to set',
   mend: 'to mend',

@@ -1,4 +1,4 @@
-import { shippedBoxSizes, shippedMixes, shippedSpecies } from '@/contract/shipped';
+import { shippedBoxSizes, shippedHazards, shippedMixes, shippedSpecies } from '@/contract/shipped';
 import { hemisphereOf, writeHemisphere } from '../house';
 import type { Handlers } from '../http/mount';
 import type { Deps } from './deps';
@@ -17,7 +17,7 @@ export function aboutHandlers({ database, clock, version }: Deps): Pick<Handlers
       await writeHemisphere(database, body.hemisphere);
       return body;
     },
-    species: () => ({ species: [...shippedSpecies] }),
+    species: () => ({ species: [...shippedSpecies], hazards: shippedHazards }),
     mixes: () => ({ mixes: [...shippedMixes] }),
     boxSizes: () => ({ boxSizes: [...shippedBoxSizes] }),
   };

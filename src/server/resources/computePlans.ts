@@ -115,7 +115,7 @@ function dayTable(from: Day, days: number): (index: number) => Day {
 }
 
 /** One animal as it was sent, ready for the engines. */
-function subjectOf(care: CareBook, { log, watering, ...animal }: WorkSubject): ResidentToday {
+export function subjectOf(care: CareBook, { log, watering, ...animal }: WorkSubject): ResidentToday {
   return {
     ...animal,
     profile: care.of(animal),

@@ -1,7 +1,7 @@
 import type { Handling } from '@/contract/handling';
 import type { Home } from '@/contract/records';
 import type { MovesReply } from '@/contract/plan';
-import { shippedBoxSizes, shippedHandling, shippedSpecies } from '@/contract/shipped';
+import { shippedBoxSizes, shippedHandling } from '@/contract/shipped';
 import { handlingSheet } from '@/core/plan/handling';
 import { solveChain } from '@/core/plan/chain/solve';
 import { chainOfTenants, type Tenant } from '@/core/plan/chain/tenants';
@@ -10,6 +10,7 @@ import { rankHomes, soilToAddL } from '@/core/housing/rank';
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
 import { isClosed } from '@/core/plan/spans';
 import { closedSpans } from '@/core/plan/workAhead';
+import { dangersOfResident } from '../dangers';
 import { busyDaysOf, growthAhead, openHomes } from '../housePlan';
 import { houseToday, type HouseToday, type Lodger } from '../houseToday';
 import type { Handlers } from '../http/mount';
@@ -27,8 +28,7 @@ export function moveHandlers({ database, clock }: Deps): Pick<Handlers, 'movesPl
       const lodger = house.lodgers.find(({ resident }) => resident.id === params.id);
       if (!lodger) throw notFound('resident with that id');
       const { resident, today } = lodger;
-      const cautions = shippedSpecies.find(({ name }) => name === resident.scientificName)?.cautions ?? [];
-      const sheet = handlingSheet(shippedHandling, resident.profile, cautions);
+      const sheet = handlingSheet(shippedHandling, resident.profile, dangersOfResident(resident).hazards);
       const home = house.homes.find(({ id }) => id === today.move?.toHomeId);
       return { residentId: resident.id, ...sheet, move: home ? settledMove(lodger, home) : null };
     },

@@ -3,7 +3,7 @@ import type { Entry } from '@/contract/entries';
 import type { Resident } from '@/contract/records';
 import { addDays, type Day } from '@/core/measure/day';
 import { degreeHoursOutside } from '@/core/season/degreeHours';
-import { requireResting, restPlan, restSeason } from '@/core/season/rest';
+import { requireResting, restPlan, restSeason, type RestKind } from '@/core/season/rest';
 import { restCourse } from '@/core/season/restCourse';
 import type { Hemisphere } from '@/core/season/year';
 import { hemisphereOf, roomsOf, warmthIn } from '../house';
@@ -86,8 +86,7 @@ export function restHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
         return [
           {
             residentId: resident.id,
-            need: kind.need,
-            why: kind.why,
+            ...byWinterSchool(kind, resident),
             beginsOn: rest?.plan.beginsOn ?? season?.begins ?? null,
             endsOn: rest?.course.endsOn ?? season?.ends ?? null,
             phase: rest?.course.phase ?? null,
@@ -100,6 +99,15 @@ export function restHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
       return { asOf, rests: residents.flatMap(row) };
     },
   };
+}
+
+/** A kind that rests in winter may be kept without by the school of its keepers. */
+function byWinterSchool(
+  { need, why }: RestKind,
+  { schools }: Resident,
+): Pick<RestBoard['rests'][number], 'need' | 'why'> {
+  if (schools.winter !== 'no-rest' || need === 'never') return { need, why };
+  return { need: 'may', why: `Kept without a rest by your school. ${why}` };
 }
 
 const halfOf = (latitudeDeg: number): Hemisphere => (latitudeDeg < 0 ? 'south' : 'north');

@@ -25,7 +25,7 @@ export function schoolHandlers({ database }: Deps): Pick<Handlers, 'schoolChoice
 }
 
 /** @throws Problem when nobody is there to choose for, or the school is not known on that topic */
-async function requireChoice(
+export async function requireChoice(
   queries: Queries,
   { scope, about, topic, school }: Omit<SchoolChoice, 'school'> & { school: string | null },
 ): Promise<void> {

@@ -18,6 +18,7 @@ import { populationOf } from '../kinds';
 import { requireBroodOf, requireClutch, requireLaid, requirePair, requireSurplus } from './senseOfBroods';
 import { requireMove, requireSkip } from './senseOfPlans';
 import { requireRest, requireRestOn } from './senseOfRests';
+import { requireSigns, requireTrouble } from './senseOfTrouble';
 import { nameOf, requireDepthFits, requireRoomFor } from './occupancy';
 
 /** Looks somebody up, here or gone. */
@@ -44,7 +45,7 @@ export async function requireSense(
   const resident = await find(body.residentId);
   if (!resident) throw invalid('residentId', 'There is no resident with that id. See /api/residents.');
   requireAfterArrival(resident, on);
-  if (resident.leftOn !== null && body.kind !== 'noted') {
+  if (resident.leftOn !== null && body.kind !== 'noted' && body.kind !== 'trouble-after') {
     const message = `${nameOf(resident)} left on ${resident.leftOn}: only notes can be added. Undo its leaving if that was wrong.`;
     throw new Problem('conflict', message, [{ path: 'residentId', message: 'It is here no longer.' }]);
   }
@@ -80,6 +81,10 @@ export async function requireSense(
       return requireSkip(body, on);
     case 'move-planned':
       return requireMove(queries, resident, body, on);
+    case 'trouble':
+      return requireSigns(profile, body);
+    case 'trouble-after':
+      return requireTrouble(queries, body);
     case 'rest-planned':
       return requireRest(queries, resident, body, on, now);
     case 'rest-step':

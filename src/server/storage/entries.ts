@@ -156,8 +156,8 @@ export async function entriesOfKinds(
   return rows.map(fromRow);
 }
 
-/** Of one kind, these are asked for apart: each sign, each job put off, weights, counts and lengths. */
-const APART = `e.data ->> 'sign', e.data ->> 'job', e.data ? 'massG', e.data ?| ARRAY['headCount', 'instars', 'stages'],
+/** Of one kind, these are asked for apart: each sign, each job put off, each of its papers, weights, counts and lengths. */
+const APART = `e.data ->> 'sign', e.data ->> 'job', e.data ->> 'paper', e.data ? 'massG', e.data ?| ARRAY['headCount', 'instars', 'stages'],
   e.data ?| ARRAY['legSpanMm', 'bodyLengthMm', 'carapaceWidthMm']`;
 
 /**

@@ -34,6 +34,9 @@ export async function fingerprint(queries: Queries): Promise<string> {
        (SELECT string_agg(o::text, ',' ORDER BY o.id) FROM own_profile o), '/',
        (SELECT string_agg(o::text, ',' ORDER BY o.id) FROM own_material o), '/',
        (SELECT string_agg(k::text, ',' ORDER BY k.id) FROM keeper k), '/',
+       (SELECT value FROM meta WHERE key = 'emergency'), '/',
+       (SELECT string_agg(c::text, ',' ORDER BY c.name) FROM own_card c), '/',
+       (SELECT count(*) FROM training_answer), '/',
        (SELECT count(*) FROM keeper_busy), '/', (SELECT string_agg(a::text, ',' ORDER BY a.id) FROM absence a), '/',
        (SELECT string_agg(p.id || p.name || p.kind || p.fault, ',' ORDER BY p.id) FROM probe p), '/',
        (SELECT count(*) FROM reading r JOIN probe p ON p.id = r.probe_id WHERE p.kind <> 'simulated')))  AS print`,
@@ -44,6 +47,6 @@ export async function fingerprint(queries: Queries): Promise<string> {
 /** Empties every table of records; the migrations stay. */
 export async function eraseRecords(queries: Queries): Promise<void> {
   await queries.query(
-    'TRUNCATE absence, keeper_busy, keeper, school_choice, forbidden_food, stock_entry, feeder_culture, price_list, reading_staged, reading_import, reading_hour, reading, probe, meta, entry_photo, entry, resident, home_photo, home, shelf, room, own_profile, own_material',
+    'TRUNCATE own_card, training_answer, absence, keeper_busy, keeper, school_choice, forbidden_food, stock_entry, feeder_culture, price_list, reading_staged, reading_import, reading_hour, reading, probe, meta, entry_photo, entry, resident, home_photo, home, shelf, room, own_profile, own_material',
   );
 }

@@ -16,8 +16,12 @@ const PLACES: {
   { path: '/homes', title: 'Homes', icon: 'Box' },
   { path: '/seasons', title: 'Seasons', icon: 'Seasons' },
   { path: '/store', title: 'Store', icon: 'Store' },
-  { path: '/settings', title: 'Settings', icon: 'Settings' },
+  { path: '/settings', title: 'More', icon: 'Settings' },
 ];
+
+/** Behind the last door: what is not met on the daily walk. */
+const isBehindMore = (here: string) =>
+  ['/handbook', '/keepers', '/profiles', '/probes'].some((path) => here.startsWith(path));
 
 /** The places of the program: along the bottom of a phone, down the side of a wide screen. */
 export function NavBar() {
@@ -29,7 +33,8 @@ export function NavBar() {
   return (
     <View role="navigation" aria-label="Places" style={styles.bar}>
       {PLACES.map(({ path, title, icon }) => {
-        const isHere = path === '/' ? here === '/' : here.startsWith(path);
+        const isHere =
+          path === '/' ? here === '/' : here.startsWith(path) || (path === '/settings' && isBehindMore(here));
         return (
           <Link key={path} href={path} asChild>
             <Pressable role="link" aria-current={isHere ? 'page' : undefined} style={styles.place}>

@@ -22,6 +22,7 @@ export function PaneHeader({
     | '/settings'
     | `/seasons${string}`
     | '/profiles'
+    | '/handbook'
     | `/homes/${string}`
     | `/residents/${string}`;
   title: string;

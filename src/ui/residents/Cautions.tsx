@@ -1,41 +1,43 @@
+import { router } from 'expo-router';
 import { View } from 'react-native';
-import type { Caution, Species } from '@/contract/species';
+import { useDangers } from '@/client/dangers';
+import { hazardsAt, type Exposure } from '@/core/profiles/hazards';
+import { LinkRow } from '../components/LinkRow';
 import { makeStyles } from '../components/useStyles';
-import { Body, Strong } from '../components/Words';
+import { Body, Soft, Strong } from '../components/Words';
 import { space, stroke } from '../theme/tokens';
 
-const CAUTIONS: Record<Caution, string> = {
-  'barbed-hairs':
-    'Kicks off barbed hairs: gloves, nothing near the face, keep them out of your eyes. Hairs in an eye or trouble breathing: a doctor or the emergency services at once.',
-  'serious-venom':
-    'Its venom can be medically serious: no handling, long tools, never alone in the room. After a bite: the emergency services or a poison centre at once.',
-  sting:
-    'It stings: no handling, long tools. Trouble breathing, swelling away from the sting or feeling faint: the emergency services at once.',
-  stab: 'It stabs with its beak, and some spray: very painful, dangerous in an eye. No handling, eyes covered. Liquid in an eye or trouble breathing: the emergency services at once.',
-  pinch: 'It pinches with its hind legs and draws blood: take it by the sides of the body, or let it walk onto bark.',
-  bite: 'It bites and holds on: long tools, sleeves closed, a barrier on the rim. Trouble breathing or feeling faint: the emergency services at once.',
-  'defence-liquid':
-    'It gives off a liquid that stains and burns: wash hands, keep it from eyes and mouth. Liquid in an eye: a doctor at once.',
-};
+interface Props {
+  who: { scientificName: string; profile: string };
+  /** How near the step on this screen brings a keeper; left out, everything is said. */
+  before?: Exposure;
+}
 
-const PERMITS: Record<NonNullable<Species['permit']>, string> = {
-  'cites-2':
-    'May be listed under CITES Appendix II: keep the papers, and ask your own authority what holds where you live.',
-  'plant-pest':
-    'Counts as a danger to plants in some countries, where it may need a permit or may not be kept at all: ask your own authority. Never release it, nor its eggs.',
-};
-
-/** What this kind can do to its keeper, and what the law may ask; the program gives no treatment and no legal advice. */
-export function Cautions({ species }: { species: Species | undefined }) {
+/** What this animal can do to its keeper, before a step that exposes one; the program gives no treatment and no legal advice. */
+export function Cautions({ who, before }: Props) {
   const styles = useStyles();
-  if (!species || (species.cautions.length === 0 && !species.permit)) return null;
+  const { hazards, law, of } = useDangers(who);
+  const near = before === undefined ? hazards : hazardsAt(hazards, before);
+  if (near.length === 0 && (law === null || before !== undefined)) return null;
+  const tools = [...new Set(near.flatMap((hazard) => hazard.tools))];
+  const rules = [
+    ...(near.some(({ doNotHandle }) => doNotHandle) ? ['do not handle'] : []),
+    ...(near.some(({ notAlone }) => notAlone) ? ['do not work alone'] : []),
+  ];
   return (
-    <View style={styles.all}>
-      <Strong>Caution</Strong>
-      {species.cautions.map((caution) => (
-        <Body key={caution}>{CAUTIONS[caution]}</Body>
+    <View style={styles.all} role="note" aria-label="Caution">
+      <Strong>{['Caution', ...rules].join(': ').replace(': do not work', ', do not work')}</Strong>
+      {of === 'kind' && near.length > 0 ? (
+        <Soft>Nobody here knows this species. Of its kind it has to be reckoned with:</Soft>
+      ) : null}
+      {near.map((hazard) => (
+        <Body key={hazard.id}>{before === undefined ? hazard.text : hazard.atStep}</Body>
       ))}
-      {species.permit ? <Body>{PERMITS[species.permit]}</Body> : null}
+      {tools.length > 0 ? <Soft>{`At hand: ${tools.join(', ')}.`}</Soft> : null}
+      {before === undefined && law ? <Body>{law.text}</Body> : null}
+      {near.length > 0 ? (
+        <LinkRow links={[{ title: 'Emergency card', onPress: () => router.push('/handbook/emergency') }]} />
+      ) : null}
     </View>
   );
 }

@@ -7,25 +7,19 @@ import type { SchoolChoice } from '@/contract/store';
 import { defaultSchool, SCHOOL_TOPICS, type SchoolTopic } from '@/core/profiles/profile';
 import { Choices } from '../components/Choices';
 import { Heading, Soft, Strong } from '../components/Words';
+import { SchoolPreview, type WantedChoice } from '../handbook/SchoolPreview';
 import { space } from '../theme/tokens';
 import { calledWords } from '../words/residents';
-
-const TOPIC_WORDS: Record<SchoolTopic, string> = {
-  air: 'Air and water',
-  feeding: 'Meals',
-  aim: 'Aim of feeding',
-  'litter-food': 'Food on the litter',
-  'ant-prey': 'Prey for the colony',
-  'snail-egg': 'Egg for snails',
-};
+import { TOPIC_WORDS } from '../words/schools';
 
 type Scope = SchoolChoice['scope'];
 
 /** Ways of keeping on which keepers differ: chosen for this one, for all of its kind, or for its whole room. */
 export function SchoolChoices({ resident, home }: { resident: Resident; home: Home }) {
   const { care, shelves } = useHouse();
-  const { choices, load, choose } = useSchools();
+  const { choices, load } = useSchools();
   const [scope, setScope] = useState<Scope>('resident');
+  const [wanted, setWanted] = useState<WantedChoice | null>(null);
   useEffect(() => void load(), [load]);
   const profile = care.of(resident);
   const shelf = shelves.find((each) => each.id === home.shelfId);
@@ -56,7 +50,10 @@ export function SchoolChoices({ resident, home }: { resident: Resident; home: Ho
           { value: 'room', title: 'its room' },
         ]}
         value={scope}
-        onChange={setScope}
+        onChange={(at) => {
+          setScope(at);
+          setWanted(null);
+        }}
       />
       <Soft>{`Chosen for ${forWhom[scope]}.`}</Soft>
       {topics.map((topic) => {
@@ -64,6 +61,8 @@ export function SchoolChoices({ resident, home }: { resident: Resident; home: Ho
         const from = decides(topic);
         const inForce = resident.schools[topic] ?? defaultSchool(profile, topic);
         const origin = from === undefined ? 'the usual' : `chosen for ${forWhom[from]}`;
+        const standing = chosenAt(scope, topic) ?? '';
+        const isAsked = wanted?.topic === topic;
         return (
           <View key={topic} style={{ gap: space.s }}>
             <Strong>{TOPIC_WORDS[topic]}</Strong>
@@ -73,16 +72,24 @@ export function SchoolChoices({ resident, home }: { resident: Resident; home: Ho
                 { value: '', title: 'as before' },
                 ...schools.map(({ id, name }) => ({ value: id, title: name })),
               ]}
-              value={chosenAt(scope, topic) ?? ''}
+              value={isAsked ? (wanted.school ?? '') : standing}
               onChange={(school) =>
-                void choose(
-                  { scope, about: about[scope], topic, school: school === '' ? null : school },
-                  `${TOPIC_WORDS[topic]}: ${school === '' ? 'as before' : nameOf(school).toLowerCase()}, for ${forWhom[scope]}.`,
+                setWanted(
+                  school === standing
+                    ? null
+                    : { scope, about: about[scope], topic, school: school === '' ? null : school },
                 )
               }
             />
             <Soft>{`In force: ${nameOf(inForce).toLowerCase()}, ${origin}.`}</Soft>
             {schools.map(({ id, name, why }) => (why === undefined ? null : <Soft key={id}>{`${name}: ${why}`}</Soft>))}
+            {isAsked ? (
+              <SchoolPreview
+                wanted={wanted}
+                words={`${TOPIC_WORDS[topic]}: ${wanted.school === null ? 'as before' : nameOf(wanted.school).toLowerCase()}, for ${forWhom[scope]}.`}
+                onDone={() => setWanted(null)}
+              />
+            ) : null}
           </View>
         );
       })}

@@ -153,6 +153,7 @@ const OPENS: Record<OpenedKind, { title: string; open: (home: Home, resident: Re
   census: { title: 'Count', open: toRecord('counted') },
   rehouse: { title: 'Boxes', open: (_home, { id }) => router.push(`/residents/${id}/boxes`) },
   mend: { title: 'Mend', open: ({ id }) => router.push(`/homes/${id}`) },
+  papers: { title: 'Papers', open: (_home, { id }) => router.push(`/residents/${id}/papers`) },
   move: { title: 'Steps', open: (_home, { id }) => router.push(`/residents/${id}/move`) },
 };
 

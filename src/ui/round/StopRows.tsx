@@ -1,14 +1,18 @@
 import { router } from 'expo-router';
 import { memo } from 'react';
 import { Pressable, View } from 'react-native';
+import { dangersIn } from '@/client/dangers';
 import { useHouse } from '@/client/house';
 import type { Stop } from '@/contract/round';
+import type { Job } from '@/core/plan/work';
+import { hazardsAt, JOB_EXPOSURE, type Hazard } from '@/core/profiles/hazards';
 import { CodeTag } from '../components/CodeTag';
 import { useIsWide } from '../components/useLayout';
 import { makeStyles } from '../components/useStyles';
 import { Name, Soft } from '../components/Words';
 import { space, target } from '../theme/tokens';
 import { calledWords } from '../words/residents';
+import { HazardLine } from './HazardLine';
 import { JobRow } from './JobRow';
 
 interface Props {
@@ -23,7 +27,10 @@ export const StopRows = memo(function StopRows({ stop, today, isChosen }: Props)
   const isWide = useIsWide();
   const home = useHouse((house) => house.homes.find((each) => each.id === stop.homeId));
   const resident = useHouse((house) => house.residents.find((each) => each.id === stop.residentId));
+  const hazards = useHouse((house) => house.hazards);
+  const species = useHouse((house) => house.species);
   if (!home || !resident) return null;
+  const near = nearest(dangersIn(hazards, species, resident).hazards, stop.jobs);
   const open = () => (isWide ? router.setParams({ home: home.id }) : router.push(`/homes/${home.id}`));
   const label = `Open ${home.code}, ${calledWords(resident)}`;
   return (
@@ -43,11 +50,19 @@ export const StopRows = memo(function StopRows({ stop, today, isChosen }: Props)
               ) : null}
             </Pressable>
           ) : null}
+          {index === 0 ? <HazardLine hazards={near} /> : null}
         </JobRow>
       ))}
     </View>
   );
 });
+
+/** What the nearest of its open jobs brings its keeper. */
+function nearest(hazards: readonly Hazard[], jobs: readonly Job[]): Hazard[] {
+  const open = jobs.filter(({ doneBy, skipped }) => doneBy === undefined && !skipped);
+  const ids = new Set(open.flatMap(({ kind }) => hazardsAt(hazards, JOB_EXPOSURE[kind]).map(({ id }) => id)));
+  return hazards.filter(({ id }) => ids.has(id));
+}
 
 const useStyles = makeStyles((theme) => ({
   stop: {

@@ -10,6 +10,7 @@ import { useLoadState } from '../components/LoadState';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
 import { Name, Soft, Title } from '../components/Words';
+import { Cautions } from '../residents/Cautions';
 import { NobodyHere } from '../residents/NobodyHere';
 import { CompanyChecks } from '../housing/CompanyChecks';
 import { RankedBoxes } from '../housing/RankedBoxes';
@@ -58,6 +59,7 @@ export function BoxesScreen({ residentId }: { residentId: string }) {
       <Soft>
         Make the new home ready and damp first. Nothing between animal and freedom but a closed door and a tub.
       </Soft>
+      <Cautions who={resident} before="handle" />
       <QuietPanel
         residentId={resident.id}
         more={

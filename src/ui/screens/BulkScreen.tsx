@@ -14,6 +14,7 @@ import { StatusMark } from '../components/StatusMark';
 import { Toggles } from '../components/Toggles';
 import { makeStyles } from '../components/useStyles';
 import { Body, Heading, Soft, Strong, Title } from '../components/Words';
+import { Cautions } from '../residents/Cautions';
 import { quietOf } from '../residents/QuietPanel';
 import { space } from '../theme/tokens';
 import { leaveAloneWords } from '../words/jobs';
@@ -112,6 +113,9 @@ function ShelfAct({ head }: { head: React.ReactNode }) {
             />
           </>
         ) : null}
+        {kindsOf(chosen).map((each) => (
+          <Cautions key={each.id} who={each} before="open" />
+        ))}
         {shelfId !== undefined && here.length === 0 ? <Body>Nobody lives on that shelf.</Body> : null}
         {quiet.map(({ resident, why }) => (
           <Soft key={resident.id}>
@@ -122,6 +126,11 @@ function ShelfAct({ head }: { head: React.ReactNode }) {
     </Screen>
   );
 }
+
+/** One of each species: what they can do is said once. */
+const kindsOf = (residents: readonly Resident[]): Resident[] => [
+  ...new Map(residents.map((each) => [each.scientificName, each])).values(),
+];
 
 function PastedTable({ head }: { head: React.ReactNode }) {
   const styles = useStyles();

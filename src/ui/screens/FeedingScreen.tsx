@@ -14,6 +14,7 @@ import { Body, Heading, Name, Soft, Strong, Title } from '../components/Words';
 import { NobodyHere } from '../residents/NobodyHere';
 import { ForbiddenFoods } from '../feeding/ForbiddenFoods';
 import { MealForm } from '../feeding/MealForm';
+import { Cautions } from '../residents/Cautions';
 import { QuietPanel } from '../residents/QuietPanel';
 import { space } from '../theme/tokens';
 import { daysWords } from '../words/days';
@@ -41,6 +42,7 @@ export function FeedingScreen({ residentId }: { residentId: string }) {
       {problem !== undefined ? <Body>{problem}</Body> : null}
       {answer ? <NextMeal meal={answer.next} /> : null}
       {answer ? <Eaten answer={answer} resident={resident} /> : null}
+      <Cautions who={resident} before="open" />
       {answer?.next ? <MealForm key={residentId} resident={resident} meal={answer.next} /> : null}
       <ForbiddenFoods key={`${residentId} never`} resident={resident} />
     </Screen>

@@ -17,6 +17,7 @@ import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
 import { StatusMark, STATUS_WORD, useStatusInk } from '../components/StatusMark';
 import { Body, Heading, LargeName, Soft, Strong, Title } from '../components/Words';
+import { Cautions } from '../residents/Cautions';
 import { exportSvg } from '../drawings/exportSvg';
 import { MeasuredSection } from '../drawings/MeasuredSection';
 import { PlanDrawing } from '../drawings/PlanDrawing';
@@ -209,6 +210,7 @@ function Tenant({ resident }: { resident: Resident }) {
           { title: `Record of ${calledWords(resident)}`, onPress: () => router.push(`/residents/${resident.id}`) },
         ]}
       />
+      <Cautions who={resident} before="soil" />
       <QuietPanel residentId={resident.id} more="Its soil and its box wait as well, unless it is in danger." />
     </View>
   );

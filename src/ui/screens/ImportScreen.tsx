@@ -40,7 +40,7 @@ export function ImportScreen({ homeId, roomId }: Props) {
   if (!home && roomId === undefined) {
     return (
       <Screen>
-        <PaneHeader back="/settings" title="Settings" />
+        <PaneHeader back="/settings" title="More" />
         <Body>Choose a home or a room first: its readings lead here.</Body>
       </Screen>
     );
@@ -59,7 +59,7 @@ export function ImportScreen({ homeId, roomId }: Props) {
   };
   return (
     <Screen>
-      <PaneHeader back={home ? `/homes/${home.id}` : '/settings'} title={home?.code ?? 'Settings'} />
+      <PaneHeader back={home ? `/homes/${home.id}` : '/settings'} title={home?.code ?? 'More'} />
       <Title>Bring in a logger’s file</Title>
       <Soft>{`Text with columns: commas, semicolons or tabs. ${home ? `For ${home.code}.` : 'For the room.'}`}</Soft>
       <input

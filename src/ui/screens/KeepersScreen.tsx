@@ -30,7 +30,7 @@ export function KeepersScreen() {
   };
   return (
     <Screen>
-      <PaneHeader back="/settings" title="Settings" />
+      <PaneHeader back="/settings" title="More" />
       <Title>Keepers</Title>
       <Soft>Each has rooms to walk, a time for it, and a calendar that a phone can subscribe to.</Soft>
       {(keepers ?? []).map((keeper) => (

@@ -47,7 +47,7 @@ export function ProbesScreen() {
   const inHomes = probes.filter((each) => each.homeId !== null);
   return (
     <Screen>
-      <PaneHeader back="/settings" title="Settings" />
+      <PaneHeader back="/settings" title="More" />
       <Title>Rooms and probes</Title>
       {problem !== null ? <Body>{problem}</Body> : null}
       {(rooms ?? []).map((room) => (

@@ -1,5 +1,5 @@
 import { router } from 'expo-router';
-import { Suspense, useEffect } from 'react';
+import { useEffect } from 'react';
 import { View } from 'react-native';
 import { fitOf, sectionOf } from '@/client/fitting';
 import { useGone } from '@/client/gone';
@@ -22,7 +22,7 @@ import { space } from '../theme/tokens';
 import { dayWords } from '../words/days';
 import { calledWords, leftWords, lifeWords } from '../words/residents';
 import { useLength } from '../words/useLength';
-import { ResidentRecord } from './lazyForms';
+import { ResidentRecord } from '../residents/ResidentRecord';
 
 /** One animal: who it is, how it lives, what can be written down, and its history. */
 export function ResidentScreen({ id }: { id: string }) {
@@ -44,10 +44,9 @@ export function ResidentScreen({ id }: { id: string }) {
 function ResidentPane({ resident, home }: { resident: Resident; home: Home }) {
   const styles = useStyles();
   const length = useLength();
-  const { round, shelves, care, species: known } = useHouse();
+  const { round, shelves, care } = useHouse();
   const fit = fitOf(care, home, resident);
   const shelf = shelves.find((each) => each.id === home.shelfId);
-  const species = known.find((each) => each.name === resident.scientificName);
   const today = round?.on ?? resident.takenInOn;
   return (
     <Screen
@@ -72,6 +71,12 @@ function ResidentPane({ resident, home }: { resident: Resident; home: Home }) {
           { title: 'Feeding', onPress: () => router.push(`/residents/${resident.id}/feeding`) },
           { title: 'Other boxes', onPress: () => router.push(`/residents/${resident.id}/boxes`) },
           { title: 'Compare boxes', onPress: () => router.push(`/residents/${resident.id}/compare`) },
+          {
+            title: 'Care card',
+            onPress: () => router.push(`/handbook/${encodeURIComponent(resident.scientificName)}`),
+          },
+          { title: 'Something wrong', onPress: () => router.push(`/residents/${resident.id}/trouble`) },
+          { title: 'Papers', onPress: () => router.push(`/residents/${resident.id}/papers`) },
         ]}
       />
       <Soft>{`measured ${dayWords(resident.measuredOn, today)}, here since ${dayWords(resident.takenInOn, today)}`}</Soft>
@@ -85,10 +90,8 @@ function ResidentPane({ resident, home }: { resident: Resident; home: Home }) {
         fit={fit}
         subject={`${home.code}, ${calledWords(resident)}`}
       />
-      <Cautions species={species} />
-      <Suspense>
-        <ResidentRecord resident={resident} today={today} isHere />
-      </Suspense>
+      <Cautions who={resident} />
+      <ResidentRecord resident={resident} today={today} isHere />
     </Screen>
   );
 }
@@ -105,9 +108,7 @@ function GonePane({ resident }: { resident: GoneResident }) {
       <Strong>{`It ${leftWords(resident, today)}.`}</Strong>
       <Soft>{`${lifeWords(resident, length)}, here from ${dayWords(resident.takenInOn, today)}`}</Soft>
       <Soft>Undo its leaving in the history below if that was wrong.</Soft>
-      <Suspense>
-        <ResidentRecord resident={resident} today={today} isHere={false} />
-      </Suspense>
+      <ResidentRecord resident={resident} today={today} isHere={false} />
     </Screen>
   );
 }

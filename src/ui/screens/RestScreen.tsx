@@ -19,6 +19,7 @@ import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
 import { Body, Heading, Name, Soft, Strong, Title } from '../components/Words';
 import { useTyped } from '../forms/useTyped';
+import { Cautions } from '../residents/Cautions';
 import { NobodyHere } from '../residents/NobodyHere';
 import { RestSteps } from '../residents/RestSteps';
 import { space } from '../theme/tokens';
@@ -42,6 +43,7 @@ export function RestScreen({ residentId }: { residentId: string }) {
       <Title>Winter rest</Title>
       <Name>{resident.scientificName}</Name>
       <Soft>{calledWords(resident)}</Soft>
+      <Cautions who={resident} before="open" />
       {problem !== undefined ? <Body>{problem}</Body> : null}
       {answer ? <Winter answer={answer} resident={resident} /> : <Soft role="status">Looking it up…</Soft>}
     </Screen>

@@ -6,19 +6,42 @@ import { Field } from '../components/Field';
 import { ListRow } from '../components/ListRow';
 import { Screen } from '../components/Screen';
 import { Setting } from '../components/Setting';
-import { Soft, Strong, Title } from '../components/Words';
+import { Heading, Soft, Strong, Title } from '../components/Words';
 import { space } from '../theme/tokens';
 
-/** What belongs to this phone: its unit, its colours, and whose it is; and where the house stands. */
+/** The last door: the handbook and what is set up once; below it what belongs to this phone, and where the house stands. */
 export function SettingsScreen() {
   const { look, lengthUnit, temperatureUnit, keeper, set } = usePreferences();
   const hemisphere = useHouse((house) => house.hemisphere);
   const standIn = useHouse((house) => house.standIn);
   return (
     <Screen>
-      <Title>Settings</Title>
+      <Title>More</Title>
+      <View>
+        <ListRow label="Handbook" onPress={() => router.push('/handbook')}>
+          <Strong>Handbook</Strong>
+          <Soft>Care cards by any name, schools, the trainer for new helpers.</Soft>
+        </ListRow>
+        <ListRow label="Emergency card" onPress={() => router.push('/handbook/emergency')}>
+          <Strong>Emergency card</Strong>
+          <Soft>Whom to call, and who here can hurt.</Soft>
+        </ListRow>
+        <ListRow label="Keepers" onPress={() => router.push('/keepers')}>
+          <Strong>Keepers</Strong>
+          <Soft>Who walks which rooms and when, calendars, days without time.</Soft>
+        </ListRow>
+        <ListRow label="Care profiles" onPress={() => router.push('/profiles')}>
+          <Strong>Care profiles</Strong>
+          <Soft>The rules of every kind, and your own; import and save as files.</Soft>
+        </ListRow>
+        <ListRow label="Rooms and probes" onPress={() => router.push('/probes')}>
+          <Strong>Rooms and probes</Strong>
+          <Soft>The air of each room, sensors and their tokens, files of loggers.</Soft>
+        </ListRow>
+      </View>
+      <Heading style={{ marginTop: space.xl }}>Settings</Heading>
       <Soft>Kept on this device, but for where the house stands.</Soft>
-      <View style={{ gap: space.m, marginTop: space.l }}>
+      <View style={{ gap: space.m, marginTop: space.m }}>
         <Setting
           title="Lengths"
           label="Unit of length"
@@ -57,18 +80,6 @@ export function SettingsScreen() {
           onChange={(half) => void standIn(half)}
         />
         <Soft>For all its keepers: the change of leaves and the winter rest follow its seasons.</Soft>
-        <ListRow label="Keepers" onPress={() => router.push('/keepers')}>
-          <Strong>Keepers</Strong>
-          <Soft>Who walks which rooms and when, calendars, days without time.</Soft>
-        </ListRow>
-        <ListRow label="Care profiles" onPress={() => router.push('/profiles')}>
-          <Strong>Care profiles</Strong>
-          <Soft>The rules of every kind, and your own; import and save as files.</Soft>
-        </ListRow>
-        <ListRow label="Rooms and probes" onPress={() => router.push('/probes')}>
-          <Strong>Rooms and probes</Strong>
-          <Soft>The air of each room, sensors and their tokens, files of loggers.</Soft>
-        </ListRow>
       </View>
     </Screen>
   );

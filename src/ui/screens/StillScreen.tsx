@@ -17,6 +17,7 @@ import { StatusMark } from '../components/StatusMark';
 import { makeStyles } from '../components/useStyles';
 import { Toggles } from '../components/Toggles';
 import { Body, Heading, Name, Soft, Strong, Title } from '../components/Words';
+import { Cautions } from '../residents/Cautions';
 import { NobodyHere } from '../residents/NobodyHere';
 import { numberIn } from '../forms/checks';
 import { space } from '../theme/tokens';
@@ -68,6 +69,7 @@ function Guide({ resident, today }: { resident: Resident; today: string }) {
       <PaneHeader back={`/residents/${resident.id}`} title={calledWords(resident)} />
       <Title>Dead or moulting?</Title>
       <Name>{resident.scientificName}</Name>
+      <Cautions who={resident} before="soil" />
       {problem !== undefined ? <Body>{problem}</Body> : null}
       {answer && verdict ? (
         <View style={styles.verdict} role="status">

@@ -6,6 +6,7 @@ import { call, CallFailed } from '@/client/api';
 import { companyOf, rankFor, sectionOf, withSoil } from '@/client/fitting';
 import { problemOf, useHouse } from '@/client/house';
 import { undoing, useLog } from '@/client/log';
+import { useNameIndex } from '@/client/names';
 import { keeperField } from '@/client/preferences';
 import type { RankedHome } from '@/core/housing/rank';
 import { isDay } from '@/core/measure/day';
@@ -22,9 +23,10 @@ import { FormField } from '../forms/FormField';
 import { headCountIn, INSTAR_PROBLEM, instarIn, lengthCheck, lengthIn } from '../forms/checks';
 import { CompanyChecks } from '../housing/CompanyChecks';
 import { RankedBoxes } from '../housing/RankedBoxes';
+import { NowNamed } from '../handbook/NowNamed';
 import { Cautions } from '../residents/Cautions';
+import { KindChoice } from '../residents/KindChoice';
 import { space, target } from '../theme/tokens';
-import { byGroup } from '../words/profiles';
 import { capital } from '../words/text';
 import { useLength } from '../words/useLength';
 
@@ -64,6 +66,7 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
   const { homes, residents, care, species: knownSpecies, load } = useHouse();
   const show = useLog((log) => log.show);
   const loading = useLoadState();
+  const index = useNameIndex();
   const { control, setValue, setError, handleSubmit, clearErrors } = useForm<Values>({
     defaultValues: EMPTY,
     mode: 'onTouched',
@@ -79,7 +82,6 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
   const nameForm = checkScientificName(typedName);
   const suggestion = nameForm.ok ? undefined : nameForm.suggestion;
   const scientificName = typedName.trim();
-  const species = knownSpecies.find((each) => each.name === scientificName);
   const kept = care.of({ profile, scientificName, stage });
   const hasEggs = kept.stages.includes('egg');
   const isEggs = stage === 'egg' && kept.silhouette !== 'ant';
@@ -105,9 +107,10 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
     const { stages } = care.of({ profile: id });
     if (stage !== 'egg' && !stages.includes(stage)) setStage(stages.at(-1) ?? stage);
   };
-  const asked = typedName.trim().toLowerCase();
-  const offered = knownSpecies
-    .filter(({ name, commonName }) => `${name} ${commonName}`.toLowerCase().includes(asked) && name !== scientificName)
+  const offered = (
+    scientificName === '' ? knownSpecies.map(({ name }) => ({ id: name })) : index.search(scientificName, OFFERED + 1)
+  )
+    .filter(({ id }) => id !== scientificName)
     .slice(0, OFFERED);
 
   const pickSpecies = (name: string) => {
@@ -178,7 +181,7 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
       <View style={styles.part}>
         <Heading>Who it is</Heading>
         <View style={styles.known}>
-          {offered.map(({ name }) => (
+          {offered.map(({ id: name }) => (
             <Pressable
               key={name}
               role="button"
@@ -200,9 +203,10 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
         {suggestion !== undefined ? (
           <Button rank="second" title={`Write ${suggestion}`} onPress={() => pickSpecies(suggestion)} />
         ) : null}
+        {nameForm.ok ? <NowNamed scientificName={scientificName} onTake={pickSpecies} /> : null}
         <FormField control={control} name="commonName" label="Common name, if any" />
         <FormField control={control} name="called" label="What you call it, if anything" />
-        <Cautions species={species} />
+        {nameForm.ok ? <Cautions who={{ scientificName, profile }} /> : null}
       </View>
       <View style={styles.part}>
         <KindChoice profile={profile} onChange={pickProfile} />
@@ -287,32 +291,6 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
         ) : null}
       </View>
     </Screen>
-  );
-}
-
-/** The kinds under their headings: the heading is chosen first, then the kind. */
-function KindChoice({ profile, onChange }: { profile: string; onChange: (id: string) => void }) {
-  const groups = byGroup(useHouse((house) => house.care.profiles));
-  const present = groups.find(({ members }) => members.some(({ id }) => id === profile)) ?? groups[0];
-  return (
-    <>
-      <Heading>Kind</Heading>
-      <Choices
-        label="Group"
-        choices={groups.map(({ group }) => ({ value: group, title: group }))}
-        value={present?.group}
-        onChange={(chosen) => {
-          const first = groups.find(({ group }) => group === chosen)?.members[0];
-          if (first && chosen !== present?.group) onChange(first.id);
-        }}
-      />
-      <Choices
-        label="Kind"
-        choices={(present?.members ?? []).map(({ id, name }) => ({ value: id, title: name }))}
-        value={profile}
-        onChange={onChange}
-      />
-    </>
   );
 }
 

@@ -31,5 +31,12 @@ export const ProbesScreen = lazy(async () => ({ default: (await load()).ProbesSc
 export const ReadingsScreen = lazy(async () => ({ default: (await load()).ReadingsScreen }));
 export const BulkScreen = lazy(async () => ({ default: (await load()).BulkScreen }));
 export const StillScreen = lazy(async () => ({ default: (await load()).StillScreen }));
-/** Part of a screen, not one itself: its forms and charts are not needed on the walk. */
-export const ResidentRecord = lazy(async () => ({ default: (await load()).ResidentRecord }));
+export const CardScreen = lazy(async () => ({ default: (await load()).CardScreen }));
+export const EmergencyScreen = lazy(async () => ({ default: (await load()).EmergencyScreen }));
+export const HandbookScreen = lazy(async () => ({ default: (await load()).HandbookScreen }));
+export const OwnCardScreen = lazy(async () => ({ default: (await load()).OwnCardScreen }));
+export const PapersScreen = lazy(async () => ({ default: (await load()).PapersScreen }));
+export const SchoolsScreen = lazy(async () => ({ default: (await load()).SchoolsScreen }));
+export const TrainerScreen = lazy(async () => ({ default: (await load()).TrainerScreen }));
+export const TroubleScreen = lazy(async () => ({ default: (await load()).TroubleScreen }));
+export const ResidentScreen = lazy(async () => ({ default: (await load()).ResidentScreen }));

@@ -18,6 +18,7 @@ export const DONE_WORDS: Record<JobKind, string> = {
   'check-buried': 'looked for.',
   battery: 'battery changed.',
   label: 'label put right.',
+  papers: 'papers renewed.',
   rest: 'step of its rest done.',
   'prey-out': 'prey taken out.',
   water: 'dish filled.',

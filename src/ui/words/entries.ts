@@ -1,4 +1,5 @@
 import type { Entry } from '@/contract/entries';
+import type { Dish } from '@/core/feeding/food';
 import { feelOf } from '@/core/substrate/wetness';
 import type { LeavingCause, SexEvidence } from '@/core/profiles/profile';
 import { countedWords, stageWords } from './colony';
@@ -6,6 +7,7 @@ import { restStepWords } from './rest';
 import { dishWords, type Names } from './food';
 import { FEEL_WORDS } from './home';
 import type { SkipReason } from '@/core/plan/work';
+import type { TroubleEnd } from '@/core/trouble/table';
 import { SKIP_WORDS } from './doing';
 import { signWords, waterWords } from './jobs';
 import { capital } from './text';
@@ -77,11 +79,18 @@ function offeredWords(entry: Entry, length: LengthWords, names: Names): string {
   const { dishes, preyCount, inQuiet, alsoBy } = entry.data;
   const prey = lengthOf(entry, 'preyLengthMm');
   const what = Array.isArray(dishes)
-    ? dishes.map((dish) => dishWords(names, dish)).join(', ')
+    ? (dishes as Dish[]).map((dish) => dishWords(names, dish)).join(', ')
     : `${typeof preyCount === 'number' ? preyCount : 'prey'}${prey === undefined ? '' : ` of ${length.long(prey)}`}`;
   const quiet = inQuiet === undefined ? '' : ', while it was to be left alone';
   return `Offered ${what}${quiet}${typeof alsoBy === 'string' ? `; ${alsoBy} logged it too` : ''}`;
 }
+
+export const TROUBLE_END_WORDS: Record<TroubleEnd, string> = {
+  helped: 'it helped',
+  'no-change': 'it changed nothing',
+  worse: 'it got worse',
+  died: 'it died',
+};
 
 export const MATING_WORDS: Record<string, string> = {
   mated: 'mother mated',
@@ -122,6 +131,12 @@ export function entryWords(entry: Entry, length: LengthWords, names: Names): str
       return `Put off to ${String(entry.data.until)}: ${SKIP_WORDS[entry.data.why as SkipReason].toLowerCase()}`;
     case 'move-planned':
       return `Move planned for ${String(entry.data.moveOn)}`;
+    case 'paper':
+      return `Papers: ${String(entry.data.paper)}${entry.data.number === undefined ? '' : ` ${String(entry.data.number)}`}${entry.data.expiresOn === undefined ? '' : `, until ${String(entry.data.expiresOn)}`}`;
+    case 'trouble':
+      return `Something was wrong${entry.data.tried === undefined ? '' : `; tried: ${String(entry.data.tried)}`}`;
+    case 'trouble-after':
+      return `What was tried: ${TROUBLE_END_WORDS[entry.data.helped as TroubleEnd]}`;
     case 'move-dropped':
       return 'Planned move given up';
     case 'barrier':

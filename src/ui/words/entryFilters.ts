@@ -43,7 +43,19 @@ export const ENTRY_FILTERS = [
   {
     value: 'notes',
     title: 'Notes',
-    kinds: ['noted', 'photo', 'looked', 'barrier', 'rubbish', 'cleaned', 'battery', 'skipped'],
+    kinds: [
+      'noted',
+      'photo',
+      'trouble',
+      'trouble-after',
+      'paper',
+      'looked',
+      'barrier',
+      'rubbish',
+      'cleaned',
+      'battery',
+      'skipped',
+    ],
   },
 ] as const satisfies readonly { value: string; title: string; kinds: readonly Entry['kind'][] }[];
 export type EntryFilter = (typeof ENTRY_FILTERS)[number]['value'];

@@ -40,6 +40,8 @@ export function jobTitle(job: Job, length: LengthWords, names: Names, temperatur
         : 'Look for it: brush soil aside only, do not dig';
     case 'battery':
       return 'Change the battery of the probe';
+    case 'papers':
+      return job.reason.code === 'papers' ? `Renew its papers: ${job.reason.title}` : 'Renew its papers';
     case 'label':
       return 'Put the label right';
     case 'move':
@@ -159,6 +161,10 @@ export function jobReason(job: Job, today: string, fit: FitAnswer | undefined, t
       return `moved ${dayWords(reason.on, today)}`;
     case 'moulted':
       return `moulted ${dayWords(reason.on, today)}, not measured since`;
+    case 'papers':
+      return reason.expiresOn < today
+        ? `they ended ${dayWords(reason.expiresOn, today)}`
+        : `they end ${dayWords(reason.expiresOn, today)}`;
     case 'move-planned':
       return `planned for ${dayWords(reason.on, today)}; its window is open until ${dayWords(reason.until, today)}`;
     case 'home-fails':

@@ -34,6 +34,8 @@ const unitOf = (rule: FitRule) =>
 export function ruleWords(rule: FitRule): string {
   return BOUNDS.flatMap((bound) => {
     const limit = rule[bound];
+    // None of what is counted: "at most 0" reads like a slip.
+    if (limit && bound === 'max' && !limit.of && limit.plus === 0) return ['none'];
     return limit ? [`${BOUND_WORDS[bound]} ${limitWords(limit, unitOf(rule))}`] : [];
   }).join(', ');
 }

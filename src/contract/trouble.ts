@@ -1,0 +1,26 @@
+import { z } from 'zod';
+import { BASES, SILHOUETTES } from '@/core/profiles/profile';
+import type { Cause, Sign, TroubleKind } from '@/core/trouble/table';
+
+/*
+ * The tables of the trouble finder, as they stand in `data/trouble`.
+ */
+
+const text = z.string().min(1);
+const texts = z.array(text).min(1);
+const basis = z.enum(BASES);
+
+export const cause = z.strictObject({
+  ...{ id: text, title: text, check: text, doNow: texts, leaveAlone: texts, basis },
+}) satisfies z.ZodType<Cause>;
+const chance = z.number().min(0).max(1);
+export const sign = z.strictObject({
+  ...{ id: text, title: text, given: z.record(z.string(), chance), otherwise: chance, basis },
+}) satisfies z.ZodType<Sign>;
+export const troubleKind = z.strictObject({
+  silhouettes: z.array(z.enum(SILHOUETTES)).min(1),
+  causes: z.array(z.strictObject({ id: text, usual: z.number().positive() })).min(2),
+  signs: z.array(sign).min(1),
+  never: texts,
+  basis,
+}) satisfies z.ZodType<TroubleKind>;

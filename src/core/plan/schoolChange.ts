@@ -1,0 +1,119 @@
+import { fit, type Check, type Status } from '@/core/housing/fit';
+import type { Day } from '@/core/measure/day';
+import { schoolsInForce, type SchoolTopic } from '@/core/profiles/profile';
+import { nextMeal } from './feedingJobs';
+import { planHouse } from './levelling';
+import type { JobKind, JobMeal, ResidentToday } from './work';
+
+/** Work of a kind in a year, this way and that. */
+export interface ChangedWork {
+  kind: JobKind;
+  timesBefore: number;
+  timesAfter: number;
+}
+
+/** A rule of its home that answers otherwise; null where it is not asked. */
+export interface ChangedCheck {
+  rule: string;
+  title: string;
+  before: Status | null;
+  after: Status | null;
+}
+
+/** What becomes of one resident when it is kept the other way. */
+export interface SchoolChange {
+  work: ChangedWork[];
+  minutesBefore: number;
+  minutesAfter: number;
+  checks: ChangedCheck[];
+  /** Its next meal, where that is another one. */
+  meal: { before: PlainMeal | null; after: PlainMeal | null } | null;
+}
+
+export type PlainMeal = Pick<JobMeal, 'eats' | 'dishes'> & { everyDays: number };
+
+/** Compared over so many days. */
+export const COMPARED_DAYS = 365;
+
+/**
+ * What flipping a school changes for one resident: the same year planned both ways, its home held against the rules of
+ * both, its next meal by both. Nothing is changed by asking.
+ * @param after the same resident with the other school, and with what follows from it (a winter rest)
+ */
+export function schoolChange(before: ResidentToday, after: ResidentToday, from: Day): SchoolChange {
+  const [was, is] = [yearOf(before, from), yearOf(after, from)];
+  const kinds = [...new Set([...was.times.keys(), ...is.times.keys()])];
+  const work = kinds
+    .map((kind) => ({ kind, timesBefore: was.times.get(kind) ?? 0, timesAfter: is.times.get(kind) ?? 0 }))
+    .filter(({ timesBefore, timesAfter }) => timesBefore !== timesAfter);
+  return {
+    work,
+    ...{ minutesBefore: was.minutes, minutesAfter: is.minutes },
+    checks: changedChecks(checksOf(before), checksOf(after)),
+    meal: changedMeal(mealOf(before, from), mealOf(after, from)),
+  };
+}
+
+function yearOf(resident: ResidentToday, from: Day): { times: Map<JobKind, number>; minutes: number } {
+  const plan = planHouse([{ id: '', today: resident }], from, COMPARED_DAYS);
+  const times = new Map<JobKind, number>();
+  for (const { kind } of plan.jobs.get('') ?? []) times.set(kind, (times.get(kind) ?? 0) + 1);
+  return { times, minutes: Math.round(plan.minutes.reduce((sum, each) => sum + each, 0)) };
+}
+
+const checksOf = ({ profile, home, ...resident }: ResidentToday): Check[] =>
+  fit(profile, { ...resident, ...home, school: resident.schools?.air }).checks;
+
+function changedChecks(before: readonly Check[], after: readonly Check[]): ChangedCheck[] {
+  const rules = [...new Set([...before, ...after].map(({ rule }) => rule))];
+  return rules.flatMap((rule) => {
+    const [was, is] = [before, after].map((checks) => checks.find((each) => each.rule === rule));
+    if (was?.status === is?.status && was?.min === is?.min && was?.max === is?.max) return [];
+    return [{ rule, title: is?.title ?? was?.title ?? '', before: was?.status ?? null, after: is?.status ?? null }];
+  });
+}
+
+function mealOf(resident: ResidentToday, from: Day): PlainMeal | null {
+  const meal = nextMeal(resident, from);
+  return meal && { eats: meal.eats, dishes: meal.dishes, everyDays: meal.everyDays };
+}
+
+function changedMeal(before: PlainMeal | null, after: PlainMeal | null): SchoolChange['meal'] {
+  return JSON.stringify(before) === JSON.stringify(after) ? null : { before, after };
+}
+
+/** Two schools that pull one resident in different directions. */
+export interface Contradiction {
+  schools: [string, string];
+  why: string;
+}
+
+/** Pairs that go badly together. Common practice, no source */
+const CONTRADICTIONS: readonly Contradiction[] = [
+  {
+    schools: ['grow-on', 'large-and-rarely'],
+    why: 'To grow on it is to eat often while it is small; one large meal a month leaves it hungry between and too full after.',
+  },
+  {
+    schools: ['mist-to-a-number', 'large-and-rarely'],
+    why: 'What is left of a large meal spoils faster in air that is misted: take it out the same day.',
+  },
+  {
+    schools: ['grow-on', 'winter-rest'],
+    why: 'A colony that rests grows nothing for months: it is fed up before and after, not through.',
+  },
+];
+
+/** The contradictions among the schools that are in force for one resident; they are told, and both are kept. */
+export function contradictionsOf({
+  profile,
+  schools = {},
+}: Pick<ResidentToday, 'profile' | 'schools'>): Contradiction[] {
+  const inForce = schoolsInForce(profile, schools);
+  return CONTRADICTIONS.filter((each) => each.schools.every((school) => inForce.includes(school)));
+}
+
+/** The same resident with another school on a topic; undefined for what holds without a choice. */
+export function keptBy(resident: ResidentToday, topic: SchoolTopic, school: string | undefined): ResidentToday {
+  return { ...resident, schools: { ...resident.schools, [topic]: school } };
+}

@@ -1,0 +1,102 @@
+import { shippedEggs, shippedMoths, shippedPopulations, shippedRests, shippedSpecies } from '@/contract/shipped';
+import type { OwnCard } from '@/contract/handbook';
+import { nameIndex, type NameIndex, type Named } from '@/core/handbook/search';
+import { nowNamed, type Synonym } from '@/core/handbook/synonyms';
+import { withoutAuthor } from '@/core/measure/nameParts';
+import { checkScientificName } from '@/core/measure/scientificName';
+import { careOf } from '../care';
+import type { Handlers } from '../http/mount';
+import { invalid, notFound } from '../http/problem';
+import type { Queries } from '../storage/database';
+import { deleteOwnCard, listOwnCards, readEmergency, writeEmergency, writeOwnCard } from '../storage/handbook';
+import type { Deps } from './deps';
+
+type Names = 'handbook' | 'writeOwnCard' | 'removeOwnCard' | 'names' | 'emergency' | 'setEmergency';
+
+export function handbookHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
+  return {
+    handbook: async () => ({
+      sources: {
+        ...{ rests: [...shippedRests], eggs: [...shippedEggs], moths: [...shippedMoths] },
+        populations: [...shippedPopulations],
+      },
+      ownCards: await listOwnCards(database),
+    }),
+
+    writeOwnCard: ({ params, body }) =>
+      database.transaction(async (queries) => {
+        const name = withoutAuthor(body.name);
+        if (withoutAuthor(params.name) !== name)
+          throw invalid('name', `Must be the name in the address, ${params.name}; got ${body.name}.`);
+        if (!(await careOf(queries)).has(body.profile))
+          throw invalid('profile', `There is no care profile ${body.profile}. See /api/profiles.`);
+        await requireStraight(queries, { ...body, name });
+        await writeOwnCard(queries, { ...body, name }, clock.now());
+        return { card: { ...body, name } };
+      }),
+
+    removeOwnCard: async ({ params }) => {
+      const name = withoutAuthor(params.name);
+      if (!(await deleteOwnCard(database, name))) throw notFound('card of that name');
+      return { removed: name };
+    },
+
+    names: async ({ body }) => {
+      const { typed, most, among, synonyms } = body;
+      const own = among && synonyms ? [] : await listOwnCards(database);
+      const check = checkScientificName(typed);
+      const index = among ? nameIndex(among) : own.length > 0 ? nameIndex(namedOf(own)) : shippedIndex();
+      return {
+        isWellFormed: check.ok,
+        problem: check.ok ? null : check.problem,
+        suggestion: check.ok ? null : (check.suggestion ?? null),
+        ...follow(typed, synonyms ?? synonymsOf(own)),
+        found: index.search(typed, most),
+      };
+    },
+
+    emergency: () => readEmergency(database),
+
+    setEmergency: async ({ body }) => {
+      await writeEmergency(database, body);
+      return body;
+    },
+  };
+}
+
+const follow = (typed: string, synonyms: readonly Synonym[]) => {
+  const { name, via } = nowNamed(typed, synonyms);
+  return { nowNamed: name, via };
+};
+
+/** All names of the handbook, species by species. */
+const namedOf = (own: readonly OwnCard[]): Named[] => [
+  ...own.map(({ name, commonName, synonyms }) => ({ id: name, names: [name, commonName ?? '', ...synonyms] })),
+  ...shippedSpecies.map(({ name, commonName, synonyms = [] }) => ({
+    id: name,
+    names: [name, commonName, ...synonyms],
+  })),
+];
+
+let index: NameIndex | undefined;
+const shippedIndex = () => (index ??= nameIndex(namedOf([])));
+
+const synonymsOf = (own: readonly OwnCard[]): Synonym[] =>
+  [...shippedSpecies, ...own].flatMap(({ name, synonyms = [] }) =>
+    synonyms.map((each) => ({ name: each, nowNamed: name })),
+  );
+
+/** @throws Problem when another card's synonym, or the names that ship, would lead round in a circle or two ways */
+async function requireStraight(queries: Queries, card: OwnCard): Promise<void> {
+  const others = (await listOwnCards(queries)).filter(({ name }) => name !== card.name);
+  const known = synonymsOf(others);
+  for (const [place, each] of card.synonyms.entries()) {
+    const path = `synonyms.${place}`;
+    const name = withoutAuthor(each);
+    if (name === card.name) throw invalid(path, 'Must be another name than the card’s own.');
+    const elsewhere = known.find((one) => withoutAuthor(one.name) === name && one.nowNamed !== card.name);
+    if (elsewhere) throw invalid(path, `${each} leads to ${elsewhere.nowNamed} already: it can lead to one name only.`);
+  }
+  const all = [...known, ...card.synonyms.map((name) => ({ name, nowNamed: card.name }))];
+  for (const { name } of all) nowNamed(name, all);
+}

@@ -1,0 +1,38 @@
+import type { Entry } from '@/contract/entries';
+import type { CareProfile } from '@/core/profiles/profile';
+import { diagnose } from '@/core/trouble/diagnose';
+import { Refusal } from '@/core/refusal';
+import { invalid } from '../http/problem';
+import type { Queries } from '../storage/database';
+import { findEntry } from '../storage/entries';
+import type { About } from './sense';
+import { tableOf } from './trouble';
+
+/** @throws Problem for signs and causes that its kind does not have, and for one both seen and not */
+export function requireSigns(profile: CareProfile, { seen, notSeen, cause }: About<'trouble'>): Entry['data'] {
+  const table = tableOf(profile);
+  try {
+    diagnose(table, { yes: seen, no: notSeen });
+  } catch (error) {
+    if (!(error instanceof Refusal)) throw error;
+    const named = error.fields.map(({ path, message }) => ({
+      path: path.replace(/^yes/, 'seen').replace(/^no\b/, 'notSeen'),
+      message,
+    }));
+    throw new Refusal(named);
+  }
+  if (cause !== undefined && !table.causes.some(({ id }) => id === cause))
+    throw invalid('cause', `Must be one of ${table.causes.map(({ id }) => id).join(', ')}; got ${cause}.`);
+  return {};
+}
+
+/** @throws Problem where there is no such trouble of this resident */
+export async function requireTrouble(
+  queries: Queries,
+  { residentId, troubleId }: About<'trouble-after'>,
+): Promise<Entry['data']> {
+  const trouble = await findEntry(queries, troubleId);
+  if (trouble?.kind !== 'trouble' || trouble.residentId !== residentId || trouble.undoneAt !== null)
+    throw invalid('troubleId', 'There is no trouble of this resident with that id.');
+  return {};
+}

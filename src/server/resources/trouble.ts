@@ -1,0 +1,73 @@
+import { shippedBoxSigns, shippedCauses, shippedTroubles } from '@/contract/shipped';
+import type { ResidentTrouble } from '@/contract/handbook';
+import type { CareProfile } from '@/core/profiles/profile';
+import { boxSigns } from '@/core/trouble/boxSigns';
+import { diagnose } from '@/core/trouble/diagnose';
+import { troubleTable, type TroubleEnd, type TroubleTable } from '@/core/trouble/table';
+import { boxFacts } from '../boxFacts';
+import { careOf } from '../care';
+import { houseToday } from '../houseToday';
+import type { Handlers } from '../http/mount';
+import { invalid, notFound } from '../http/problem';
+import type { Queries } from '../storage/database';
+import { entriesOfKinds } from '../storage/entries';
+import type { Deps } from './deps';
+
+export function troubleHandlers({ database, clock }: Deps): Pick<Handlers, 'trouble' | 'residentTrouble'> {
+  return {
+    trouble: async ({ body }) => {
+      const care = await careOf(database);
+      if (!care.has(body.profile)) throw invalid('profile', `There is no care profile ${body.profile}.`);
+      return diagnose(tableOf(care.of({ profile: body.profile })), body);
+    },
+
+    residentTrouble: async ({ params }) => {
+      const house = await houseToday(database, clock.today(), clock.now());
+      const lodger = house.lodgers.find(({ resident }) => resident.id === params.id);
+      if (!lodger) throw notFound('resident with that id');
+      const profile = house.care.of(lodger.resident);
+      const alike = house.lodgers.filter(({ today }) => today.profile.silhouette === profile.silhouette);
+      return {
+        residentId: params.id,
+        table: tableOf(profile) as ResidentTrouble['table'],
+        box: boxSigns(await boxFacts(database, house, lodger, clock.now())),
+        tried: await triedBefore(
+          database,
+          alike.map(({ resident }) => ({ id: resident.id, called: resident.called ?? resident.scientificName })),
+        ),
+      };
+    },
+  };
+}
+
+/** The table of the kind that a profile belongs to. */
+export function tableOf({ silhouette }: CareProfile): TroubleTable {
+  const kind = shippedTroubles.find(({ silhouettes }) => silhouettes.includes(silhouette));
+  if (!kind) throw new Error(`Nobody gave the troubles of ${silhouette}.`);
+  return troubleTable(kind, shippedCauses, shippedBoxSigns);
+}
+
+/** What was tried with animals of a kind, newest first, and what came of it. */
+async function triedBefore(
+  queries: Queries,
+  residents: readonly { id: string; called: string }[],
+): Promise<ResidentTrouble['tried']> {
+  const ids = residents.map(({ id }) => id);
+  const entries = await entriesOfKinds(queries, ids, ['trouble', 'trouble-after']);
+  const ends = new Map(
+    entries
+      .filter(({ kind }) => kind === 'trouble-after')
+      .map(({ data }) => [String(data.troubleId), data.helped as TroubleEnd]),
+  );
+  const calledOf = new Map(residents.map(({ id, called }) => [id, called]));
+  return entries
+    .filter(({ kind }) => kind === 'trouble')
+    .reverse()
+    .map(({ id, residentId, on, data }) => ({
+      ...{ id, residentId: residentId ?? '', called: calledOf.get(residentId ?? '') ?? '', on },
+      cause: typeof data.cause === 'string' ? data.cause : null,
+      tried: typeof data.tried === 'string' ? data.tried : null,
+      seen: Array.isArray(data.seen) ? (data.seen as string[]) : [],
+      helped: ends.get(id) ?? null,
+    }));
+}

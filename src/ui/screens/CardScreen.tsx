@@ -1,0 +1,142 @@
+import { router } from 'expo-router';
+import { useEffect } from 'react';
+import { View } from 'react-native';
+import { speciesNamed } from '@/client/dangers';
+import { useHandbook } from '@/client/handbook';
+import { useHouse } from '@/client/house';
+import { useNowNamed } from '@/client/names';
+import type { Resident } from '@/contract/records';
+import { careCard, CARD_PARTS, type Calculator, type CardLine, type CardPart } from '@/core/handbook/card';
+import { withoutAuthor } from '@/core/measure/nameParts';
+import { Button } from '../components/Button';
+import { useLoadState } from '../components/LoadState';
+import { PaneHeader } from '../components/PaneHeader';
+import { Screen } from '../components/Screen';
+import { Body, Heading, LargeName, Soft, Strong, Title } from '../components/Words';
+import { CardPartLines } from '../handbook/CardPartLines';
+import { NowNamed } from '../handbook/NowNamed';
+import { Cautions } from '../residents/Cautions';
+import { space } from '../theme/tokens';
+import { PART_WORDS } from '../words/card';
+
+/** The care card of a species, or of a kind: danger first, then in the order of the work. */
+export function CardScreen({ name }: { name: string }) {
+  const { care, species, residents } = useHouse();
+  const { book, load } = useHandbook();
+  const loading = useLoadState();
+  const now = useNowNamed(name);
+  useEffect(() => void load(), [load]);
+  const asked = now?.name ?? withoutAuthor(name);
+  const own = book?.ownCards.find((card) => card.name === asked);
+  const known = speciesNamed(species, asked);
+  const profileId = own?.profile ?? known?.profile ?? asked;
+  const isKind = !own && !known;
+  if (loading) return <Screen>{loading}</Screen>;
+  if (!care.has(profileId)) return <NoCard name={name} />;
+  const profile = care.of({ profile: profileId });
+  const kept = care.of({ profile: profileId, scientificName: isKind ? undefined : asked });
+  const lines = book ? careCard(kept, book.sources) : [];
+  const here = residents.filter((each) =>
+    isKind ? each.profile === profileId : isNamed(each, asked, known?.synonyms),
+  );
+  const notes = { ...known?.notes, ...own?.notes };
+  const write = () => router.push(`/handbook/own/${encodeURIComponent(isKind ? 'new' : asked)}`);
+  return (
+    <Screen
+      actions={<Button grow rank="second" title={own ? 'Change your card' : 'Your own notes on it'} onPress={write} />}
+    >
+      <PaneHeader back="/handbook" title="Handbook" />
+      {isKind ? <Title>{profile.name}</Title> : <LargeName>{asked}</LargeName>}
+      {now ? <NowNamed scientificName={name} /> : null}
+      <Soft>
+        {[own?.commonName ?? known?.commonName, isKind ? profile.group : `kept as ${profile.name.toLowerCase()}`]
+          .filter((word) => word !== undefined && word !== null)
+          .join(', ')}
+      </Soft>
+      {known ? (
+        <Soft>{`${known.range}. Lives ${known.lifeYears.min} to ${known.lifeYears.max} years (${known.lifeYears.basis}).`}</Soft>
+      ) : null}
+      {known?.synonyms ? <Soft>{`Also called ${known.synonyms.join(', ')}.`}</Soft> : null}
+      {here.length > 0 ? <Soft>{`Here: ${here.length}`}</Soft> : null}
+      <Cautions who={{ scientificName: isKind ? '' : asked, profile: profileId }} />
+      {CARD_PARTS.map((part) => (
+        <Part
+          key={part}
+          part={part}
+          lines={lines.filter((line) => line.part === part)}
+          note={notes[part]}
+          isOwn={own?.notes[part] !== undefined}
+          here={here[0]}
+        />
+      ))}
+    </Screen>
+  );
+}
+
+const isNamed = ({ scientificName }: Resident, name: string, synonyms: readonly string[] = []) =>
+  [name, ...synonyms].includes(withoutAuthor(scientificName));
+
+interface PartProps {
+  part: CardPart;
+  lines: CardLine[];
+  note: string | undefined;
+  isOwn: boolean;
+  here: Resident | undefined;
+}
+
+function Part({ part, lines, note, isOwn, here }: PartProps) {
+  if (lines.length === 0 && note === undefined) return null;
+  return (
+    <View style={{ gap: space.s, marginTop: space.xl }}>
+      <Heading>{PART_WORDS[part]}</Heading>
+      {note === undefined ? null : (
+        <View>
+          <Body>{note}</Body>
+          <Soft>{isOwn ? 'your own note' : 'from memory'}</Soft>
+        </View>
+      )}
+      <CardPartLines lines={lines} toolFor={(tool) => () => router.push(addressOf(tool, here))} />
+    </View>
+  );
+}
+
+/** Where a calculator is: with the animal that lives here, else with an empty form. */
+function addressOf(tool: Calculator, here: Resident | undefined) {
+  switch (tool) {
+    case 'boxes':
+      return here ? (`/residents/${here.id}/boxes` as const) : '/take-in';
+    case 'build':
+      return '/build';
+    case 'air':
+      return here ? (`/homes/${here.homeId}/air` as const) : '/homes';
+    case 'feeding':
+      return here ? (`/residents/${here.id}/feeding` as const) : '/store';
+    case 'growth':
+      return here ? (`/residents/${here.id}` as const) : '/residents';
+    case 'broods':
+      return '/seasons?part=broods';
+    case 'colonies':
+      return '/seasons?part=colonies';
+    case 'round':
+      return '/';
+    case 'rest':
+      return here ? (`/residents/${here.id}/rest` as const) : '/seasons?part=rest';
+  }
+}
+
+function NoCard({ name }: { name: string }) {
+  return (
+    <Screen
+      actions={
+        <Button grow title="Write a card" onPress={() => router.push(`/handbook/own/${encodeURIComponent(name)}`)} />
+      }
+    >
+      <PaneHeader back="/handbook" title="Handbook" />
+      <LargeName>{name}</LargeName>
+      <Strong>There is no card of it yet.</Strong>
+      <Body>
+        Its kind has one: look under “Kept as” of the animal. What you know of the species you can write down.
+      </Body>
+    </Screen>
+  );
+}

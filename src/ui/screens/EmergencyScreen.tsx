@@ -1,0 +1,167 @@
+import { useEffect, useState } from 'react';
+import { Linking, View } from 'react-native';
+import { call, CallFailed } from '@/client/api';
+import { useHandbook } from '@/client/handbook';
+import { problemOf, useHouse } from '@/client/house';
+import { useLog } from '@/client/log';
+import { speciesNamed } from '@/client/dangers';
+import type { EmergencyCard } from '@/contract/handbook';
+import { Button } from '../components/Button';
+import { Field } from '../components/Field';
+import { Fold } from '../components/Fold';
+import { PaneHeader } from '../components/PaneHeader';
+import { Screen } from '../components/Screen';
+import { makeStyles } from '../components/useStyles';
+import { Body, Heading, Name, Soft, Strong, Title } from '../components/Words';
+import { space, stroke, target } from '../theme/tokens';
+import { dangersIn } from '@/client/dangers';
+
+/** Whom the numbers of a house are usually for; each keeper writes the number that holds there. */
+const USUAL = ['Emergency services', 'Poison centre', 'Doctor', 'Veterinarian', 'A keeper nearby'];
+
+/** Whom to call, where the house is, and what lives here that can hurt; it gives no treatment. */
+export function EmergencyScreen() {
+  const { emergency, loadEmergency } = useHandbook();
+  useEffect(() => void loadEmergency(), [loadEmergency]);
+  return (
+    <Screen actions={<Button grow rank="second" title="Print" onPress={() => window.print()} />}>
+      <PaneHeader back="/handbook" title="Handbook" />
+      <Title>Emergency card</Title>
+      <Body>
+        Bites, stings, hairs or liquid in an eye, trouble breathing, feeling faint: the emergency services or a poison
+        centre at once. Say what animal it was by its scientific name.
+      </Body>
+      {emergency ? <Numbers card={emergency} /> : <Soft role="status">Looking it up…</Soft>}
+      <WhoCanHurt />
+      <Soft style={{ marginTop: space.l }}>
+        This card gives no treatment. Doctors, poison centres and local rules come before anything written here.
+      </Soft>
+      {emergency ? <CardForm key={JSON.stringify(emergency)} card={emergency} /> : null}
+    </Screen>
+  );
+}
+
+function Numbers({ card: { contacts, address } }: { card: EmergencyCard }) {
+  const styles = useStyles();
+  return (
+    <View style={styles.numbers}>
+      {contacts.length === 0 ? <Strong>No numbers are written down yet: do it now, below.</Strong> : null}
+      {contacts.map(({ who, number }) => (
+        <View key={`${who} ${number}`} style={styles.number}>
+          <Strong style={styles.who}>{who}</Strong>
+          <Button title={number} onPress={() => void Linking.openURL(`tel:${number.replace(/[^+\d]/g, '')}`)} />
+        </View>
+      ))}
+      {address === '' ? null : (
+        <View>
+          <Strong>This house</Strong>
+          <Body>{address}</Body>
+        </View>
+      )}
+    </View>
+  );
+}
+
+/** Every species of the house that can hurt, with what it does: to be read out on the telephone. */
+function WhoCanHurt() {
+  const { residents, species, hazards, homes } = useHouse();
+  const named = [...new Map(residents.map((each) => [each.scientificName, each])).values()];
+  const rows = named.flatMap((resident) => {
+    const dangers = dangersIn(hazards, species, resident).hazards.filter(({ doNotHandle }) => doNotHandle);
+    if (dangers.length === 0) return [];
+    const boxes = residents.filter(({ scientificName }) => scientificName === resident.scientificName);
+    const codes = boxes.flatMap(({ homeId }) => homes.find(({ id }) => id === homeId)?.code ?? []);
+    return [{ resident, titles: dangers.map(({ title }) => title).join(', '), codes: codes.join(', ') }];
+  });
+  if (rows.length === 0) return null;
+  return (
+    <View style={{ gap: space.s, marginTop: space.l }}>
+      <Heading>Who here can hurt</Heading>
+      {rows.map(({ resident, titles, codes }) => (
+        <View key={resident.id}>
+          <Name>{resident.scientificName}</Name>
+          <Soft>
+            {[speciesNamed(species, resident.scientificName)?.commonName ?? resident.commonName, titles, codes]
+              .filter((word) => word !== null && word !== undefined)
+              .join('; ')}
+          </Soft>
+        </View>
+      ))}
+    </View>
+  );
+}
+
+function CardForm({ card }: { card: EmergencyCard }) {
+  const loadEmergency = useHandbook((handbook) => handbook.loadEmergency);
+  const show = useLog((log) => log.show);
+  const start = USUAL.map((who) => card.contacts.find((each) => each.who === who) ?? { who, number: '' });
+  const others = card.contacts.filter(({ who }) => !USUAL.includes(who));
+  const [contacts, setContacts] = useState([...start, ...others, { who: '', number: '' }]);
+  const [address, setAddress] = useState(card.address);
+  const [problems, setProblems] = useState<Record<string, string>>({});
+  const change = (index: number, part: Partial<EmergencyCard['contacts'][number]>) =>
+    setContacts(contacts.map((each, at) => (at === index ? { ...each, ...part } : each)));
+  const save = async () => {
+    const given = contacts.map((each, index) => ({ ...each, index })).filter(({ number }) => number.trim() !== '');
+    try {
+      const body = { contacts: given.map(({ who, number }) => ({ who, number })), address };
+      await call('setEmergency', { body });
+      show({ text: 'The emergency card is kept.' });
+      await loadEmergency();
+    } catch (error) {
+      show({ text: problemOf(error), isProblem: true });
+      if (!(error instanceof CallFailed)) return;
+      // The server counts those that were sent; each is shown at its own line.
+      const at = (path: string) =>
+        path.replace(/^contacts\.(\d+)/, (_, sent) => `contacts.${given[Number(sent)]?.index}`);
+      setProblems(Object.fromEntries(error.fields.map(({ path, message }) => [at(path), message])));
+    }
+  };
+  return (
+    <View style={{ marginTop: space.xl }}>
+      <Fold title="Write the numbers that hold where you are">
+        <View style={{ gap: space.m }}>
+          {contacts.map(({ who, number }, index) => (
+            <View key={index} style={{ gap: space.s }}>
+              {index < USUAL.length ? null : (
+                <Field
+                  label="Somebody else"
+                  value={who}
+                  onChange={(text) => change(index, { who: text })}
+                  problem={problems[`contacts.${index}.who`]}
+                />
+              )}
+              <Field
+                label={index < USUAL.length ? `${who}: number` : `Number of ${who || 'somebody else'}`}
+                value={number}
+                onChange={(text) => change(index, { number: text })}
+                keyboard="phone-pad"
+                problem={problems[`contacts.${index}.number`]}
+              />
+            </View>
+          ))}
+          <Field
+            label="Where this house is"
+            value={address}
+            onChange={setAddress}
+            lines={2}
+            problem={problems.address}
+          />
+          <Button title="Keep the card" onPress={() => void save()} />
+        </View>
+      </Fold>
+    </View>
+  );
+}
+
+const useStyles = makeStyles((theme) => ({
+  numbers: {
+    gap: space.m,
+    marginTop: space.l,
+    padding: space.m,
+    borderWidth: stroke.mark,
+    borderColor: theme.colors.clay,
+  },
+  number: { flexDirection: 'row', alignItems: 'center', gap: space.m, minHeight: target },
+  who: { flex: 1 },
+}));

@@ -1,0 +1,98 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { call } from '@/client/api';
+import { useDangers } from '@/client/dangers';
+import { useHouse } from '@/client/house';
+import { useLog } from '@/client/log';
+import { useCall } from '@/client/useCall';
+import type { Resident } from '@/contract/records';
+import { isDay } from '@/core/measure/day';
+import { Button } from '../components/Button';
+import { Choices } from '../components/Choices';
+import { Field } from '../components/Field';
+import { useLoadState } from '../components/LoadState';
+import { PaneHeader } from '../components/PaneHeader';
+import { Screen } from '../components/Screen';
+import { Body, Heading, Name, Soft, Strong, Title } from '../components/Words';
+import { NobodyHere } from '../residents/NobodyHere';
+import { space } from '../theme/tokens';
+import { dayWords } from '../words/days';
+import { calledWords } from '../words/residents';
+
+const USUAL = ['Permit to keep', 'CITES paper', 'Proof of origin', 'Import paper'];
+
+/** The papers of one resident: what they are, until when they hold; those that end come up on the round in time. */
+export function PapersScreen({ residentId }: { residentId: string }) {
+  const resident = useHouse((house) => house.residents.find((each) => each.id === residentId));
+  const loading = useLoadState();
+  if (loading) return <Screen>{loading}</Screen>;
+  return resident ? <Papers key={residentId} resident={resident} /> : <NobodyHere />;
+}
+
+function Papers({ resident }: { resident: Resident }) {
+  const round = useHouse((house) => house.round);
+  const write = useLog((log) => log.write);
+  const { law } = useDangers(resident);
+  const params = { id: resident.id };
+  const { answer, problem } = useCall(round, () => call('history', { params, query: { kinds: 'paper' } }));
+  const [paper, setPaper] = useState<string>();
+  const [other, setOther] = useState('');
+  const [number, setNumber] = useState('');
+  const [expiresOn, setExpiresOn] = useState('');
+  const today = round?.on ?? '';
+  const title = (paper === 'other' ? other : (paper ?? '')).trim();
+  const dayProblem = expiresOn.trim() !== '' && !isDay(expiresOn.trim()) ? 'A day written 2027-03-14.' : undefined;
+  const keep = async () => {
+    const entry = {
+      ...{ kind: 'paper' as const, residentId: resident.id, paper: title },
+      ...(number.trim() !== '' && { number: number.trim() }),
+      ...(expiresOn.trim() !== '' && { expiresOn: expiresOn.trim() }),
+    };
+    if (!(await write(entry, `${calledWords(resident)}: ${title} written down.`))) return;
+    setPaper(undefined);
+    setNumber('');
+    setExpiresOn('');
+  };
+  const entries = (answer?.entries ?? []).filter(({ undoneAt }) => undoneAt === null);
+  return (
+    <Screen
+      actions={
+        <Button grow title="Keep" disabled={title === '' || dayProblem !== undefined} onPress={() => void keep()} />
+      }
+    >
+      <PaneHeader back={`/residents/${resident.id}`} title={calledWords(resident)} />
+      <Title>Papers</Title>
+      <Name>{resident.scientificName}</Name>
+      {law ? <Body>{law.text}</Body> : <Soft>No papers are known to be needed; your own authority decides.</Soft>}
+      {resident.permit === null ? null : <Soft>{`Written when it was taken in: ${resident.permit}`}</Soft>}
+      {problem !== undefined ? <Body>{problem}</Body> : null}
+      {answer && entries.length === 0 ? <Body>None written down yet.</Body> : null}
+      {entries.map(({ id, on, data }) => (
+        <View key={id} style={{ marginTop: space.m }}>
+          <Strong>{[data.paper, data.number].filter((each) => each !== undefined).join(' ')}</Strong>
+          <Soft>
+            {`written down ${dayWords(on, today)}, ${typeof data.expiresOn === 'string' ? `holds until ${data.expiresOn}` : 'without an end'}`}
+          </Soft>
+        </View>
+      ))}
+      <View style={{ gap: space.m, marginTop: space.xl }}>
+        <Heading>Write papers down, or their renewal</Heading>
+        <Choices
+          label="What they are"
+          choices={[...USUAL.map((each) => ({ value: each, title: each })), { value: 'other', title: 'other' }]}
+          value={paper}
+          onChange={setPaper}
+        />
+        {paper === 'other' ? <Field label="What they are called" value={other} onChange={setOther} /> : null}
+        <Field label="Number, if any" value={number} onChange={setNumber} />
+        <Field
+          label="Last day on which they hold, if any"
+          value={expiresOn}
+          onChange={setExpiresOn}
+          problem={dayProblem}
+          hint="Like 2027-03-14. From 60 days before, the round asks for their renewal."
+        />
+      </View>
+    </Screen>
+  );
+}

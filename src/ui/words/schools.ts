@@ -1,0 +1,58 @@
+import type { SchoolEffect } from '@/contract/handbook';
+import type { SchoolTopic } from '@/core/profiles/profile';
+import type { JobKind } from '@/core/plan/work';
+import { dishWords, type Names } from './food';
+
+export const TOPIC_WORDS: Record<SchoolTopic, string> = {
+  air: 'Air and water',
+  feeding: 'Meals',
+  aim: 'Aim of feeding',
+  'litter-food': 'Food on the litter',
+  'ant-prey': 'Prey for the colony',
+  'snail-egg': 'Egg for snails',
+  winter: 'Winter',
+};
+
+type Change = SchoolEffect['residents'][number]['change'];
+
+const JOB_WORDS: Partial<Record<JobKind, string>> = {
+  feed: 'meals',
+  leftovers: 'looks at what is left',
+  rest: 'steps of a winter rest',
+  mist: 'mistings',
+  damp: 'dampings',
+  water: 'dishes filled',
+};
+
+/** What a choice changes for one, in short sentences; none when it changes nothing. */
+export function changeWords({ work, checks, meal }: Change, names: Names): string[] {
+  return [
+    ...work.map(
+      ({ kind, timesBefore, timesAfter }) =>
+        `${JOB_WORDS[kind] ?? kind.replace('-', ' ')}: ${timesAfter} a year instead of ${timesBefore}`,
+    ),
+    ...checks.map(({ title, before, after }) =>
+      after === null
+        ? `no longer asked: ${title.toLowerCase()}`
+        : `${title.toLowerCase()}: ${STATUS[after]}${before === null ? ', asked from now on' : ''}`,
+    ),
+    ...(meal ? [`next meal: ${mealWords(meal.after, names)} instead of ${mealWords(meal.before, names)}`] : []),
+  ];
+}
+
+const STATUS = { pass: 'passes', watch: 'to be watched', fail: 'fails' } as const;
+
+const mealWords = (meal: NonNullable<Change['meal']>['after'], names: Names): string =>
+  meal === null
+    ? 'none'
+    : `${meal.dishes.map((dish) => dishWords(names, dish)).join(', ') || 'food'} every ${Math.max(1, Math.round(meal.everyDays))} days`;
+
+/** Of a whole choice: how much work a year it adds or takes. */
+export function minutesWords({
+  minutesBefore,
+  minutesAfter,
+}: Pick<SchoolEffect, 'minutesBefore' | 'minutesAfter'>): string {
+  const hours = Math.round((minutesAfter - minutesBefore) / 6) / 10;
+  if (Math.abs(hours) < 0.1) return 'about as much work as before';
+  return hours > 0 ? `${hours} hours more work a year` : `${-hours} hours less work a year`;
+}
