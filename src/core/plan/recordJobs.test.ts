@@ -72,4 +72,18 @@ describe('work that is asked for now and then', () => {
     expect(kinds([...fed(20), off(1, -2)])).not.toContain('feed');
     expect(kinds([...fed(20), off(2, 0)])).toContain('feed');
   });
+
+  it('asks for papers from sixty days before they end, and no more once they were written down anew', () => {
+    const paper = (ago: number, expiresOn: string | null) =>
+      entry('paper', ago, { paper: { title: 'Permit', expiresOn } });
+    const due = (log: ReturnType<typeof paper>[]) => work(log).jobs.find((job) => job.kind === 'papers');
+    expect(due([paper(300, ago(-61))])).toBeUndefined();
+    expect(due([paper(300, ago(-60))])).toMatchObject({ dueOn: TODAY, until: ago(-60), cannotWait: false });
+    expect(due([paper(300, ago(1))])).toMatchObject({ cannotWait: true });
+    expect(due([paper(300, ago(1)), paper(2, ago(-400))])).toBeUndefined();
+    expect(due([paper(300, ago(1)), paper(2, null)])).toBeUndefined();
+    // Of several papers those that end first come first.
+    const both = [paper(300, ago(-30)), entry('paper', 200, { paper: { title: 'CITES', expiresOn: ago(-10) } })];
+    expect(due(both)?.reason).toEqual({ code: 'papers', title: 'CITES', expiresOn: ago(-10) });
+  });
 });
