@@ -74,6 +74,56 @@ const PLACES: { name: string; open: (page: Page) => Promise<void> }[] = [
     },
   },
   { name: 'the settings', open: async (page) => void (await page.goto('/settings')) },
+  { name: 'the handbook', open: async (page) => void (await page.goto('/handbook')) },
+  {
+    name: 'a care card',
+    open: async (page) => {
+      await page.goto('/handbook/Poecilotheria%20regalis');
+      await page.getByRole('button', { name: /^Humidity/ }).click();
+    },
+  },
+  { name: 'an own card', open: async (page) => void (await page.goto('/handbook/own/new')) },
+  {
+    name: 'the emergency card',
+    open: async (page) => {
+      await page.goto('/handbook/emergency');
+      await page.getByRole('button', { name: /^Write the numbers/ }).click();
+    },
+  },
+  {
+    name: 'the schools',
+    open: async (page) => {
+      await page.goto('/handbook/schools');
+      await page.getByRole('radio', { name: 'Ground tarantula' }).click();
+      await page.getByRole('radio', { name: 'Large and rarely' }).click();
+      await expect(page.getByText(/less work a year/)).toBeVisible();
+    },
+  },
+  {
+    name: 'the trainer',
+    open: async (page) => {
+      await page.goto('/handbook/trainer');
+      await page.getByRole('group', { name: 'What do you do?' }).getByRole('button').first().click();
+    },
+  },
+  {
+    name: 'something wrong',
+    open: async (page) => {
+      await page.goto('/residents');
+      await page.getByRole('link', { name: /^Old Tarry/ }).click();
+      await page.getByRole('button', { name: 'Something wrong' }).click();
+      await page.getByRole('radio', { name: 'yes', exact: true }).first().click();
+      await page.getByRole('button', { name: 'How that came about' }).click();
+    },
+  },
+  {
+    name: 'papers',
+    open: async (page) => {
+      await page.goto('/residents');
+      await page.getByRole('link', { name: /^Marquise/ }).click();
+      await page.getByRole('button', { name: 'Papers' }).click();
+    },
+  },
   {
     name: 'a nest from above',
     open: async (page) => {

@@ -9,7 +9,7 @@ import { sectionPlan, type SectionPlan, type SectionSubject } from '@/core/housi
 import { flat, meanDepthMm, withMeanDepth, type Soil } from '@/core/housing/soil';
 import { takenMeasure } from '@/core/profiles/animal';
 import type { CareBook } from '@/core/profiles/careBook';
-import type { Schools } from '@/core/profiles/profile';
+import { airSchool, type Schools } from '@/core/profiles/profile';
 
 /** What the fit has to know of an animal or a group. */
 export type Measured = Pick<
@@ -17,7 +17,7 @@ export type Measured = Pick<
   'profile' | 'stage' | 'legSpanMm' | 'bodyLengthMm' | 'carapaceWidthMm' | 'headCount'
 > & { scientificName?: string; schools?: Schools };
 
-const asked = (animal: Measured) => ({ ...animal, school: animal.schools?.air });
+const asked = (care: CareBook, animal: Measured) => ({ ...animal, school: airSchool(care.of(animal), animal.schools) });
 
 /** A home as it would stand with its soil raised or lowered to a depth, or given another surface. */
 export function withSoil(home: HomeState, soil: number | Soil): HomeState {
@@ -37,12 +37,13 @@ export function soilEntry(home: Home, to: number | Soil) {
 export function askedOf(care: CareBook, resident: Resident): Homeless {
   const { id, stage, legSpanMm, bodyLengthMm, carapaceWidthMm, headCount, schools } = resident;
   const measures = { legSpanMm, bodyLengthMm, carapaceWidthMm, headCount };
-  return { id, stage, ...measures, school: schools.air, profile: care.of(resident) };
+  const profile = care.of(resident);
+  return { id, stage, ...measures, school: airSchool(profile, schools), profile };
 }
 
 /** How a home suits an animal, worked out on this device. */
 export function fitOf(care: CareBook, home: HomeState, animal: Measured): FitAnswer {
-  return fit(care.of(animal), { ...asked(animal), ...home });
+  return fit(care.of(animal), { ...asked(care, animal), ...home });
 }
 
 /** The worst verdict of all who live in a home; null when it is free. */
@@ -54,7 +55,7 @@ export function verdictOfHome(care: CareBook, home: Home, residents: Resident[])
 
 /** The homes from best to worst for an animal. */
 export function rankFor(care: CareBook, animal: Measured, homes: Home[]): RankedHome[] {
-  return rankHomes(care.of(animal), asked(animal), homes);
+  return rankHomes(care.of(animal), asked(care, animal), homes);
 }
 
 /** Who is drawn in a home, at its measure. */

@@ -6,6 +6,7 @@ import { daysBetween, type Day } from '@/core/measure/day';
 import { nextMeal } from '@/core/plan/feedingJobs';
 import { latest } from '@/core/plan/signs';
 import type { LogKind } from '@/core/plan/work';
+import { airSchool } from '@/core/profiles/profile';
 import { DAY_MS } from '@/core/readings/reading';
 import type { BoxFacts } from '@/core/trouble/boxSigns';
 import { materialTable } from './care';
@@ -55,7 +56,7 @@ export async function boxFacts(queries: Queries, house: HouseToday, lodger: Lodg
     daysSinceMove: since('moved', 'taken-in'),
     daysSinceCleaned: cleaned,
     cleanedEveryDays: clean?.everyDays,
-    failing: fit(profile, { ...resident, ...home, school: resident.schools.air })
+    failing: fit(profile, { ...resident, ...home, school: airSchool(profile, resident.schools) })
       .checks.filter(({ status }) => status === 'fail')
       .map(({ rule }) => rule),
     preyIn: profile.feeding && offered ? (closed?.at ?? '') < offered.at && daysSince(offered.on, on) !== 0 : undefined,

@@ -64,7 +64,10 @@ describe('the handbook', () => {
     expect(fields(await put('Aus bus', { ...card, synonyms: ['Aus bus'] }))).toEqual(['synonyms.0']);
     expect(fields(await put('Aus bus', { ...card, synonyms: ['Avicularia versicolor'] }))).toEqual(['synonyms.0']);
     const circle = { ...card, name: 'Aus cus', synonyms: ['Aus bus'] };
-    expect([(await put('Aus cus', circle)).status, fields(await put('Aus cus', circle))]).toEqual([422, ['synonyms']]);
+    expect([(await put('Aus cus', circle)).status, fields(await put('Aus cus', circle))]).toEqual([
+      422,
+      ['synonyms.0'],
+    ]);
     const { body } = await server.get('/api/handbook');
     expect(body.ownCards).toEqual([{ ...card, commonName: null, keeper: null }]);
     expect((await server.remove('/api/handbook/own/Aus%20bus')).status).toBe(200);
@@ -133,6 +136,14 @@ describe('the handbook', () => {
     const none = await server.post('/api/schools/effect', { ...choice, school: 'small-and-often' });
     expect(none.body.residents).toEqual([]);
     expect(fields(await server.post('/api/schools/effect', { ...choice, school: 'never' }))).toEqual(['school']);
+  });
+
+  it('keeps the walk going where a room is kept by a school that not all of its kinds know', async () => {
+    const choice = { scope: 'room', about: roomId, topic: 'air', school: 'mist-to-a-number' };
+    expect((await server.put('/api/schools', choice)).status).toBe(200);
+    expect((await server.get('/api/round')).status).toBe(200);
+    expect((await server.get(`/api/residents/${spiderId}/trouble`)).status).toBe(200);
+    await server.put('/api/schools', { ...choice, school: null });
   });
 
   it('knows a winter without a rest', async () => {

@@ -2,6 +2,7 @@ import type { Home } from '@/contract/records';
 import type { MoultForecast } from '@/core/growth/forecast';
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
 import { planHouse, type HousePlan } from '@/core/plan/levelling';
+import { airSchool } from '@/core/profiles/profile';
 import { rememberedForecast, subjectOf } from './growthFacts';
 import type { HouseToday, Lodger } from './houseToday';
 import type { Queries } from './storage/database';
@@ -42,7 +43,7 @@ export function growthAhead(house: HouseToday, { resident, home, log }: Lodger, 
   const subject = subjectOf(facts, care, resident, home, log, on);
   const { stage, headCount, schools } = resident;
   const { takes } = profile.measure;
-  const animal = { stage, headCount, school: schools.air, [takes]: resident[takes] };
+  const animal = { stage, headCount, school: airSchool(profile, schools), [takes]: resident[takes] };
   return rememberedForecast(facts, profile, subject, on, ahead, { home, animal });
 }
 

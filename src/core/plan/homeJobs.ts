@@ -2,7 +2,7 @@ import { pouredMl } from '@/core/climate/watering';
 import { fit, type Check, type FitAnswer } from '@/core/housing/fit';
 import { withMeanDepth } from '@/core/housing/soil';
 import type { Day } from '@/core/measure/day';
-import { schoolsInForce, type Quantity, type RegularWork } from '@/core/profiles/profile';
+import { airSchool, schoolsInForce, type Quantity, type RegularWork } from '@/core/profiles/profile';
 import { doneToday, jobOf, LOOK_MINUTES, sinceLast, type Rhythm } from './jobParts';
 import { latest } from './signs';
 import { DONE_WITH, type Job, type ResidentToday } from './work';
@@ -94,14 +94,14 @@ function isAsked(work: RegularWork['work'], { form, headCount, log }: ResidentTo
 
 function homeWork(resident: ResidentToday, today: Day): Job[] {
   const { profile, home } = resident;
-  const present = fit(profile, { ...resident, ...home, school: resident.schools?.air });
+  const present = fit(profile, { ...resident, ...home, school: airSchool(profile, resident.schools) });
   if (present.verdict !== 'fail') return [];
   const failing = failingChecks(present);
   const toMm = present.substrateDepthMm.recommended;
   const soil = home.soil && toMm !== null ? withMeanDepth(home.soil, toMm) : undefined;
   const mended =
     toMm !== null &&
-    fit(profile, { ...resident, ...home, school: resident.schools?.air, soil, substrateDepthMm: toMm });
+    fit(profile, { ...resident, ...home, school: airSchool(profile, resident.schools), soil, substrateDepthMm: toMm });
   const bySoil = mended && mended.verdict !== 'fail';
   const kind = bySoil ? 'soil' : failing.every((check) => MENDED_IN_PLACE.has(check.quantity)) ? 'mend' : 'rehouse';
   return [

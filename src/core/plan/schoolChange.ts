@@ -1,6 +1,6 @@
 import { fit, type Check, type Status } from '@/core/housing/fit';
 import type { Day } from '@/core/measure/day';
-import { schoolsInForce, type SchoolTopic } from '@/core/profiles/profile';
+import { airSchool, schoolsInForce, type SchoolTopic } from '@/core/profiles/profile';
 import { nextMeal } from './feedingJobs';
 import { planHouse } from './levelling';
 import type { JobKind, JobMeal, ResidentToday } from './work';
@@ -62,7 +62,7 @@ function yearOf(resident: ResidentToday, from: Day): { times: Map<JobKind, numbe
 }
 
 const checksOf = ({ profile, home, ...resident }: ResidentToday): Check[] =>
-  fit(profile, { ...resident, ...home, school: resident.schools?.air }).checks;
+  fit(profile, { ...resident, ...home, school: airSchool(profile, resident.schools) }).checks;
 
 function changedChecks(before: readonly Check[], after: readonly Check[]): ChangedCheck[] {
   const rules = [...new Set([...before, ...after].map(({ rule }) => rule))];

@@ -434,6 +434,10 @@ export function schoolOn(profile: CareProfile, topic: SchoolTopic, chosen: strin
   return isKnown ? chosen : defaultSchool(profile, topic);
 }
 
+/** The way its home is held to: a choice on air that this kind knows (of a room, not every kind does), else its own. */
+export const airSchool = (profile: CareProfile, chosen: Schools | undefined): string | undefined =>
+  schoolOn(profile, 'air', chosen?.air);
+
 /** The schools in force of a profile, one for each topic that it knows: chosen ones, and else its own. */
 export function schoolsInForce(profile: CareProfile, chosen: Schools): string[] {
   const topics = new Set(profile.schools.map((each) => each.topic));

@@ -8,7 +8,7 @@ import { company, type CompanyAnswer, type Lodger } from '@/core/housing/company
 import { fit, type FitAnswer, type Status } from '@/core/housing/fit';
 import type { Day } from '@/core/measure/day';
 import type { ResidentToday } from '@/core/plan/work';
-import type { CareProfile } from '@/core/profiles/profile';
+import { airSchool, type CareProfile } from '@/core/profiles/profile';
 
 /** What a new helper is asked: dead or moulting, too dry or too wet, does it fit, who may go together. */
 export const CASE_KINDS = ['still', 'water', 'fit', 'company'] as const;
@@ -97,7 +97,7 @@ export interface FitCase {
 /** An animal and a box: does it fit? */
 export function fitCase(profile: CareProfile, resident: ResidentToday, home: ResidentToday['home']): FitCase {
   const { home: _home, profile: _profile, ...animal } = resident;
-  const answer = fit(profile, { ...animal, ...home, school: resident.schools?.air });
+  const answer = fit(profile, { ...animal, ...home, school: airSchool(profile, resident.schools) });
   return { kind: 'fit', right: answer.verdict, answer };
 }
 

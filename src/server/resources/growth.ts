@@ -10,6 +10,7 @@ import { addDays } from '@/core/measure/day';
 import { requireStage } from '@/core/profiles/animal';
 import { quietDaysAfterMoult } from '@/core/growth/quietDays';
 import { Refusal } from '@/core/refusal';
+import { airSchool } from '@/core/profiles/profile';
 import { careOf } from '../care';
 import { growthFactsOf, subjectOf } from '../growthFacts';
 import type { Handlers } from '../http/mount';
@@ -100,7 +101,7 @@ export function growthHandlers({ database, clock }: Deps): Pick<Handlers, Names>
       const log = logsOf(await entriesForRound(database, asOf, resident.id)).get(resident.id) ?? [];
       const profile = care.of(resident);
       const subject = subjectOf(facts, care, resident, home, log, asOf);
-      const outgrownMm = outgrownAtMm(profile, { ...resident, school: resident.schools.air }, home);
+      const outgrownMm = outgrownAtMm(profile, { ...resident, school: airSchool(profile, resident.schools) }, home);
       const question = { ...moultQuestion(profile, subject, facts.tellers, asOf), outgrownMm };
       const { temperatureC, from } = facts.warmth(home);
       return {

@@ -86,17 +86,17 @@ const synonymsOf = (own: readonly OwnCard[]): Synonym[] =>
     synonyms.map((each) => ({ name: each, nowNamed: name })),
   );
 
-/** @throws Problem when another card's synonym, or the names that ship, would lead round in a circle or two ways */
+/** @throws Problem when a name would lead two ways: it is in use, or leads elsewhere; so no circle can come about */
 async function requireStraight(queries: Queries, card: OwnCard): Promise<void> {
   const others = (await listOwnCards(queries)).filter(({ name }) => name !== card.name);
   const known = synonymsOf(others);
+  const inUse = new Set([...shippedSpecies, ...others].map((each) => each.name));
   for (const [place, each] of card.synonyms.entries()) {
     const path = `synonyms.${place}`;
     const name = withoutAuthor(each);
     if (name === card.name) throw invalid(path, 'Must be another name than the card’s own.');
+    if (inUse.has(name)) throw invalid(path, `${each} has a card of its own: it cannot lead to another name.`);
     const elsewhere = known.find((one) => withoutAuthor(one.name) === name && one.nowNamed !== card.name);
     if (elsewhere) throw invalid(path, `${each} leads to ${elsewhere.nowNamed} already: it can lead to one name only.`);
   }
-  const all = [...known, ...card.synonyms.map((name) => ({ name, nowNamed: card.name }))];
-  for (const { name } of all) nowNamed(name, all);
 }

@@ -10,6 +10,7 @@ import { rankHomes, soilToAddL } from '@/core/housing/rank';
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
 import { isClosed } from '@/core/plan/spans';
 import { closedSpans } from '@/core/plan/workAhead';
+import { airSchool } from '@/core/profiles/profile';
 import { dangersOfResident } from '../dangers';
 import { busyDaysOf, growthAhead, openHomes } from '../housePlan';
 import { houseToday, type HouseToday, type Lodger } from '../houseToday';
@@ -90,7 +91,7 @@ export function moveHandlers({ database, clock }: Deps): Pick<Handlers, 'movesPl
 function settledMove({ resident, today }: Lodger, home: Home): Handling['move'] {
   if (!today.move) return null;
   const { id, toHomeId, on, from, until } = today.move;
-  const animal = { ...resident, school: resident.schools.air };
+  const animal = { ...resident, school: airSchool(today.profile, resident.schools) };
   const depthMm = rankHomes(today.profile, animal, [home])[0]?.depthMm ?? home.substrateDepthMm;
   const feedFrom = addDays(on, today.profile.feeding?.settleDays.value ?? 0);
   return { ...{ id, toHomeId, on, from, until, depthMm, feedFrom }, soilToAddL: soilToAddL(home, depthMm) };
@@ -116,7 +117,7 @@ function tenantOf({ house, on, days, busy, makeRoom }: Scene, lodger: Lodger): T
   return {
     ...resident,
     profile: today.profile,
-    school: resident.schools.air,
+    school: airSchool(today.profile, resident.schools),
     from: resident.homeId,
     days: today.move
       ? []

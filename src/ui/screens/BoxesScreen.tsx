@@ -1,3 +1,4 @@
+import { airSchool } from '@/core/profiles/profile';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { companyOf } from '@/client/fitting';
@@ -92,7 +93,10 @@ export function BoxesScreen({ residentId }: { residentId: string }) {
         chosenId={chosenId}
         onChoose={setChosenId}
       />
-      <SizeLadder profile={care.of(resident)} animal={{ ...resident, school: resident.schools.air }} />
+      <SizeLadder
+        profile={care.of(resident)}
+        animal={{ ...resident, school: airSchool(care.of(resident), resident.schools) }}
+      />
     </Screen>
   );
 }

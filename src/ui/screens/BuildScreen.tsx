@@ -14,6 +14,7 @@ import { buildHome, type BuildStep, type BuiltHome } from '@/core/substrate/buil
 import type { MaterialTable, Mix } from '@/core/substrate/material';
 import { pool } from '@/core/substrate/pool';
 import { WETNESS_OF_FEEL, type Feel } from '@/core/substrate/wetness';
+import { airSchool } from '@/core/profiles/profile';
 import { RefreshPlan } from '../build/RefreshPlan';
 import { StepList } from '../build/StepList';
 import { PooledSheet } from '../build/PooledSheet';
@@ -84,7 +85,7 @@ function Sheet({ homes, forWhom, table, mixes }: SheetProps) {
           profile,
           {
             ...resident,
-            school: resident.schools.air,
+            school: airSchool(profile, resident.schools),
             ...filled,
             recipe: mix.recipe,
             wetnessFrom: feelNow === 'dry' ? 0 : WETNESS_OF_FEEL[feelNow],
