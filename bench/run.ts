@@ -8,6 +8,7 @@ import { benchAir } from './air';
 import { benchColony } from './colony';
 import { benchFeeding } from './feeding';
 import { benchGrowth } from './growth';
+import { benchHandbook } from './handbook';
 import { median, row } from './measure';
 import { benchPlan } from './plan';
 import { benchReadings } from './readings';
@@ -83,6 +84,7 @@ benchAir();
 benchGrowth();
 benchFeeding();
 benchColony();
+benchHandbook();
 benchPlan()
   .then(benchResidents)
   .then(benchReadings)

@@ -49,15 +49,18 @@ const PICTURES: Picture[] = [
     },
   },
   {
-    name: 'dead-or-moulting',
+    name: 'trouble',
     size: PHONE,
     look: 'night',
     open: async (page) => {
-      await residentNamed(page, /^Widow Orme/);
-      await page.getByRole('button', { name: 'Dead or moulting?' }).click();
-      await page.getByRole('checkbox', { name: /tidy from inside/ }).click();
+      await residentNamed(page, /^Old Tarry/);
+      await page.getByRole('button', { name: 'Something wrong' }).click();
+      await page.getByRole('radiogroup', { name: /^Climbs the walls/ }).getByRole('radio', { name: 'yes' }).click();
+      await page.getByRole('radiogroup', { name: /^Mould or small mites/ }).getByRole('radio', { name: 'yes' }).click();
+      await page.getByText('Likely causes').scrollIntoViewIfNeeded();
     },
   },
+  { name: 'care-card', size: PHONE, open: (page) => page.goto('/handbook/Poecilotheria%20regalis') },
   {
     name: 'take-in',
     size: PHONE,
@@ -125,15 +128,6 @@ const PICTURES: Picture[] = [
         .last()
         .click();
       await page.getByRole('heading', { name: 'Never open' }).waitFor();
-    },
-  },
-  {
-    name: 'rest',
-    size: PHONE,
-    open: async (page) => {
-      await page.goto('/seasons?part=rest');
-      await page.getByRole('link', { name: /^Open F2, Ember/ }).click();
-      await page.getByRole('img', { name: /^Cooling down/ }).waitFor();
     },
   },
   {

@@ -65,7 +65,7 @@ export function KeptAsScreen({ residentId }: { residentId: string }) {
         );
       })}
       <SchoolChoices resident={resident} home={home} />
-      <Soft style={{ marginTop: space.l }}>Profiles are copied and changed under Settings, Care profiles.</Soft>
+      <Soft style={{ marginTop: space.l }}>Profiles are copied and changed under More, Care profiles.</Soft>
       <ListRow label="Care profiles" onPress={() => router.push('/profiles')}>
         <Strong>Care profiles</Strong>
       </ListRow>

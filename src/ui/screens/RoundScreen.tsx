@@ -1,8 +1,10 @@
+import { router } from 'expo-router';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { useHouse } from '@/client/house';
 import { usePreferences } from '@/client/preferences';
 import type { Stop } from '@/contract/round';
+import { Button } from '../components/Button';
 import { Icon } from '../components/Icon';
 import { useLoadState } from '../components/LoadState';
 import { Screen } from '../components/Screen';
@@ -28,7 +30,7 @@ const MORE_STOPS = 4;
 /** Today's walk past the shelves. */
 export function RoundScreen({ chosenHomeId }: { chosenHomeId?: string | undefined }) {
   const styles = useStyles();
-  const { shelves, round, homes } = useHouse();
+  const { shelves, round, homes, residents } = useHouse();
   const { look, set } = usePreferences();
   const loading = useLoadState();
   const walked = useWalkedShelves(shelves);
@@ -57,8 +59,8 @@ export function RoundScreen({ chosenHomeId }: { chosenHomeId?: string | undefine
       <RoundFilter shelves={shelves} />
       <RoundProgress sections={sections} />
       <KeptOnPhone />
-      {homes.length === 0 ? <Body>No boxes yet. Add your tubs under Homes, then take an animal in.</Body> : null}
-      {homes.length > 0 && sections.length === 0 ? <Body>Nothing is due here today.</Body> : null}
+      {residents.length === 0 ? <FirstSteps hasHomes={homes.length > 0} /> : null}
+      {residents.length > 0 && sections.length === 0 ? <Body>Nothing is due here today.</Body> : null}
       {firstStops(sections, drawn).map(({ key, name, stops: at, shown }) => (
         <View key={key}>
           <ShelfHeading name={name} note={stopsWords(at)} />
@@ -70,10 +72,31 @@ export function RoundScreen({ chosenHomeId }: { chosenHomeId?: string | undefine
       {drawn === total ? (
         <>
           <LeaveAloneList stops={stops.filter((stop) => stop.leaveAlone)} today={round.on} />
-          <Soft style={styles.foot}>Nothing else is due today. Tap what is to be done to put it off.</Soft>
+          {sections.length > 0 ? (
+            <Soft style={styles.foot}>Nothing else is due today. Tap what is to be done to put it off.</Soft>
+          ) : null}
         </>
       ) : null}
     </Screen>
+  );
+}
+
+/** Before the first walk: a box to live in, then somebody to live there. */
+function FirstSteps({ hasHomes }: { hasHomes: boolean }) {
+  const styles = useStyles();
+  return (
+    <View style={styles.first}>
+      <Body>
+        {hasHomes
+          ? 'Boxes are here; nobody lives in them yet. Take an animal in, and its work comes up here by itself.'
+          : 'Begin with a box: its inside lengths and its openings. Then take an animal in, and its work comes up here by itself.'}
+      </Body>
+      <Button
+        title={hasHomes ? 'Take an animal in' : 'Add a box'}
+        onPress={() => router.push(hasHomes ? '/take-in' : '/homes/new')}
+      />
+      <Button rank="second" title="Look into the handbook" onPress={() => router.push('/handbook')} />
+    </View>
   );
 }
 
@@ -83,4 +106,5 @@ const useStyles = makeStyles(() => ({
   head: { flexDirection: 'row', justifyContent: 'space-between', alignItems: 'center' },
   look: { width: target, height: target, alignItems: 'center', justifyContent: 'center', marginRight: -space.s },
   foot: { marginTop: space.l },
+  first: { gap: space.m, marginTop: space.l },
 }));

@@ -24,7 +24,8 @@ export function SchoolsScreen() {
   const lived = new Set(residents.map(({ homeId }) => homes.find(({ id }) => id === homeId)?.shelfId));
   const rooms = [...new Map(shelves.filter(({ id }) => lived.has(id)).map(({ roomId, room }) => [roomId, room]))];
   const kept = [...new Set(residents.map(({ profile }) => profile))];
-  const kinds = care.profiles.filter(({ id }) => kept.includes(id));
+  // While nobody lives here, what each side says can be read of every kind.
+  const kinds = kept.length > 0 ? care.profiles.filter(({ id }) => kept.includes(id)) : care.profiles;
   const topicsOf = (profiles: readonly CareProfile[]) =>
     SCHOOL_TOPICS.filter((topic) => profiles.some((each) => schoolsOn(each, topic).length > 1));
   const room = rooms.find(([id]) => id === where);

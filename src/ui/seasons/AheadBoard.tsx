@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { View } from 'react-native';
+import { useHouse } from '@/client/house';
 import { useSeasons } from '@/client/seasons';
 import type { Seasons } from '@/contract/plan';
 import { addDays, type Day } from '@/core/measure/day';
@@ -25,10 +26,12 @@ type View_ = (typeof VIEWS)[number]['value'];
 /** The months ahead: as one strip, a month of days, or a week in words. */
 export function AheadBoard() {
   const { answer, problem } = useSeasons();
+  const isEmpty = useHouse((house) => house.residents.length === 0);
   const [view, setView] = useState<View_>('year');
   const [chosen, setChosen] = useState<Day>();
   if (problem !== undefined) return <Body>{problem}</Body>;
   if (!answer) return <Soft role="status">Looking a year ahead…</Soft>;
+  if (isEmpty) return <Body>Nobody lives here yet. The months ahead are drawn from whoever moves in.</Body>;
   const day = chosen ?? answer.from;
   const step = (by: number) => {
     const to = view === 'week' ? addDays(weekOf(day), 7 * by) : monthsOn(monthOf(day), by);
@@ -74,6 +77,7 @@ function Year({ seasons }: { seasons: Seasons }) {
     <>
       {isWide ? null : <StripWithKey seasons={seasons} />}
       <Heading>Next</Heading>
+      {next.length === 0 ? <Body>Nothing is foreseen yet.</Body> : null}
       {next.map((mark, index) => (
         <MarkRow key={`${mark.residentId} ${mark.kind} ${index}`} mark={mark} today={seasons.from} />
       ))}

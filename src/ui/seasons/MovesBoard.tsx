@@ -37,12 +37,13 @@ const CLEANING = [
 /** Who moves where: what is settled, and a plan in which each move frees a box for the next. */
 export function MovesBoard() {
   const seasons = useSeasons().answer;
+  const hasResidents = useHouse((house) => house.residents.length > 0);
   const settled = seasons?.marks.filter(({ kind }) => kind === 'move') ?? [];
   return (
     <View style={{ gap: space.m, marginTop: space.m }}>
       {settled.length > 0 ? <Heading>Settled</Heading> : null}
       {seasons ? settled.map((mark) => <SettledMove key={mark.moveId} mark={mark} seasons={seasons} />) : null}
-      <Planner />
+      {hasResidents ? <Planner /> : <Body>Nobody lives here yet: there is nobody to move.</Body>}
     </View>
   );
 }

@@ -1,0 +1,143 @@
+import { act, cleanup, fireEvent, screen } from '@testing-library/react';
+import { useHouse } from '@/client/house';
+import type { Home, Resident } from '@/contract/records';
+import type { Stop } from '@/contract/round';
+import { shippedHazards, shippedProfiles, shippedSpecies } from '@/contract/shipped';
+import { careCard } from '@/core/handbook/card';
+import { careBook } from '@/core/profiles/careBook';
+import { StopRows } from '../round/StopRows';
+import { Cautions } from '../residents/Cautions';
+import { renderThemed } from '../testing/themed';
+import { cardLabel, cardValue } from '../words/card';
+import { changeWords, minutesWords } from '../words/schools';
+import { boxSignWords, nextLookWords, stepWords } from '../words/trouble';
+import { NowNamed } from './NowNamed';
+import { SignAnswers } from './SignAnswers';
+
+jest.mock('expo-router', () => ({ router: { push: () => undefined } }));
+
+const celsius = (value: number) => `${value} C`;
+const titleOf = (id: string) => ({ dry: 'Too dry', wet: 'Too wet', dish: 'Sits over the dish' })[id] ?? id;
+beforeEach(() =>
+  useHouse.setState({
+    ...{ care: careBook(shippedProfiles, shippedSpecies), species: [...shippedSpecies], hazards: shippedHazards },
+  }),
+);
+
+describe('cautions', () => {
+  const ornamental = { scientificName: 'Poecilotheria regalis', profile: 'tree-tarantula' };
+
+  it('say all that is known, and before a step what counts there, with what lies ready', () => {
+    renderThemed(<Cautions who={ornamental} />);
+    expect(screen.getByText('Caution: do not handle, do not work alone')).toBeTruthy();
+    expect(screen.getByText(/CITES Appendix II/)).toBeTruthy();
+  });
+
+  it('say nothing before a step at which nothing can happen', () => {
+    const { container } = renderThemed(
+      <Cautions who={{ scientificName: 'Hierodula membranacea', profile: 'mantis' }} />,
+    );
+    expect(container.textContent).toBe('');
+  });
+
+  it('stand on the row of the walk, for whatever is to be done there, and go with it', () => {
+    const stop = (kind: 'water' | 'label', doneBy?: string): Stop => ({
+      ...{ residentId: 'r', homeId: 'h', shelfId: 's', leaveAlone: null, waiting: [] },
+      jobs: [
+        {
+          ...{ kind, dueOn: '2026-03-14', until: '2026-03-15', cannotWait: false, minutes: 1 },
+          ...{ reason: { code: 'never', since: '2026-01-01' }, ...(doneBy !== undefined && { doneBy }) },
+        },
+      ],
+    });
+    useHouse.setState({
+      residents: [{ id: 'r', called: null, homeId: 'h', ...ornamental } as Resident],
+      homes: [{ id: 'h', code: 'B2', shelfId: 's' } as Home],
+    });
+    const shows = (one: Stop) => {
+      renderThemed(<StopRows stop={one} today="2026-03-14" isChosen={false} />);
+      const isThere = screen.queryByText('serious venom, not alone') !== null;
+      cleanup();
+      return isThere;
+    };
+    expect(shows(stop('water'))).toBe(true);
+    expect(shows(stop('label'))).toBe(false);
+    expect(shows(stop('water', 'e'))).toBe(false);
+  });
+});
+
+describe('names', () => {
+  it('that have changed are told, and only taken when their keeper does', () => {
+    const taken = jest.fn();
+    renderThemed(<NowNamed scientificName="Haplopelma lividum" onTake={taken} />);
+    expect(screen.getByText('Cyriopagopus lividus')).toBeTruthy();
+    expect(taken).not.toHaveBeenCalled();
+    act(() => void fireEvent.click(screen.getByRole('button', { name: 'Write Cyriopagopus lividus' })));
+    expect(taken).toHaveBeenCalledWith('Cyriopagopus lividus');
+  });
+
+  it('in use are not remarked on', () => {
+    const { container } = renderThemed(<NowNamed scientificName="Cyriopagopus lividus" />);
+    expect(container.textContent).toBe('');
+  });
+});
+
+describe('words of the handbook', () => {
+  it('name and write every number of every card', () => {
+    const care = careBook(shippedProfiles, shippedSpecies);
+    const none = { rests: [], eggs: [], moths: [], populations: [] };
+    for (const { id } of shippedProfiles) {
+      for (const line of careCard(care.of({ profile: id }), none)) {
+        expect(cardLabel(line)).not.toBe('');
+        expect(cardValue(line, celsius)).toMatch(/^(at |every |none|to be |\d)/);
+      }
+    }
+    const card = careCard(care.of({ profile: 'tree-tarantula' }), none);
+    const value = (key: string) => card.filter((line) => line.key === key).map((line) => cardValue(line, celsius))[0];
+    expect(value('humidity')).toBe('60 to 88 %');
+    expect(value('temperature')).toBe('20 C to 29 C');
+    expect(value('leftovers')).toBe('24 hours');
+  });
+
+  it('say what a sign did, what the box says, and what the next look would show', () => {
+    const step = { sign: 'dish', present: true, likelihood: [0.6, 0.03], afterPct: [80, 20] };
+    expect(stepWords(step, ['dry', 'wet'], titleOf)).toBe(
+      'Sits over the dish: yes; 20 times as likely with “too dry” as with “too wet”. Now first: too dry, 80 %.',
+    );
+    const sign = { id: 'air-dry', present: true, actual: 52.4, limit: 60, unit: '%' } as const;
+    expect(boxSignWords(sign, 'The air is drier than its band')).toBe(
+      'The air is drier than its band: yes, 52 % against 60 %',
+    );
+    const look = {
+      sign: 'dish',
+      gainBits: 1,
+      seenPct: 30,
+      ifYes: { cause: 'dry', pct: 71 },
+      ifNo: { cause: 'wet', pct: 44.6 },
+    };
+    expect(nextLookWords(look, titleOf)).toBe('Sits over the dish? If yes: too dry 71 %. If no: too wet 45 %.');
+  });
+
+  it('say what a school changes, and the work of a year', () => {
+    const names = { feeders: [], foods: [] };
+    const change = {
+      ...{ minutesBefore: 600, minutesAfter: 420, meal: null },
+      work: [{ kind: 'feed' as const, timesBefore: 52, timesAfter: 24 }],
+      checks: [{ rule: 'flow', title: 'Air moves through', before: 'pass' as const, after: null }],
+    };
+    expect(changeWords(change, names)).toEqual([
+      'meals: 24 a year instead of 52',
+      'no longer asked: air moves through',
+    ]);
+    expect(minutesWords(change)).toBe('3 hours less work a year');
+    expect(minutesWords({ minutesBefore: 10, minutesAfter: 11 })).toBe('about as much work as before');
+  });
+});
+
+it('a sign is seen, not seen, or not looked for', () => {
+  const answered = jest.fn();
+  renderThemed(<SignAnswers signs={[{ id: 'dish', title: 'Sits over the dish' }]} answers={{}} onAnswer={answered} />);
+  expect(screen.getByRole('radio', { name: 'not looked', checked: true })).toBeTruthy();
+  act(() => void fireEvent.click(screen.getByRole('radio', { name: 'no' })));
+  expect(answered).toHaveBeenCalledWith('dish', 'no');
+});
