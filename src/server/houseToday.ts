@@ -10,6 +10,7 @@ import { ALARM_DAYS, homeAlarms, weighingsOf } from './homeReadings';
 import { groupBy } from './groupBy';
 import { growthFactsOf, type GrowthFacts } from './growthFacts';
 import { roomsOf, wateringFor } from './house';
+import { houseState } from './houseState';
 import { shelfOf } from './larder';
 import { logsOf } from './logs';
 import { moultOutlook } from './offers';
@@ -41,8 +42,25 @@ export interface HouseToday {
   lodgers: Lodger[];
 }
 
-/** Gathers what the work of a day is worked out from, for the whole house. */
-export async function houseToday(queries: Queries, on: string, now: string): Promise<HouseToday> {
+/** The latest house of each database, while it stands. */
+const latest = new WeakMap<Queries, { state: string; house: Promise<HouseToday> }>();
+
+/** What the work of a day is worked out from, for the whole house; gathered once for all that ask while nothing changes. */
+export function houseToday(queries: Queries, on: string, now: string): Promise<HouseToday> {
+  const state = houseState(queries, on, now);
+  if (state === undefined) return gatherHouse(queries, on, now);
+  const known = latest.get(queries);
+  if (known?.state === state) return known.house;
+  const house = gatherHouse(queries, on, now);
+  const gathered = { state, house };
+  latest.set(queries, gathered);
+  house.catch(() => {
+    if (latest.get(queries) === gathered) latest.delete(queries);
+  });
+  return house;
+}
+
+async function gatherHouse(queries: Queries, on: string, now: string): Promise<HouseToday> {
   const [care, residents, homes, entries] = [
     await careOf(queries),
     await listResidents(queries),

@@ -1,8 +1,6 @@
 import type { Clock } from '../clock';
+import { houseState } from '../houseState';
 import type { Database } from '../storage/database';
-
-/** An answer stands so long though nothing was written: a probe that fell silent is told by then. ms */
-const STANDS_FOR_MS = 10 * 60_000;
 
 export interface ReadyAnswers {
   /** The same handler, which works out again only what something written since, or the time, may have changed. */
@@ -16,10 +14,7 @@ export interface ReadyAnswers {
  * Where another program may write to the same database nothing is kept.
  */
 export function readyAnswers({ database, clock }: { database: Database; clock: Clock }): ReadyAnswers {
-  const state = () =>
-    database.writes === undefined
-      ? undefined
-      : `${database.writes()} ${clock.today()} ${Math.floor(Date.parse(clock.now()) / STANDS_FOR_MS)}`;
+  const state = () => houseState(database, clock.today(), clock.now());
   return {
     kept: <Input, Answer>(work: (input: Input) => Promise<Answer>) => {
       let latest: { print: string; answer: Promise<Answer> } | undefined;
