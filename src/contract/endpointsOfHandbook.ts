@@ -21,6 +21,11 @@ import { dueRequest } from './plan';
 import { id, line } from './primitives';
 import { routes } from './routes';
 
+const seed = z.coerce
+  .number({ error: 'Must be a whole number from 0 to 1000000.' })
+  .int({ error: 'Must be a whole number from 0 to 1000000.' })
+  .min(0, { error: 'Must be a whole number from 0 to 1000000.' })
+  .max(1_000_000, { error: 'Must be a whole number from 0 to 1000000.' });
 const byId = z.strictObject({ id });
 const byName = z.strictObject({ name: line('a scientific name', 90) });
 const oneCard = z.object({ card: ownCard });
@@ -86,7 +91,7 @@ export const handbookEndpoints = {
   trainingCases: {
     ...routes.trainingCases,
     summary: 'Cases out of this house for a new helper, the same for the same seed, with the answers of the engines.',
-    query: z.strictObject({ seed: z.coerce.number().int().min(0).max(1_000_000).default(1) }),
+    query: z.strictObject({ seed: seed.default(1) }),
     reply: z.object({ cases: z.array(trainingCase) }),
   },
   training: { ...routes.training, summary: 'How each helper answered.', reply: tallies },

@@ -32,7 +32,10 @@ const millilitres = quantity('millilitres', 0, 100_000);
 /** The job that this answers (`feed 2026-03-14`, `meal <id of the offer>`): it is answered once, whoever logs it. */
 const answers = line('the job that this answers', 80).optional();
 /** What was seen or not, by the ids of `/api/residents/:id/trouble`. */
-const signIds = z.array(line('the id of a sign', 40), { error: 'Must be a list of signs.' }).max(60).default([]);
+const signIds = z
+  .array(line('the id of a sign', 40), { error: 'Must be a list of signs.' })
+  .max(60, { error: 'At most 60 signs.' })
+  .default([]);
 const aboutResident = { ...entryFields, residentId: id };
 
 /** What keepers write down, kind by kind. */

@@ -30,7 +30,11 @@ export const ownCard = z
       })
       .default({}),
     /** Other names that lead to it. */
-    synonyms: z.array(scientificName).max(20).default([]),
+    synonyms: z
+      .array(scientificName, { error: 'Must be a list of names.' })
+      .max(20, { error: 'At most 20 other names.' })
+      .refine((list) => new Set(list).size === list.length, { error: 'Give each name once.' })
+      .default([]),
     keeper: line('the name of the keeper', 60).nullable().default(null),
   })
   .meta({ id: 'OwnCard' });
@@ -50,12 +54,18 @@ export type Handbook = z.infer<typeof handbook>;
 
 // ---- names ----
 
-const names = z.array(z.strictObject({ id: text.max(80), names: z.array(text.max(90)).min(1).max(30) })).max(5000);
+const someNames = z
+  .array(text.max(90, { error: 'Must be at most 90 letters long.' }))
+  .min(1, { error: 'Give at least one name.' })
+  .max(30, { error: 'At most 30 names.' });
+const names = z
+  .array(z.strictObject({ id: text.max(80), names: someNames }))
+  .max(5000, { error: 'At most 5000 to look among.' });
 
 /** A name as typed: its form, what it is called now, and which names are like it. */
 export const namesRequest = z
   .strictObject({
-    typed: text.max(120),
+    typed: z.string({ error: 'Must be the name as typed.' }).max(120, { error: 'Must be at most 120 letters long.' }),
     most: z.number().int().min(1).max(50).default(8),
     /** Names to look among; those of the handbook if left out. */
     among: names.optional(),
@@ -101,7 +111,10 @@ export type EmergencyCard = z.infer<typeof emergencyCard>;
 
 // ---- trouble ----
 
-const signIds = z.array(line('the id of a sign', 40)).max(60).default([]);
+const signIds = z
+  .array(line('the id of a sign', 40), { error: 'Must be a list of signs.' })
+  .max(60, { error: 'At most 60 signs.' })
+  .default([]);
 export const troubleRequest = z
   .strictObject({ profile: line('the id of a care profile', 60), yes: signIds, no: signIds })
   .meta({ id: 'TroubleRequest' });

@@ -134,14 +134,14 @@ function keptReady(handlers: Handlers, options: AppOptions) {
   const { homes, residents, round, seasons, rests, broods, colonies, moultFacts } = handlers;
   const ready = readyAnswers(options);
   const kept = {
-    homes: ready.kept(async (input: Parameters<typeof homes>[0]) => homes(input)),
-    residents: ready.kept(async (input: Parameters<typeof residents>[0]) => residents(input)),
-    round: ready.kept(async (input: Parameters<typeof round>[0]) => round(input)),
-    seasons: ready.kept(async (input: Parameters<typeof seasons>[0]) => seasons(input)),
-    rests: ready.kept(async (input: Parameters<typeof rests>[0]) => rests(input)),
-    broods: ready.kept(async (input: Parameters<typeof broods>[0]) => broods(input)),
-    colonies: ready.kept(async (input: Parameters<typeof colonies>[0]) => colonies(input)),
-    moultFacts: ready.kept(async (input: Parameters<typeof moultFacts>[0]) => moultFacts(input)),
+    homes: ready.kept(homes),
+    residents: ready.kept(residents),
+    round: ready.kept(round),
+    seasons: ready.kept(seasons),
+    rests: ready.kept(rests),
+    broods: ready.kept(broods),
+    colonies: ready.kept(colonies),
+    moultFacts: ready.kept(moultFacts),
   };
   const none = { params: undefined, query: undefined, body: undefined, token: undefined };
   const opening = () => Promise.all([kept.round({ ...none, query: {} }), kept.homes(none), kept.residents(none)]);

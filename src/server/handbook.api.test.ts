@@ -97,6 +97,7 @@ describe('the handbook', () => {
     expect(fields(await write({ ...trouble, seen: ['sneezes'] }))).toEqual(['seen.0']);
     expect(fields(await write({ ...trouble, notSeen: ['over-dish'] }))).toEqual(['seen.0']);
     expect(fields(await write({ ...trouble, cause: 'curse' }))).toEqual(['cause']);
+    expect(fields(await write({ kind: 'trouble' }))).toEqual(['seen']);
     const { body: written } = await write(trouble);
     const after = { kind: 'trouble-after', troubleId: written.entry.id, helped: 'helped' };
     expect(fields(await write({ ...after, troubleId: spiderId }))).toEqual(['troubleId']);

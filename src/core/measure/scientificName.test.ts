@@ -66,6 +66,12 @@ describe('the form of a scientific name', () => {
     expect(check).not.toHaveProperty('suggestion');
   });
 
+  it('is read at once, however many capitals stand in a row', () => {
+    // A pattern that tries every way to cut them into surnames would take years.
+    expect(checkScientificName(`Aus bus ${'AB'.repeat(30)}!`)).toMatchObject({ ok: false });
+    expect(checkScientificName(`Aus bus ${'A. '.repeat(20)}de la la de!`)).toMatchObject({ ok: false });
+  });
+
   it('holds with its author, and says the same species without', () => {
     expect(withoutAuthor('Caribena versicolor (Walckenaer, 1837)')).toBe('Caribena versicolor');
     expect(withoutAuthor('Poecilotheria regalis Pocock, 1899')).toBe('Poecilotheria regalis');

@@ -6,9 +6,13 @@ export type NameCheck = { ok: true; name: string } | { ok: false; problem: strin
 const GENUS = /^[A-Z][a-z]+$/;
 const EPITHET = /^(?:[a-z]-)?[a-z]{2,}$/;
 const QUALIFIERS = new Set(['cf.', 'aff.']);
-/** Surname (with initials and particles) or several joined, and the year: `L. Koch, 1870`. */
-const AUTHOR =
-  /^(?:(?:[A-Z]\.\s?)*(?:(?:de|da|von|van|der|den|du|la|le)\s)*\p{Lu}[\p{L}'’-]+(?:,\s(?!\d)|\s&\s|\set\s)?)+(?:,\s(?:1[789]|20)\d\d)?$/u;
+/** One author, with initials and particles: `L. Koch`, `de la Cruz`. */
+const ONE_AUTHOR = String.raw`(?:[A-Z]\.\s?)*(?:(?:de|da|von|van|der|den|du|la|le)\s)*\p{Lu}[\p{L}'’-]+`;
+/** One or several with something between them, and the year: `L. Koch, 1870`, `Müller & de la Cruz, 2004`. */
+const AUTHOR = new RegExp(
+  String.raw`^${ONE_AUTHOR}(?:(?:,\s|\s&\s|\set\s)${ONE_AUTHOR})*(?:,\s(?:1[789]|20)\d\d)?$`,
+  'u',
+);
 
 /**
  * Checks the *form* of a scientific name, not whether the name exists. Accepted forms:

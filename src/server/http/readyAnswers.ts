@@ -4,7 +4,7 @@ import type { Database } from '../storage/database';
 
 export interface ReadyAnswers {
   /** The same handler, which works out again only what something written since, or the time, may have changed. */
-  kept: <Input, Answer>(work: (input: Input) => Promise<Answer>) => (input: Input) => Promise<Answer>;
+  kept: <Input, Answer>(work: (input: Input) => Answer | Promise<Answer>) => (input: Input) => Promise<Answer>;
   /** Works an answer out ahead of being asked, whenever it no longer stands. */
   keepReady: (ask: () => Promise<unknown>, everyMs: number) => void;
 }
@@ -16,7 +16,8 @@ export interface ReadyAnswers {
 export function readyAnswers({ database, clock }: { database: Database; clock: Clock }): ReadyAnswers {
   const state = () => houseState(database, clock.today(), clock.now());
   return {
-    kept: <Input, Answer>(work: (input: Input) => Promise<Answer>) => {
+    kept: <Input, Answer>(handler: (input: Input) => Answer | Promise<Answer>) => {
+      const work = async (input: Input) => handler(input);
       let latest: { print: string; answer: Promise<Answer> } | undefined;
       return (input: Input): Promise<Answer> => {
         const now = state();

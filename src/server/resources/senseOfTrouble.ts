@@ -9,7 +9,12 @@ import type { About } from './sense';
 import { tableOf } from './trouble';
 
 /** @throws Problem for signs and causes that its kind does not have, and for one both seen and not */
-export function requireSigns(profile: CareProfile, { seen, notSeen, cause }: About<'trouble'>): Entry['data'] {
+export function requireSigns(
+  profile: CareProfile,
+  { seen, notSeen, cause, tried, note }: About<'trouble'>,
+): Entry['data'] {
+  const isEmpty = seen.length + notSeen.length === 0 && tried === undefined && note === undefined;
+  if (isEmpty) throw invalid('seen', 'Say what was seen, what was not, or what was tried.');
   const table = tableOf(profile);
   try {
     diagnose(table, { yes: seen, no: notSeen });

@@ -5,6 +5,7 @@ import type { Stop } from '@/contract/round';
 import { shippedHazards, shippedProfiles, shippedSpecies } from '@/contract/shipped';
 import { careCard } from '@/core/handbook/card';
 import { careBook } from '@/core/profiles/careBook';
+import { BrokenPage } from '../BrokenPage';
 import { StopRows } from '../round/StopRows';
 import { Cautions } from '../residents/Cautions';
 import { renderThemed } from '../testing/themed';
@@ -140,4 +141,13 @@ it('a sign is seen, not seen, or not looked for', () => {
   expect(screen.getByRole('radio', { name: 'not looked', checked: true })).toBeTruthy();
   act(() => void fireEvent.click(screen.getByRole('radio', { name: 'no' })));
   expect(answered).toHaveBeenCalledWith('dish', 'no');
+});
+
+it('a page that broke says that what was written is kept, and goes on when it is tried again', () => {
+  const retry = jest.fn(() => Promise.resolve());
+  renderThemed(<BrokenPage error={new Error('a school that nobody knows')} retry={retry} />);
+  expect(screen.getByText('What you have written is kept. Try it again, or go back to the round.')).toBeTruthy();
+  expect(screen.getByText('a school that nobody knows')).toBeTruthy();
+  act(() => void fireEvent.click(screen.getByRole('button', { name: 'Try again' })));
+  expect(retry).toHaveBeenCalled();
 });

@@ -4,9 +4,10 @@ import { useHouse } from '@/client/house';
 import { useSchools } from '@/client/schools';
 import type { Home, Resident } from '@/contract/records';
 import type { SchoolChoice } from '@/contract/store';
+import { contradictionsOf } from '@/core/plan/schoolChange';
 import { defaultSchool, SCHOOL_TOPICS, type SchoolTopic } from '@/core/profiles/profile';
 import { Choices } from '../components/Choices';
-import { Heading, Soft, Strong } from '../components/Words';
+import { Body, Heading, Soft, Strong } from '../components/Words';
 import { SchoolPreview, type WantedChoice } from '../handbook/SchoolPreview';
 import { space } from '../theme/tokens';
 import { calledWords } from '../words/residents';
@@ -56,6 +57,9 @@ export function SchoolChoices({ resident, home }: { resident: Resident; home: Ho
         }}
       />
       <Soft>{`Chosen for ${forWhom[scope]}.`}</Soft>
+      {contradictionsOf({ profile, schools: resident.schools }).map(({ why }) => (
+        <Body key={why}>{`Against each other: ${why} Both are kept as they were chosen.`}</Body>
+      ))}
       {topics.map((topic) => {
         const schools = profile.schools.filter((each) => each.topic === topic);
         const from = decides(topic);
