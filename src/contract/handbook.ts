@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { CARD_PARTS } from '@/core/handbook/card';
 import { JOB_KINDS } from '@/core/plan/work';
-import { CASE_ANSWERS, CASE_KINDS } from '@/core/training/cases';
+import { CASE_KINDS } from '@/core/training/cases';
 import { BASES, SCHOOL_TOPICS } from '@/core/profiles/profile';
 import { TROUBLE_ENDS } from '@/core/trouble/table';
 import { eggKind, mothKind } from './broods';
@@ -88,7 +88,7 @@ export const namesReply = z
 
 // ---- emergencies ----
 
-export const MOST_CONTACTS = 12;
+const MOST_CONTACTS = 12;
 /** Whom this house calls; the numbers are the keepers' own. */
 export const emergencyCard = z
   .strictObject({
@@ -228,7 +228,6 @@ export const trainingCase = z
   .meta({ id: 'TrainingCase' });
 export type TrainingCase = z.infer<typeof trainingCase>;
 
-export const ANSWERS = [...new Set(Object.values(CASE_ANSWERS).flat())];
 export const newTrainingAnswer = z.strictObject({
   id: id.optional(),
   keeper: line('who answers', 60),

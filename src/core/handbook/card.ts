@@ -18,55 +18,42 @@ export const CARD_PARTS = ['home', 'soil', 'air', 'warmth', 'food', 'moult', 'br
 export type CardPart = (typeof CARD_PARTS)[number];
 
 /** The calculators that use the numbers of a card. */
-export const CALCULATORS = [
-  'boxes',
-  'build',
-  'air',
-  'feeding',
-  'growth',
-  'broods',
-  'colonies',
-  'rest',
-  'round',
-] as const;
-export type Calculator = (typeof CALCULATORS)[number];
+export type Calculator = 'boxes' | 'build' | 'air' | 'feeding' | 'growth' | 'broods' | 'colonies' | 'rest' | 'round';
 
-export const CARD_KEYS = [
-  'rule',
-  'grown',
-  'growth-at-moult',
-  'damp-share',
-  'wetness',
-  'litter',
-  'humidity',
-  'damped-under',
-  'air-changes',
-  'open-share',
-  'temperature',
-  'bears-outside',
-  'meals',
-  'ration',
-  'prey-length',
-  'leftovers',
-  'offer-again',
-  'leaves-summer',
-  'leaves-winter',
-  'portions',
-  'sugar',
-  'protein',
-  'moult-interval',
-  'quiet',
-  'eggs-mated',
-  'eggs-unmated',
-  'cocoon',
-  'moth-life',
-  'grown-life',
-  'rest-band',
-  'rest-floor',
-  'rest-weeks',
-  'work',
-] as const;
-export type CardKey = (typeof CARD_KEYS)[number];
+export type CardKey =
+  | 'rule'
+  | 'grown'
+  | 'growth-at-moult'
+  | 'damp-share'
+  | 'wetness'
+  | 'litter'
+  | 'humidity'
+  | 'damped-under'
+  | 'air-changes'
+  | 'open-share'
+  | 'temperature'
+  | 'bears-outside'
+  | 'meals'
+  | 'ration'
+  | 'prey-length'
+  | 'leftovers'
+  | 'offer-again'
+  | 'leaves-summer'
+  | 'leaves-winter'
+  | 'portions'
+  | 'sugar'
+  | 'protein'
+  | 'moult-interval'
+  | 'quiet'
+  | 'eggs-mated'
+  | 'eggs-unmated'
+  | 'cocoon'
+  | 'moth-life'
+  | 'grown-life'
+  | 'rest-band'
+  | 'rest-floor'
+  | 'rest-weeks'
+  | 'work';
 
 export type CardUnit = 'mm' | '%' | 'C' | 'h' | 'days' | 'weeks' | 'times' | 'of full' | '/h' | 'per worker';
 

@@ -33,7 +33,7 @@ export interface SchoolChange {
 export type PlainMeal = Pick<JobMeal, 'eats' | 'dishes'> & { everyDays: number };
 
 /** Compared over so many days. */
-export const COMPARED_DAYS = 365;
+const COMPARED_DAYS = 365;
 
 /**
  * What flipping a school changes for one resident: the same year planned both ways, its home held against the rules of
