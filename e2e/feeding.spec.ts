@@ -47,6 +47,8 @@ test('leaves are changed, the old ones searched; a school for the kind changes t
   await page.getByRole('button', { name: /^Kept as ground tarantula/ }).click();
   await page.getByRole('radio', { name: 'its kind' }).click();
   await page.getByRole('radio', { name: 'Large and rarely' }).click();
+  await expect(page.getByText(/residents, .* less work a year\./)).toBeVisible();
+  await page.getByRole('button', { name: 'Keep it so' }).click();
   await expect(page.getByText('In force: large and rarely, chosen for every ground tarantula.')).toBeVisible();
   await openFeeding(page, 'Bramble', /^Bramble/);
   await expect(page.getByText('Every 30 days.')).toBeVisible();

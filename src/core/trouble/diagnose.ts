@@ -48,8 +48,7 @@ export interface Diagnosis {
 
 /** What a sign that by the table cannot be counts as, where nothing else is left standing. Chosen here */
 const NEARLY_NEVER = 0.001;
-/** So many looks are proposed, and none that would settle less than this. bits, chosen here */
-const LOOKS = 3;
+/** No look is proposed that would settle less than this. bits, chosen here */
 const LEAST_GAIN_BITS = 0.02;
 
 /**
@@ -147,6 +146,5 @@ function nextLooks(ids: readonly string[], chances: readonly number[], open: rea
       return { sign: sign.id, gainBits, seenPct: 100 * seen, ifYes: top(ifSeen), ifNo: top(ifNot) };
     })
     .filter(({ gainBits }) => gainBits >= LEAST_GAIN_BITS)
-    .sort((a, b) => b.gainBits - a.gainBits)
-    .slice(0, LOOKS);
+    .sort((a, b) => b.gainBits - a.gainBits);
 }

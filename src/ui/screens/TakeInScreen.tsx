@@ -1,9 +1,10 @@
 import { router } from 'expo-router';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import { Pressable, View } from 'react-native';
 import { call, CallFailed } from '@/client/api';
 import { companyOf, rankFor, sectionOf, withSoil } from '@/client/fitting';
+import { useHandbook } from '@/client/handbook';
 import { problemOf, useHouse } from '@/client/house';
 import { undoing, useLog } from '@/client/log';
 import { useNameIndex } from '@/client/names';
@@ -67,6 +68,9 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
   const show = useLog((log) => log.show);
   const loading = useLoadState();
   const index = useNameIndex();
+  const ownCards = useHandbook((handbook) => handbook.book?.ownCards);
+  const loadHandbook = useHandbook((handbook) => handbook.load);
+  useEffect(() => void loadHandbook(), [loadHandbook]);
   const { control, setValue, setError, handleSubmit, clearErrors } = useForm<Values>({
     defaultValues: EMPTY,
     mode: 'onTouched',
@@ -114,11 +118,12 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
     .slice(0, OFFERED);
 
   const pickSpecies = (name: string) => {
-    const known = knownSpecies.find((each) => each.name === name);
+    const own = ownCards?.find((each) => each.name === name);
+    const known = own ?? knownSpecies.find((each) => each.name === name);
     setValue('scientificName', name);
     clearErrors('scientificName');
     if (!known) return;
-    setValue('commonName', known.commonName);
+    setValue('commonName', known.commonName ?? '');
     pickProfile(known.profile);
   };
 

@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { call } from '@/client/api';
 import { useHouse } from '@/client/house';
@@ -6,7 +6,6 @@ import { useLog } from '@/client/log';
 import { useCall } from '@/client/useCall';
 import type { ResidentTrouble } from '@/contract/handbook';
 import type { Resident } from '@/contract/records';
-import { diagnose, type Diagnosis } from '@/core/trouble/diagnose';
 import { Button } from '../components/Button';
 import { Field } from '../components/Field';
 import { Fold } from '../components/Fold';
@@ -17,6 +16,7 @@ import { Body, Heading, Name, Soft, Strong, Title } from '../components/Words';
 import { CauseCard } from '../handbook/CauseCard';
 import { SignAnswers, type SignAnswer } from '../handbook/SignAnswers';
 import { TriedBefore } from '../handbook/TriedBefore';
+import { useDiagnosis } from '../handbook/useDiagnosis';
 import { Cautions } from '../residents/Cautions';
 import { NobodyHere } from '../residents/NobodyHere';
 import { space } from '../theme/tokens';
@@ -41,7 +41,7 @@ export function TroubleScreen({ residentId }: { residentId: string }) {
   );
 }
 
-/** So many causes are shown whole; the others by name. */
+/** So many causes are shown whole, the others by name; and so many looks are proposed. */
 const SHOWN = 3;
 
 function Finder({ resident, trouble }: { resident: Resident; trouble: ResidentTrouble }) {
@@ -52,13 +52,7 @@ function Finder({ resident, trouble }: { resident: Resident; trouble: ResidentTr
   const [isWriting, setWriting] = useState(false);
   const told = (wanted: SignAnswer) => Object.keys(answers).filter((id) => answers[id] === wanted);
   const [seen, notSeen] = [told('yes'), told('no')];
-  const diagnosis = useMemo((): Diagnosis => {
-    const of = (present: boolean) => box.filter((each) => each.present === present).map(({ id }) => id);
-    const [yes, no] = (['yes', 'no'] as const).map((wanted) =>
-      Object.keys(answers).filter((id) => answers[id] === wanted),
-    );
-    return diagnose(table, { yes: [...of(true), ...(yes ?? [])], no: [...of(false), ...(no ?? [])] });
-  }, [table, box, answers]);
+  const { diagnosis, signs } = useDiagnosis(trouble, answers);
   const causeOf = (id: string) => table.causes.find((each) => each.id === id);
   const titleOf = (id: string) =>
     [...table.signs, ...table.boxSigns, ...table.causes].find((each) => each.id === id)?.title ?? id;
@@ -94,7 +88,7 @@ function Finder({ resident, trouble }: { resident: Resident; trouble: ResidentTr
       <View style={{ gap: space.s, marginTop: space.l }}>
         <Heading>What do you see?</Heading>
         <SignAnswers
-          signs={table.signs}
+          signs={signs}
           answers={answers}
           onAnswer={(id, answer) => setAnswers((before) => ({ ...before, [id]: answer }))}
         />
@@ -123,7 +117,7 @@ function Finder({ resident, trouble }: { resident: Resident; trouble: ResidentTr
       <View style={{ gap: space.s, marginTop: space.xl }}>
         <Heading>Look next</Heading>
         {diagnosis.next.length === 0 ? <Body>Nothing else on the list would settle more.</Body> : null}
-        {diagnosis.next.map((look) => (
+        {diagnosis.next.slice(0, SHOWN).map((look) => (
           <Body key={look.sign}>{nextLookWords(look, titleOf)}</Body>
         ))}
       </View>
