@@ -10,6 +10,7 @@ import { usePreferences } from '@/client/preferences';
 import { NavBar } from './components/NavBar';
 import { NoticeBar } from './components/NoticeBar';
 import { useIsWide } from './components/useLayout';
+import { fetchWhenIdle } from './screens/lazyForms';
 import { DAY, NIGHT } from './theme/tokens';
 import { themeFor } from './theme/theme';
 
@@ -17,6 +18,7 @@ import { themeFor } from './theme/theme';
 export function Shell({ children }: { children: ReactNode }) {
   const look = usePreferences((preferences) => preferences.look);
   const load = useHouse((house) => house.load);
+  const isReady = useHouse((house) => house.state === 'ready');
   const isWide = useIsWide();
   const theme = useMemo(() => themeFor(look), [look]);
   const isSitters = usePathname().startsWith('/sitter/');
@@ -33,6 +35,7 @@ export function Shell({ children }: { children: ReactNode }) {
       stop();
     };
   }, [load, isSitters]);
+  useEffect(() => (isReady && !isSitters ? fetchWhenIdle() : undefined), [isReady, isSitters]);
   const ground = (look === 'night' ? NIGHT : DAY).ground;
   useEffect(() => {
     document.body.style.backgroundColor = ground;

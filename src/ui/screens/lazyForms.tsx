@@ -2,6 +2,12 @@ import { lazy } from 'react';
 
 const load = () => import('./formScreens');
 
+/** Fetches them when the walk is shown and the page has nothing else to do: the first of them opens at once then. */
+export function fetchWhenIdle(): () => void {
+  const idle = window.requestIdleCallback?.(() => void load().catch(() => undefined), { timeout: 20_000 });
+  return () => (idle === undefined ? undefined : window.cancelIdleCallback(idle));
+}
+
 export const AddHomeScreen = lazy(async () => ({ default: (await load()).AddHomeScreen }));
 export const BoxesScreen = lazy(async () => ({ default: (await load()).BoxesScreen }));
 export const BuildScreen = lazy(async () => ({ default: (await load()).BuildScreen }));
