@@ -36,6 +36,8 @@ const PLACES: { name: string; open: (page: Page) => Promise<void> }[] = [
     open: async (page) => {
       await page.goto('/residents');
       await page.getByRole('link', { name: /^Widow Orme/ }).click();
+      // The forecast comes in above it, and moves it down.
+      await expect(page.getByRole('img', { name: /^Moults/ })).toBeVisible();
       await page.getByRole('button', { name: 'Dead or moulting?' }).click();
       await expect(page.getByText(/^What do you see/)).toBeVisible();
     },
