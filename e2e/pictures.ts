@@ -55,8 +55,14 @@ const PICTURES: Picture[] = [
     open: async (page) => {
       await residentNamed(page, /^Old Tarry/);
       await page.getByRole('button', { name: 'Something wrong' }).click();
-      await page.getByRole('radiogroup', { name: /^Climbs the walls/ }).getByRole('radio', { name: 'yes' }).click();
-      await page.getByRole('radiogroup', { name: /^Mould or small mites/ }).getByRole('radio', { name: 'yes' }).click();
+      await page
+        .getByRole('radiogroup', { name: /^Climbs the walls/ })
+        .getByRole('radio', { name: 'yes' })
+        .click();
+      await page
+        .getByRole('radiogroup', { name: /^Mould or small mites/ })
+        .getByRole('radio', { name: 'yes' })
+        .click();
       await page.getByText('Likely causes').scrollIntoViewIfNeeded();
     },
   },
