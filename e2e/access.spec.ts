@@ -155,7 +155,7 @@ const PLACES: { name: string; open: (page: Page) => Promise<void> }[] = [
     open: async (page) => {
       await page.goto('/homes');
       await page.getByRole('link', { name: /^E1/ }).click();
-      await page.getByRole('button', { name: 'Build sheet' }).last().click();
+      await page.getByRole('button', { name: 'Build sheet' }).click();
       await expect(page.getByText(/Mix .* coir/)).toBeVisible();
     },
   },

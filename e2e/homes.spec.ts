@@ -73,7 +73,7 @@ test('two boxes stand side by side, rule beside rule', async ({ page }) => {
 
 test('a build sheet is ticked, kept, and written down', async ({ page }) => {
   await openHome(page, /^A5/);
-  await page.getByRole('button', { name: 'Build sheet' }).last().click();
+  await page.getByRole('button', { name: 'Build sheet' }).click();
   const drill = page.getByRole('checkbox', { name: /^A5: Drill \d+ holes of 3 mm in the left side/ });
   await drill.click();
   await expect(drill).toBeChecked();

@@ -84,7 +84,7 @@ const PICTURES: Picture[] = [
     size: PHONE,
     open: async (page) => {
       await homeCalled(page, /^E1/);
-      await page.getByRole('button', { name: 'Build sheet' }).last().click();
+      await page.getByRole('button', { name: 'Build sheet' }).click();
       await page.getByText(/^1\. /).scrollIntoViewIfNeeded();
     },
   },

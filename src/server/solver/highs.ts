@@ -49,7 +49,10 @@ function startSolver(): Solver {
 
 let running: Solver | undefined;
 
-/** The one solver of this process: problems wait for each other. Started when it is first asked, and again after a failure. */
+/**
+ * The one solver of this process: problems wait for each other. Started when it is first asked, and again after a failure.
+ * One that fails is told in the server's output and has found nothing: the plan of the search stands.
+ */
 export function sharedSolver(): Solve {
   if (!running) {
     const started = startSolver();
@@ -58,5 +61,10 @@ export function sharedSolver(): Solve {
       if (running === started) running = undefined;
     });
   }
-  return running.solve;
+  const { solve } = running;
+  return (question) =>
+    solve(question).catch((error: Error) => {
+      console.error(error.message);
+      return null;
+    });
 }

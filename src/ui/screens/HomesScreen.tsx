@@ -30,7 +30,7 @@ export function HomesScreen({ chosenId }: { chosenId?: string | undefined }) {
       actions={
         <>
           <Button grow title="Add a box" onPress={() => router.push('/homes/new')} />
-          <Button grow rank="second" title="Build sheet" onPress={() => router.push('/build')} />
+          <Button grow rank="second" title="Build several" onPress={() => router.push('/build')} />
         </>
       }
     >

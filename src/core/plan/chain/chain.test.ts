@@ -3,6 +3,7 @@ import loadHighs from 'highs';
 import { profileOf } from '@/contract/testing/profileOf';
 import type { Container } from '@/core/housing/container';
 import { waitingHouse } from '@/core/testing/movers';
+import { solveProgramme } from '@/server/solver/solveProgramme.cjs';
 import { cheapestAssignment } from './assignment';
 import { boundOf, heuristicChain } from './heuristic';
 import { chainModel } from './model';
@@ -11,17 +12,7 @@ import { solveChain, type Solve } from './solve';
 import { chainOfTenants, type Tenant } from './tenants';
 
 /** HiGHS in this thread, as the server asks it in another. */
-const solve: Solve = async ({ lp, timeLimitS, gap }) => {
-  const highs = await loadHighs();
-  const solved = highs.solve(lp, { time_limit: timeLimitS, mip_rel_gap: gap, output_flag: false });
-  const names = lp
-    .slice(lp.indexOf('Binary') + 6, lp.indexOf('End'))
-    .trim()
-    .split(/\s+/);
-  const columns = solved.Columns as Record<string, { Primal?: number }>;
-  const values = names.map((name) => columns[name]?.Primal ?? 0);
-  return { values, bound: solved.ObjectiveValue, isOptimal: solved.Status === 'Optimal' };
-};
+const solve: Solve = async (question) => solveProgramme(await loadHighs(), question);
 
 /** Every plan there is, tried one by one: only for a handful of movers. */
 function bruteForce({ movers, ...problem }: ChainProblem): number {
@@ -49,13 +40,12 @@ const mover = (tubs: number, days: number, index: number): fc.Arbitrary<Mover> =
     days: fc
       .uniqueArray(fc.integer({ min: 0, max: days - 1 }), { maxLength: 3 })
       .map((list) => list.sort((a, b) => a - b)),
-    options: fc.uniqueArray(
-      fc.record({ tub: fc.integer({ min: 0, max: tubs - 1 }), cost: fc.integer({ min: 1, max: 9 }) }),
-      {
+    options: fc
+      .uniqueArray(fc.record({ tub: fc.integer({ min: 0, max: tubs - 1 }), cost: fc.integer({ min: 1, max: 9 }) }), {
         selector: ({ tub }) => tub,
         maxLength: 3,
-      },
-    ),
+      })
+      .map((list) => list.filter(({ tub }) => tub !== index)),
     stayCost: fc.constantFrom(0, 12, 40),
     costPerDay: fc.constantFrom(0.1, 0.5),
   });

@@ -7,7 +7,7 @@ export interface Mover {
   from: number | null;
   /** Days on which it can be moved, counted from the first, in order. */
   days: readonly number[];
-  /** Tubs that serve it, with what each costs. */
+  /** Tubs that serve it, other than its own, with what each costs. */
   options: readonly { tub: number; cost: number }[];
   /** What it costs to leave it where it is: 0 for one whose tub still serves. */
   stayCost: number;
@@ -88,7 +88,7 @@ export function brokenBy(problem: ChainProblem, moves: readonly PlannedMove[]): 
   return broken;
 }
 
-/** @throws Refusal for a tub that is not in the list, held by two, and days outside the plan */
+/** @throws Refusal for a tub that is not in the list, held by two, named as a choice of the one in it, and days outside the plan */
 export function requireChain({ movers, tubs, days }: ChainProblem): void {
   const problems: FieldProblem[] = [];
   const held = new Map<number, number>();
@@ -104,6 +104,8 @@ export function requireChain({ movers, tubs, days }: ChainProblem): void {
     }
     if (mover.options.some(({ tub }) => !inList(tub)))
       problems.push({ path: `${path}.options`, message: 'Must name tubs of the list.' });
+    if (mover.options.some(({ tub }) => tub === mover.from))
+      problems.push({ path: `${path}.options`, message: 'Must name other tubs than its own.' });
     if (mover.days.some((day) => day < 0 || day >= days))
       problems.push({ path: `${path}.windows`, message: `Must lie within the ${days} days of the plan.` });
   });

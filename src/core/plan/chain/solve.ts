@@ -29,7 +29,7 @@ export interface Solved {
   isOptimal: boolean;
 }
 
-/** Null where it found nothing in its time. */
+/** Null where it found nothing, or not in its time. */
 export type Solve = (question: Question) => Promise<Solved | null>;
 
 /** Programmes up to this size go to the solver whole; beyond it is given parts. Chosen here, by the bench */
