@@ -98,7 +98,7 @@ test('a school shows what it changes before it is chosen, and is left or kept', 
   const { id } = await idOf(page, house, 'Vesper');
   await page.goto(`/residents/${id}/care`);
   await page.getByRole('radio', { name: 'Mist to a number' }).click();
-  await expect(page.getByText(/mistings: \d+ a year instead of 0/)).toBeVisible();
+  await expect(page.getByText(/to mist: \d+ times a year instead of 0/)).toBeVisible();
   await page.getByRole('button', { name: 'Leave it' }).click();
   await expect(
     page.getByText('In force: large dish and strong side ventilation, no misting, the usual.'),

@@ -1,5 +1,5 @@
-import { withoutAuthor } from '@/core/measure/nameParts';
-import { dangersOf, type Dangers, type HazardBook } from '@/core/profiles/hazards';
+import { bearing } from '@/core/handbook/knownNames';
+import { dangersOf, together, type Dangers, type HazardBook } from '@/core/profiles/hazards';
 import type { Species } from '@/contract/species';
 import { useHouse } from './house';
 
@@ -8,18 +8,12 @@ interface Who {
   profile: string;
 }
 
-/** What is known of a species by the name in use or an old one. */
-export const speciesNamed = (species: readonly Species[], scientificName: string): Species | undefined => {
-  const name = withoutAuthor(scientificName);
-  return species.find((each) => each.name === name) ?? species.find((each) => each.synonyms?.includes(name));
-};
-
 export const dangersIn = (hazards: HazardBook, species: readonly Species[], who: Who): Dangers =>
-  dangersOf(hazards, who.profile, speciesNamed(species, who.scientificName));
+  dangersOf(hazards, who.profile, bearing(species, who.scientificName));
 
-/** The dangers of an animal by its name, or by its kind where nobody knows the name. */
-export function useDangers(who: Who): Dangers {
+/** The dangers of animals by their names, or by their kinds where nobody knows the name. */
+export function useDangers(...whom: readonly Who[]): Dangers {
   const hazards = useHouse((house) => house.hazards);
   const species = useHouse((house) => house.species);
-  return dangersIn(hazards, species, who);
+  return together(whom.map((who) => dangersIn(hazards, species, who)));
 }

@@ -9,7 +9,7 @@ import { sectionPlan, type SectionPlan, type SectionSubject } from '@/core/housi
 import { flat, meanDepthMm, withMeanDepth, type Soil } from '@/core/housing/soil';
 import { takenMeasure } from '@/core/profiles/animal';
 import type { CareBook } from '@/core/profiles/careBook';
-import { airSchool, type Schools } from '@/core/profiles/profile';
+import { airSchool, type Schools } from '@/core/profiles/schools';
 
 /** What the fit has to know of an animal or a group. */
 export type Measured = Pick<

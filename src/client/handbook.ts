@@ -1,3 +1,4 @@
+import { useEffect } from 'react';
 import { create } from 'zustand';
 import type { EmergencyCard, Handbook, OwnCard } from '@/contract/handbook';
 import { call } from './api';
@@ -10,8 +11,8 @@ interface HandbookStore {
   emergency: EmergencyCard | null;
   load: () => Promise<void>;
   loadEmergency: () => Promise<void>;
-  /** Writes an own card; answers the fields that were refused, or null when it was taken. */
-  writeCard: (card: OwnCard) => Promise<unknown>;
+  /** @throws CallFailed with the fields that were refused */
+  writeCard: (card: OwnCard) => Promise<void>;
   removeCard: (name: string) => Promise<void>;
 }
 
@@ -42,3 +43,10 @@ export const useHandbook = create<HandbookStore>()((set, get) => ({
     await get().load();
   },
 }));
+
+/** The handbook, fetched when the page that asks for it is opened; null before it has come. */
+export function useBook(): Handbook | null {
+  const { book, load } = useHandbook();
+  useEffect(() => void load(), [load]);
+  return book;
+}

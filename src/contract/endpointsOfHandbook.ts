@@ -11,7 +11,6 @@ import {
   residentTrouble,
   schoolChangeReply,
   schoolEffect,
-  schoolEffectRequest,
   schoolTopic,
   trainingCase,
   trainingTally,
@@ -20,12 +19,10 @@ import {
 import { dueRequest } from './plan';
 import { id, line } from './primitives';
 import { routes } from './routes';
+import { newSchoolChoice } from './store';
 
-const seed = z.coerce
-  .number({ error: 'Must be a whole number from 0 to 1000000.' })
-  .int({ error: 'Must be a whole number from 0 to 1000000.' })
-  .min(0, { error: 'Must be a whole number from 0 to 1000000.' })
-  .max(1_000_000, { error: 'Must be a whole number from 0 to 1000000.' });
+const notASeed = { error: 'Must be a whole number from 0 to 1000000.' };
+const seed = z.coerce.number(notASeed).int(notASeed).min(0, notASeed).max(1_000_000, notASeed);
 const byId = z.strictObject({ id });
 const byName = z.strictObject({ name: line('a scientific name', 90) });
 const oneCard = z.object({ card: ownCard });
@@ -85,7 +82,7 @@ export const handbookEndpoints = {
   schoolEffect: {
     ...routes.schoolEffect,
     summary: 'What a choice of school would change in this house, before it is made. Nothing is written.',
-    body: schoolEffectRequest,
+    body: newSchoolChoice,
     reply: schoolEffect,
   },
   trainingCases: {

@@ -10,6 +10,7 @@ import { headCount, measures, soil, stage, substrateDepthMm } from './housing';
 import { day, id, instant, instar, line, mm, oneOf, quantity, stageName } from './primitives';
 import { massG, newPhoto, sex, sexEvidence } from './records';
 import { wetness } from './substrate';
+import { signIds } from './trouble';
 
 /** How many of a group are in which instar: {"3": 3, "4": 12}. */
 export const instars = z.record(
@@ -31,11 +32,6 @@ const entryFields = {
 const millilitres = quantity('millilitres', 0, 100_000);
 /** The job that this answers (`feed 2026-03-14`, `meal <id of the offer>`): it is answered once, whoever logs it. */
 const answers = line('the job that this answers', 80).optional();
-/** What was seen or not, by the ids of `/api/residents/:id/trouble`. */
-const signIds = z
-  .array(line('the id of a sign', 40), { error: 'Must be a list of signs.' })
-  .max(60, { error: 'At most 60 signs.' })
-  .default([]);
 const aboutResident = { ...entryFields, residentId: id };
 
 /** What keepers write down, kind by kind. */
@@ -102,6 +98,7 @@ const ENTRY_FORMS = [
   z.strictObject({
     kind: z.literal('trouble'),
     ...aboutResident,
+    /** By the ids of `/api/residents/:id/trouble`. */
     seen: signIds,
     notSeen: signIds,
     cause: line('the id of a cause', 40).optional(),

@@ -2,15 +2,15 @@ import { z } from 'zod';
 import { CARD_PARTS } from '@/core/handbook/card';
 import { JOB_KINDS } from '@/core/plan/work';
 import { CASE_KINDS } from '@/core/training/cases';
-import { BASES, SCHOOL_TOPICS } from '@/core/profiles/profile';
+import { BASES } from '@/core/profiles/profile';
+import { SCHOOL_TOPICS } from '@/core/profiles/schools';
 import { TROUBLE_ENDS } from '@/core/trouble/table';
 import { eggKind, mothKind } from './broods';
 import { populationKind } from './colony';
 import { dish } from './feeding';
 import { day, id, instant, line, oneOf, scientificName } from './primitives';
 import { restKind } from './rest';
-import { newSchoolChoice } from './store';
-import { cause, sign } from './trouble';
+import { cause, sign, signIds } from './trouble';
 
 const status = z.enum(['pass', 'watch', 'fail']);
 const text = z.string();
@@ -111,10 +111,6 @@ export type EmergencyCard = z.infer<typeof emergencyCard>;
 
 // ---- trouble ----
 
-const signIds = z
-  .array(line('the id of a sign', 40), { error: 'Must be a list of signs.' })
-  .max(60, { error: 'At most 60 signs.' })
-  .default([]);
 export const troubleRequest = z
   .strictObject({ profile: line('the id of a care profile', 60), yes: signIds, no: signIds })
   .meta({ id: 'TroubleRequest' });
@@ -141,7 +137,7 @@ export const diagnosis = z
 
 const boxSign = z.object({
   ...{ id: text, present: z.boolean(), actual: z.number(), limit: z.number() },
-  unit: z.enum(['%', 'C', 'of full', '/h', 'days', 'rules', 'years']),
+  unit: z.enum(['%', 'C', 'of full', '/h', 'days', 'count', 'years']),
 });
 
 /** What was tried before with animals of this kind, and what came of it. */
@@ -189,7 +185,6 @@ const change = z.object({
 const contradiction = z.object({ schools: z.tuple([text, text]), why: text });
 
 /** What a choice would change, before it is made. */
-export const schoolEffectRequest = newSchoolChoice;
 export const schoolEffect = z
   .object({
     /** Those that know the topic and are reached by the choice; the others keep their nearer one. */

@@ -7,7 +7,6 @@ import {
   MOULT_SIGNS,
   PLACES,
   QUANTITIES,
-  SCHOOL_TOPICS,
   SEX_EVIDENCE,
   SILHOUETTES,
   STAGES,
@@ -18,6 +17,7 @@ import {
   type Ground,
   REGULAR_WORKS,
 } from '@/core/profiles/profile';
+import { SCHOOL_TOPICS } from '@/core/profiles/schools';
 import { profileId, quantity } from './primitives';
 
 const ground = { basis: z.enum(BASES), source: z.string().optional() };

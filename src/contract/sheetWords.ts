@@ -1,6 +1,37 @@
 import type { JobKind } from '@/core/plan/work';
 import type { SitterSheet } from './plan';
 
+/** Work by its kind, as it is counted: "3 to feed". */
+export const JOB_NOUNS: Record<JobKind, string> = {
+  alarm: 'alarms',
+  'prey-out': 'prey out',
+  leftovers: 'leftovers',
+  search: 'leaves to search',
+  feed: 'to feed',
+  damp: 'to damp',
+  mist: 'to mist',
+  water: 'dishes',
+  calcium: 'lime',
+  clutch: 'egg checks',
+  barrier: 'barriers',
+  rubbish: 'rubbish',
+  clean: 'to clean',
+  turn: 'soil to turn',
+  refresh: 'soil to refresh',
+  weigh: 'to weigh',
+  measure: 'to measure',
+  census: 'to count',
+  'check-buried': 'to look for',
+  battery: 'batteries',
+  label: 'labels',
+  papers: 'papers to renew',
+  rest: 'steps of rests',
+  soil: 'soil to set',
+  mend: 'to mend',
+  move: 'moves',
+  rehouse: 'to rehouse',
+};
+
 /** What a sitter does, in words for somebody who does not know the animals; the same on the page and on paper. */
 export const SITTER_TASKS: Partial<Record<JobKind, string>> = {
   feed: 'Give food',

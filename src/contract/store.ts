@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { SCHOOL_TOPICS } from '@/core/profiles/profile';
+import { SCHOOL_TOPICS } from '@/core/profiles/schools';
 import { feederKind, food, itemId } from './feeding';
 import { day, id, instant, line, oneOf, quantity } from './primitives';
 

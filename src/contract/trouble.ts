@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { BASES, SILHOUETTES } from '@/core/profiles/profile';
 import type { Cause, Sign, TroubleKind } from '@/core/trouble/table';
+import { line } from './primitives';
 
 /*
  * The tables of the trouble finder, as they stand in `data/trouble`.
@@ -9,6 +10,12 @@ import type { Cause, Sign, TroubleKind } from '@/core/trouble/table';
 const text = z.string().min(1);
 const texts = z.array(text).min(1);
 const basis = z.enum(BASES);
+
+/** Signs by their ids. */
+export const signIds = z
+  .array(line('the id of a sign', 40), { error: 'Must be a list of signs.' })
+  .max(60, { error: 'At most 60 signs.' })
+  .default([]);
 
 export const cause = z.strictObject({
   ...{ id: text, title: text, check: text, doNow: texts, leaveAlone: texts, basis },

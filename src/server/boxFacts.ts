@@ -1,16 +1,17 @@
 import type { MarkedReading } from '@/core/readings/reading';
+import { shippedSpecies } from '@/contract/shipped';
 import { forecastMoisture } from '@/core/climate/forecast';
 import { quietDaysAfterMoult } from '@/core/growth/quietDays';
+import { bearing } from '@/core/handbook/knownNames';
 import { fit } from '@/core/housing/fit';
 import { daysBetween, type Day } from '@/core/measure/day';
 import { nextMeal } from '@/core/plan/feedingJobs';
 import { latest } from '@/core/plan/signs';
 import type { LogKind } from '@/core/plan/work';
-import { airSchool } from '@/core/profiles/profile';
+import { airSchool } from '@/core/profiles/schools';
 import { DAY_MS } from '@/core/readings/reading';
 import type { BoxFacts } from '@/core/trouble/boxSigns';
 import { materialTable } from './care';
-import { speciesOf } from './dangers';
 import { questionFor, roomsOf } from './house';
 import { growthAhead } from './housePlan';
 import type { HouseToday, Lodger } from './houseToday';
@@ -34,11 +35,9 @@ export async function boxFacts(queries: Queries, house: HouseToday, lodger: Lodg
   ];
   const since = (...kinds: LogKind[]) => daysSince(latest(log, kinds, on)?.on, on);
   const growth = growthAhead(house, lodger, 1);
-  const moulted = since('moulted');
   const offered = latest(log, ['offered'], on);
   const closed = latest(log, ['eaten', 'refused'], on);
   const clean = profile.work.find(({ work, stages }) => work === 'clean' && stages.includes(resident.stage));
-  const cleaned = since('cleaned');
   return {
     humidityPct: measured.humidityPct ?? forecast?.humidityPct,
     humidityBand: climate.humidityPct,
@@ -50,18 +49,18 @@ export async function boxFacts(queries: Queries, house: HouseToday, lodger: Lodg
     airChangesMin: climate.airChangesPerHour.value,
     daysSinceFood: since('eaten') ?? (profile.feeding ? undefined : since('offered')),
     foodEveryDays: nextMeal(today, on)?.everyDays,
-    daysSinceMoult: moulted,
+    daysSinceMoult: since('moulted'),
     quietDays: quietDaysAfterMoult(profile, resident.stage, resident[measure.takes] ?? 0),
-    premoultPct: today.moult?.premoultPct ?? growth?.next?.within30DaysPct,
+    premoultPct: growth?.next ? growth.premoultPct : undefined,
     daysSinceMove: since('moved', 'taken-in'),
-    daysSinceCleaned: cleaned,
+    daysSinceCleaned: since('cleaned'),
     cleanedEveryDays: clean?.everyDays,
     failing: fit(profile, { ...resident, ...home, school: airSchool(profile, resident.schools) })
       .checks.filter(({ status }) => status === 'fail')
       .map(({ rule }) => rule),
     preyIn: profile.feeding && offered ? (closed?.at ?? '') < offered.at && daysSince(offered.on, on) !== 0 : undefined,
     ageYears: resident.bornOn === null ? undefined : daysBetween(resident.bornOn, on) / 365.25,
-    lifeYears: speciesOf(resident.scientificName)?.lifeYears,
+    lifeYears: bearing(shippedSpecies, resident.scientificName)?.lifeYears,
   };
 }
 

@@ -1,6 +1,5 @@
 import { shippedHazards, shippedSpecies } from '@/contract/shipped';
-import type { Species } from '@/contract/species';
-import { withoutAuthor } from '@/core/measure/nameParts';
+import { bearing } from '@/core/handbook/knownNames';
 import { dangersOf, type Caution, type Dangers } from '@/core/profiles/hazards';
 
 interface Who {
@@ -8,18 +7,8 @@ interface Who {
   profile: string;
 }
 
-const speciesByName = new Map(
-  shippedSpecies.flatMap((species) =>
-    [species.name, ...(species.synonyms ?? [])].map((name) => [name, species] as const),
-  ),
-);
-
-/** What is known of a species, by the name in use or an old one, with its author or without. */
-export const speciesOf = (scientificName: string): Species | undefined =>
-  speciesByName.get(withoutAuthor(scientificName));
-
 export const dangersOfResident = ({ scientificName, profile }: Who): Dangers =>
-  dangersOf(shippedHazards, profile, speciesOf(scientificName));
+  dangersOf(shippedHazards, profile, bearing(shippedSpecies, scientificName));
 
 /** Those for which nobody who does not know the animal should open its box. */
 const DANGEROUS: readonly Caution[] = ['serious-venom', 'venom', 'sting', 'stab', 'spray'];

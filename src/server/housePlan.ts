@@ -2,7 +2,7 @@ import type { Home } from '@/contract/records';
 import type { MoultForecast } from '@/core/growth/forecast';
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
 import { planHouse, type HousePlan } from '@/core/plan/levelling';
-import { airSchool } from '@/core/profiles/profile';
+import { airSchool } from '@/core/profiles/schools';
 import { rememberedForecast, subjectOf } from './growthFacts';
 import type { HouseToday, Lodger } from './houseToday';
 import type { Queries } from './storage/database';

@@ -11,6 +11,7 @@ import { groupBy } from './groupBy';
 import { growthFactsOf, type GrowthFacts } from './growthFacts';
 import { roomsOf, wateringFor } from './house';
 import { houseState } from './houseState';
+import { remembering } from './remembering';
 import { shelfOf } from './larder';
 import { logsOf } from './logs';
 import { moultOutlook } from './offers';
@@ -43,21 +44,15 @@ export interface HouseToday {
 }
 
 /** The latest house of each database, while it stands. */
-const latest = new WeakMap<Queries, { state: string; house: Promise<HouseToday> }>();
+const latest = new WeakMap<Queries, ReturnType<typeof remembering<Promise<HouseToday>>>>();
 
 /** What the work of a day is worked out from, for the whole house; gathered once for all that ask while nothing changes. */
 export function houseToday(queries: Queries, on: string, now: string): Promise<HouseToday> {
   const state = houseState(queries, on, now);
   if (state === undefined) return gatherHouse(queries, on, now);
-  const known = latest.get(queries);
-  if (known?.state === state) return known.house;
-  const house = gatherHouse(queries, on, now);
-  const gathered = { state, house };
-  latest.set(queries, gathered);
-  house.catch(() => {
-    if (latest.get(queries) === gathered) latest.delete(queries);
-  });
-  return house;
+  const remembered = latest.get(queries) ?? remembering<Promise<HouseToday>>(1);
+  latest.set(queries, remembered);
+  return remembered(state, () => gatherHouse(queries, on, now));
 }
 
 async function gatherHouse(queries: Queries, on: string, now: string): Promise<HouseToday> {

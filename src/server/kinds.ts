@@ -1,5 +1,16 @@
-import { shippedEggs, shippedFeeders, shippedMoths, shippedPopulations, shippedRests } from '@/contract/shipped';
+import {
+  shippedBoxSigns,
+  shippedCauses,
+  shippedEggs,
+  shippedFeeders,
+  shippedMoths,
+  shippedPopulations,
+  shippedRests,
+  shippedTroubles,
+} from '@/contract/shipped';
 import { feederPopulation } from '@/core/feeding/feederPopulation';
+import type { CareProfile } from '@/core/profiles/profile';
+import { troubleTable, type TroubleTable } from '@/core/trouble/table';
 
 /** What is known of a care profile in one of the lists that ship; undefined where nobody gave its numbers. */
 const lookUp =
@@ -15,3 +26,9 @@ export const restKindOf = lookUp(shippedRests);
 export const eggKindOf = lookUp(shippedEggs);
 /** How its moths come out. */
 export const mothKindOf = lookUp(shippedMoths);
+/** What may be wrong with it, and by what that shows. */
+export function troublesOf({ silhouette }: CareProfile): TroubleTable {
+  const kind = shippedTroubles.find(({ silhouettes }) => silhouettes.includes(silhouette));
+  if (!kind) throw new Error(`Nobody gave the troubles of ${silhouette}.`);
+  return troubleTable(kind, shippedCauses, shippedBoxSigns);
+}

@@ -20,3 +20,13 @@ it('remembers that there was no answer', () => {
     });
   expect([ask(), ask(), worked]).toEqual([null, null, 1]);
 });
+
+it('shares what is still being worked out, and asks again after it failed', async () => {
+  const remembered = remembering<Promise<string>>(1);
+  const work = jest.fn(() => Promise.resolve('there'));
+  work.mockRejectedValueOnce(new Error('the disk'));
+  const both = [remembered('a', work), remembered('a', work)];
+  await Promise.all(both.map((each) => expect(each).rejects.toThrow('the disk')));
+  expect(work).toHaveBeenCalledTimes(1);
+  expect(await remembered('a', work)).toBe('there');
+});

@@ -1,5 +1,6 @@
 /**
- * Remembers answers by their question, the latest so many: those asked longest ago are forgotten first.
+ * Remembers answers by their question, the latest so many: those asked longest ago are forgotten first. An answer that is
+ * still being worked out is shared by all that ask; one that failed is forgotten.
  * @param most how many are kept
  */
 export function remembering<Answer>(most: number): (question: string, work: () => Answer) => Answer {
@@ -10,6 +11,9 @@ export function remembering<Answer>(most: number): (question: string, work: () =
     known.delete(question);
     known.set(question, answer);
     if (!has && known.size > most) known.delete(known.keys().next().value as string);
+    if (!has && answer instanceof Promise) {
+      answer.catch(() => known.get(question) === answer && known.delete(question));
+    }
     return answer;
   };
 }

@@ -1,4 +1,5 @@
-import { schoolsInForce, type CareProfile, type Fact, type Ground, type Schools } from '@/core/profiles/profile';
+import type { CareProfile, Fact, Ground } from '@/core/profiles/profile';
+import { schoolsInForce, type Schools } from '@/core/profiles/schools';
 
 /** One size in which a feeder is kept, bought and offered. */
 export interface FeederClass extends Ground {

@@ -1,6 +1,7 @@
 import type { Day } from '@/core/measure/day';
 import { takenMeasure, type AnimalMeasures } from '@/core/profiles/animal';
-import { schoolOn, type CareProfile, type Schools, type Stage } from '@/core/profiles/profile';
+import type { CareProfile, Stage } from '@/core/profiles/profile';
+import { schoolOn, type Schools } from '@/core/profiles/schools';
 import { usualMassG } from '@/core/profiles/weight';
 import { isShort } from './chooseSize';
 import { colonyMeal } from './colonyFood';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { shippedFeeders, shippedFoods } from '@/contract/shipped';
 import { profileOf } from '@/contract/testing/profileOf';
-import type { Schools } from '@/core/profiles/profile';
+import type { Schools } from '@/core/profiles/schools';
 import { refusalOf } from '@/core/testing/refusalOf';
 import { preyOf, whyNot } from './food';
 import { CONDITIONS, preyPlan, type PreyQuestion } from './prey';

@@ -1,5 +1,6 @@
 import { bodyOf, requireStage, takenMeasure, type AnimalMeasures } from '@/core/profiles/animal';
-import { schoolOn, type CareProfile, type Feeding, type MealPlan, type Stage } from '@/core/profiles/profile';
+import type { CareProfile, Feeding, MealPlan, Stage } from '@/core/profiles/profile';
+import { schoolOn } from '@/core/profiles/schools';
 import { usualMassG } from '@/core/profiles/weight';
 import { Refusal } from '@/core/refusal';
 import { chooseSize } from './chooseSize';

@@ -10,7 +10,7 @@ import {
 import { careBook } from '@/core/profiles/careBook';
 import { JOB_KINDS } from '@/core/plan/work';
 import { BASES } from '@/core/profiles/profile';
-import { CAUTIONS, dangersOf, hazardsAt, JOB_EXPOSURE } from '@/core/profiles/hazards';
+import { CAUTIONS, dangersOf, hazardsAt, JOB_EXPOSURE, together } from '@/core/profiles/hazards';
 import { careCard } from './card';
 
 const sources = {
@@ -72,6 +72,13 @@ describe('dangers', () => {
     expect(of('tree-tarantula').of).toBe('kind');
     expect(of('tree-tarantula').hazards.map(({ id }) => id)).toEqual(['barbed-hairs', 'serious-venom']);
     expect(of('mantis').hazards).toEqual([]);
+  });
+
+  it('of several at once are said once each', () => {
+    const two = together([of('tree-tarantula', 'Caribena versicolor'), of('ground-tarantula', 'Tliltocatl vagans')]);
+    expect([two.hazards.map(({ id }) => id), two.law, two.of]).toEqual([['barbed-hairs'], null, 'species']);
+    expect(together([two, of('tree-tarantula')])).toMatchObject({ of: 'kind' });
+    expect(together([]).hazards).toEqual([]);
   });
 
   it('are worded whole for every caution, with tools, and send to those who treat', () => {

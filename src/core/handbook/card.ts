@@ -1,16 +1,8 @@
 import type { EggKind } from '@/core/broods/eggs';
 import type { MothKind } from '@/core/broods/emergence';
 import type { PopulationKind } from '@/core/colony/kind';
-import {
-  defaultSchool,
-  type CareProfile,
-  type Fact,
-  type FitRule,
-  type Ground,
-  type RegularWork,
-  type School,
-  type Stage,
-} from '@/core/profiles/profile';
+import type { CareProfile, Fact, FitRule, Ground, RegularWork, Stage } from '@/core/profiles/profile';
+import { defaultSchool, type School } from '@/core/profiles/schools';
 import type { RestKind } from '@/core/season/rest';
 
 /** The parts of a card, in the order of the work. */

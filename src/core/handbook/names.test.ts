@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { refusalOf } from '@/core/testing/refusalOf';
 import { editDistance, nameIndex } from './search';
+import { bearing, namedOf, synonymsOf } from './knownNames';
 import { nowNamed } from './synonyms';
 
 describe('the distance of two words', () => {
@@ -80,5 +81,26 @@ describe('names that have changed', () => {
         message: expect.stringContaining('Haplopelma lividum → Cyriopagopus lividus → Melopoeus lividus → Haplopelma'),
       },
     ]);
+  });
+});
+
+describe('names that are known', () => {
+  const mine = { name: 'Caribena versicolor', commonName: null, synonyms: ['Avicularia versicolor'] };
+  const shipped = { name: 'Caribena versicolor', commonName: 'Antilles pinktoe' };
+  const blue = { name: 'Cyriopagopus lividus', synonyms: ['Haplopelma lividum'] };
+
+  it('are listed once each, the first of two, with every old name leading to the one in use', () => {
+    expect(namedOf([mine, shipped, blue])).toEqual([
+      { id: 'Caribena versicolor', names: ['Caribena versicolor', '', 'Avicularia versicolor'] },
+      { id: 'Cyriopagopus lividus', names: ['Cyriopagopus lividus', '', 'Haplopelma lividum'] },
+    ]);
+    expect(synonymsOf([shipped, blue])).toEqual([{ name: 'Haplopelma lividum', nowNamed: 'Cyriopagopus lividus' }]);
+  });
+
+  it('are found now or before, with an author or without', () => {
+    const list = [shipped, blue];
+    expect(bearing(list, 'Haplopelma lividum (Smith, 1996)')).toBe(blue);
+    expect(bearing(list, 'Cyriopagopus lividus')).toBe(blue);
+    expect(bearing(list, 'Avicularia versicolor')).toBeUndefined();
   });
 });

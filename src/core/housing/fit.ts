@@ -8,16 +8,15 @@ import {
 } from '@/core/profiles/animal';
 import {
   BODY_MEASURES,
-  defaultSchool,
   type CareProfile,
   type FitRule,
   type Ground,
   type Limit,
   type Quantity,
-  type School,
   type Stage,
   type Yardstick,
 } from '@/core/profiles/profile';
+import { defaultSchool, type School } from '@/core/profiles/schools';
 import { depthBand, type DepthBand, type DepthDemand } from './depthBand';
 import {
   homeFacts,

@@ -3,7 +3,7 @@ import { portionDueOn } from '@/core/feeding/litter';
 import { mealOf } from '@/core/feeding/meal';
 import { mealPlanOf } from '@/core/feeding/prey';
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
-import { schoolOn } from '@/core/profiles/profile';
+import { schoolOn } from '@/core/profiles/schools';
 import { jobOf, LOOK_MINUTES, type Rhythm } from './jobParts';
 import { inOrder, latest } from './signs';
 import type { Job, LogEntry, ResidentToday } from './work';

@@ -1,6 +1,6 @@
 import { fit, type Check, type Status } from '@/core/housing/fit';
 import type { Day } from '@/core/measure/day';
-import { airSchool, schoolsInForce, type SchoolTopic } from '@/core/profiles/profile';
+import { airSchool, schoolsInForce, type SchoolTopic } from '@/core/profiles/schools';
 import { nextMeal } from './feedingJobs';
 import { planHouse } from './levelling';
 import type { JobKind, JobMeal, ResidentToday } from './work';
@@ -97,10 +97,6 @@ const CONTRADICTIONS: readonly Contradiction[] = [
   {
     schools: ['mist-to-a-number', 'large-and-rarely'],
     why: 'What is left of a large meal spoils faster in air that is misted: take it out the same day.',
-  },
-  {
-    schools: ['grow-on', 'winter-rest'],
-    why: 'A colony that rests grows nothing for months: it is fed up before and after, not through.',
   },
 ];
 

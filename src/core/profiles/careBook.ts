@@ -1,4 +1,4 @@
-import { withoutAuthor } from '@/core/measure/nameParts';
+import { bearing, type KnownName } from '@/core/handbook/knownNames';
 import { Refusal } from '@/core/refusal';
 import { asEggs } from './eggs';
 import type { CareProfile } from './profile';
@@ -20,10 +20,8 @@ export interface CareBook {
   has: (id: string) => boolean;
 }
 
-interface SpeciesEntry {
-  name: string;
-  /** Old names lead to the same: a name is never changed, but it is understood. */
-  synonyms?: readonly string[] | undefined;
+/** Old names lead to the same: a name is never changed, but it is understood. */
+interface SpeciesEntry extends KnownName {
   profile: string;
   overrides?: SpeciesOverrides | undefined;
 }
@@ -31,17 +29,6 @@ interface SpeciesEntry {
 /** Own profiles come after those that ship and never replace one of them. */
 export function careBook(profiles: readonly CareProfile[], species: readonly SpeciesEntry[]): CareBook {
   const byId = new Map(profiles.map((profile) => [profile.id, profile]));
-  const overrides = new Map(
-    species.flatMap(({ profile, name, synonyms = [], overrides: own }) =>
-      [name, ...synonyms].map((each) => [`${profile} ${each}`, own] as const),
-    ),
-  );
-  const plain = new Map<string, string>();
-  const withoutItsAuthor = (name: string): string => {
-    const known = plain.get(name) ?? withoutAuthor(name);
-    plain.set(name, known);
-    return known;
-  };
   const merged = new Map<string, CareProfile>();
   return {
     profiles,
@@ -53,9 +40,10 @@ export function careBook(profiles: readonly CareProfile[], species: readonly Spe
         throw new Refusal([{ path: 'profile', message }]);
       }
       const isEggs = stage === 'egg';
-      const own = overrides.get(`${id} ${withoutItsAuthor(scientificName ?? '')}`);
+      const named = scientificName === undefined ? undefined : bearing(species, scientificName);
+      const own = named?.profile === id ? named.overrides : undefined;
       if (!own && !isEggs) return profile;
-      const key = `${id} ${own ? scientificName : ''} ${isEggs ? 'egg' : ''}`;
+      const key = `${id} ${own ? named?.name : ''} ${isEggs ? 'egg' : ''}`;
       const known = merged.get(key);
       if (known) return known;
       const ofSpecies = withOverrides(profile, own);

@@ -80,6 +80,13 @@ export function dangersOf(
   };
 }
 
+/** The dangers of several at one step: each said once. What the law asks is said for each by itself. */
+export function together(all: readonly Dangers[]): Dangers {
+  const hazards = [...new Map(all.flatMap((each) => each.hazards.map((hazard) => [hazard.id, hazard]))).values()];
+  const law = all.length === 1 ? (all[0]?.law ?? null) : null;
+  return { hazards, law, of: all.some(({ of }) => of === 'kind') ? 'kind' : 'species' };
+}
+
 /** How near each job of the walk brings its keeper; null for those done from outside. */
 export const JOB_EXPOSURE: Record<JobKind, Exposure | null> = {
   alarm: null,

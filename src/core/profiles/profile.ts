@@ -1,4 +1,5 @@
 import type { FurnitureKind } from '@/core/housing/furniture';
+import type { School } from './schools';
 
 /** The stages of life an animal can be recorded in, in the order it passes through them. */
 export const STAGES = ['egg', 'larva', 'pupa', 'spiderling', 'nymph', 'juvenile', 'subadult', 'adult'] as const;
@@ -57,23 +58,6 @@ export interface Ground {
 export interface Fact extends Ground {
   value: number;
 }
-
-/** What practitioners disagree about. */
-export const SCHOOL_TOPICS = ['air', 'feeding', 'aim', 'litter-food', 'ant-prey', 'snail-egg', 'winter'] as const;
-export type SchoolTopic = (typeof SCHOOL_TOPICS)[number];
-
-/** A way of keeping that practitioners disagree about. `topic` groups the ways that exclude each other. */
-export interface School {
-  id: string;
-  topic: SchoolTopic;
-  name: string;
-  isDefault?: boolean;
-  /** Why those who keep this way do so. */
-  why?: string;
-}
-
-/** The school that is followed on each topic on which one was chosen. */
-export type Schools = { [Topic in SchoolTopic]?: string | undefined };
 
 /** The lengths that are taken of an animal. A carapace here is whatever part of it cannot squeeze. */
 export const BODY_MEASURES = ['legSpanMm', 'bodyLengthMm', 'carapaceWidthMm'] as const;
@@ -426,26 +410,4 @@ export interface CareProfile {
   quietAfterMoult: QuietTime[];
   /** Signs on which feeding stops and the animal is left alone until it has moulted. */
   leaveAloneSigns: MoultSign[];
-}
-
-/** The school in force on a topic: the keeper's, where this kind knows it, else the kind's own. */
-export function schoolOn(profile: CareProfile, topic: SchoolTopic, chosen: string | undefined): string | undefined {
-  const isKnown = profile.schools.some((each) => each.topic === topic && each.id === chosen);
-  return isKnown ? chosen : defaultSchool(profile, topic);
-}
-
-/** The way its home is held to: a choice on air that this kind knows (of a room, not every kind does), else its own. */
-export const airSchool = (profile: CareProfile, chosen: Schools | undefined): string | undefined =>
-  schoolOn(profile, 'air', chosen?.air);
-
-/** The schools in force of a profile, one for each topic that it knows: chosen ones, and else its own. */
-export function schoolsInForce(profile: CareProfile, chosen: Schools): string[] {
-  const topics = new Set(profile.schools.map((each) => each.topic));
-  return [...topics].flatMap((topic) => schoolOn(profile, topic, chosen[topic]) ?? []);
-}
-
-/** The school a profile follows on a topic when the keeper chose none. */
-export function defaultSchool(profile: CareProfile, topic: School['topic']): string | undefined {
-  const schools = profile.schools.filter((school) => school.topic === topic);
-  return (schools.find((school) => school.isDefault) ?? schools[0])?.id;
 }

@@ -8,7 +8,8 @@ import { company, type CompanyAnswer, type Lodger } from '@/core/housing/company
 import { fit, type FitAnswer, type Status } from '@/core/housing/fit';
 import type { Day } from '@/core/measure/day';
 import type { ResidentToday } from '@/core/plan/work';
-import { airSchool, type CareProfile } from '@/core/profiles/profile';
+import type { CareProfile } from '@/core/profiles/profile';
+import { airSchool } from '@/core/profiles/schools';
 
 /** What a new helper is asked: dead or moulting, too dry or too wet, does it fit, who may go together. */
 export const CASE_KINDS = ['still', 'water', 'fit', 'company'] as const;

@@ -35,7 +35,7 @@ export interface BoxSign {
   present: boolean;
   actual: number;
   limit: number;
-  unit: '%' | 'C' | 'of full' | '/h' | 'days' | 'rules' | 'years';
+  unit: '%' | 'C' | 'of full' | '/h' | 'days' | 'count' | 'years';
 }
 
 /** Twice the usual time without a meal, or without cleaning, is long. Common practice, no source */
@@ -59,7 +59,7 @@ export function boxSigns(facts: BoxFacts): BoxSign[] {
   const above = (id: string, unit: BoxSign['unit'], actual: number | undefined, limit: number | undefined) =>
     actual === undefined || limit === undefined ? [] : [{ id, unit, actual, limit, present: actual > limit }];
   const broken = (id: string, rules: readonly string[]) =>
-    above(id, 'rules', facts.failing.filter((rule) => rules.includes(rule)).length, 0);
+    above(id, 'count', facts.failing.filter((rule) => rules.includes(rule)).length, 0);
   const long = foodEveryDays === undefined ? undefined : LONG_TIMES * foodEveryDays;
   return [
     ...below('air-dry', '%', humidityPct, humidityBand.min),
@@ -75,7 +75,7 @@ export function boxSigns(facts: BoxFacts): BoxSign[] {
     ...below('moved-lately', 'days', facts.daysSinceMove, UNSETTLED_DAYS),
     ...broken('far-to-fall', FALL_RULES),
     ...broken('too-many', CROWD_RULES),
-    ...(facts.preyIn === undefined ? [] : above('prey-in', 'rules', facts.preyIn ? 1 : 0, 0)),
+    ...(facts.preyIn === undefined ? [] : above('prey-in', 'count', facts.preyIn ? 1 : 0, 0)),
     ...above(
       'uncleaned',
       'days',

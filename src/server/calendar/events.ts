@@ -1,4 +1,5 @@
 import type { Keeper } from '@/contract/keepers';
+import { JOB_NOUNS } from '@/contract/sheetWords';
 import { addDays, type Day } from '@/core/measure/day';
 import type { JobKind } from '@/core/plan/work';
 import { busyDaysOf, planOf } from '../housePlan';
@@ -11,36 +12,6 @@ import type { CalendarEvent } from './write';
 /** Walks are told so many days ahead: beyond, too much changes. */
 const WALK_DAYS = 60;
 const SHORTEST_WALK_MINUTES = 5;
-
-const WORDS: Record<JobKind, string> = {
-  alarm: 'alarms',
-  'prey-out': 'prey out',
-  leftovers: 'leftovers',
-  search: 'leaves to search',
-  feed: 'to feed',
-  damp: 'to damp',
-  mist: 'to mist',
-  water: 'dishes',
-  calcium: 'lime',
-  clutch: 'egg checks',
-  barrier: 'barriers',
-  rubbish: 'rubbish',
-  clean: 'to clean',
-  turn: 'soil to turn',
-  refresh: 'soil to refresh',
-  weigh: 'to weigh',
-  measure: 'to measure',
-  census: 'to count',
-  'check-buried': 'to look for',
-  battery: 'batteries',
-  label: 'labels',
-  papers: 'papers to renew',
-  rest: 'steps of rests',
-  soil: 'soil to set',
-  mend: 'to mend',
-  move: 'moves',
-  rehouse: 'to rehouse',
-};
 
 /** The walks, moves, steps of rests and absences of the house, as one keeper has a part in them. */
 export async function eventsOf(queries: Queries, keeper: Keeper, on: Day, now: string): Promise<CalendarEvent[]> {
@@ -65,7 +36,7 @@ export async function eventsOf(queries: Queries, keeper: Keeper, on: Day, now: s
     const minutes = Math.round(ofDay.reduce((sum, job) => sum + job.minutes, 0));
     const counts = new Map<JobKind, number>();
     for (const { kind } of ofDay) counts.set(kind, (counts.get(kind) ?? 0) + 1);
-    const text = [...counts].map(([kind, count]) => `${WORDS[kind]}: ${count}`).join(', ');
+    const text = [...counts].map(([kind, count]) => `${JOB_NOUNS[kind]}: ${count}`).join(', ');
     const when = {
       kind: 'time' as const,
       on: day,

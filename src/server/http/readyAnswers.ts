@@ -1,5 +1,6 @@
 import type { Clock } from '../clock';
 import { houseState } from '../houseState';
+import { remembering } from '../remembering';
 import type { Database } from '../storage/database';
 
 export interface ReadyAnswers {
@@ -18,18 +19,10 @@ export function readyAnswers({ database, clock }: { database: Database; clock: C
   return {
     kept: <Input, Answer>(handler: (input: Input) => Answer | Promise<Answer>) => {
       const work = async (input: Input) => handler(input);
-      let latest: { print: string; answer: Promise<Answer> } | undefined;
-      return (input: Input): Promise<Answer> => {
+      const latest = remembering<Promise<Answer>>(1);
+      return (input: Input) => {
         const now = state();
-        if (now === undefined) return work(input);
-        const print = `${now} ${JSON.stringify(input)}`;
-        if (latest?.print === print) return latest.answer;
-        const asked = { print, answer: work(input) };
-        latest = asked;
-        asked.answer.catch(() => {
-          if (latest === asked) latest = undefined;
-        });
-        return asked.answer;
+        return now === undefined ? work(input) : latest(`${now} ${JSON.stringify(input)}`, () => work(input));
       };
     },
     keepReady: (ask, everyMs) => {

@@ -10,7 +10,7 @@ import { addDays } from '@/core/measure/day';
 import { requireStage } from '@/core/profiles/animal';
 import { quietDaysAfterMoult } from '@/core/growth/quietDays';
 import { Refusal } from '@/core/refusal';
-import { airSchool } from '@/core/profiles/profile';
+import { airSchool } from '@/core/profiles/schools';
 import { careOf } from '../care';
 import { growthFactsOf, subjectOf } from '../growthFacts';
 import type { Handlers } from '../http/mount';

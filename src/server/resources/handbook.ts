@@ -1,7 +1,8 @@
 import { shippedEggs, shippedMoths, shippedPopulations, shippedRests, shippedSpecies } from '@/contract/shipped';
 import type { OwnCard } from '@/contract/handbook';
-import { nameIndex, type NameIndex, type Named } from '@/core/handbook/search';
-import { nowNamed, type Synonym } from '@/core/handbook/synonyms';
+import { namedOf, synonymsOf } from '@/core/handbook/knownNames';
+import { nameIndex } from '@/core/handbook/search';
+import { nowNamed } from '@/core/handbook/synonyms';
 import { withoutAuthor } from '@/core/measure/nameParts';
 import { checkScientificName } from '@/core/measure/scientificName';
 import { careOf } from '../care';
@@ -43,15 +44,15 @@ export function handbookHandlers({ database, clock }: Deps): Pick<Handlers, Name
 
     names: async ({ body }) => {
       const { typed, most, among, synonyms } = body;
-      const own = among && synonyms ? [] : await listOwnCards(database);
+      const known = [...(await listOwnCards(database)), ...shippedSpecies];
       const check = checkScientificName(typed);
-      const index = among ? nameIndex(among) : own.length > 0 ? nameIndex(namedOf(own)) : shippedIndex();
+      const { name, via } = nowNamed(typed, synonyms ?? synonymsOf(known));
       return {
         isWellFormed: check.ok,
         problem: check.ok ? null : check.problem,
         suggestion: check.ok ? null : (check.suggestion ?? null),
-        ...follow(typed, synonyms ?? synonymsOf(own)),
-        found: index.search(typed, most),
+        ...{ nowNamed: name, via },
+        found: nameIndex(among ?? namedOf(known)).search(typed, most),
       };
     },
 
@@ -64,39 +65,21 @@ export function handbookHandlers({ database, clock }: Deps): Pick<Handlers, Name
   };
 }
 
-const follow = (typed: string, synonyms: readonly Synonym[]) => {
-  const { name, via } = nowNamed(typed, synonyms);
-  return { nowNamed: name, via };
-};
-
-/** All names of the handbook, species by species. */
-const namedOf = (own: readonly OwnCard[]): Named[] => [
-  ...own.map(({ name, commonName, synonyms }) => ({ id: name, names: [name, commonName ?? '', ...synonyms] })),
-  ...shippedSpecies.map(({ name, commonName, synonyms = [] }) => ({
-    id: name,
-    names: [name, commonName, ...synonyms],
-  })),
-];
-
-let index: NameIndex | undefined;
-const shippedIndex = () => (index ??= nameIndex(namedOf([])));
-
-const synonymsOf = (own: readonly OwnCard[]): Synonym[] =>
-  [...shippedSpecies, ...own].flatMap(({ name, synonyms = [] }) =>
-    synonyms.map((each) => ({ name: each, nowNamed: name })),
-  );
-
 /** @throws Problem when a name would lead two ways: it is in use, or leads elsewhere; so no circle can come about */
 async function requireStraight(queries: Queries, card: OwnCard): Promise<void> {
-  const others = (await listOwnCards(queries)).filter(({ name }) => name !== card.name);
-  const known = synonymsOf(others);
-  const inUse = new Set([...shippedSpecies, ...others].map((each) => each.name));
+  const own = (await listOwnCards(queries)).filter(({ name }) => name !== card.name);
+  const others = [...own, ...shippedSpecies];
+  const inUse = new Set(others.map((each) => each.name));
+  const leadsTo = new Map(synonymsOf(others).map((each) => [withoutAuthor(each.name), each.nowNamed]));
+  const now = leadsTo.get(card.name);
+  if (now !== undefined) throw invalid('name', `${card.name} is called ${now} now: write the card under that name.`);
   for (const [place, each] of card.synonyms.entries()) {
     const path = `synonyms.${place}`;
     const name = withoutAuthor(each);
     if (name === card.name) throw invalid(path, 'Must be another name than the card’s own.');
     if (inUse.has(name)) throw invalid(path, `${each} has a card of its own: it cannot lead to another name.`);
-    const elsewhere = known.find((one) => withoutAuthor(one.name) === name && one.nowNamed !== card.name);
-    if (elsewhere) throw invalid(path, `${each} leads to ${elsewhere.nowNamed} already: it can lead to one name only.`);
+    const elsewhere = leadsTo.get(name);
+    if (elsewhere !== undefined && elsewhere !== card.name)
+      throw invalid(path, `${each} leads to ${elsewhere} already: it can lead to one name only.`);
   }
 }

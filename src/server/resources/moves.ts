@@ -10,7 +10,7 @@ import { rankHomes, soilToAddL } from '@/core/housing/rank';
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
 import { isClosed } from '@/core/plan/spans';
 import { closedSpans } from '@/core/plan/workAhead';
-import { airSchool } from '@/core/profiles/profile';
+import { airSchool } from '@/core/profiles/schools';
 import { dangersOfResident } from '../dangers';
 import { busyDaysOf, growthAhead, openHomes } from '../housePlan';
 import { houseToday, type HouseToday, type Lodger } from '../houseToday';

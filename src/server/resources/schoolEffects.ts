@@ -1,10 +1,9 @@
 import type { SchoolEffect } from '@/contract/handbook';
-import { schoolOn, type SchoolTopic } from '@/core/profiles/profile';
+import { schoolOn, type SchoolTopic } from '@/core/profiles/schools';
 import { restCourse } from '@/core/season/restCourse';
 import type { RestUnderWay, ResidentToday } from '@/core/plan/work';
 import { contradictionsOf, keptBy, schoolChange } from '@/core/plan/schoolChange';
 import { careOf } from '../care';
-import { hemisphereOf } from '../house';
 import { houseToday, type Lodger } from '../houseToday';
 import type { Handlers } from '../http/mount';
 import { invalid } from '../http/problem';
@@ -30,8 +29,9 @@ export function schoolEffectHandlers({ database, clock }: Deps): Pick<Handlers, 
           'school',
           `Must be one of ${known.join(', ') || 'none: this kind has no schools on it'}; got ${school}.`,
         );
-      const after = keptBy(resident, topic, school);
-      return { ...schoolChange(resident, after, on), contradictions: contradictionsOf(after) };
+      const before = schoolOn(resident.profile, topic, resident.schools?.[topic]) ?? school;
+      const [was, is] = [livedBy(resident, topic, before, on), livedBy(resident, topic, school, on)];
+      return { ...schoolChange(was, is, on), contradictions: contradictionsOf(is) };
     },
 
     schoolEffect: async ({ body }): Promise<SchoolEffect> => {
@@ -53,7 +53,6 @@ export function schoolEffectHandlers({ database, clock }: Deps): Pick<Handlers, 
             : choices.find((each) => each.scope === place.scope && each.about === place.about)?.school;
         return places.map(at).find((each) => each !== undefined);
       };
-      const hemisphere = await hemisphereOf(database);
       const residents = house.lodgers.flatMap((lodger) => {
         const { resident, today } = lodger;
         const { profile } = today;
@@ -61,8 +60,7 @@ export function schoolEffectHandlers({ database, clock }: Deps): Pick<Handlers, 
         const before = schoolOn(profile, topic, resident.schools[topic]);
         const after = schoolOn(profile, topic, chosen);
         if (before === undefined || after === undefined || before === after) return [];
-        const was = withWinter(today, topic, before, on, hemisphere);
-        const is = withWinter(keptBy(today, topic, after), topic, after, on, hemisphere);
+        const [was, is] = [livedBy(today, topic, before, on), livedBy(today, topic, after, on)];
         const change = schoolChange(was, is, on);
         return [{ residentId: resident.id, before, after, change, contradictions: contradictionsOf(is) }];
       });
@@ -73,24 +71,17 @@ export function schoolEffectHandlers({ database, clock }: Deps): Pick<Handlers, 
   };
 }
 
-/** On the winter a school decides whether there is a rest: one under way stays, else the next one is thought of. */
-function withWinter(
-  resident: ResidentToday,
-  topic: SchoolTopic,
-  school: string,
-  on: string,
-  hemisphere: Parameters<typeof planOrNone>[0]['hemisphere'],
-): ResidentToday {
-  if (topic !== 'winter') return resident;
-  if (school !== 'winter-rest') return { ...resident, rest: undefined };
-  return { ...resident, rest: resident.rest ?? thoughtOf(resident, on, hemisphere) };
+/**
+ * One as it is kept by a school, with what follows from it: on the winter a school decides whether there is a rest; one
+ * under way stays, else the next one is thought of.
+ */
+function livedBy(resident: ResidentToday, topic: SchoolTopic, school: string, on: string): ResidentToday {
+  const kept = keptBy(resident, topic, school);
+  if (topic !== 'winter') return kept;
+  return { ...kept, rest: school === 'winter-rest' ? (resident.rest ?? thoughtOf(resident, on)) : undefined };
 }
 
-function thoughtOf(
-  { profile }: ResidentToday,
-  on: string,
-  hemisphere: Parameters<typeof planOrNone>[0]['hemisphere'],
-): RestUnderWay | undefined {
+function thoughtOf({ profile, hemisphere = 'north' }: ResidentToday, on: string): RestUnderWay | undefined {
   const kind = restKindOf(profile.id);
   if (!kind || kind.need === 'never') return undefined;
   const roomC = middle(profile.climate.temperatureC);

@@ -3,10 +3,10 @@ import type { CareProfile } from '@/core/profiles/profile';
 import { diagnose } from '@/core/trouble/diagnose';
 import { Refusal } from '@/core/refusal';
 import { invalid } from '../http/problem';
+import { troublesOf } from '../kinds';
 import type { Queries } from '../storage/database';
 import { findEntry } from '../storage/entries';
 import type { About } from './sense';
-import { tableOf } from './trouble';
 
 /** @throws Problem for signs and causes that its kind does not have, and for one both seen and not */
 export function requireSigns(
@@ -15,7 +15,7 @@ export function requireSigns(
 ): Entry['data'] {
   const isEmpty = seen.length + notSeen.length === 0 && tried === undefined && note === undefined;
   if (isEmpty) throw invalid('seen', 'Say what was seen, what was not, or what was tried.');
-  const table = tableOf(profile);
+  const table = troublesOf(profile);
   try {
     diagnose(table, { yes: seen, no: notSeen });
   } catch (error) {

@@ -1,14 +1,13 @@
-import { shippedBoxSigns, shippedCauses, shippedTroubles } from '@/contract/shipped';
 import type { ResidentTrouble } from '@/contract/handbook';
-import type { CareProfile } from '@/core/profiles/profile';
 import { boxSigns } from '@/core/trouble/boxSigns';
 import { diagnose } from '@/core/trouble/diagnose';
-import { troubleTable, type TroubleEnd, type TroubleTable } from '@/core/trouble/table';
+import type { TroubleEnd } from '@/core/trouble/table';
 import { boxFacts } from '../boxFacts';
 import { careOf } from '../care';
 import { houseToday } from '../houseToday';
 import type { Handlers } from '../http/mount';
 import { invalid, notFound } from '../http/problem';
+import { troublesOf } from '../kinds';
 import type { Queries } from '../storage/database';
 import { entriesOfKinds } from '../storage/entries';
 import type { Deps } from './deps';
@@ -18,7 +17,7 @@ export function troubleHandlers({ database, clock }: Deps): Pick<Handlers, 'trou
     trouble: async ({ body }) => {
       const care = await careOf(database);
       if (!care.has(body.profile)) throw invalid('profile', `There is no care profile ${body.profile}.`);
-      return diagnose(tableOf(care.of({ profile: body.profile })), body);
+      return diagnose(troublesOf(care.of({ profile: body.profile })), body);
     },
 
     residentTrouble: async ({ params }) => {
@@ -29,7 +28,7 @@ export function troubleHandlers({ database, clock }: Deps): Pick<Handlers, 'trou
       const alike = house.lodgers.filter(({ today }) => today.profile.silhouette === profile.silhouette);
       return {
         residentId: params.id,
-        table: tableOf(profile) as ResidentTrouble['table'],
+        table: troublesOf(profile),
         box: boxSigns(await boxFacts(database, house, lodger, clock.now())),
         tried: await triedBefore(
           database,
@@ -38,13 +37,6 @@ export function troubleHandlers({ database, clock }: Deps): Pick<Handlers, 'trou
       };
     },
   };
-}
-
-/** The table of the kind that a profile belongs to. */
-export function tableOf({ silhouette }: CareProfile): TroubleTable {
-  const kind = shippedTroubles.find(({ silhouettes }) => silhouettes.includes(silhouette));
-  if (!kind) throw new Error(`Nobody gave the troubles of ${silhouette}.`);
-  return troubleTable(kind, shippedCauses, shippedBoxSigns);
 }
 
 /** What was tried with animals of a kind, newest first, and what came of it. */

@@ -13,7 +13,7 @@ import { changeWords, minutesWords } from '../words/schools';
 import { useNames } from '../words/useNames';
 
 /** A choice that is thought of: nothing is changed until it is made. */
-export type WantedChoice = Omit<SchoolChoice, 'school'> & { school: string | null };
+type WantedChoice = Omit<SchoolChoice, 'school'> & { school: string | null };
 
 interface Props {
   wanted: WantedChoice;

@@ -127,7 +127,7 @@ describe('words of the handbook', () => {
       checks: [{ rule: 'flow', title: 'Air moves through', before: 'pass' as const, after: null }],
     };
     expect(changeWords(change, names)).toEqual([
-      'meals: 24 a year instead of 52',
+      'to feed: 24 times a year instead of 52',
       'no longer asked: air moves through',
     ]);
     expect(minutesWords(change)).toBe('3 hours less work a year');

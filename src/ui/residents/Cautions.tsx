@@ -7,8 +7,14 @@ import { makeStyles } from '../components/useStyles';
 import { Body, Soft, Strong } from '../components/Words';
 import { space, stroke } from '../theme/tokens';
 
+interface Who {
+  scientificName: string;
+  profile: string;
+}
+
 interface Props {
-  who: { scientificName: string; profile: string };
+  /** One, or all that a step is taken for. */
+  who: Who | readonly Who[];
   /** How near the step on this screen brings a keeper; left out, everything is said. */
   before?: Exposure;
 }
@@ -16,7 +22,7 @@ interface Props {
 /** What this animal can do to its keeper, before a step that exposes one; the program gives no treatment and no legal advice. */
 export function Cautions({ who, before }: Props) {
   const styles = useStyles();
-  const { hazards, law, of } = useDangers(who);
+  const { hazards, law, of } = useDangers(...[who].flat());
   const near = before === undefined ? hazards : hazardsAt(hazards, before);
   if (near.length === 0 && (law === null || before !== undefined)) return null;
   const tools = [...new Set(near.flatMap((hazard) => hazard.tools))];
@@ -26,7 +32,7 @@ export function Cautions({ who, before }: Props) {
   ];
   return (
     <View style={styles.all} role="note" aria-label="Caution">
-      <Strong>{['Caution', ...rules].join(': ').replace(': do not work', ', do not work')}</Strong>
+      <Strong>{rules.length > 0 ? `Caution: ${rules.join(', ')}` : 'Caution'}</Strong>
       {of === 'kind' && near.length > 0 ? (
         <Soft>Nobody here knows this species. Of its kind it has to be reckoned with:</Soft>
       ) : null}

@@ -5,10 +5,10 @@ import { useSchools } from '@/client/schools';
 import type { Home, Resident } from '@/contract/records';
 import type { SchoolChoice } from '@/contract/store';
 import { contradictionsOf } from '@/core/plan/schoolChange';
-import { defaultSchool, SCHOOL_TOPICS, type SchoolTopic } from '@/core/profiles/profile';
+import { defaultSchool, SCHOOL_TOPICS, type SchoolTopic } from '@/core/profiles/schools';
 import { Choices } from '../components/Choices';
 import { Body, Heading, Soft, Strong } from '../components/Words';
-import { SchoolPreview, type WantedChoice } from '../handbook/SchoolPreview';
+import { SchoolSwitch } from '../handbook/SchoolSwitch';
 import { space } from '../theme/tokens';
 import { calledWords } from '../words/residents';
 import { TOPIC_WORDS } from '../words/schools';
@@ -20,7 +20,6 @@ export function SchoolChoices({ resident, home }: { resident: Resident; home: Ho
   const { care, shelves } = useHouse();
   const { choices, load } = useSchools();
   const [scope, setScope] = useState<Scope>('resident');
-  const [wanted, setWanted] = useState<WantedChoice | null>(null);
   useEffect(() => void load(), [load]);
   const profile = care.of(resident);
   const shelf = shelves.find((each) => each.id === home.shelfId);
@@ -51,10 +50,7 @@ export function SchoolChoices({ resident, home }: { resident: Resident; home: Ho
           { value: 'room', title: 'its room' },
         ]}
         value={scope}
-        onChange={(at) => {
-          setScope(at);
-          setWanted(null);
-        }}
+        onChange={setScope}
       />
       <Soft>{`Chosen for ${forWhom[scope]}.`}</Soft>
       {contradictionsOf({ profile, schools: resident.schools }).map(({ why }) => (
@@ -65,35 +61,17 @@ export function SchoolChoices({ resident, home }: { resident: Resident; home: Ho
         const from = decides(topic);
         const inForce = resident.schools[topic] ?? defaultSchool(profile, topic);
         const origin = from === undefined ? 'the usual' : `chosen for ${forWhom[from]}`;
-        const standing = chosenAt(scope, topic) ?? '';
-        const isAsked = wanted?.topic === topic;
         return (
           <View key={topic} style={{ gap: space.s }}>
             <Strong>{TOPIC_WORDS[topic]}</Strong>
-            <Choices
-              label={TOPIC_WORDS[topic]}
-              choices={[
-                { value: '', title: 'as before' },
-                ...schools.map(({ id, name }) => ({ value: id, title: name })),
-              ]}
-              value={isAsked ? (wanted.school ?? '') : standing}
-              onChange={(school) =>
-                setWanted(
-                  school === standing
-                    ? null
-                    : { scope, about: about[scope], topic, school: school === '' ? null : school },
-                )
-              }
+            <SchoolSwitch
+              key={scope}
+              {...{ topic, schools, scope, choices }}
+              about={about[scope]}
+              forWhom={forWhom[scope]}
             />
             <Soft>{`In force: ${nameOf(inForce).toLowerCase()}, ${origin}.`}</Soft>
             {schools.map(({ id, name, why }) => (why === undefined ? null : <Soft key={id}>{`${name}: ${why}`}</Soft>))}
-            {isAsked ? (
-              <SchoolPreview
-                wanted={wanted}
-                words={`${TOPIC_WORDS[topic]}: ${wanted.school === null ? 'as before' : nameOf(wanted.school).toLowerCase()}, for ${forWhom[scope]}.`}
-                onDone={() => setWanted(null)}
-              />
-            ) : null}
           </View>
         );
       })}

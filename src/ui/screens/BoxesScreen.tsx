@@ -1,4 +1,4 @@
-import { airSchool } from '@/core/profiles/profile';
+import { airSchool } from '@/core/profiles/schools';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { companyOf } from '@/client/fitting';

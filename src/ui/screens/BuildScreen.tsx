@@ -14,7 +14,7 @@ import { buildHome, type BuildStep, type BuiltHome } from '@/core/substrate/buil
 import type { MaterialTable, Mix } from '@/core/substrate/material';
 import { pool } from '@/core/substrate/pool';
 import { WETNESS_OF_FEEL, type Feel } from '@/core/substrate/wetness';
-import { airSchool } from '@/core/profiles/profile';
+import { airSchool } from '@/core/profiles/schools';
 import { RefreshPlan } from '../build/RefreshPlan';
 import { StepList } from '../build/StepList';
 import { PooledSheet } from '../build/PooledSheet';

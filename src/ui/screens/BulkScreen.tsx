@@ -113,9 +113,7 @@ function ShelfAct({ head }: { head: React.ReactNode }) {
             />
           </>
         ) : null}
-        {kindsOf(chosen).map((each) => (
-          <Cautions key={each.id} who={each} before="open" />
-        ))}
+        <Cautions who={chosen} before="open" />
         {shelfId !== undefined && here.length === 0 ? <Body>Nobody lives on that shelf.</Body> : null}
         {quiet.map(({ resident, why }) => (
           <Soft key={resident.id}>
@@ -126,11 +124,6 @@ function ShelfAct({ head }: { head: React.ReactNode }) {
     </Screen>
   );
 }
-
-/** One of each species: what they can do is said once. */
-const kindsOf = (residents: readonly Resident[]): Resident[] => [
-  ...new Map(residents.map((each) => [each.scientificName, each])).values(),
-];
 
 function PastedTable({ head }: { head: React.ReactNode }) {
   const styles = useStyles();

@@ -1,11 +1,10 @@
 import { router } from 'expo-router';
-import { useEffect } from 'react';
 import { View } from 'react-native';
-import { speciesNamed } from '@/client/dangers';
-import { useHandbook } from '@/client/handbook';
+import { useBook } from '@/client/handbook';
 import { useHouse } from '@/client/house';
 import { useNowNamed } from '@/client/names';
 import type { Resident } from '@/contract/records';
+import { bearing } from '@/core/handbook/knownNames';
 import { careCard, CARD_PARTS, type Calculator, type CardLine, type CardPart } from '@/core/handbook/card';
 import { withoutAuthor } from '@/core/measure/nameParts';
 import { Button } from '../components/Button';
@@ -22,13 +21,12 @@ import { PART_WORDS } from '../words/card';
 /** The care card of a species, or of a kind: danger first, then in the order of the work. */
 export function CardScreen({ name }: { name: string }) {
   const { care, species, residents } = useHouse();
-  const { book, load } = useHandbook();
+  const book = useBook();
   const loading = useLoadState();
   const now = useNowNamed(name);
-  useEffect(() => void load(), [load]);
   const asked = now?.name ?? withoutAuthor(name);
   const own = book?.ownCards.find((card) => card.name === asked);
-  const known = speciesNamed(species, asked);
+  const known = bearing(species, asked);
   const profileId = own?.profile ?? known?.profile ?? asked;
   const isKind = !own && !known;
   if (loading) return <Screen>{loading}</Screen>;

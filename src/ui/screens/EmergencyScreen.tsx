@@ -1,11 +1,12 @@
 import { useEffect, useState } from 'react';
 import { Linking, View } from 'react-native';
 import { call, CallFailed } from '@/client/api';
+import { dangersIn } from '@/client/dangers';
 import { useHandbook } from '@/client/handbook';
 import { problemOf, useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
-import { speciesNamed } from '@/client/dangers';
 import type { EmergencyCard } from '@/contract/handbook';
+import { bearing } from '@/core/handbook/knownNames';
 import { Button } from '../components/Button';
 import { Field } from '../components/Field';
 import { Fold } from '../components/Fold';
@@ -14,7 +15,6 @@ import { Screen } from '../components/Screen';
 import { makeStyles } from '../components/useStyles';
 import { Body, Heading, Name, Soft, Strong, Title } from '../components/Words';
 import { space, stroke, target } from '../theme/tokens';
-import { dangersIn } from '@/client/dangers';
 
 /** Whom the numbers of a house are usually for; each keeper writes the number that holds there. */
 const USUAL = ['Emergency services', 'Poison centre', 'Doctor', 'Veterinarian', 'A keeper nearby'];
@@ -81,7 +81,7 @@ function WhoCanHurt() {
         <View key={resident.id}>
           <Name>{resident.scientificName}</Name>
           <Soft>
-            {[speciesNamed(species, resident.scientificName)?.commonName ?? resident.commonName, titles, codes]
+            {[bearing(species, resident.scientificName)?.commonName ?? resident.commonName, titles, codes]
               .filter((word) => word !== null && word !== undefined)
               .join('; ')}
           </Soft>

@@ -1,7 +1,7 @@
 import { router } from 'expo-router';
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
-import { useHandbook } from '@/client/handbook';
+import { useBook } from '@/client/handbook';
 import { useHouse } from '@/client/house';
 import { useNameIndex } from '@/client/names';
 import { Field } from '../components/Field';
@@ -28,12 +28,10 @@ const MOST = 60;
 /** The handbook: every card by any of its names, and the other pages of judgement. */
 export function HandbookScreen({ chosen }: { chosen?: string | undefined }) {
   const { care, species } = useHouse();
-  const load = useHandbook((handbook) => handbook.load);
-  const own = useHandbook((handbook) => handbook.book?.ownCards);
+  const own = useBook()?.ownCards;
   const index = useNameIndex();
   const [typed, setTyped] = useState('');
   const loading = useLoadState();
-  useEffect(() => void load(), [load]);
   const items = useMemo((): Item[] => {
     const commonOf = new Map(species.map((each) => [each.name, each.commonName]));
     for (const card of own ?? [])

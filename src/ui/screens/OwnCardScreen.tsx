@@ -1,13 +1,13 @@
 import { router } from 'expo-router';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { CallFailed } from '@/client/api';
-import { speciesNamed } from '@/client/dangers';
-import { useHandbook } from '@/client/handbook';
+import { useBook, useHandbook } from '@/client/handbook';
 import { problemOf, useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import { keeperField } from '@/client/preferences';
 import type { OwnCard } from '@/contract/handbook';
+import { bearing } from '@/core/handbook/knownNames';
 import { CARD_PARTS, type CardPart } from '@/core/handbook/card';
 import { withoutAuthor } from '@/core/measure/nameParts';
 import { checkScientificName } from '@/core/measure/scientificName';
@@ -26,13 +26,12 @@ const NEW = 'new';
 
 /** A keeper's own card: the name, the kind it is kept as, and what is known of it, part by part. */
 export function OwnCardScreen({ name }: { name: string }) {
-  const { book, load } = useHandbook();
+  const book = useBook();
   const species = useHouse((house) => house.species);
   const loading = useLoadState();
-  useEffect(() => void load(), [load]);
   if (loading || !book) return <Screen>{loading}</Screen>;
   const before = book.ownCards.find((card) => card.name === withoutAuthor(name));
-  const known = name === NEW ? undefined : speciesNamed(species, name);
+  const known = name === NEW ? undefined : bearing(species, name);
   return (
     <CardForm
       key={before?.name ?? name}

@@ -2,13 +2,14 @@ import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { useHouse } from '@/client/house';
 import { useSchools } from '@/client/schools';
-import { SCHOOL_TOPICS, type CareProfile, type SchoolTopic } from '@/core/profiles/profile';
+import type { CareProfile } from '@/core/profiles/profile';
+import { SCHOOL_TOPICS, type SchoolTopic } from '@/core/profiles/schools';
 import { Choices } from '../components/Choices';
 import { useLoadState } from '../components/LoadState';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
 import { Body, Heading, Soft, Strong, Title } from '../components/Words';
-import { SchoolPreview, type WantedChoice } from '../handbook/SchoolPreview';
+import { SchoolSwitch } from '../handbook/SchoolSwitch';
 import { space } from '../theme/tokens';
 import { TOPIC_WORDS } from '../words/schools';
 
@@ -17,7 +18,6 @@ export function SchoolsScreen() {
   const { care, shelves, residents, homes } = useHouse();
   const { choices, load } = useSchools();
   const loading = useLoadState();
-  const [wanted, setWanted] = useState<WantedChoice | null>(null);
   const [where, setWhere] = useState('');
   useEffect(() => void load(), [load]);
   if (loading || choices === null) return <Screen>{loading}</Screen>;
@@ -51,10 +51,7 @@ export function SchoolsScreen() {
           ...kinds.filter((each) => topicsOf([each]).length > 0).map(({ id, name }) => ({ value: id, title: name })),
         ]}
         value={where}
-        onChange={(next) => {
-          setWhere(next);
-          setWanted(null);
-        }}
+        onChange={setWhere}
       />
       {about === null ? <Soft>Choose a room or a kind to switch one; below is what each side says.</Soft> : null}
       {topics.map((topic) => {
@@ -63,10 +60,6 @@ export function SchoolsScreen() {
             (about?.profiles ?? kinds).flatMap((each) => schoolsOn(each, topic)).map((each) => [each.id, each]),
           ).values(),
         ];
-        const standing = choices.find(
-          (each) => each.scope === about?.scope && each.about === about.about && each.topic === topic,
-        )?.school;
-        const isAsked = wanted?.topic === topic;
         return (
           <View key={topic} style={{ gap: space.s, marginTop: space.xl }}>
             <Heading>{TOPIC_WORDS[topic]}</Heading>
@@ -77,27 +70,12 @@ export function SchoolsScreen() {
               </View>
             ))}
             {about ? (
-              <Choices
-                label={TOPIC_WORDS[topic]}
-                choices={[
-                  { value: '', title: 'as before' },
-                  ...schools.map(({ id, name }) => ({ value: id, title: name })),
-                ]}
-                value={isAsked ? (wanted.school ?? '') : (standing ?? '')}
-                onChange={(school) =>
-                  setWanted(
-                    school === (standing ?? '')
-                      ? null
-                      : { scope: about.scope, about: about.about, topic, school: school === '' ? null : school },
-                  )
-                }
-              />
-            ) : null}
-            {isAsked && about ? (
-              <SchoolPreview
-                wanted={wanted}
-                words={`${TOPIC_WORDS[topic]}: chosen for ${about.words}.`}
-                onDone={() => setWanted(null)}
+              <SchoolSwitch
+                key={about.about}
+                {...{ topic, schools, choices }}
+                scope={about.scope}
+                about={about.about}
+                forWhom={about.words}
               />
             ) : null}
           </View>

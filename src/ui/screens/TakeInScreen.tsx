@@ -1,10 +1,10 @@
 import { router } from 'expo-router';
-import { useEffect, useState } from 'react';
+import { useState } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import { Pressable, View } from 'react-native';
 import { call, CallFailed } from '@/client/api';
 import { companyOf, rankFor, sectionOf, withSoil } from '@/client/fitting';
-import { useHandbook } from '@/client/handbook';
+import { useBook } from '@/client/handbook';
 import { problemOf, useHouse } from '@/client/house';
 import { undoing, useLog } from '@/client/log';
 import { useNameIndex } from '@/client/names';
@@ -68,9 +68,7 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
   const show = useLog((log) => log.show);
   const loading = useLoadState();
   const index = useNameIndex();
-  const ownCards = useHandbook((handbook) => handbook.book?.ownCards);
-  const loadHandbook = useHandbook((handbook) => handbook.load);
-  useEffect(() => void loadHandbook(), [loadHandbook]);
+  const ownCards = useBook()?.ownCards;
   const { control, setValue, setError, handleSubmit, clearErrors } = useForm<Values>({
     defaultValues: EMPTY,
     mode: 'onTouched',

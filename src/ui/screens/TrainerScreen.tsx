@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { call } from '@/client/api';
-import { sectionOf } from '@/client/fitting';
+import { fitOf, sectionOf } from '@/client/fitting';
 import { useHouse } from '@/client/house';
 import { usePreferences } from '@/client/preferences';
 import { useCall } from '@/client/useCall';
@@ -14,7 +14,6 @@ import { StatusMark } from '../components/StatusMark';
 import { makeStyles } from '../components/useStyles';
 import { Body, Heading, Name, Soft, Strong, Title } from '../components/Words';
 import { MeasuredSection } from '../drawings/MeasuredSection';
-import { fitOf } from '@/client/fitting';
 import { space } from '../theme/tokens';
 import { calledWords } from '../words/residents';
 import { ANSWER_WORDS, CASE_WORDS, caseQuestion } from '../words/training';

@@ -1,6 +1,7 @@
+import { JOB_NOUNS } from '@/contract/sheetWords';
 import type { CardKey, CardLine, CardPart, Calculator } from '@/core/handbook/card';
-import type { RegularWork } from '@/core/profiles/profile';
 import { ruleWords } from './profiles';
+import { capital } from './text';
 
 export const PART_WORDS: Record<CardPart, string> = {
   home: 'Home',
@@ -24,20 +25,6 @@ export const TOOL_WORDS: Record<Calculator, string> = {
   colonies: 'Colonies',
   rest: 'Winter rest',
   round: 'The round',
-};
-
-const WORK_WORDS: Record<RegularWork['work'], string> = {
-  water: 'Dish rinsed and filled',
-  mist: 'Misted',
-  calcium: 'Lime looked at',
-  clutch: 'Soil searched for eggs',
-  barrier: 'Barrier renewed',
-  rubbish: 'Rubbish taken out',
-  clean: 'Droppings and remains taken out',
-  turn: 'Soil turned',
-  refresh: 'Half of the soil refreshed',
-  weigh: 'Weighed',
-  census: 'Counted',
 };
 
 const KEY_WORDS: Record<CardKey, string> = {
@@ -105,7 +92,7 @@ export function cardValue(line: CardLine, temperature: (celsius: number) => stri
 }
 
 export const cardLabel = (line: CardLine): string =>
-  line.rule ? line.rule.words.pass : line.work ? WORK_WORDS[line.work] : KEY_WORDS[line.key];
+  line.rule ? line.rule.words.pass : line.work ? capital(JOB_NOUNS[line.work]) : KEY_WORDS[line.key];
 
 /** What a number rests on: its basis with its source, its school, its stages. */
 export function cardGround({ basis, source, school, stages }: CardLine): string {

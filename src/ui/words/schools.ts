@@ -1,6 +1,6 @@
 import type { SchoolEffect } from '@/contract/handbook';
-import type { SchoolTopic } from '@/core/profiles/profile';
-import type { JobKind } from '@/core/plan/work';
+import { JOB_NOUNS } from '@/contract/sheetWords';
+import type { SchoolTopic } from '@/core/profiles/schools';
 import { dishWords, type Names } from './food';
 
 export const TOPIC_WORDS: Record<SchoolTopic, string> = {
@@ -15,21 +15,11 @@ export const TOPIC_WORDS: Record<SchoolTopic, string> = {
 
 type Change = SchoolEffect['residents'][number]['change'];
 
-const JOB_WORDS: Partial<Record<JobKind, string>> = {
-  feed: 'meals',
-  leftovers: 'looks at what is left',
-  rest: 'steps of a winter rest',
-  mist: 'mistings',
-  damp: 'dampings',
-  water: 'dishes filled',
-};
-
 /** What a choice changes for one, in short sentences; none when it changes nothing. */
 export function changeWords({ work, checks, meal }: Change, names: Names): string[] {
   return [
     ...work.map(
-      ({ kind, timesBefore, timesAfter }) =>
-        `${JOB_WORDS[kind] ?? kind.replace('-', ' ')}: ${timesAfter} a year instead of ${timesBefore}`,
+      ({ kind, timesBefore, timesAfter }) => `${JOB_NOUNS[kind]}: ${timesAfter} times a year instead of ${timesBefore}`,
     ),
     ...checks.map(({ title, before, after }) =>
       after === null

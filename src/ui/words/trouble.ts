@@ -8,7 +8,7 @@ const round = (value: number) =>
 
 /** One number of the box against its limit: "The air is drier than its band: yes, 52 % against 60 %". */
 export function boxSignWords({ present, actual, limit, unit }: BoxSign, title: string): string {
-  if (unit === 'rules') return `${title}: ${present ? 'yes' : 'no'}`;
+  if (unit === 'count') return `${title}: ${present ? 'yes' : 'no'}`;
   const [is, held] =
     unit === 'of full'
       ? [`${Math.round(100 * actual)} % of all it holds`, `${Math.round(100 * limit)} %`]
