@@ -4,6 +4,7 @@ import { AIR_REGIMES } from '@/core/climate/regimes';
 import { WISHES } from '@/core/climate/ventPlan';
 import { meanDepthMm } from '@/core/housing/soil';
 import { VENT_SIDES, WALL_SIDES } from '@/core/housing/container';
+import { OPENING_SCHOOLS } from '@/core/housing/drilling';
 import { container, vent } from './housing';
 import { mm, oneOf, profileId, quantity } from './primitives';
 import { depth, recipe, soilOf, wetness } from './substrate';
@@ -205,6 +206,7 @@ export const ventPlanRequest = z
       airChangesPerHour: quantity('air changes an hour', 0, 1000),
       dampWetnessMin: quantity('wetness', 0, 1.5).optional(),
       maxHoleMm: mm(0.1, 100),
+      openings: oneOf(OPENING_SCHOOLS).optional(),
     }),
   })
   .superRefine(soilFits)

@@ -10,6 +10,7 @@ import { populationKind } from './colony';
 import { dish } from './feeding';
 import { day, id, instant, line, oneOf, scientificName } from './primitives';
 import { restKind } from './rest';
+import { drillPlan } from './substrate';
 import { cause, sign, signIds } from './trouble';
 
 const status = z.enum(['pass', 'watch', 'fail']);
@@ -175,12 +176,14 @@ const plainMeal = z.object({
   everyDays: z.number(),
   dishes: z.array(dish),
 });
+const drilled = drillPlan.extend({ airChangesPerHour: z.number() });
 const change = z.object({
   work: z.array(z.object({ kind: z.enum(JOB_KINDS), timesBefore: z.int(), timesAfter: z.int() })),
   minutesBefore: z.number(),
   minutesAfter: z.number(),
   checks: z.array(z.object({ rule: text, title: text, before: status.nullable(), after: status.nullable() })),
   meal: z.object({ before: plainMeal.nullable(), after: plainMeal.nullable() }).nullable(),
+  openings: z.object({ before: drilled, after: drilled }).nullable(),
 });
 const contradiction = z.object({ schools: z.tuple([text, text]), why: text });
 

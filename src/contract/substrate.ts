@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { VENT_SIDES, WALL_SIDES } from '@/core/housing/container';
+import { OPENING_SCHOOLS } from '@/core/housing/drilling';
 import { BASES } from '@/core/profiles/profile';
 import { FURNITURE_KINDS } from '@/core/housing/furniture';
 import { MATERIAL_CAUTIONS, MATERIALS, type Material, type Mix } from '@/core/substrate/material';
@@ -207,6 +208,7 @@ const homeToBuild = z
     recipe,
     wetnessFrom: wetness.default(0),
     wetnessTo: wetness.optional(),
+    openings: oneOf(OPENING_SCHOOLS).optional(),
   })
   .superRefine(fillingWithinBox);
 

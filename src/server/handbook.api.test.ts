@@ -138,6 +138,19 @@ describe('the handbook', () => {
     expect(fields(await server.post('/api/schools/effect', { ...choice, school: 'never' }))).toEqual(['school']);
   });
 
+  it('shows what another school on openings would have a new box cut', async () => {
+    const choice = { scope: 'kind', about: 'ground-tarantula', topic: 'openings', school: 'one-cut-out' };
+    const { body } = await server.post('/api/schools/effect', choice);
+    expect(body.residents.length).toBeGreaterThan(0);
+    for (const { change } of body.residents) {
+      expect(change).toMatchObject({
+        work: [],
+        openings: { before: { kind: 'holes' }, after: { kind: 'mesh-holes' } },
+      });
+    }
+    expect(body.minutesAfter).toBe(body.minutesBefore);
+  });
+
   it('keeps the walk going where a room is kept by a school that not all of its kinds know', async () => {
     const choice = { scope: 'room', about: roomId, topic: 'air', school: 'mist-to-a-number' };
     expect((await server.put('/api/schools', choice)).status).toBe(200);

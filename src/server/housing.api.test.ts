@@ -250,5 +250,12 @@ describe('homes, profiles and materials over HTTP', () => {
     const sheet = await compute('build-sheet', { homes: [home, { ...home, code: 'B4' }] });
     expect(sheet.homes.map((each: { code: string }) => each.code)).toEqual(['B3', 'B4']);
     expect(sheet.pooled.volumeL).toBeCloseTo(2 * sheet.homes[0].filling.volumeL, 9);
+    const cut = await compute('build-sheet', { homes: [{ ...home, openings: 'one-cut-out' }] });
+    const drilling = cut.homes[0].steps.find(({ code }: { code: string }) => code === 'drill');
+    expect(drilling.plan).toMatchObject({ kind: 'mesh-holes', diameterMm: 50, meshApertureMm: 1 });
+    const { body } = await server.post('/api/compute/build-sheet', { homes: [{ ...home, openings: 'slots' }] });
+    expect(body.error.fields).toEqual([
+      { path: 'homes.0.openings', message: expect.stringMatching(/small-holes, one-cut-out/) },
+    ]);
   });
 });

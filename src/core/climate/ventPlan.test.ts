@@ -83,6 +83,13 @@ describe('holes for a band', () => {
     expect(tradeOff[0]).toMatchObject({ holesPerSide: 0 });
   });
 
+  it('are one cut-out a side under mesh for those who keep it so, and grant the same wishes', () => {
+    const { best } = plan({ openings: 'one-cut-out', redampDays: 4 });
+    expect(best).toMatchObject({ holesPerSide: 1, grants: { airChanges: true, redampDays: true, humidityLow: true } });
+    expect(best?.meshApertureMm).toBe(1);
+    expect(plan({ openings: 'small-holes', redampDays: 4 }).best?.meshApertureMm).toBeNull();
+  });
+
   it('are not drilled where a side is covered, nor wider than the animal allows', () => {
     const covered = plan({ maxHoleMm: 3 }, { container: { ...container, coveredSides: ['left', 'right'] } });
     const all = [...covered.tradeOff, ...(covered.best ? [covered.best] : [])];

@@ -1,5 +1,6 @@
 import { wallWidthMm, WALL_SIDES, type Container, type Vent, type WallSide } from '@/core/housing/container';
 import { meanDepthMm } from '@/core/housing/soil';
+import { CUT_OUT_SCHOOL, USUAL_MESH_MM } from '@/core/housing/drilling';
 import { openAreaMm2, USUAL_MESH_OPEN } from '@/core/housing/openings';
 import type { MaterialTable } from '@/core/substrate/material';
 import type { OpeningSettings } from './airOpenings';
@@ -15,6 +16,8 @@ export interface VentWishes {
   dampWetnessMin?: number | undefined;
   /** No opening wider than this. mm */
   maxHoleMm: number;
+  /** The school on openings that is followed: the way that is preferred where both grant the wishes. */
+  openings?: string | undefined;
 }
 
 export interface VentPlanQuestion {
@@ -56,7 +59,7 @@ export interface Relaxation {
 }
 
 export interface VentPlan {
-  /** Of the options that grant every wish the one of a usual width with the fewest holes; null where none does. */
+  /** Of the options that grant every wish the one of the school's way with the fewest holes; null where none does. */
   best: VentOption | null;
   /** Where none does: what could be eased, the smallest step first. */
   relax: Relaxation[];
@@ -69,8 +72,6 @@ const LOOKS_AHEAD_DAYS = 90;
 const DIAMETERS_MM = [2, 3, 4, 5, 6, 8, 10, 12, 16, 20];
 /** Cut-outs covered with mesh: the other way, and the only one where young must not leave. */
 const MESHED_MM = [10, 20, 30, 50];
-/** Common insect mesh, from memory; finer where less holds the young. */
-const USUAL_MESH_MM = 1;
 const MESH_OF_SAFE = 0.8;
 const PER_SIDE = [1, 2, 3, 4, 6, 8, 12, 16, 24, 32];
 const SIDES: WallSide[][] = [['left', 'right'], [...WALL_SIDES], ['front', 'back']];
@@ -85,9 +86,10 @@ const CLOSEST = 2;
 export function ventPlan(question: VentPlanQuestion, materials: MaterialTable): VentPlan {
   const options = candidates(question).map((option) => tried(question, option, materials));
   const granted = options.filter((option) => WISHES.every((wish) => option.grants[wish]));
+  const odd = question.wishes.openings === CUT_OUT_SCHOOL ? oddCutOut : oddHoles;
   const holes = (option: VentOption) => option.holesPerSide * option.sides.length;
   const best =
-    [...granted].sort((a, b) => oddSize(a) - oddSize(b) || holes(a) - holes(b) || a.openAreaMm2 - b.openAreaMm2)[0] ??
+    [...granted].sort((a, b) => odd(a) - odd(b) || holes(a) - holes(b) || a.openAreaMm2 - b.openAreaMm2)[0] ??
     null;
   return {
     best,
@@ -98,8 +100,12 @@ export function ventPlan(question: VentPlanQuestion, materials: MaterialTable): 
 }
 
 /** Holes under 3 mm clog, over 6 mm let flies in and prey out; common practice drills about 3 mm. */
-const oddSize = ({ diameterMm, meshApertureMm }: VentOption) =>
+const oddHoles = ({ diameterMm, meshApertureMm }: VentOption) =>
   diameterMm === 0 || (meshApertureMm === null && diameterMm >= 3 && diameterMm <= 6) ? 0 : 1;
+
+/** Who cuts out takes one opening a side, and rather none than holes. */
+const oddCutOut = ({ diameterMm, meshApertureMm, holesPerSide }: VentOption) =>
+  diameterMm === 0 || (meshApertureMm !== null && holesPerSide === 1) ? 0 : meshApertureMm === null ? 2 : 1;
 
 type Candidate = Pick<VentOption, 'sides' | 'holesPerSide' | 'diameterMm' | 'meshApertureMm' | 'vents' | 'openAreaMm2'>;
 

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { shippedProfiles } from '@/contract/shipped';
 import { profileOf } from '@/contract/testing/profileOf';
 import { wallWidthMm, type Container } from './container';
-import { drillPlan, ventsOf } from './drilling';
+import { drillPlan, OPENING_SCHOOLS, ventsOf } from './drilling';
 import { fit } from './fit';
 
 const box = (change: Partial<Container> = {}): Container =>
@@ -36,6 +36,20 @@ describe('what to drill', () => {
     expect(drillPlan(profileOf('isopod-dwarf-tropical'), box(), 50, 0.35).perSide).toBe(0);
   });
 
+  // Common practice: about 3 mm on four sides, or one cut-out of 5 cm with mesh.
+  it('is a cut-out of 5 cm under mesh in facing sides for those who keep it so, and air still crosses', () => {
+    const kind = profileOf('ground-tarantula');
+    const plan = drillPlan(kind, box(), 60, 17.7, 'one-cut-out');
+    expect(plan).toMatchObject({ kind: 'mesh-holes', sides: ['left', 'right'], perSide: 1, diameterMm: 50 });
+    expect(plan.meshApertureMm).toBe(1);
+    const drilled = box({ vents: ventsOf(plan) });
+    const { checks } = fit(kind, { stage: 'adult', legSpanMm: 118, container: drilled, substrateDepthMm: 60 });
+    expect(checks.find(({ rule }) => rule === 'cross-flow')?.status).toBe('pass');
+    // A kind that never had holes is not cut otherwise, and a school it does not know is none.
+    expect(drillPlan(profileOf('stick-insect'), box(), 0, 3, 'one-cut-out').kind).toBe('mesh-panels');
+    expect(drillPlan(kind, box(), 60, 17.7, 'mist-to-a-number')).toEqual(drillPlan(kind, box(), 60, 17.7));
+  });
+
   it('is nothing where the openings that are there serve', () => {
     const plan = drillPlan(profileOf('ground-tarantula'), box(), 60, 17);
     expect(drillPlan(profileOf('ground-tarantula'), box({ vents: ventsOf(plan) }), 60, 17).perSide).toBe(0);
@@ -60,14 +74,15 @@ describe('what to drill', () => {
         side,
         side,
         fc.double({ min: 0, max: 0.6, noNaN: true }),
-        (profile, lengthMm, widthMm, heightMm, share) => {
+        fc.constantFrom(...OPENING_SCHOOLS),
+        (profile, lengthMm, widthMm, heightMm, share, school) => {
           const container = box({ lengthMm, widthMm, heightMm } as Partial<Container>);
           const stage = profile.stages.at(-1) ?? 'adult';
           const size = { [profile.measure.takes]: profile.growth.grownMm.value };
           const depthMm = share * heightMm;
           const question = { stage, ...size, container, substrateDepthMm: depthMm };
           const { largestSafeOpeningMm } = fit(profile, question);
-          const plan = drillPlan(profile, container, depthMm, largestSafeOpeningMm);
+          const plan = drillPlan(profile, container, depthMm, largestSafeOpeningMm, school);
           if (plan.perSide === 0) return;
           const way = plan.meshApertureMm ?? plan.diameterMm;
           if (largestSafeOpeningMm !== null && largestSafeOpeningMm > 0.5) {

@@ -1,4 +1,5 @@
 import type { CareProfile } from '@/core/profiles/profile';
+import { schoolOn } from '@/core/profiles/schools';
 import {
   floorAreaMm2,
   wallWidthMm,
@@ -34,8 +35,13 @@ export interface DrillPlan {
 /** Drills come in half millimetres; about 3 mm is what keepers drill (common practice). */
 const USUAL_DRILL_MM = 3;
 const DRILL_STEP_MM = 0.5;
-/** Where holes would let the young out, the other way is a round cut-out of about 5 cm with mesh (common practice). */
+/** The other way, and the only one where holes would let the young out: a round cut-out of about 5 cm with mesh (common practice). */
 const CUT_OUT_MM = 50;
+/** The schools on openings: to drill, or to cut out and mesh. */
+export const OPENING_SCHOOLS = ['small-holes', 'one-cut-out'] as const;
+export const CUT_OUT_SCHOOL: (typeof OPENING_SCHOOLS)[number] = 'one-cut-out';
+/** Meshes of common insect mesh. mm; from memory. Where less holds the young it is finer. */
+export const USUAL_MESH_MM = 1;
 /** Open share of fine mesh; from memory. */
 const MESH_OPEN = 0.4;
 /** Plastic between two holes, as a multiple of their diameter, so that it does not crack; from memory. */
@@ -46,17 +52,21 @@ const CORNER_MM = 15;
 /**
  * What to drill so that a home for this kind opens the share of its floor that its profile asks for: the size that
  * holds animal and young, how many on which sides, how far apart and how high. Sides that are covered (in a stack, by
- * the wall) are left out, and so are those that open enough already.
+ * the wall) are left out, and so are those that open enough already. Those who cut out instead of drilling open two sides
+ * that face each other, so that air still crosses.
  * @param depthMm soil as it will be filled, mm
  * @param largestSafeMm an opening must be narrower than this; null where nothing limits it
+ * @param school the chosen school on openings; the kind's own where it is none that it knows
  */
 export function drillPlan(
   profile: CareProfile,
   container: Container,
   depthMm: number,
   largestSafeMm: number | null,
+  school?: string,
 ): DrillPlan {
-  const { style, openSharePct } = profile.making.vents;
+  const { style: usual, openSharePct } = profile.making.vents;
+  const style = schoolOn(profile, 'openings', school) === CUT_OUT_SCHOOL ? 'mesh-holes' : usual;
   const free = WALL_SIDES.filter((side) => !container.coveredSides?.includes(side));
   const covered = container.coveredSides ?? [];
   const none = { kind: 'none' as const, sides: [], perSide: 0, diameterMm: 0, spacingMm: 0 };
@@ -87,7 +97,7 @@ export function drillPlan(
     diameterMm,
     spacingMm: perSide > 1 ? usable / (perSide - 1) : usable,
     centreHeightMm: rowHeightMm(container, depthMm, diameterMm),
-    meshApertureMm: meshed ? (largestSafeMm ?? 1) : null,
+    meshApertureMm: meshed ? Math.min(USUAL_MESH_MM, largestSafeMm ?? USUAL_MESH_MM) : null,
     openSharePct: (100 * perSide * sides.length * oneMm2) / floorAreaMm2(container),
     isShort: wanted > most,
     covered,

@@ -36,10 +36,25 @@ describe('what flipping a school changes', () => {
     expect(mist?.timesAfter).toBeGreaterThan(100);
   });
 
+  it('says what a new box would be cut, how its air then changes, and leaves the work alone', () => {
+    const one = spider('ground-tarantula');
+    const { openings, work, checks } = schoolChange(one, keptBy(one, 'openings', 'one-cut-out'), TODAY);
+    expect([openings?.before.kind, openings?.after.kind]).toEqual(['holes', 'mesh-holes']);
+    // Both are made for the same share of the floor: more air only by the roundness of whole openings.
+    const share = profileOf('ground-tarantula').making.vents.openSharePct;
+    for (const each of [openings?.before, openings?.after]) {
+      expect(each?.openSharePct).toBeGreaterThanOrEqual(share);
+      expect(each?.airChangesPerHour).toBeGreaterThan(1);
+    }
+    expect([work, checks]).toEqual([[], []]);
+    const nobody = { ...spider('stick-insect'), bodyLengthMm: 80 };
+    expect(schoolChange(nobody, keptBy(nobody, 'openings', 'one-cut-out'), TODAY).openings).toBeNull();
+  });
+
   it('is nothing where the same school is kept, and the other way round when it is flipped back', () => {
     const one = spider('ground-tarantula', { feeding: 'small-and-often' });
     expect(schoolChange(one, keptBy(one, 'feeding', 'small-and-often'), TODAY)).toMatchObject({
-      ...{ work: [], checks: [], meal: null },
+      ...{ work: [], checks: [], meal: null, openings: null },
     });
     const other = keptBy(one, 'feeding', 'large-and-rarely');
     const [there, back] = [schoolChange(one, other, TODAY), schoolChange(other, one, TODAY)];

@@ -1,4 +1,8 @@
+import { airFlow } from '@/core/climate/airFlow';
+import { USUAL_DRAUGHT_MS } from '@/core/climate/homeAir';
+import { drillPlan, ventsOf, type DrillPlan } from '@/core/housing/drilling';
 import { fit, type Check, type Status } from '@/core/housing/fit';
+import { flat } from '@/core/housing/soil';
 import type { Day } from '@/core/measure/day';
 import { airSchool, schoolsInForce, type SchoolTopic } from '@/core/profiles/schools';
 import { nextMeal } from './feedingJobs';
@@ -28,6 +32,13 @@ export interface SchoolChange {
   checks: ChangedCheck[];
   /** Its next meal, where that is another one. */
   meal: { before: PlainMeal | null; after: PlainMeal | null } | null;
+  /** What its home would get cut or drilled, were it made anew, where that is something else. */
+  openings: { before: Drilled; after: Drilled } | null;
+}
+
+export interface Drilled extends DrillPlan {
+  /** What goes through such openings in an ordinary room. */
+  airChangesPerHour: number;
 }
 
 export type PlainMeal = Pick<JobMeal, 'eats' | 'dishes'> & { everyDays: number };
@@ -49,8 +60,9 @@ export function schoolChange(before: ResidentToday, after: ResidentToday, from: 
   return {
     work,
     ...{ minutesBefore: was.minutes, minutesAfter: is.minutes },
-    checks: changedChecks(checksOf(before), checksOf(after)),
-    meal: changedMeal(mealOf(before, from), mealOf(after, from)),
+    checks: changedChecks(fitOf(before).checks, fitOf(after).checks),
+    meal: changed(mealOf(before, from), mealOf(after, from)),
+    openings: changed(drilledFor(before), drilledFor(after)),
   };
 }
 
@@ -61,8 +73,25 @@ function yearOf(resident: ResidentToday, from: Day): { times: Map<JobKind, numbe
   return { times, minutes: Math.round(plan.minutes.reduce((sum, each) => sum + each, 0)) };
 }
 
-const checksOf = ({ profile, home, ...resident }: ResidentToday): Check[] =>
-  fit(profile, { ...resident, ...home, school: airSchool(profile, resident.schools) }).checks;
+const fitOf = ({ profile, home, ...resident }: ResidentToday) =>
+  fit(profile, { ...resident, ...home, school: airSchool(profile, resident.schools) });
+
+/** What a home like its own is drilled with before anybody lives in it, and the air that this lets through. */
+function drilledFor(resident: ResidentToday): Drilled {
+  const { profile, home, schools } = resident;
+  const undrilled = { ...home.container, vents: [] };
+  const { largestSafeOpeningMm } = fitOf(resident);
+  const plan = drillPlan(profile, undrilled, home.substrateDepthMm, largestSafeOpeningMm, schools?.openings);
+  const { min, max } = profile.climate.temperatureC;
+  const { airChangesPerHour } = airFlow({
+    container: { ...undrilled, vents: ventsOf(plan) },
+    soil: home.soil ?? flat(home.substrateDepthMm),
+    temperatureC: (min + max) / 2,
+    warmingK: 0,
+    draughtMS: USUAL_DRAUGHT_MS,
+  });
+  return { ...plan, airChangesPerHour };
+}
 
 function changedChecks(before: readonly Check[], after: readonly Check[]): ChangedCheck[] {
   const rules = [...new Set([...before, ...after].map(({ rule }) => rule))];
@@ -78,7 +107,7 @@ function mealOf(resident: ResidentToday, from: Day): PlainMeal | null {
   return meal && { eats: meal.eats, dishes: meal.dishes, everyDays: meal.everyDays };
 }
 
-function changedMeal(before: PlainMeal | null, after: PlainMeal | null): SchoolChange['meal'] {
+function changed<Answer>(before: Answer, after: Answer): { before: Answer; after: Answer } | null {
   return JSON.stringify(before) === JSON.stringify(after) ? null : { before, after };
 }
 

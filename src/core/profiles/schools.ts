@@ -1,5 +1,14 @@
 /** What practitioners disagree about. */
-export const SCHOOL_TOPICS = ['air', 'feeding', 'aim', 'litter-food', 'ant-prey', 'snail-egg', 'winter'] as const;
+export const SCHOOL_TOPICS = [
+  'air',
+  'openings',
+  'feeding',
+  'aim',
+  'litter-food',
+  'ant-prey',
+  'snail-egg',
+  'winter',
+] as const;
 export type SchoolTopic = (typeof SCHOOL_TOPICS)[number];
 
 /** A way of keeping that practitioners disagree about. `topic` groups the ways that exclude each other. */

@@ -47,6 +47,8 @@ export interface HomeToBuild extends FitQuestion {
   wetnessFrom: number;
   /** What the profile asks of its damp end where it is not given. */
   wetnessTo?: number | undefined;
+  /** The chosen school on openings; without one the kind's own. */
+  openings?: string | undefined;
 }
 
 export interface BuiltHome {
@@ -62,7 +64,7 @@ export function buildHome(profile: CareProfile, home: HomeToBuild, materials: Ma
   const { making } = profile;
   const soil = home.soil ?? flat(home.substrateDepthMm);
   const { largestSafeOpeningMm } = fit(profile, home);
-  const plan = drillPlan(profile, home.container, home.substrateDepthMm, largestSafeOpeningMm);
+  const plan = drillPlan(profile, home.container, home.substrateDepthMm, largestSafeOpeningMm, home.openings);
   const { container, recipe, wetnessFrom, wetnessTo = making.dampWetness } = home;
   const filling = substrate({ container, soil, recipe, wetnessFrom, wetnessTo }, materials);
   const isTooWide = largestSafeOpeningMm !== null && openingsOf(container).widestMm >= largestSafeOpeningMm;

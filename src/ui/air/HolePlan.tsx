@@ -18,11 +18,13 @@ interface Props {
   asked: Asked;
   /** The widest hole that holds the animal. mm */
   maxHoleMm: number;
+  /** The school on openings that its tenant is kept by. */
+  openings: string | undefined;
   onTry: (holes: Holes) => void;
 }
 
 /** Solves for holes: what is wished for, what grants it, and what each step of air costs in days. */
-export function HolePlan({ asked, maxHoleMm, onTry }: Props) {
+export function HolePlan({ asked, maxHoleMm, openings, onTry }: Props) {
   const length = useLength();
   const { theme } = useTheme();
   const { climate } = asked.profile;
@@ -42,6 +44,7 @@ export function HolePlan({ asked, maxHoleMm, onTry }: Props) {
       airChangesPerHour: airChanges,
       dampWetnessMin: climate.dampWetnessMin.value,
       maxHoleMm,
+      openings,
     },
   };
   const plan = useWorked(JSON.stringify(question), (worker) => worker.holes(question, asked.materials));

@@ -10,6 +10,7 @@ import { Body, Soft, Strong } from '../components/Words';
 import { space, stroke } from '../theme/tokens';
 import { calledWords } from '../words/residents';
 import { changeWords, minutesWords } from '../words/schools';
+import { useLength } from '../words/useLength';
 import { useNames } from '../words/useNames';
 
 /** A choice that is thought of: nothing is changed until it is made. */
@@ -31,6 +32,7 @@ export function SchoolPreview({ wanted, words, onDone }: Props) {
   const choose = useSchools((schools) => schools.choose);
   const residents = useHouse((house) => house.residents);
   const names = useNames();
+  const length = useLength();
   const { answer, problem } = useCall(JSON.stringify(wanted), () => call('schoolEffect', { body: wanted }));
   const calledOf = (id: string) => {
     const resident = residents.find((each) => each.id === id);
@@ -55,7 +57,7 @@ export function SchoolPreview({ wanted, words, onDone }: Props) {
         </Body>
       ) : null}
       {answer?.residents.slice(0, SHOWN).map(({ residentId, change }) => {
-        const lines = changeWords(change, names);
+        const lines = changeWords(change, names, length);
         return (
           <View key={residentId}>
             <Soft>{calledOf(residentId)}</Soft>

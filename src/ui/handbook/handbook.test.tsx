@@ -11,12 +11,14 @@ import { Cautions } from '../residents/Cautions';
 import { renderThemed } from '../testing/themed';
 import { cardLabel, cardValue } from '../words/card';
 import { changeWords, minutesWords } from '../words/schools';
+import type { LengthWords } from '../words/useLength';
 import { boxSignWords, nextLookWords, stepWords } from '../words/trouble';
 import { NowNamed } from './NowNamed';
 import { SignAnswers } from './SignAnswers';
 
 jest.mock('expo-router', () => ({ router: { push: () => undefined } }));
 
+const mm: LengthWords = { unit: 'mm', short: (each) => String(each), long: (each) => `${each} mm` };
 const celsius = (value: number) => `${value} C`;
 const titleOf = (id: string) => ({ dry: 'Too dry', wet: 'Too wet', dish: 'Sits over the dish' })[id] ?? id;
 beforeEach(() =>
@@ -126,9 +128,21 @@ describe('words of the handbook', () => {
       work: [{ kind: 'feed' as const, timesBefore: 52, timesAfter: 24 }],
       checks: [{ rule: 'flow', title: 'Air moves through', before: 'pass' as const, after: null }],
     };
-    expect(changeWords(change, names)).toEqual([
+    expect(changeWords({ ...change, openings: null }, names, mm)).toEqual([
       'to feed: 24 times a year instead of 52',
       'no longer asked: air moves through',
+    ]);
+    const drilled = { ...{ spacingMm: 40, centreHeightMm: 110, openSharePct: 1.2, isShort: false, covered: [] } };
+    const before = { ...drilled, kind: 'holes' as const, sides: ['front' as const, 'back' as const], perSide: 4 };
+    const after = { ...before, kind: 'mesh-holes' as const, sides: ['left' as const], perSide: 1, diameterMm: 50 };
+    const openings = {
+      before: { ...before, diameterMm: 3, meshApertureMm: null, airChangesPerHour: 2.04 },
+      after: { ...after, meshApertureMm: 1, airChangesPerHour: 12.4, isShort: true },
+    };
+    expect(changeWords({ ...change, work: [], checks: [], openings }, names, mm)).toEqual([
+      'a new box gets 1 round opening of 50 mm in one side under mesh of 1 mm instead of 4 holes of 3 mm in each of 2 sides',
+      'its air then changes 12 times an hour instead of 2.0',
+      'which is less than it should have',
     ]);
     expect(minutesWords(change)).toBe('3 hours less work a year');
     expect(minutesWords({ minutesBefore: 10, minutesAfter: 11 })).toBe('about as much work as before');

@@ -16,6 +16,7 @@ import { LEFT_OUT } from '@/core/climate/leftOut';
 import { pouredMl } from '@/core/climate/watering';
 import { floorAreaMm2 } from '@/core/housing/container';
 import { flat } from '@/core/housing/soil';
+import { schoolOn } from '@/core/profiles/schools';
 import { DAY_MS } from '@/core/readings/reading';
 import { AheadCharts } from '../air/AheadCharts';
 import { AirSliders } from '../air/AirSliders';
@@ -190,6 +191,7 @@ function AirPane({ asked: base, tenant, air, load }: PaneProps) {
           <HolePlan
             asked={asked}
             maxHoleMm={largestSafeOpeningMm ?? 20}
+            openings={schoolOn(profile, 'openings', tenant.schools.openings)}
             onTry={(holes) => setTried({ ...tried, holes })}
           />
         </Fold>

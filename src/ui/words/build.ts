@@ -93,12 +93,16 @@ const FURNISH_DETAIL: { [Kind in string]?: string } = {
   'roof-net': 'Stretched a finger under the lid, edges glued down.',
 };
 
-function drillTitle({ kind, perSide, sides, diameterMm }: DrillPlan, length: LengthWords): string {
-  const names = sides.map((side) => SIDE_WORDS[side]).join(', ');
-  const where = sides.length === 1 ? `in the ${names} side` : `in each side: ${names}`;
-  return kind === 'holes'
-    ? `Drill ${perSide} holes of ${length.long(diameterMm)} ${where}`
-    : `Cut ${perSide} round ${perSide === 1 ? 'opening' : 'openings'} of ${length.long(diameterMm)} ${where}`;
+function drillTitle(plan: DrillPlan, length: LengthWords): string {
+  const names = plan.sides.map((side) => SIDE_WORDS[side]).join(', ');
+  const where = plan.sides.length === 1 ? `in the ${names} side` : `in each side: ${names}`;
+  return `${plan.kind === 'holes' ? 'Drill' : 'Cut'} ${openingsWords(plan, length)} ${where}`;
+}
+
+/** "12 holes of 3 mm". */
+export function openingsWords({ kind, perSide, diameterMm }: DrillPlan, length: LengthWords): string {
+  const one = kind === 'holes' ? 'hole' : 'round opening';
+  return `${perSide} ${perSide === 1 ? one : `${one}s`} of ${length.long(diameterMm)}`;
 }
 
 function drillDetail(
@@ -108,7 +112,7 @@ function drillDetail(
   return [
     perSide > 1 ? `${length.long(spacingMm)} apart` : null,
     `their middle ${length.long(centreHeightMm)} over the floor`,
-    meshApertureMm === null ? null : `glue mesh finer than ${length.long(meshApertureMm)} over them`,
+    meshApertureMm === null ? null : `glue mesh of ${length.long(meshApertureMm)} or finer over them`,
     `opens ${openSharePct.toFixed(2)} % of the floor`,
     covered.length > 0
       ? `covered in the stack, so left out: ${covered.map((side) => SIDE_WORDS[side]).join(', ')}`

@@ -1,10 +1,15 @@
 import type { SchoolEffect } from '@/contract/handbook';
 import { JOB_NOUNS } from '@/contract/sheetWords';
+import type { DrillPlan } from '@/core/housing/drilling';
 import type { SchoolTopic } from '@/core/profiles/schools';
+import { changesNumber } from './air';
+import { openingsWords } from './build';
 import { dishWords, type Names } from './food';
+import type { LengthWords } from './useLength';
 
 export const TOPIC_WORDS: Record<SchoolTopic, string> = {
   air: 'Air and water',
+  openings: 'Openings',
   feeding: 'Meals',
   aim: 'Aim of feeding',
   'litter-food': 'Food on the litter',
@@ -16,7 +21,7 @@ export const TOPIC_WORDS: Record<SchoolTopic, string> = {
 type Change = SchoolEffect['residents'][number]['change'];
 
 /** What a choice changes for one, in short sentences; none when it changes nothing. */
-export function changeWords({ work, checks, meal }: Change, names: Names): string[] {
+export function changeWords({ work, checks, meal, openings }: Change, names: Names, length: LengthWords): string[] {
   return [
     ...work.map(
       ({ kind, timesBefore, timesAfter }) => `${JOB_NOUNS[kind]}: ${timesAfter} times a year instead of ${timesBefore}`,
@@ -27,8 +32,24 @@ export function changeWords({ work, checks, meal }: Change, names: Names): strin
         : `${title.toLowerCase()}: ${STATUS[after]}${before === null ? ', asked from now on' : ''}`,
     ),
     ...(meal ? [`next meal: ${mealWords(meal.after, names)} instead of ${mealWords(meal.before, names)}`] : []),
+    ...(openings
+      ? [
+          `a new box gets ${sidesWords(openings.after, length)} instead of ${sidesWords(openings.before, length)}`,
+          `its air then changes ${changesNumber(openings.after.airChangesPerHour)} times an hour instead of ${changesNumber(openings.before.airChangesPerHour)}`,
+          ...(openings.after.isShort && !openings.before.isShort ? ['which is less than it should have'] : []),
+        ]
+      : []),
   ];
 }
+
+/** "2 round openings of 50 mm in each of 2 sides, under mesh of 1 mm". */
+const sidesWords = (plan: DrillPlan, length: LengthWords): string =>
+  plan.perSide === 0
+    ? 'none'
+    : [
+        `${openingsWords(plan, length)} in ${plan.sides.length === 1 ? 'one side' : `each of ${plan.sides.length} sides`}`,
+        ...(plan.meshApertureMm === null ? [] : [`under mesh of ${length.long(plan.meshApertureMm)}`]),
+      ].join(' ');
 
 const STATUS = { pass: 'passes', watch: 'to be watched', fail: 'fails' } as const;
 
