@@ -10,7 +10,7 @@ import { dayOf } from './resources/deps';
 import { requireCensus, requireSense, type Find } from './resources/sense';
 import type { Queries } from './storage/database';
 import { findAnswer, findEntry, holdResident, insertEntry, noteAlso } from './storage/entries';
-import { findAllEver, findEver } from './storage/residents';
+import { findAllEver, findEver, type Ever } from './storage/residents';
 
 export interface Written {
   entries: Entry[];
@@ -22,7 +22,16 @@ export interface Written {
 export interface EntryWriter {
   add: (queries: Queries, care: CareBook, body: NewEntry, find: Find, when?: When) => Promise<Added>;
   /** Many as one act. A refusal names the entry. */
-  addMany: (queries: Queries, bodies: readonly NewEntry[], when?: When) => Promise<Written>;
+  addMany: (queries: Queries, bodies: readonly NewEntry[], when?: When, seen?: Seen) => Promise<Written>;
+}
+
+/**
+ * What was looked up for the acts of one transaction, kept from act to act: to read who an animal is takes the longer the
+ * more was written about it. After an act that was taken back, those it was about are to be forgotten.
+ */
+export interface Seen {
+  care?: CareBook;
+  residents: Map<string, Ever>;
 }
 
 /** When something was done, where that is not now. */
@@ -52,14 +61,15 @@ export function entryWriter(clock: Clock): EntryWriter {
 
   return {
     add,
-    addMany: async (queries, bodies, when) => {
-      const care = await careOf(queries);
+    addMany: async (queries, bodies, when, seen = { residents: new Map() }) => {
+      const care = (seen.care ??= await careOf(queries));
+      const known = seen.residents;
       const entries: Entry[] = [];
       let already: Entry | undefined;
       const skipped = new Set<string>();
       // All are looked up at once, and again only those that an entry has changed.
-      const ids = [...new Set(bodies.flatMap((each) => ('residentId' in each ? each.residentId : [])))];
-      const known = new Map((await findAllEver(queries, ids)).map((each) => [each.id, each]));
+      const ids = residentsOf(bodies).filter((id) => !known.has(id));
+      if (ids.length > 0) for (const each of await findAllEver(queries, ids)) known.set(each.id, each);
       for (const [index, each] of bodies.entries()) {
         // What came of a meal that another keeper had logged is for that keeper to say.
         if ('answers' in each && skipped.has(each.answers ?? '')) continue;
@@ -77,6 +87,11 @@ export function entryWriter(clock: Clock): EntryWriter {
     },
   };
 }
+
+/** Those that some entries are about. */
+export const residentsOf = (bodies: readonly NewEntry[]): string[] => [
+  ...new Set(bodies.flatMap((each) => ('residentId' in each ? each.residentId : []))),
+];
 
 interface Added {
   entry: Entry;

@@ -190,6 +190,32 @@ describe('the plans of a house', () => {
     ).toEqual(['acts']);
   });
 
+  it('an act that is refused leaves nobody as it would have made them; one that stands holds for those behind it', async () => {
+    const taken = {
+      scientificName: 'Tliltocatl albopilosus',
+      profile: 'ground-tarantula',
+      stage: 'adult',
+      legSpanMm: 90,
+    };
+    const { resident } = (await server.post('/api/residents', { ...taken, homeId: homes.apart, on: TODAY })).body;
+    const act = (...entries: object[]) => ({
+      ...{ id: randomUUID(), madeAt: `${TODAY}T18:00:00.000Z`, heardOn: TODAY },
+      entries: entries.map((entry) => ({ residentId: resident.id, id: randomUUID(), ...entry })),
+    });
+    const acts = [
+      act({ kind: 'watered' }),
+      act({ kind: 'passed-on' }, { kind: 'moved', homeId: randomUUID() }),
+      act({ kind: 'cleaned' }),
+      act({ kind: 'passed-on' }),
+      act({ kind: 'cleaned' }),
+    ];
+    const { body } = await server.post('/api/entries/replay', { sentAt: `${TODAY}T18:30:00.000Z`, acts });
+    expect(body.results.map((each: { outcome: string }) => each.outcome)).toEqual([
+      ...['written', 'refused', 'written', 'written', 'refused'],
+    ]);
+    expect(body.results[4].message).toContain('left on');
+  });
+
   it('the same tick from two phones is written once, and both are told', async () => {
     const answers = `clean ${TODAY} twice`;
     const first = await write({ kind: 'turned', answers, keeper: 'Imre Talsk' });

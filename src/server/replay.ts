@@ -2,7 +2,7 @@ import type { Replay, ReplayResult } from '@/contract/replay';
 import { dayOfMoment } from '@/core/measure/day';
 import { Refusal } from '@/core/refusal';
 import type { Clock } from './clock';
-import type { EntryWriter, When } from './entryWriter';
+import { residentsOf, type EntryWriter, type Seen, type When } from './entryWriter';
 import { Problem } from './http/problem';
 import type { Database, Queries } from './storage/database';
 import { findEntry } from './storage/entries';
@@ -23,8 +23,9 @@ export async function replayed(
   // One commit for all of them: to put each on the disk by itself would take minutes for a long walk.
   return database.transaction(async (queries) => {
     const results: ReplayResult[] = [];
+    const seen: Seen = { residents: new Map() };
     for (const [index, { id, entries }] of acts.entries()) {
-      results.push({ id, ...(await outcomeOf(queries, writer, entries, times[index] as When)) });
+      results.push({ id, ...(await outcomeOf(queries, writer, entries, times[index] as When, seen)) });
     }
     return results;
   });
@@ -37,14 +38,16 @@ async function outcomeOf(
   writer: EntryWriter,
   entries: Replay['acts'][number]['entries'],
   when: When,
+  seen: Seen,
 ): Promise<Outcome> {
   const first = entries[0]?.id;
   if (first !== undefined && (await findEntry(queries, first))) return { outcome: 'known' };
   try {
-    const { already } = await apart(queries, () => writer.addMany(queries, entries, when));
+    const { already } = await apart(queries, () => writer.addMany(queries, entries, when, seen));
     return already ? { outcome: 'already', keeper: already.keeper } : { outcome: 'written' };
   } catch (error) {
     if (!(error instanceof Refusal) && !(error instanceof Problem)) throw error;
+    for (const resident of residentsOf(entries)) seen.residents.delete(resident);
     const fields = error.fields ?? [];
     return { outcome: 'refused', message: [error.message, ...fields.map(({ message }) => message)].join(' ') };
   }
