@@ -128,7 +128,7 @@ async function sendOrKeep(set: Set, get: () => Log, act: Act): Promise<void> {
 /** What was not sent yet is taken out of what is kept; the rest is undone by the server. */
 async function takingBack(set: Set, ids: readonly string[], work: () => Promise<unknown>): Promise<void> {
   const kept = useQueue.getState().acts.find(({ entries }) => entries.some(({ id }) => ids.includes(id)));
-  if (kept && useQueue.getState().drop(kept.entries[0]?.id ?? '')) {
+  if (kept && (await useQueue.getState().drop(kept.entries[0]?.id ?? ''))) {
     useHouse.getState().markJob(kept.residentId, kept.kind, {});
     set({ notice: { text: 'Taken back.' } });
     return;

@@ -38,14 +38,17 @@ interface Queue {
   /** The browser has no room left: what is done now would be lost with the page. */
   isFull: boolean;
   add: (act: Act) => void;
-  /** Takes an act back that was not sent. False where it is not here. */
-  drop: (entryId: string) => boolean;
+  /** Takes an act back that was not sent. False where it is not here, or no longer. */
+  drop: (entryId: string) => Promise<boolean>;
   /** Sends what is kept, in order. Answers whether anything has arrived. */
   send: () => Promise<boolean>;
   forget: (id: string) => void;
 }
 
 const MOST_AT_A_TIME = 200;
+
+/** Until what is being sent has arrived, or has not. */
+let underWay: Promise<void> | undefined;
 
 /** The storage of the browser, which has an end: that is said, and what was kept before stays kept. */
 const roomy = {
@@ -72,7 +75,9 @@ export const useQueue = create<Queue>()(
       isSending: false,
       isFull: false,
       add: (act) => set({ acts: [...get().acts, act] }),
-      drop: (entryId) => {
+      drop: async (entryId) => {
+        // What is on its way may be written by now: only its answer tells.
+        await underWay;
         const { acts } = get();
         const left = acts.filter(({ entries }) => entries.every(({ id }) => id !== entryId));
         if (left.length < acts.length) set({ acts: left });
@@ -81,6 +86,8 @@ export const useQueue = create<Queue>()(
       send: async () => {
         if (get().isSending) return false;
         set({ isSending: true });
+        let arrived = () => {};
+        underWay = new Promise((resolve) => (arrived = resolve));
         let size = MOST_AT_A_TIME;
         let hasArrived = false;
         try {
@@ -99,6 +106,7 @@ export const useQueue = create<Queue>()(
           if (!(error instanceof CallFailed)) throw error;
         } finally {
           set({ isSending: false });
+          arrived();
         }
         return hasArrived;
       },

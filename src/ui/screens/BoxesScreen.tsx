@@ -16,7 +16,8 @@ import { NobodyHere } from '../residents/NobodyHere';
 import { CompanyChecks } from '../housing/CompanyChecks';
 import { RankedBoxes } from '../housing/RankedBoxes';
 import { SizeLadder } from '../housing/SizeLadder';
-import { QuietPanel, useAskedOnce, useQuiet } from '../residents/QuietPanel';
+import { useAskedOnce } from '../components/useAskedOnce';
+import { QuietPanel, useQuiet } from '../residents/QuietPanel';
 import { calledWords, lifeWords } from '../words/residents';
 import { useLength } from '../words/useLength';
 

@@ -14,6 +14,7 @@ import { Screen } from '../components/Screen';
 import { Toggles } from '../components/Toggles';
 import { Body, Heading, Soft, Strong, Title } from '../components/Words';
 import { makeStyles } from '../components/useStyles';
+import { useAskedOnce } from '../components/useAskedOnce';
 import { space, stroke } from '../theme/tokens';
 import { dayWords, daysWords } from '../words/days';
 
@@ -65,6 +66,10 @@ function KeeperCard({ keeper }: { keeper: Keeper }) {
     const renewed = await change(() => call('renewCalendar', { params }));
     if (renewed) setAddress(`${window.location.origin}${renewed.path}`);
   };
+  const removal = useAskedOnce(true, 'take out');
+  const remove = () => {
+    if (removal.mayDo()) void change(() => call('removeKeeper', { params }));
+  };
   const readBusy = async () => {
     const text = await pickedText('.ics,text/calendar');
     if (text === null) return;
@@ -72,7 +77,7 @@ function KeeperCard({ keeper }: { keeper: Keeper }) {
     if (read) show({ text: `${keeper.name}: ${daysWords(read.keeper.busyDays.length)} without time.` });
   };
   return (
-    <View style={styles.card}>
+    <View style={styles.card} role="group" aria-label={keeper.name}>
       <Heading>{keeper.name}</Heading>
       {isMe ? (
         <Strong>This phone is yours.</Strong>
@@ -133,6 +138,10 @@ function KeeperCard({ keeper }: { keeper: Keeper }) {
       <Soft>
         Days of which eight hours are taken count as without time; no move is planned on a day on which nobody has any.
       </Soft>
+      {removal.isAsked ? (
+        <Body>{`What ${keeper.name} wrote down stays. The address of the calendar and the days without time go.`}</Body>
+      ) : null}
+      <Button rank="second" title={removal.isAsked ? 'Take out all the same' : 'Take out'} onPress={remove} />
     </View>
   );
 }
