@@ -16,5 +16,6 @@ describe('a list that came anew', () => {
     expect(merged[1]).toBe(before[0]);
     expect(merged[0]).toBe(after[0]);
     expect(sameAs(before, [], ({ id }) => id)).toEqual([]);
+    expect(sameAs(before, JSON.parse(JSON.stringify(before)), ({ id }) => id)).toBe(before);
   });
 });
