@@ -108,6 +108,19 @@ test('a school shows what it changes before it is chosen, and is left or kept', 
   await expect(page.getByText('In force: mist to a number, chosen for Vesper.')).toBeVisible();
 });
 
+test('a school on openings changes what the build sheet cuts (on a phone)', async ({ page, house }) => {
+  const { id, homeId } = await idOf(page, house, 'Bramble');
+  await page.goto(`/residents/${id}/care`);
+  await page.getByRole('radio', { name: 'One cut-out under mesh' }).click();
+  await expect(
+    page.getByText(/a new box gets \d+ round openings? of \d+ mm .* instead of \d+ holes of 3 mm/),
+  ).toBeVisible();
+  await page.getByRole('button', { name: 'Keep it so' }).click();
+  await expect(page.getByText('In force: one cut-out under mesh, chosen for Bramble.')).toBeVisible();
+  await page.goto(`/build?homes=${homeId}`);
+  await expect(page.getByRole('checkbox', { name: /^B3: Cut \d+ round openings? of \d+ mm/ })).toBeVisible();
+});
+
 test('a helper answers cases of this house, and is told why', async ({ page }) => {
   await page.goto('/settings');
   await page.getByLabel('Who you are').fill('Odalys Fenn');

@@ -51,7 +51,7 @@ test('a keeper comes, says when the walk begins, and goes', async ({ page, house
   await page.reload();
   await expect(card.getByLabel('Walk begins, as 19:00')).toHaveValue('06:15');
   await expect(card.getByRole('checkbox', { name: /North Store/ })).toBeChecked();
-  await card.getByRole('button', { name: 'Take out' }).click();
+  await card.getByRole('button', { name: 'Take Wren Aldous out' }).click();
   await expect(card.getByText(/What Wren Aldous wrote down stays/)).toBeVisible();
   await card.getByRole('button', { name: 'Take out all the same' }).click();
   await expect(card).toHaveCount(0);

@@ -252,7 +252,7 @@ describe('homes, profiles and materials over HTTP', () => {
     expect(sheet.pooled.volumeL).toBeCloseTo(2 * sheet.homes[0].filling.volumeL, 9);
     const cut = await compute('build-sheet', { homes: [{ ...home, openings: 'one-cut-out' }] });
     const drilling = cut.homes[0].steps.find(({ code }: { code: string }) => code === 'drill');
-    expect(drilling.plan).toMatchObject({ kind: 'mesh-holes', diameterMm: 50, meshApertureMm: 1 });
+    expect(drilling.plan).toMatchObject({ kind: 'mesh-holes', diameterMm: 20, meshApertureMm: 1 });
     const { body } = await server.post('/api/compute/build-sheet', { homes: [{ ...home, openings: 'slots' }] });
     expect(body.error.fields).toEqual([
       { path: 'homes.0.openings', message: expect.stringMatching(/small-holes, one-cut-out/) },

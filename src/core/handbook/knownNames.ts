@@ -24,6 +24,9 @@ export const synonymsOf = (known: readonly KnownName[]): Synonym[] =>
 /** Each list is read once, and so is each name that is asked for. */
 const finders = new WeakMap<readonly KnownName[], (name: string) => KnownName | undefined>();
 
+/** More names than a house has; whatever strangers ask about is not kept for ever. */
+const MOST_ASKED = 5000;
+
 function finderOf(list: readonly KnownName[]) {
   const byName = new Map(
     list.flatMap((each) => (each.synonyms ?? []).map((name) => [withoutAuthor(name), each] as const)),
@@ -31,6 +34,7 @@ function finderOf(list: readonly KnownName[]) {
   for (const each of list) byName.set(each.name, each);
   const asked = new Map<string, KnownName | undefined>();
   return (name: string) => {
+    if (asked.size >= MOST_ASKED) asked.clear();
     if (!asked.has(name)) asked.set(name, byName.get(withoutAuthor(name)));
     return asked.get(name);
   };

@@ -37,6 +37,9 @@ const USUAL_DRILL_MM = 3;
 const DRILL_STEP_MM = 0.5;
 /** The other way, and the only one where holes would let the young out: a round cut-out of about 5 cm with mesh (common practice). */
 const CUT_OUT_MM = 50;
+/** Hole saws go up in steps of about this, and on less than this no mesh holds. mm; from memory */
+const CUT_OUT_STEP_MM = 5;
+const LEAST_CUT_OUT_MM = 10;
 /** The schools on openings: to drill, or to cut out and mesh. */
 export const OPENING_SCHOOLS = ['small-holes', 'one-cut-out'] as const;
 export const CUT_OUT_SCHOOL: (typeof OPENING_SCHOOLS)[number] = 'one-cut-out';
@@ -80,14 +83,14 @@ export function drillPlan(
   const there = (side: WallSide) => openAboveMm2(container, side, depthMm);
   const sides = wantedSides.filter((side) => there(side) < ENOUGH * perSideMm2);
   if (sides.length === 0) return nothing;
-  const diameterMm = meshed ? cutOutMm(container, depthMm) : drillMm(largestSafeMm);
+  // The side with least decides: all that are drilled get the same row.
+  const missingMm2 = perSideMm2 - Math.min(...sides.map(there));
+  const diameterMm = meshed ? cutOutMm(container, depthMm, missingMm2) : drillMm(largestSafeMm);
   const oneMm2 = (Math.PI / 4) * diameterMm ** 2 * (meshed ? MESH_OPEN : 1);
   const narrowest = Math.min(...sides.map((side) => wallWidthMm(container, side)));
   const usable = Math.max(0, narrowest - 2 * CORNER_MM);
   const step = meshed ? diameterMm * 1.3 : diameterMm * LEAST_SPACING;
   const most = Math.max(1, Math.floor(usable / step) + 1);
-  // The side with least decides: all that are drilled get the same row.
-  const missingMm2 = perSideMm2 - Math.min(...sides.map(there));
   const wanted = Math.max(1, Math.ceil(missingMm2 / oneMm2));
   const perSide = Math.min(most, wanted);
   return {
@@ -137,8 +140,12 @@ function drillMm(largestSafeMm: number | null): number {
   return Math.max(DRILL_STEP_MM, steps * DRILL_STEP_MM);
 }
 
-function cutOutMm(container: Container, depthMm: number): number {
-  return Math.min(CUT_OUT_MM, Math.max(10, (container.heightMm - depthMm) * 0.6));
+/** One opening that passes what is wanted of a side, no wider than the usual one nor than the wall over the soil takes. */
+function cutOutMm(container: Container, depthMm: number, wantedMm2: number): number {
+  const oneMm = Math.sqrt(wantedMm2 / MESH_OPEN / (Math.PI / 4));
+  const widestMm = Math.min(CUT_OUT_MM, (container.heightMm - depthMm) * 0.6);
+  const inSteps = CUT_OUT_STEP_MM * Math.ceil(oneMm / CUT_OUT_STEP_MM);
+  return Math.max(LEAST_CUT_OUT_MM, Math.min(widestMm, inSteps));
 }
 
 /** Two thirds up the air, and nowhere closer to soil or lid than the opening is wide. */

@@ -141,7 +141,11 @@ function KeeperCard({ keeper }: { keeper: Keeper }) {
       {removal.isAsked ? (
         <Body>{`What ${keeper.name} wrote down stays. The address of the calendar and the days without time go.`}</Body>
       ) : null}
-      <Button rank="second" title={removal.isAsked ? 'Take out all the same' : 'Take out'} onPress={remove} />
+      <Button
+        rank="second"
+        title={removal.isAsked ? 'Take out all the same' : `Take ${keeper.name} out`}
+        onPress={remove}
+      />
     </View>
   );
 }
