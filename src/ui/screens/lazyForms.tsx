@@ -1,6 +1,10 @@
-import { lazy } from 'react';
+import { createElement, lazy, useState, type ComponentType } from 'react';
+import type * as formScreens from './formScreens';
 
-const load = () => import('./formScreens');
+type Forms = typeof formScreens;
+
+let forms: Forms | undefined;
+const load = async (): Promise<Forms> => (forms ??= await import('./formScreens'));
 
 /** Fetches them when the walk is shown and the page has nothing else to do: the first of them opens at once then. */
 export function fetchWhenIdle(): () => void {
@@ -8,41 +12,54 @@ export function fetchWhenIdle(): () => void {
   return () => (idle === undefined ? undefined : window.cancelIdleCallback(idle));
 }
 
-export const AddHomeScreen = lazy(async () => ({ default: (await load()).AddHomeScreen }));
-export const BoxesScreen = lazy(async () => ({ default: (await load()).BoxesScreen }));
-export const BuildScreen = lazy(async () => ({ default: (await load()).BuildScreen }));
-export const CompareScreen = lazy(async () => ({ default: (await load()).CompareScreen }));
-export const FeedingScreen = lazy(async () => ({ default: (await load()).FeedingScreen }));
-export const HomeScreen = lazy(async () => ({ default: (await load()).HomeScreen }));
+/**
+ * A screen that is fetched when it is first opened, and drawn at once where that has happened: what React once had to wait
+ * for it shows no sooner than 300 ms later, also when it was there long before.
+ */
+function later<Props extends object>(pick: (forms: Forms) => ComponentType<Props>): ComponentType<Props> {
+  const Fetched = lazy(async () => ({ default: pick(await load()) }));
+  return function Later(props: Props) {
+    // Chosen once: another one would begin anew.
+    const [screen] = useState(() => (forms ? pick(forms) : (Fetched as ComponentType<Props>)));
+    return createElement(screen, props);
+  };
+}
+
+export const AddHomeScreen = later((all) => all.AddHomeScreen);
+export const BoxesScreen = later((all) => all.BoxesScreen);
+export const BuildScreen = later((all) => all.BuildScreen);
+export const CompareScreen = later((all) => all.CompareScreen);
+export const FeedingScreen = later((all) => all.FeedingScreen);
+export const HomeScreen = later((all) => all.HomeScreen);
 /** Stands beside a list, not a screen of its own. */
-export const YearPane = lazy(async () => ({ default: (await load()).YearPane }));
-export const AwayScreen = lazy(async () => ({ default: (await load()).AwayScreen }));
-export const KeepersScreen = lazy(async () => ({ default: (await load()).KeepersScreen }));
-export const MoveScreen = lazy(async () => ({ default: (await load()).MoveScreen }));
-export const SitterScreen = lazy(async () => ({ default: (await load()).SitterScreen }));
-export const ItemScreen = lazy(async () => ({ default: (await load()).ItemScreen }));
-export const OrdersScreen = lazy(async () => ({ default: (await load()).OrdersScreen }));
-export const EditHomeScreen = lazy(async () => ({ default: (await load()).EditHomeScreen }));
-export const KeptAsScreen = lazy(async () => ({ default: (await load()).KeptAsScreen }));
-export const MaterialScreen = lazy(async () => ({ default: (await load()).MaterialScreen }));
-export const ProfileScreen = lazy(async () => ({ default: (await load()).ProfileScreen }));
-export const ProfilesScreen = lazy(async () => ({ default: (await load()).ProfilesScreen }));
-export const RestScreen = lazy(async () => ({ default: (await load()).RestScreen }));
-export const SeasonsScreen = lazy(async () => ({ default: (await load()).SeasonsScreen }));
-export const StoreScreen = lazy(async () => ({ default: (await load()).StoreScreen }));
-export const TakeInScreen = lazy(async () => ({ default: (await load()).TakeInScreen }));
-export const AirScreen = lazy(async () => ({ default: (await load()).AirScreen }));
-export const ImportScreen = lazy(async () => ({ default: (await load()).ImportScreen }));
-export const ProbesScreen = lazy(async () => ({ default: (await load()).ProbesScreen }));
-export const ReadingsScreen = lazy(async () => ({ default: (await load()).ReadingsScreen }));
-export const BulkScreen = lazy(async () => ({ default: (await load()).BulkScreen }));
-export const StillScreen = lazy(async () => ({ default: (await load()).StillScreen }));
-export const CardScreen = lazy(async () => ({ default: (await load()).CardScreen }));
-export const EmergencyScreen = lazy(async () => ({ default: (await load()).EmergencyScreen }));
-export const HandbookScreen = lazy(async () => ({ default: (await load()).HandbookScreen }));
-export const OwnCardScreen = lazy(async () => ({ default: (await load()).OwnCardScreen }));
-export const PapersScreen = lazy(async () => ({ default: (await load()).PapersScreen }));
-export const SchoolsScreen = lazy(async () => ({ default: (await load()).SchoolsScreen }));
-export const TrainerScreen = lazy(async () => ({ default: (await load()).TrainerScreen }));
-export const TroubleScreen = lazy(async () => ({ default: (await load()).TroubleScreen }));
-export const ResidentScreen = lazy(async () => ({ default: (await load()).ResidentScreen }));
+export const YearPane = later((all) => all.YearPane);
+export const AwayScreen = later((all) => all.AwayScreen);
+export const KeepersScreen = later((all) => all.KeepersScreen);
+export const MoveScreen = later((all) => all.MoveScreen);
+export const SitterScreen = later((all) => all.SitterScreen);
+export const ItemScreen = later((all) => all.ItemScreen);
+export const OrdersScreen = later((all) => all.OrdersScreen);
+export const EditHomeScreen = later((all) => all.EditHomeScreen);
+export const KeptAsScreen = later((all) => all.KeptAsScreen);
+export const MaterialScreen = later((all) => all.MaterialScreen);
+export const ProfileScreen = later((all) => all.ProfileScreen);
+export const ProfilesScreen = later((all) => all.ProfilesScreen);
+export const RestScreen = later((all) => all.RestScreen);
+export const SeasonsScreen = later((all) => all.SeasonsScreen);
+export const StoreScreen = later((all) => all.StoreScreen);
+export const TakeInScreen = later((all) => all.TakeInScreen);
+export const AirScreen = later((all) => all.AirScreen);
+export const ImportScreen = later((all) => all.ImportScreen);
+export const ProbesScreen = later((all) => all.ProbesScreen);
+export const ReadingsScreen = later((all) => all.ReadingsScreen);
+export const BulkScreen = later((all) => all.BulkScreen);
+export const StillScreen = later((all) => all.StillScreen);
+export const CardScreen = later((all) => all.CardScreen);
+export const EmergencyScreen = later((all) => all.EmergencyScreen);
+export const HandbookScreen = later((all) => all.HandbookScreen);
+export const OwnCardScreen = later((all) => all.OwnCardScreen);
+export const PapersScreen = later((all) => all.PapersScreen);
+export const SchoolsScreen = later((all) => all.SchoolsScreen);
+export const TrainerScreen = later((all) => all.TrainerScreen);
+export const TroubleScreen = later((all) => all.TroubleScreen);
+export const ResidentScreen = later((all) => all.ResidentScreen);
