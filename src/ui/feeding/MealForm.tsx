@@ -72,7 +72,9 @@ export function MealForm({ resident, meal }: { resident: Resident; meal: Meal })
     if (outcome !== 'left') {
       entries.push({ kind: outcome, residentId: resident.id, answers: `meal ${id}`, ...day.field });
     }
-    await writeMany(entries, `${calledWords(resident)}: ${dishWords(names, dish)}, ${outcome}.`);
+    const isWritten = await writeMany(entries, `${calledWords(resident)}: ${dishWords(names, dish)}, ${outcome}.`);
+    // A second tap would be a second meal.
+    if (isWritten) amount.field.onChange('');
   };
   return (
     <View style={{ marginTop: space.xl, gap: space.m }}>

@@ -75,7 +75,7 @@ function EntryRow({ entry, today, isFirstOfDay }: { entry: Entry; today: string;
   const length = useLength();
   const undo = useLog((log) => log.undo);
   const [isOpen, setOpen] = useState(false);
-  const words = entryWords(entry, length, useNames());
+  const words = entryWords(entry, length, useNames(), today);
   const day = dayWords(entry.on, today);
   return (
     <View role="listitem" style={styles.entry}>

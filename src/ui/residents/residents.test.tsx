@@ -175,6 +175,7 @@ describe('words', () => {
       { id: 'e', kind, residentId: 'b', homeId: null, on: TODAY, at: '', keeper: null, note, data, undoneAt: null },
       mm,
       { feeders: [], foods: [] },
+      TODAY,
     );
   it.each([
     [entry('moulted', { count: 12, instar: 4 }), '12 are in instar 4'],

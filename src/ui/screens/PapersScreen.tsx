@@ -71,7 +71,7 @@ function Papers({ resident }: { resident: Resident }) {
         <View key={id} style={{ marginTop: space.m }}>
           <Strong>{[data.paper, data.number].filter((each) => each !== undefined).join(' ')}</Strong>
           <Soft>
-            {`written down ${dayWords(on, today)}, ${typeof data.expiresOn === 'string' ? `holds until ${data.expiresOn}` : 'without an end'}`}
+            {`written down ${dayWords(on, today)}, ${typeof data.expiresOn === 'string' ? `holds until ${dayWords(data.expiresOn, today)}` : 'without an end'}`}
           </Soft>
         </View>
       ))}

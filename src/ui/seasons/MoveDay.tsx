@@ -49,7 +49,7 @@ export function MoveDay({ label, today, on, window, closed, onChange }: Props) {
   };
   return (
     <View style={{ marginTop: space.s }}>
-      <Strip {...{ first, last, on, window, closed }} />
+      <Strip {...{ first, last, today, on, window, closed }} />
       <Slider
         label={label}
         words={dayWords(on, today)}
@@ -73,7 +73,10 @@ export function whyNot(
 ): string | null {
   if (day < today) return 'that day is over';
   const span = closed.find(({ from, until }) => day >= from && day <= until);
-  if (span) return `${WHY[span.why]} (${dayWords(span.from, today)} to ${dayWords(span.until, today)})`;
+  if (span) {
+    const [first, last] = [dayWords(span.from, today), dayWords(span.until, today)];
+    return `${WHY[span.why]} (${first === last ? first : `${first} to ${last}`})`;
+  }
   if (day < window.from) return `its window opens on ${dayWords(window.from, today)}`;
   if (day > window.until) return `its window closes on ${dayWords(window.until, today)}`;
   return null;
@@ -84,12 +87,14 @@ const later = (a: Day, b: Day) => (a > b ? a : b);
 function Strip({
   first,
   last,
+  today,
   on,
   window,
   closed,
 }: {
   first: Day;
   last: Day;
+  today: Day;
   on: Day;
   window: { from: Day; until: Day };
   closed: readonly ClosedDays[];
@@ -98,7 +103,10 @@ function Strip({
   const { colors } = theme;
   const days = Math.max(1, daysBetween(first, last));
   return (
-    <ChartFrame label={`The window is open from ${window.from} to ${window.until}`} height={HEIGHT}>
+    <ChartFrame
+      label={`The window is open from ${dayWords(window.from, today)} to ${dayWords(window.until, today)}`}
+      height={HEIGHT}
+    >
       {(width) => {
         const x = (day: Day) => (Math.max(0, Math.min(days, daysBetween(first, day))) / days) * width;
         return (

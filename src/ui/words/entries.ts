@@ -6,8 +6,10 @@ import { countedWords, stageWords } from './colony';
 import { restStepWords } from './rest';
 import { dishWords, type Names } from './food';
 import { FEEL_WORDS } from './home';
+import type { Day } from '@/core/measure/day';
 import type { SkipReason } from '@/core/plan/work';
 import type { TroubleEnd } from '@/core/trouble/table';
+import { dayWords } from './days';
 import { SKIP_WORDS } from './doing';
 import { signWords, waterWords } from './jobs';
 import { capital } from './text';
@@ -103,9 +105,10 @@ function clutchWords({ eggs, frozen }: Entry['data']): string {
   return `${eggs} eggs found${typeof frozen === 'number' && frozen > 0 ? `, ${frozen} frozen` : ''}`;
 }
 
-/** One line of history. */
-export function entryWords(entry: Entry, length: LengthWords, names: Names): string {
+/** One line of history, as it is read on a day. */
+export function entryWords(entry: Entry, length: LengthWords, names: Names, today: Day): string {
   const size = sizeOf(entry, length);
+  const dayOf = (name: string) => dayWords(String(entry.data[name]), today);
   switch (entry.kind) {
     case 'taken-in':
       return `Taken in as ${entry.data.stage}${size}`;
@@ -128,11 +131,11 @@ export function entryWords(entry: Entry, length: LengthWords, names: Names): str
     case 'labelled':
       return 'Label put right';
     case 'skipped':
-      return `Put off to ${String(entry.data.until)}: ${SKIP_WORDS[entry.data.why as SkipReason].toLowerCase()}`;
+      return `Put off to ${dayOf('until')}: ${SKIP_WORDS[entry.data.why as SkipReason].toLowerCase()}`;
     case 'move-planned':
-      return `Move planned for ${String(entry.data.moveOn)}`;
+      return `Move planned for ${dayOf('moveOn')}`;
     case 'paper':
-      return `Papers: ${String(entry.data.paper)}${entry.data.number === undefined ? '' : ` ${String(entry.data.number)}`}${entry.data.expiresOn === undefined ? '' : `, until ${String(entry.data.expiresOn)}`}`;
+      return `Papers: ${String(entry.data.paper)}${entry.data.number === undefined ? '' : ` ${String(entry.data.number)}`}${entry.data.expiresOn === undefined ? '' : `, until ${dayOf('expiresOn')}`}`;
     case 'trouble':
       return `Something was wrong${entry.data.tried === undefined ? '' : `; tried: ${String(entry.data.tried)}`}`;
     case 'trouble-after':
@@ -144,7 +147,7 @@ export function entryWords(entry: Entry, length: LengthWords, names: Names): str
     case 'rubbish':
       return 'Rubbish taken out';
     case 'laid':
-      return `Laid ${entry.data.laidFrom}${entry.data.laidTo === undefined ? '' : ` to ${String(entry.data.laidTo)}`}, ${MATING_WORDS[String(entry.data.mating)]}`;
+      return `Laid ${dayOf('laidFrom')}${entry.data.laidTo === undefined ? '' : ` to ${dayOf('laidTo')}`}, ${MATING_WORDS[String(entry.data.mating)]}`;
     case 'surplus':
       return `Of the young: ${entry.data.keep} to keep, ${entry.data.passOn} to pass on, ${entry.data.feedOff} to feed off`;
     case 'brood-seen':

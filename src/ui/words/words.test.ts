@@ -209,7 +209,8 @@ describe('days', () => {
 });
 
 describe('the log', () => {
-  const entry = (kind: Entry['kind'], data: Entry['data'] = {}) => entryWords({ kind, data } as Entry, mm, names);
+  const entry = (kind: Entry['kind'], data: Entry['data'] = {}) =>
+    entryWords({ kind, data } as Entry, mm, names, '2026-03-14');
   it('tells what was seen, with every measure and count', () => {
     expect(entry('taken-in', { stage: 'adult', headCount: 12 })).toBe('Taken in as adult, 12 of them');
     expect(entry('moulted', { legSpanMm: 118 })).toBe('Moulted, span 118 mm');

@@ -1,0 +1,257 @@
+import { act, fireEvent, screen } from '@testing-library/react';
+import { router } from 'expo-router';
+import { CallFailed } from '@/client/api';
+import { useHouse } from '@/client/house';
+import { useLog } from '@/client/log';
+import { usePreferences } from '@/client/preferences';
+import type { Home, Resident } from '@/contract/records';
+import { shippedFeeders, shippedFoods, shippedProfiles, shippedSpecies } from '@/contract/shipped';
+import type { Meal } from '@/core/feeding/food';
+import type { LeaveAlone } from '@/core/plan/work';
+import { careBook } from '@/core/profiles/careBook';
+import { MealForm } from '../feeding/MealForm';
+import { renderThemed } from '../testing/themed';
+import { NoteDown } from './NoteDown';
+
+let mockQuery: { write?: string } = {};
+jest.mock('expo-router', () => ({ router: { push: jest.fn() }, useLocalSearchParams: () => mockQuery }));
+const mockCall = jest.fn();
+jest.mock('@/client/api', () => ({
+  ...jest.requireActual('@/client/api'),
+  call: (name: string, input: unknown) => mockCall(name, input),
+}));
+
+const TODAY = '2026-03-14';
+const nothing = { commonName: null, sexBy: null, bornOn: null, motherId: null, fatherId: null, outOfId: null };
+const resident = (change: Partial<Resident> = {}): Resident => ({
+  ...{ id: 'r', called: 'Hedge', scientificName: 'Carausius morosus', profile: 'stick-insect', stage: 'nymph' },
+  ...{ bodyLengthMm: 30, form: 'group', headCount: 15, sex: 'unknown', homeId: 'h', takenInOn: '2025-03-14' },
+  ...{ measuredOn: TODAY, source: null, permit: null, schools: {}, forbidden: {}, batch: null },
+  ...nothing,
+  ...change,
+});
+const tub = (code: string, residentIds: string[] = [], heightMm = 300) =>
+  ({
+    ...{
+      id: code === 'C1' ? 'h' : `home ${code}`,
+      code,
+      residentIds,
+      shelfId: 's',
+      substrateDepthMm: 20,
+      furniture: [],
+    },
+    container: { shape: 'box', lengthMm: 250, widthMm: 250, heightMm, lid: 'mesh', vents: [], walls: 'mesh' },
+  }) as unknown as Home;
+
+describe('what is written down', () => {
+  const written: { text: string; entries: object[] }[] = [];
+  const kept = useLog.getState();
+  let isTaken = true;
+  beforeEach(() => {
+    written.length = 0;
+    isTaken = true;
+    mockQuery = {};
+    mockCall.mockReset();
+    jest.mocked(router.push).mockClear();
+    usePreferences.getState().set({ keeper: '' });
+    useLog.setState({
+      notice: null,
+      write: async (entry, text) => (written.push({ text, entries: [entry] }), isTaken),
+      writeMany: async (entries, text) => (written.push({ text, entries }), isTaken),
+    });
+    useHouse.setState({
+      ...{ residents: [resident()], homes: [tub('C1', ['r']), tub('C2')], shelves: [], state: 'ready' },
+      ...{ round: { on: TODAY, stops: [] }, care: careBook(shippedProfiles, shippedSpecies) },
+      ...{ feeders: [...shippedFeeders], foods: [...shippedFoods], load: async () => undefined },
+    });
+  });
+  afterAll(() => useLog.setState({ write: kept.write, writeMany: kept.writeMany }));
+
+  const tap = (role: string, name: string | RegExp) =>
+    act(async () => fireEvent.click(screen.getByRole(role, { name })));
+  const type = (label: string | RegExp, value: string) =>
+    act(async () => fireEvent.change(screen.getByLabelText(label), { target: { value } }));
+  const open = async (who: Resident, what?: string) => {
+    renderThemed(<NoteDown resident={who} />);
+    if (what !== undefined) await tap('radio', what);
+  };
+  const isOpen = (label: string | RegExp) => screen.queryByLabelText(label) !== null;
+
+  it('is what its form and kind can have, and nothing else', async () => {
+    const asked = (who: Resident) => {
+      const { unmount } = renderThemed(<NoteDown resident={who} />);
+      const titles = screen.getAllByRole('radio').map((each) => each.textContent);
+      unmount();
+      return titles;
+    };
+    expect(asked(resident({ form: 'eggs', stage: 'egg' }))).toEqual([
+      ...['They hatched', 'A size or a count', 'A note', 'A photo', 'Take some out', 'Some left'],
+    ]);
+    expect(asked(resident({ form: 'single' }))).not.toContain('Eggs found');
+    const snail = resident({ form: 'single', profile: 'land-snail', scientificName: 'Lissachatina fulica' });
+    expect(asked(snail)).toContain('Eggs found');
+    const moth = { profile: 'moth-tropical', scientificName: 'Actias luna', stage: 'adult' } as const;
+    expect(asked(resident({ form: 'single', ...moth }))).toContain('Paired tonight');
+  });
+
+  it('opens with what the walk asks for', async () => {
+    Element.prototype.scrollIntoView = () => undefined;
+    mockQuery = { write: 'instars' };
+    await open(resident());
+    expect(isOpen('How many of the 15 are there now')).toBe(true);
+  });
+
+  it('of a group is said as it is counted; what is no number is refused at its field', async () => {
+    await open(resident(), 'Some moulted');
+    await type('How many of the 15 are there now', 'twelve');
+    await type('In which instar', '999');
+    await tap('button', 'Write down');
+    expect(screen.getByText('A whole number from 1 up.')).toBeTruthy();
+    expect(screen.getByText(/^A whole number from 1 to \d+\.$/)).toBeTruthy();
+    expect(written).toEqual([]);
+    await type('How many of the 15 are there now', '12');
+    await type('In which instar', '4');
+    await tap('radio', 'Yesterday');
+    await tap('button', 'Write down');
+    expect(written).toEqual([
+      {
+        text: 'Hedge: 12 in instar 4.',
+        entries: [{ kind: 'moulted', residentId: 'r', count: 12, instar: 4, on: '2026-03-13' }],
+      },
+    ]);
+    expect(isOpen('In which instar')).toBe(false);
+  });
+
+  it('stays open with what was typed when it is refused', async () => {
+    isTaken = false;
+    await open(resident(), 'A note');
+    await tap('button', 'Write down');
+    expect(screen.getByText('Write what you noticed.')).toBeTruthy();
+    await type('What you noticed', '  climbs at night ');
+    await tap('button', 'Write down');
+    expect(written[0]?.entries).toEqual([{ kind: 'noted', residentId: 'r', note: 'climbs at night' }]);
+    expect(screen.getByLabelText('What you noticed')).toHaveProperty('value', '  climbs at night ');
+  });
+
+  it('of eggs: how many hatched, and how long one is where it was measured', async () => {
+    await open(resident({ form: 'eggs', stage: 'egg' }), 'They hatched');
+    await type('How many hatched', '8');
+    await type(/of one, mm$/, 'long');
+    await tap('button', 'Write down');
+    expect(written).toEqual([]);
+    await type(/of one, mm$/, '11,5');
+    await tap('button', 'Write down');
+    expect(written[0]?.entries).toEqual([{ kind: 'hatched', residentId: 'r', headCount: 8, bodyLengthMm: 11.5 }]);
+  });
+
+  it('some go to a box of their own: where they fit, under a name, told when that cannot be', async () => {
+    await open(resident(), 'Take some out');
+    expect(screen.getByRole('button', { name: 'Choose a box first' })).toHaveProperty('disabled', true);
+    await type('How many to take out', '5');
+    await type('What you call them, if anything', ' Offcuts ');
+    await tap('radio', /^C2/);
+    mockCall.mockRejectedValueOnce(new CallFailed('There are only 4.', []));
+    await tap('button', 'Move to C2');
+    expect(useLog.getState().notice).toEqual({ text: 'There are only 4.', isProblem: true });
+    expect(router.push).not.toHaveBeenCalled();
+    mockCall.mockResolvedValueOnce({ resident: { id: 'new' }, entry: { id: 'e' } });
+    await tap('button', 'Move to C2');
+    expect(mockCall).toHaveBeenLastCalledWith('partResident', {
+      params: { id: 'r' },
+      body: { count: 5, homeId: 'home C2', stage: 'nymph', called: 'Offcuts' },
+    });
+    expect(useLog.getState().notice).toMatchObject({ text: '5 moved to C2.', action: { title: 'Undo' } });
+    expect(router.push).toHaveBeenCalledWith('/residents/new');
+  });
+
+  it('two groups of a kind are made one; of another kind none is offered', async () => {
+    const twin = resident({ id: 's', called: 'Twins', homeId: 'home C2' });
+    const other = resident({ id: 'o', called: 'Leaves', scientificName: 'Phyllium philippinicum' });
+    useHouse.setState({ residents: [resident(), twin, other] });
+    await open(resident(), 'Join another group');
+    expect(screen.queryByRole('radio', { name: /Leaves/ })).toBeNull();
+    await tap('radio', 'C2 Twins');
+    mockCall.mockResolvedValueOnce({ entry: { id: 'e' } });
+    await tap('button', 'Make them one');
+    expect(mockCall).toHaveBeenCalledWith('joinResident', { params: { id: 'r' }, body: { otherId: 's' } });
+    expect(useLog.getState().notice).toMatchObject({ text: 'Hedge: joined.' });
+  });
+
+  it('its sex is told by what its kind shows first, with what to look for', async () => {
+    const spider = { profile: 'ground-tarantula', scientificName: 'Tliltocatl albopilosus', legSpanMm: 90 };
+    await open(resident({ form: 'single', called: 'Bramble', ...spider }), 'Its sex');
+    expect(screen.getByRole('radio', { name: 'its shed skin', checked: true })).toBeTruthy();
+    await tap('radio', 'female');
+    await tap('button', 'Write down');
+    expect(written).toEqual([
+      {
+        text: 'Bramble: female, by its shed skin.',
+        entries: [{ kind: 'sexed', residentId: 'r', sex: 'female', by: 'shed-skin' }],
+      },
+    ]);
+  });
+
+  it('a sign is one tap, the ones it is left alone for before the others', async () => {
+    const spider = { profile: 'ground-tarantula', scientificName: 'Tliltocatl albopilosus' };
+    await open(resident({ form: 'single', ...spider }), 'A sign');
+    await tap('radio', 'bald patch dark');
+    expect(written[0]?.entries).toEqual([{ kind: 'sign', residentId: 'r', sign: 'bald-patch-dark' }]);
+  });
+
+  describe('a meal of another kind', () => {
+    const prey = shippedFeeders.flatMap(({ classes }) =>
+      classes.filter(({ isFood, lengthMm }) => isFood && lengthMm < 20),
+    );
+    const [small] = prey.sort((a, b) => a.lengthMm - b.lengthMm);
+    const spider = resident({
+      ...{ form: 'single', called: 'Bramble', profile: 'ground-tarantula', scientificName: 'Tliltocatl albopilosus' },
+      ...{ stage: 'adult', legSpanMm: 118 },
+    });
+    const meal = { eats: 'prey', dishes: [{ food: small?.id, count: 1 }], maxLengthMm: 22 } as unknown as Meal;
+    const leaveAlone: LeaveAlone = {
+      ...{ code: 'premoult', signs: ['dull'], since: '2026-03-10', premoultPct: 80, endsOn: null },
+    };
+    const amount = () => screen.getByLabelText('How many') as HTMLInputElement;
+
+    it('is a whole number of prey that it can take, with what came of it; a second tap is no second meal', async () => {
+      renderThemed(<MealForm resident={spider} meal={meal} />);
+      const offered = screen.getAllByRole('radio').map((each) => each.textContent ?? '');
+      expect(offered.some((each) => /bramble/i.test(each))).toBe(false);
+      await type('How many', '1.5');
+      await tap('button', 'Write down the meal');
+      expect(screen.getByText('How many, as a whole number from 1 up.')).toBeTruthy();
+      await type('How many', '2');
+      await tap('radio', 'refused');
+      await tap('button', 'Write down the meal');
+      const [offer, outcome] = (written[0]?.entries ?? []) as { id: string; answers?: string; insist?: boolean }[];
+      expect(offer).toMatchObject({ kind: 'offered', residentId: 'r', dishes: [{ food: small?.id, count: 2 }] });
+      expect(offer?.insist).toBeUndefined();
+      expect(outcome).toMatchObject({ kind: 'refused', answers: `meal ${offer?.id}` });
+      expect(amount().value).toBe('');
+    });
+
+    it('for one that is left alone is asked about first, and marked', async () => {
+      useHouse.setState({ round: { on: TODAY, stops: [{ residentId: 'r', jobs: [], leaveAlone }] } as never });
+      renderThemed(<MealForm resident={spider} meal={meal} />);
+      await type('How many', '1');
+      await tap('button', 'Write down the meal');
+      expect(written).toEqual([]);
+      expect(screen.getByText(/prey can hurt it/)).toBeTruthy();
+      isTaken = false;
+      await tap('button', 'Write down all the same');
+      expect(written[0]?.entries[0]).toMatchObject({ kind: 'offered', insist: true });
+      expect(amount().value).toBe('1');
+    });
+
+    it('of leaves is cuttings, weighed by what one weighs', async () => {
+      const leaf = shippedFoods.find(({ kind }) => kind === 'leaf');
+      const leaves = { eats: 'leaves', dishes: [{ food: leaf?.id, massG: 5 }] } as unknown as Meal;
+      renderThemed(<MealForm resident={resident()} meal={leaves} />);
+      await type('How many cuttings', '3');
+      await tap('button', 'Write down the meal');
+      const [entry] = (written[0]?.entries ?? []) as { dishes: { food: string; count: number; massG: number }[] }[];
+      expect(entry?.dishes[0]).toMatchObject({ food: leaf?.id, count: 3 });
+      expect(entry?.dishes[0]?.massG).toBeGreaterThan(0);
+    });
+  });
+});
