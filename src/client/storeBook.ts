@@ -50,8 +50,8 @@ const useBook = create<StoreBook>()((set, get) => {
         const id = entry.id ?? newId();
         await call('addStockEntry', { body: { ...keeperField(), ...entry, id } });
         const takeBack = async () => {
-          await doing(async () => void (await call('undoStockEntry', { params: { id } })));
-          useLog.getState().show({ text: 'Taken back.' });
+          const isBack = await doing(async () => void (await call('undoStockEntry', { params: { id } })));
+          if (isBack) useLog.getState().show({ text: 'Taken back.' });
         };
         useLog.getState().show({ text, action: { title: 'Undo', run: takeBack } });
       }),

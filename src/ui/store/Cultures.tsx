@@ -83,7 +83,10 @@ function CultureForm({ culture, onDone }: { culture?: Culture; onDone: () => voi
         label="Size that is taken out"
         choices={sizes.map(({ id }) => ({ value: id, title: itemName(names, id) }))}
         value={harvested}
-        onChange={setHarvested}
+        onChange={(size) => {
+          setHarvested(size);
+          breeders.refuse(undefined);
+        }}
       />
       <Field
         label="Breeders, of both sexes"
