@@ -104,7 +104,7 @@ export function HandReading({
             problem={problems.temperature}
             keyboard="decimal-pad"
           />
-          {place === 'air' || place === 'cool' ? (
+          {hasHumidity(place) ? (
             <Field
               label="Humidity, %"
               value={typed.humidity}
@@ -129,6 +129,8 @@ const FIELD_OF: Record<string, string> = {
   massG: 'mass',
 };
 
+const hasHumidity = (place: Place) => place === 'air' || place === 'cool';
+
 type Typed = { temperature: string; humidity: string; mass: string };
 type Body = Parameters<typeof call<'readHome'>>[1]['body'];
 
@@ -142,12 +144,15 @@ function readTyped(
     const massG = numberIn(typed.mass);
     return massG === undefined ? { problems: { mass: 'A number of grams.' } } : { body: { place, massG } };
   }
-  const temperatureC = typed.temperature.trim() === '' ? undefined : celsius(typed.temperature);
-  const relativeHumidityPct = typed.humidity.trim() === '' ? undefined : numberIn(typed.humidity);
+  const degrees = typed.temperature.trim();
+  // On a surface nothing is asked of the air: what was typed before is not sent unseen.
+  const percent = hasHumidity(place) ? typed.humidity.trim() : '';
+  const temperatureC = degrees === '' ? undefined : celsius(degrees);
+  const relativeHumidityPct = percent === '' ? undefined : numberIn(percent);
   const problems = {
-    ...(typed.temperature.trim() !== '' && temperatureC === undefined && { temperature: 'A number of degrees.' }),
-    ...(typed.humidity.trim() !== '' && relativeHumidityPct === undefined && { humidity: 'A number from 0 to 100.' }),
-    ...(typed.temperature.trim() === '' && typed.humidity.trim() === '' && { temperature: 'Write what you read.' }),
+    ...(degrees !== '' && temperatureC === undefined && { temperature: 'A number of degrees.' }),
+    ...(percent !== '' && relativeHumidityPct === undefined && { humidity: 'A number from 0 to 100.' }),
+    ...(degrees === '' && percent === '' && { temperature: 'Write what you read.' }),
   };
   if (Object.keys(problems).length > 0) return { problems };
   return {
