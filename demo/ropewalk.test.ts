@@ -1,13 +1,15 @@
 import { scientificName } from '@/contract/primitives';
 import { newEntry } from '@/contract/entries';
 import { newHome } from '@/contract/records';
-import { shippedSpecies } from '@/contract/shipped';
+import { shippedFeeders, shippedFoods, shippedSpecies } from '@/contract/shipped';
 import { isDay } from '@/core/measure/day';
 import { seedDemo } from '@/server/demo';
 import { insertEntry } from '@/server/storage/entries';
 import { fingerprint } from '@/server/storage/meta';
 import { emptyDatabase } from '@/server/testing/databases';
 import { fixedClock, startServer } from '@/server/testing/server';
+import { BROKEN, lengths } from '@/ui/testing/words';
+import { entryWords } from '@/ui/words/entries';
 import { ropewalk } from './ropewalk';
 
 const TODAY = '2026-03-14';
@@ -32,6 +34,19 @@ describe('the Ropewalk Warm House', () => {
     const later = ropewalk('2026-03-15');
     expect(later.entries.map((entry) => entry.id)).toEqual(demo.entries.map((entry) => entry.id));
     expect(later.entries.map((entry) => entry.on)).not.toEqual(demo.entries.map((entry) => entry.on));
+  });
+
+  it('has a history of whole sentences, in either unit', () => {
+    const names = { feeders: [...shippedFeeders], foods: [...shippedFoods] };
+    const lines = demo.entries.flatMap((entry) =>
+      (['mm', 'in'] as const).map((unit) => [
+        entry.kind,
+        entryWords({ ...entry, undoneAt: null }, lengths(unit), names, TODAY),
+      ]),
+    );
+    expect(new Set(lines.map(([kind]) => kind)).size).toBeGreaterThan(25);
+    expect(lines.filter(([, line = '']) => line === '' || BROKEN.test(line))).toEqual([]);
+    expect(lines.filter(([, line = '']) => !/^[A-Z\d]/.test(line))).toEqual([]);
   });
 
   it('holds nothing the API would refuse', () => {

@@ -89,8 +89,7 @@ export function ventPlan(question: VentPlanQuestion, materials: MaterialTable): 
   const odd = question.wishes.openings === CUT_OUT_SCHOOL ? oddCutOut : oddHoles;
   const holes = (option: VentOption) => option.holesPerSide * option.sides.length;
   const best =
-    [...granted].sort((a, b) => odd(a) - odd(b) || holes(a) - holes(b) || a.openAreaMm2 - b.openAreaMm2)[0] ??
-    null;
+    [...granted].sort((a, b) => odd(a) - odd(b) || holes(a) - holes(b) || a.openAreaMm2 - b.openAreaMm2)[0] ?? null;
   return {
     best,
     relax: best ? [] : relaxations(options, question.wishes),

@@ -1,26 +1,14 @@
 import { shippedFeeders, shippedFoods } from '@/contract/shipped';
 import { JOB_KINDS, SKIP_REASONS, type Job, type LeaveAlone, type Reason } from '@/core/plan/work';
-import { formatLength, formatLengthNumber } from '@/core/measure/length';
 import { MOULT_SIGNS } from '@/core/profiles/profile';
 import { SITTER_TASKS } from '@/contract/sheetWords';
-import { ropewalk } from '../../../demo/ropewalk';
 import { DONE_WORDS, SKIP_WORDS, waitingWords } from './doing';
-import { entryWords } from './entries';
 import { jobReason, jobTitle, leaveAloneWords } from './jobs';
+import { BROKEN, lengths } from '../testing/words';
 import { temperatureWords } from './temperature';
-import type { LengthWords } from './useLength';
 
 const TODAY = '2026-03-14';
 const names = { feeders: [...shippedFeeders], foods: [...shippedFoods] };
-const lengths = (unit: LengthWords['unit']): LengthWords => ({
-  unit,
-  long: (mm) => formatLength(mm, unit),
-  short: (mm) => formatLengthNumber(mm, unit),
-});
-
-/** What is left in words when something is missing, a date that nobody put into words, or two words run together. */
-const BROKEN = /undefined|null|NaN|\[object|\d{4}-\d\d-\d\d| {2}|, ,| ,|;;|: *$|^ | $|%%/;
-
 /** Everything that can be the reason of a job: one more does not compile without its example. */
 const REASONS: { [Code in Reason['code']]: Extract<Reason, { code: Code }> } = {
   never: { code: 'never', since: '2025-12-01' },
@@ -53,19 +41,6 @@ const REASONS: { [Code in Reason['code']]: Extract<Reason, { code: Code }> } = {
 };
 
 describe('sentences', () => {
-  it('of the history of a whole house are whole, in either unit', () => {
-    const { entries } = ropewalk(TODAY);
-    const lines = entries.flatMap((entry) =>
-      (['mm', 'in'] as const).map((unit) => [
-        entry.kind,
-        entryWords({ ...entry, undoneAt: null }, lengths(unit), names, TODAY),
-      ]),
-    );
-    expect(new Set(lines.map(([kind]) => kind)).size).toBeGreaterThan(25);
-    expect(lines.filter(([, line = '']) => line === '' || BROKEN.test(line))).toEqual([]);
-    expect(lines.filter(([, line = '']) => !/^[A-Z\d]/.test(line))).toEqual([]);
-  });
-
   it.each(['C', 'F'] as const)('of every job for every reason are whole (%s)', (unit) => {
     const temperature = temperatureWords(unit);
     for (const kind of JOB_KINDS) {

@@ -3,7 +3,6 @@ import type { Home, Resident } from '@/contract/records';
 import type { Check } from '@/core/housing/fit';
 import type { Job } from '@/core/plan/work';
 import { profileOf } from '@/contract/testing/profileOf';
-import { formatLength, formatLengthNumber } from '@/core/measure/length';
 import { checkNumbers, inputWords, limitWords, marksOf, notCheckedWords, worstFirst } from './checks';
 import { dayWords, daysWords, weekday } from './days';
 import { entryWords } from './entries';
@@ -15,15 +14,10 @@ import type { Dish } from '@/core/feeding/food';
 import type { JobMeal } from '@/core/plan/work';
 import { byGroup, numbersOf, ruleWords } from './profiles';
 import { containerWords, lifeWords } from './residents';
+import { lengths } from '../testing/words';
 import { temperatureWords } from './temperature';
-import type { LengthWords } from './useLength';
 
 const celsius = temperatureWords('C');
-const lengths = (unit: LengthWords['unit']): LengthWords => ({
-  unit,
-  long: (mm) => formatLength(mm, unit),
-  short: (mm) => formatLengthNumber(mm, unit),
-});
 const mm = lengths('mm');
 
 const check = (change: Partial<Check> = {}): Check => ({
