@@ -59,7 +59,9 @@ test('dangers stand before every step that exposes somebody', async ({ page, hou
   await expect(page.getByText(venom).first()).toBeVisible();
 });
 
-test('the emergency card has the keepers’ own numbers, and refuses what is no number', async ({ page }) => {
+test('the emergency card has the keepers’ own numbers, and refuses what is no number (on a phone)', async ({
+  page,
+}) => {
   await page.goto('/handbook/emergency');
   await expect(page.getByRole('button', { name: '01632 960 240' })).toBeVisible();
   await page.getByRole('button', { name: /^Write the numbers/ }).click();
@@ -121,7 +123,7 @@ test('a school on openings changes what the build sheet cuts (on a phone)', asyn
   await expect(page.getByRole('checkbox', { name: /^B3: Cut \d+ round openings? of \d+ mm/ })).toBeVisible();
 });
 
-test('a helper answers cases of this house, and is told why', async ({ page }) => {
+test('a helper answers cases of this house, and is told why (on a phone)', async ({ page }) => {
   await page.goto('/settings');
   await page.getByLabel('Who you are').fill('Odalys Fenn');
   await page.goto('/handbook/trainer');
@@ -133,7 +135,7 @@ test('a helper answers cases of this house, and is told why', async ({ page }) =
   await expect(page.getByText('Odalys Fenn', { exact: true })).toBeVisible();
 });
 
-test('papers that end come up on the walk until they are written down anew', async ({ page, house }) => {
+test('papers that end come up on the walk until they are written down anew (on a phone)', async ({ page, house }) => {
   const { id } = await idOf(page, house, 'Marquise');
   await page.goto('/');
   await expect(page.getByText('Renew its papers: CITES paper')).toBeVisible();
@@ -149,7 +151,7 @@ test('papers that end come up on the walk until they are written down anew', asy
   await expect(page.getByText('Renew its papers: CITES paper')).toHaveCount(0);
 });
 
-test('a card of one’s own is kept, found by its other name, and taken out', async ({ page }) => {
+test('a card of one’s own is kept, found by its other name, and taken out (on a phone)', async ({ page }) => {
   await page.goto('/handbook/own/new');
   await page.getByLabel('Scientific name').fill('hemisotis northi');
   await page.getByRole('button', { name: 'Write Hemisotis northi' }).click();

@@ -25,7 +25,7 @@ const pick = async (page: Page, name: string, text: string) => {
   await (await chooser).setFiles({ name: 'mine.ics', mimeType: 'text/calendar', buffer: Buffer.from(text) });
 };
 
-test('a keeper comes, says when the walk begins, and goes', async ({ page, house }) => {
+test('a keeper comes, says when the walk begins, and goes (on a phone)', async ({ page, house }) => {
   await page.goto('/settings');
   await page.getByRole('link', { name: 'Keepers' }).click();
   await page.getByLabel('Name', { exact: true }).fill('Odalys Fenn');
@@ -57,7 +57,7 @@ test('a keeper comes, says when the walk begins, and goes', async ({ page, house
   await expect(card).toHaveCount(0);
 });
 
-test('a calendar is subscribed to by an address that can be renewed and shut', async ({ page }) => {
+test('a calendar is subscribed to by an address that can be renewed and shut (on a phone)', async ({ page }) => {
   await page.goto('/keepers');
   const card = cardOf(page, 'Imre Talsk');
   await card.getByRole('button', { name: /^(New address|Address to subscribe)$/ }).click();

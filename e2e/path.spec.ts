@@ -151,7 +151,7 @@ test('a box is added, and a code that is taken refused at its field', async ({ p
   await expect(page.getByRole('heading', { name: 'X1, free' })).toBeVisible();
 });
 
-test('settings are kept on the device: unit, night, keeper', async ({ page }) => {
+test('settings are kept on the device: unit, night, keeper (on a phone)', async ({ page }) => {
   await page.goto('/settings');
   await page.getByRole('radio', { name: 'cm', exact: true }).click();
   await page.getByRole('radio', { name: 'night round' }).click();
@@ -171,7 +171,7 @@ test('settings are kept on the device: unit, night, keeper', async ({ page }) =>
   await expect(page.getByRole('heading', { name: /’s round$/ })).toBeVisible();
 });
 
-test('a second server on the same folder is turned away', async ({ house }) => {
+test('a second server on the same folder is turned away (on a phone)', async ({ house }) => {
   const { code, output } = await house.secondServer();
   expect(code).toBe(1);
   expect(output).toMatch(/in use by process \d+/);
