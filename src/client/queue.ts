@@ -48,7 +48,7 @@ interface Queue {
 const MOST_AT_A_TIME = 200;
 
 /** Until what is being sent has arrived, or has not. */
-let underWay: Promise<void> | undefined;
+let underWay: Promise<unknown> | undefined;
 
 /** The storage of the browser, which has an end: that is said, and what was kept before stays kept. */
 const roomy = {
@@ -85,30 +85,9 @@ export const useQueue = create<Queue>()(
       },
       send: async () => {
         if (get().isSending) return false;
-        set({ isSending: true });
-        let arrived = () => {};
-        underWay = new Promise((resolve) => (arrived = resolve));
-        let size = MOST_AT_A_TIME;
-        let hasArrived = false;
-        try {
-          for (let batch = get().acts.slice(0, size); batch.length > 0; batch = get().acts.slice(0, size)) {
-            const results = await sent(batch);
-            // One of them cannot be read at all: half of them go at a time until it is found.
-            if (results === 'unreadable') {
-              size = Math.ceil(batch.length / 2);
-              continue;
-            }
-            hasArrived = true;
-            settle(set, get, results);
-            if (results.some(({ outcome }) => outcome === 'refused')) size = MOST_AT_A_TIME;
-          }
-        } catch (error) {
-          if (!(error instanceof CallFailed)) throw error;
-        } finally {
-          set({ isSending: false });
-          arrived();
-        }
-        return hasArrived;
+        const sending = sendAll(set, get);
+        underWay = sending.catch(() => undefined);
+        return sending;
       },
       forget: (id) => set({ conflicts: get().conflicts.filter((each) => each.id !== id) }),
     }),
@@ -119,6 +98,31 @@ export const useQueue = create<Queue>()(
     },
   ),
 );
+
+/** Sends what is kept, as long as somebody answers. */
+async function sendAll(set: (change: Partial<Queue>) => void, get: () => Queue): Promise<boolean> {
+  set({ isSending: true });
+  let size = MOST_AT_A_TIME;
+  let hasArrived = false;
+  try {
+    for (let batch = get().acts.slice(0, size); batch.length > 0; batch = get().acts.slice(0, size)) {
+      const results = await sent(batch);
+      // One of them cannot be read at all: half of them go at a time until it is found.
+      if (results === 'unreadable') {
+        size = Math.ceil(batch.length / 2);
+        continue;
+      }
+      hasArrived = true;
+      settle(set, get, results);
+      if (results.some(({ outcome }) => outcome === 'refused')) size = MOST_AT_A_TIME;
+    }
+  } catch (error) {
+    if (!(error instanceof CallFailed)) throw error;
+  } finally {
+    set({ isSending: false });
+  }
+  return hasArrived;
+}
 
 /** @throws CallFailed when nobody answers */
 async function sent(acts: readonly Act[]): Promise<ReplayResult[] | 'unreadable'> {

@@ -1,7 +1,7 @@
 import type { JobKind } from '@/core/plan/work';
 import type { SitterSheet } from './plan';
 
-/** Work by its kind, as it is counted: "3 to feed". */
+/** Work by its kind, as it is counted: "to feed: 3". */
 export const JOB_NOUNS: Record<JobKind, string> = {
   alarm: 'alarms',
   'prey-out': 'prey out',

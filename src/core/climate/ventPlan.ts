@@ -1,7 +1,7 @@
 import { wallWidthMm, WALL_SIDES, type Container, type Vent, type WallSide } from '@/core/housing/container';
 import { meanDepthMm } from '@/core/housing/soil';
-import { CUT_OUT_SCHOOL, USUAL_MESH_MM } from '@/core/housing/drilling';
-import { openAreaMm2, USUAL_MESH_OPEN } from '@/core/housing/openings';
+import { CUT_OUT_SCHOOL } from '@/core/housing/drilling';
+import { meshMm, openAreaMm2, USUAL_MESH_OPEN } from '@/core/housing/openings';
 import type { MaterialTable } from '@/core/substrate/material';
 import type { OpeningSettings } from './airOpenings';
 import { forecastMoisture, type Band, type Stale } from './forecast';
@@ -72,7 +72,6 @@ const LOOKS_AHEAD_DAYS = 90;
 const DIAMETERS_MM = [2, 3, 4, 5, 6, 8, 10, 12, 16, 20];
 /** Cut-outs covered with mesh: the other way, and the only one where young must not leave. */
 const MESHED_MM = [10, 20, 30, 50];
-const MESH_OF_SAFE = 0.8;
 const PER_SIDE = [1, 2, 3, 4, 6, 8, 12, 16, 24, 32];
 const SIDES: WallSide[][] = [['left', 'right'], [...WALL_SIDES], ['front', 'back']];
 /** Two holes at least this many diameters apart, so that the wall between them holds. */
@@ -111,7 +110,7 @@ type Candidate = Pick<VentOption, 'sides' | 'holesPerSide' | 'diameterMm' | 'mes
 /** No holes at all; open holes no wider than is safe; and wider ones under mesh. */
 function candidates({ container, filling, wishes }: VentPlanQuestion): Candidate[] {
   const soilMm = meanDepthMm(filling.soil);
-  const mesh = Math.min(USUAL_MESH_MM, MESH_OF_SAFE * wishes.maxHoleMm);
+  const mesh = meshMm(wishes.maxHoleMm);
   const sizes = [
     ...DIAMETERS_MM.filter((each) => each <= wishes.maxHoleMm).map((diameterMm) => ({
       diameterMm,

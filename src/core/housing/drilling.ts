@@ -9,7 +9,7 @@ import {
   type VentSide,
   type WallSide,
 } from './container';
-import { openAreaMm2 } from './openings';
+import { meshMm, openAreaMm2, USUAL_MESH_OPEN } from './openings';
 
 /** One size of hole in one row on each of some sides. */
 export interface DrillPlan {
@@ -22,7 +22,7 @@ export interface DrillPlan {
   spacingMm: number;
   /** Middle of the row over the inside floor. mm */
   centreHeightMm: number;
-  /** The finest mesh needed behind the openings; null where none is. mm */
+  /** The meshes that cover the openings; null where none do. mm */
   meshApertureMm: number | null;
   /** What all of it opens, as a share of the floor. % */
   openSharePct: number;
@@ -43,10 +43,9 @@ const LEAST_CUT_OUT_MM = 10;
 /** The schools on openings: to drill, or to cut out and mesh. */
 export const OPENING_SCHOOLS = ['small-holes', 'one-cut-out'] as const;
 export const CUT_OUT_SCHOOL: (typeof OPENING_SCHOOLS)[number] = 'one-cut-out';
-/** Meshes of common insect mesh. mm; from memory. Where less holds the young it is finer. */
-export const USUAL_MESH_MM = 1;
-/** Open share of fine mesh; from memory. */
-const MESH_OPEN = 0.4;
+/** A cut-out takes at most this share of the wall over the soil; and cut-outs stand so many widths apart, middle to middle. From memory */
+const CUT_OUT_OF_WALL = 0.6;
+const CUT_OUT_SPACING = 1.3;
 /** Plastic between two holes, as a multiple of their diameter, so that it does not crack; from memory. */
 const LEAST_SPACING = 3;
 /** From the corner to the first hole. mm; from memory */
@@ -86,10 +85,10 @@ export function drillPlan(
   // The side with least decides: all that are drilled get the same row.
   const missingMm2 = perSideMm2 - Math.min(...sides.map(there));
   const diameterMm = meshed ? cutOutMm(container, depthMm, missingMm2) : drillMm(largestSafeMm);
-  const oneMm2 = (Math.PI / 4) * diameterMm ** 2 * (meshed ? MESH_OPEN : 1);
+  const oneMm2 = (Math.PI / 4) * diameterMm ** 2 * (meshed ? USUAL_MESH_OPEN : 1);
   const narrowest = Math.min(...sides.map((side) => wallWidthMm(container, side)));
   const usable = Math.max(0, narrowest - 2 * CORNER_MM);
-  const step = meshed ? diameterMm * 1.3 : diameterMm * LEAST_SPACING;
+  const step = diameterMm * (meshed ? CUT_OUT_SPACING : LEAST_SPACING);
   const most = Math.max(1, Math.floor(usable / step) + 1);
   const wanted = Math.max(1, Math.ceil(missingMm2 / oneMm2));
   const perSide = Math.min(most, wanted);
@@ -100,7 +99,7 @@ export function drillPlan(
     diameterMm,
     spacingMm: perSide > 1 ? usable / (perSide - 1) : usable,
     centreHeightMm: rowHeightMm(container, depthMm, diameterMm),
-    meshApertureMm: meshed ? Math.min(USUAL_MESH_MM, largestSafeMm ?? USUAL_MESH_MM) : null,
+    meshApertureMm: meshed ? meshMm(largestSafeMm) : null,
     openSharePct: (100 * perSide * sides.length * oneMm2) / floorAreaMm2(container),
     isShort: wanted > most,
     covered,
@@ -142,8 +141,8 @@ function drillMm(largestSafeMm: number | null): number {
 
 /** One opening that passes what is wanted of a side, no wider than the usual one nor than the wall over the soil takes. */
 function cutOutMm(container: Container, depthMm: number, wantedMm2: number): number {
-  const oneMm = Math.sqrt(wantedMm2 / MESH_OPEN / (Math.PI / 4));
-  const widestMm = Math.min(CUT_OUT_MM, (container.heightMm - depthMm) * 0.6);
+  const oneMm = Math.sqrt(wantedMm2 / USUAL_MESH_OPEN / (Math.PI / 4));
+  const widestMm = Math.min(CUT_OUT_MM, (container.heightMm - depthMm) * CUT_OUT_OF_WALL);
   const inSteps = CUT_OUT_STEP_MM * Math.ceil(oneMm / CUT_OUT_STEP_MM);
   return Math.max(LEAST_CUT_OUT_MM, Math.min(widestMm, inSteps));
 }
@@ -163,6 +162,6 @@ export function ventsOf(plan: DrillPlan): Vent[] {
     count: plan.perSide,
     diameterMm: plan.diameterMm,
     centreHeightMm: plan.centreHeightMm,
-    ...(plan.meshApertureMm !== null && { meshApertureMm: plan.meshApertureMm, meshOpenFraction: MESH_OPEN }),
+    ...(plan.meshApertureMm !== null && { meshApertureMm: plan.meshApertureMm, meshOpenFraction: USUAL_MESH_OPEN }),
   }));
 }

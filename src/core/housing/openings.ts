@@ -10,10 +10,21 @@ import {
 
 /** Open share of a mesh whose weave nobody measured; from memory of common insect mesh. */
 export const USUAL_MESH_OPEN = 0.4;
+/** Meshes of common insect mesh. mm; from memory */
+const USUAL_MESH_MM = 1;
+/** Mesh is sold by its weave and stretches: it is taken so much finer than what just holds. From memory */
+const MESH_OF_SAFE = 0.8;
 /** Open share of a lid said to be vented when its openings are not listed; from memory. */
 export const USUAL_VENTED_LID = 0.01;
 /** A panel this large of its wall makes it a mesh side; from memory. */
 const MESH_SIDE_FROM = 0.3;
+
+/**
+ * The meshes that cover an opening: the usual ones, or finer where those would let somebody out. mm
+ * @param largestSafeMm an opening must be narrower than this; null where nothing limits it
+ */
+export const meshMm = (largestSafeMm: number | null): number =>
+  Math.min(USUAL_MESH_MM, MESH_OF_SAFE * (largestSafeMm ?? Infinity));
 
 /** The narrow way through a vent: what an animal would have to fit through to leave. mm */
 export function apertureMm(vent: Vent): number {

@@ -1,7 +1,7 @@
 import { airFlow } from '@/core/climate/airFlow';
 import { USUAL_DRAUGHT_MS } from '@/core/climate/homeAir';
 import { drillPlan, ventsOf, type DrillPlan } from '@/core/housing/drilling';
-import { fit, type Check, type Status } from '@/core/housing/fit';
+import { fit, type Check, type FitAnswer, type Status } from '@/core/housing/fit';
 import { flat } from '@/core/housing/soil';
 import type { Day } from '@/core/measure/day';
 import { airSchool, schoolsInForce, type SchoolTopic } from '@/core/profiles/schools';
@@ -53,6 +53,7 @@ const COMPARED_DAYS = 365;
  */
 export function schoolChange(before: ResidentToday, after: ResidentToday, from: Day): SchoolChange {
   const [was, is] = [yearOf(before, from), yearOf(after, from)];
+  const [fitBefore, fitAfter] = [fitOf(before), fitOf(after)];
   const kinds = [...new Set([...was.times.keys(), ...is.times.keys()])];
   const work = kinds
     .map((kind) => ({ kind, timesBefore: was.times.get(kind) ?? 0, timesAfter: is.times.get(kind) ?? 0 }))
@@ -60,9 +61,9 @@ export function schoolChange(before: ResidentToday, after: ResidentToday, from: 
   return {
     work,
     ...{ minutesBefore: was.minutes, minutesAfter: is.minutes },
-    checks: changedChecks(fitOf(before).checks, fitOf(after).checks),
+    checks: changedChecks(fitBefore.checks, fitAfter.checks),
     meal: changed(mealOf(before, from), mealOf(after, from)),
-    openings: changed(drilledFor(before), drilledFor(after)),
+    openings: changed(drilledFor(before, fitBefore), drilledFor(after, fitAfter)),
   };
 }
 
@@ -77,10 +78,8 @@ const fitOf = ({ profile, home, ...resident }: ResidentToday) =>
   fit(profile, { ...resident, ...home, school: airSchool(profile, resident.schools) });
 
 /** What a home like its own is drilled with before anybody lives in it, and the air that this lets through. */
-function drilledFor(resident: ResidentToday): Drilled {
-  const { profile, home, schools } = resident;
+function drilledFor({ profile, home, schools }: ResidentToday, { largestSafeOpeningMm }: FitAnswer): Drilled {
   const undrilled = { ...home.container, vents: [] };
-  const { largestSafeOpeningMm } = fitOf(resident);
   const plan = drillPlan(profile, undrilled, home.substrateDepthMm, largestSafeOpeningMm, schools?.openings);
   const { min, max } = profile.climate.temperatureC;
   const { airChangesPerHour } = airFlow({

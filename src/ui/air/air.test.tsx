@@ -26,14 +26,14 @@ import {
 } from '../words/air';
 import { climateNumbers, withClimateNumber } from '../words/profiles';
 import { temperatureWords } from '../words/temperature';
-import type { LengthWords } from '../words/useLength';
 import { AheadCharts } from './AheadCharts';
 import { AirSliders } from './AirSliders';
 import { OpeningShares } from './OpeningShares';
+import { lengths } from '../testing/words';
 
 const TODAY = '2026-03-14';
 const celsius = temperatureWords('C');
-const mm: LengthWords = { unit: 'mm', short: (each) => String(each), long: (each) => `${each} mm` };
+const mm = lengths('mm');
 const profile = profileOf('isopod-temperate');
 const container: Container = {
   shape: 'box',

@@ -1,9 +1,10 @@
-import { act, fireEvent, screen } from '@testing-library/react';
+import { act, screen } from '@testing-library/react';
 import { CallFailed } from '@/client/api';
 import { useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import { usePreferences } from '@/client/preferences';
 import type { Home } from '@/contract/records';
+import { tap, type } from '../testing/hands';
 import { renderThemed } from '../testing/themed';
 import { HandReading } from './HandReading';
 import { NewProbe } from './NewProbe';
@@ -15,9 +16,6 @@ jest.mock('@/client/api', () => ({
 }));
 
 const home = { id: 'h', code: 'B3' } as Home;
-const tap = (role: string, name: string | RegExp) => act(async () => fireEvent.click(screen.getByRole(role, { name })));
-const type = (label: string, value: string) =>
-  act(async () => fireEvent.change(screen.getByLabelText(label), { target: { value } }));
 const sent = () => mockCall.mock.calls.map(([, input]) => (input as { body: unknown }).body);
 
 describe('what is read by hand', () => {

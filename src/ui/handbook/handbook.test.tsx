@@ -11,14 +11,14 @@ import { Cautions } from '../residents/Cautions';
 import { renderThemed } from '../testing/themed';
 import { cardLabel, cardValue } from '../words/card';
 import { changeWords, minutesWords } from '../words/schools';
-import type { LengthWords } from '../words/useLength';
 import { boxSignWords, nextLookWords, stepWords } from '../words/trouble';
 import { NowNamed } from './NowNamed';
 import { SignAnswers } from './SignAnswers';
+import { lengths } from '../testing/words';
 
 jest.mock('expo-router', () => ({ router: { push: () => undefined } }));
 
-const mm: LengthWords = { unit: 'mm', short: (each) => String(each), long: (each) => `${each} mm` };
+const mm = lengths('mm');
 const celsius = (value: number) => `${value} C`;
 const titleOf = (id: string) => ({ dry: 'Too dry', wet: 'Too wet', dish: 'Sits over the dish' })[id] ?? id;
 beforeEach(() =>

@@ -8,6 +8,7 @@ import type { Home, Resident, Shelf } from '@/contract/records';
 import { shippedProfiles, shippedSpecies } from '@/contract/shipped';
 import { careBook } from '@/core/profiles/careBook';
 import { SchoolsScreen } from '../screens/SchoolsScreen';
+import { tap } from '../testing/hands';
 import { renderThemed } from '../testing/themed';
 
 jest.mock('expo-router', () => ({ router: { push: () => undefined } }));
@@ -55,8 +56,6 @@ describe('the schools', () => {
       shelves: [{ id: 's', roomId: 'room', room: 'Boiler Room' } as unknown as Shelf],
     });
   });
-  const tap = (role: string, name: string | RegExp) =>
-    act(async () => fireEvent.click(screen.getByRole(role, { name })));
   const show = () => act(async () => void renderThemed(<SchoolsScreen />));
 
   it('stand with the reasons of both sides, of the kinds that live here, before anything is chosen', async () => {

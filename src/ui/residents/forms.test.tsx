@@ -1,4 +1,4 @@
-import { act, fireEvent, screen } from '@testing-library/react';
+import { screen } from '@testing-library/react';
 import { router } from 'expo-router';
 import { CallFailed } from '@/client/api';
 import { useHouse } from '@/client/house';
@@ -10,6 +10,7 @@ import type { Meal } from '@/core/feeding/food';
 import type { LeaveAlone } from '@/core/plan/work';
 import { careBook } from '@/core/profiles/careBook';
 import { MealForm } from '../feeding/MealForm';
+import { tap, type } from '../testing/hands';
 import { renderThemed } from '../testing/themed';
 import { NoteDown } from './NoteDown';
 
@@ -67,10 +68,6 @@ describe('what is written down', () => {
   });
   afterAll(() => useLog.setState({ write: kept.write, writeMany: kept.writeMany }));
 
-  const tap = (role: string, name: string | RegExp) =>
-    act(async () => fireEvent.click(screen.getByRole(role, { name })));
-  const type = (label: string | RegExp, value: string) =>
-    act(async () => fireEvent.change(screen.getByLabelText(label), { target: { value } }));
   const open = async (who: Resident, what?: string) => {
     renderThemed(<NoteDown resident={who} />);
     if (what !== undefined) await tap('radio', what);

@@ -7,6 +7,7 @@ import type { GoneResident, Home, Resident } from '@/contract/records';
 import { profileOf } from '@/contract/testing/profileOf';
 import { careBook } from '@/core/profiles/careBook';
 import { BulkScreen } from '../screens/BulkScreen';
+import { tap } from '../testing/hands';
 import { renderThemed } from '../testing/themed';
 import { GroupHeads } from './GroupHeads';
 import { History } from './History';
@@ -44,7 +45,6 @@ const entry = (index: number, kind: Entry['kind'], data: Entry['data'] = {}): En
 });
 const home = (id: string, code: string, shelfId: string) => ({ id, code, shelfId }) as Home;
 const round = { on: TODAY, stops: [] };
-const tap = (role: string, name: string | RegExp) => act(async () => fireEvent.click(screen.getByRole(role, { name })));
 
 beforeEach(() => {
   mockCall.mockReset();

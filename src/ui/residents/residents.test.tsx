@@ -1,4 +1,4 @@
-import { act, fireEvent, screen, waitFor } from '@testing-library/react';
+import { screen, waitFor } from '@testing-library/react';
 import { useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import { pastedLines } from '@/client/pasted';
@@ -11,25 +11,26 @@ import { InstarBars } from '../charts/InstarBars';
 import { MoultFan } from '../charts/MoultFan';
 import { SurvivalSteps } from '../charts/SurvivalSteps';
 import { INSTAR_PROBLEM } from '../forms/checks';
+import { tap, type } from '../testing/hands';
 import { renderThemed } from '../testing/themed';
 import { entryWords } from '../words/entries';
 import { comparedWords, missingWords, survivalWords } from '../words/groups';
 import { massWords } from '../words/measures';
 import { leftWords, lifeWords } from '../words/residents';
 import { stillGrounds, stillVerdict } from '../words/still';
-import type { LengthWords } from '../words/useLength';
 import { BodyMeasures } from './BodyMeasures';
 import { LeavingForm } from './LeavingForm';
 import { NoteDown } from './NoteDown';
 import { QuietPanel } from './QuietPanel';
 import { found, soughtOf } from './search';
 import { SizeForm } from './SizeForm';
+import { lengths } from '../testing/words';
 
 // The router comes as modules that these tests cannot load; nothing here leads anywhere.
 jest.mock('expo-router', () => ({ router: { push: () => undefined }, useLocalSearchParams: () => ({}) }));
 
 const TODAY = '2026-03-14';
-const mm: LengthWords = { unit: 'mm', short: (each) => String(each), long: (each) => `${each} mm` };
+const mm = lengths('mm');
 const care = careBook([profileOf('ground-tarantula'), profileOf('stick-insect')], []);
 const bramble: Resident = {
   id: 'b',
@@ -71,10 +72,6 @@ beforeEach(() => {
     },
   });
 });
-
-const tap = (role: string, name: string | RegExp) => act(async () => fireEvent.click(screen.getByRole(role, { name })));
-const type = (label: string, text: string) =>
-  act(async () => fireEvent.change(screen.getByLabelText(label), { target: { value: text } }));
 
 describe('writing down', () => {
   it('offers what the form of a resident can have', () => {

@@ -14,7 +14,7 @@ import { buildHome, type BuildStep, type BuiltHome } from '@/core/substrate/buil
 import type { MaterialTable, Mix } from '@/core/substrate/material';
 import { pool } from '@/core/substrate/pool';
 import { WETNESS_OF_FEEL, type Feel } from '@/core/substrate/wetness';
-import { airSchool, schoolOn } from '@/core/profiles/schools';
+import { airSchool } from '@/core/profiles/schools';
 import { RefreshPlan } from '../build/RefreshPlan';
 import { StepList } from '../build/StepList';
 import { PooledSheet } from '../build/PooledSheet';
@@ -86,7 +86,7 @@ function Sheet({ homes, forWhom, table, mixes }: SheetProps) {
           {
             ...resident,
             school: airSchool(profile, resident.schools),
-            openings: schoolOn(profile, 'openings', resident.schools.openings),
+            openings: resident.schools.openings,
             ...filled,
             recipe: mix.recipe,
             wetnessFrom: feelNow === 'dry' ? 0 : WETNESS_OF_FEEL[feelNow],

@@ -8,6 +8,7 @@ import { shippedFeeders, shippedFoods } from '@/contract/shipped';
 import type { Culture, StockLine, SupplyPlan } from '@/contract/store';
 import { addDays } from '@/core/measure/day';
 import { ItemScreen } from '../screens/ItemScreen';
+import { tap, type } from '../testing/hands';
 import { renderThemed } from '../testing/themed';
 import { lastsWords, orderDays, stockWords } from '../words/store';
 import { FoodStore } from './FoodStore';
@@ -74,10 +75,6 @@ describe('the store', () => {
   });
   afterAll(() => usePreferences.getState().set({ keeper: '' }));
   const show = (element: React.ReactElement) => act(async () => void renderThemed(element));
-  const tap = (role: string, name: string | RegExp) =>
-    act(async () => fireEvent.click(screen.getByRole(role, { name })));
-  const type = (label: string | RegExp, value: string) =>
-    act(async () => fireEvent.change(screen.getByLabelText(label), { target: { value } }));
   const notice = () => useLog.getState().notice;
 
   it('says what is there, how long it lasts, what to order by when, and what to cut', async () => {

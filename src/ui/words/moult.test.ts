@@ -5,10 +5,10 @@ import { outgrownAtMm } from '@/core/growth/outgrown';
 import type { Container } from '@/core/housing/container';
 import { adultWords, moultGrounds, moultWords, outgrownWords, premoultWords } from './moult';
 import { temperatureWords } from './temperature';
-import type { LengthWords } from './useLength';
+import { lengths } from '../testing/words';
 
 const TODAY = '2026-03-14';
-const mm: LengthWords = { unit: 'mm', short: (each) => String(each), long: (each) => `${each} mm` };
+const mm = lengths('mm');
 const profile = profileOf('ground-tarantula');
 const container: Container = { shape: 'box', lengthMm: 170, widthMm: 130, heightMm: 100, lid: 'solid', vents: [] };
 const outgrownMm = outgrownAtMm(profile, { stage: 'juvenile', legSpanMm: 58 }, { container, substrateDepthMm: 45 });
