@@ -15,6 +15,7 @@ module.exports = {
       displayName: 'interface',
       preset: 'jest-expo/web',
       testMatch: ['<rootDir>/src/{ui,client}/**/*.test.{ts,tsx}'],
+      setupFiles: ['<rootDir>/src/ui/testing/resizes.ts'],
       moduleNameMapper: {
         ...alias,
         '^lucide-react-native/icons/(.*)$': '<rootDir>/node_modules/lucide-react-native/dist/cjs/icons/$1.js',

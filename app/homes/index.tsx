@@ -1,6 +1,6 @@
-import { TwoPanes } from '@/ui/components/TwoPanes';
+import { ListRoute } from '@/ui/components/TwoPanes';
 import { HomesScreen } from '@/ui/screens/HomesScreen';
 
 export default function HomesRoute() {
-  return <TwoPanes list={<HomesScreen />} />;
+  return <ListRoute list={<HomesScreen />} />;
 }

@@ -1,6 +1,6 @@
-import { TwoPanes } from '@/ui/components/TwoPanes';
+import { ListRoute } from '@/ui/components/TwoPanes';
 import { ResidentsScreen } from '@/ui/screens/ResidentsScreen';
 
 export default function ResidentsRoute() {
-  return <TwoPanes list={<ResidentsScreen />} />;
+  return <ListRoute list={<ResidentsScreen />} />;
 }

@@ -1,16 +1,10 @@
 import { useLocalSearchParams } from 'expo-router';
-import { Suspense } from 'react';
-import { TwoPanes } from '@/ui/components/TwoPanes';
+import { ListRoute } from '@/ui/components/TwoPanes';
 import { SeasonsScreen, YearPane } from '@/ui/screens/lazyForms';
-
-const SEASON_PARTS = ['ahead', 'moves', 'away', 'rest', 'broods', 'colonies'] as const;
+import { seasonsPart } from '@/ui/seasons/parts';
 
 export default function SeasonsRoute() {
   const { part } = useLocalSearchParams<{ part?: string }>();
-  const first = SEASON_PARTS.find((each) => each === part) ?? 'ahead';
-  return (
-    <Suspense>
-      <TwoPanes list={<SeasonsScreen key={first} first={first} />} detailOnWide={<YearPane />} />
-    </Suspense>
-  );
+  const asked = seasonsPart(part);
+  return <ListRoute list={<SeasonsScreen key={asked} asked={asked} />} beside={<YearPane />} />;
 }

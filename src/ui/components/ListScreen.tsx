@@ -1,6 +1,8 @@
 import type { ReactElement, ReactNode } from 'react';
 import { FlatList, View } from 'react-native';
 import { paneStyles } from './paneStyles';
+import { rowsToPlace } from './places';
+import { useScroller } from './useScroller';
 import { makeStyles } from './useStyles';
 
 interface Props<Item> {
@@ -10,21 +12,27 @@ interface Props<Item> {
   /** What stands over the list and scrolls with it. */
   header: ReactElement;
   actions?: ReactNode;
+  /** Where it is found again as it was left, as `/residents`. */
+  place: string;
 }
 
+const FIRST_ROWS = 16;
+
 /** One pane with a long list: only what is near the window is in the page. */
-export function ListScreen<Item>({ items, keyOf, row, header, actions }: Props<Item>) {
+export function ListScreen<Item>({ items, keyOf, row, header, actions, place }: Props<Item>) {
   const styles = useStyles();
+  const scroll = useScroller<FlatList<Item>>(place);
   return (
     <View style={styles.pane} role="main">
       <FlatList
+        ref={scroll}
         style={styles.scroll}
         contentContainerStyle={styles.content}
         data={items}
         keyExtractor={keyOf}
         renderItem={({ item }) => row(item)}
         ListHeaderComponent={header}
-        initialNumToRender={16}
+        initialNumToRender={rowsToPlace(place, FIRST_ROWS)}
         maxToRenderPerBatch={24}
         windowSize={7}
         keyboardShouldPersistTaps="handled"

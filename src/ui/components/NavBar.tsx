@@ -4,6 +4,7 @@ import { Pressable, View } from 'react-native';
 import { fonts, measure, space, type } from '../theme/tokens';
 import { Icon, type IconName } from './Icon';
 import { useIsWide } from './useLayout';
+import { beginAnew } from './places';
 import { makeStyles } from './useStyles';
 
 const PLACES: {
@@ -37,7 +38,13 @@ export function NavBar() {
           path === '/' ? here === '/' : here.startsWith(path) || (path === '/settings' && isBehindMore(here));
         return (
           <Link key={path} href={path} asChild>
-            <Pressable role="link" aria-current={isHere ? 'page' : undefined} style={styles.place}>
+            <Pressable
+              role="link"
+              aria-current={isHere ? 'page' : undefined}
+              style={styles.place}
+              // The walk goes on where it was; a list is looked through from its top. (The link takes the press itself.)
+              onPressIn={() => (path === '/' ? undefined : beginAnew(path))}
+            >
               <View style={[styles.edge, isHere && styles.edgeHere]} />
               <Icon name={icon} color={isHere ? styles.here.color : styles.title.color} />
               <Text style={[styles.title, isHere && styles.here]}>{title}</Text>

@@ -1,14 +1,23 @@
 import type { ReactNode } from 'react';
 import { ScrollView, View } from 'react-native';
 import { paneStyles } from './paneStyles';
+import { useScroller } from './useScroller';
 import { makeStyles } from './useStyles';
 
+interface Props {
+  children: ReactNode;
+  actions?: ReactNode;
+  /** Where it is found again as it was left, as `/homes`. */
+  place?: string;
+}
+
 /** One pane: what scrolls, and below it the actions that stay under the thumb. */
-export function Screen({ children, actions }: { children: ReactNode; actions?: ReactNode }) {
+export function Screen({ children, actions, place }: Props) {
   const styles = useStyles();
+  const scroll = useScroller<ScrollView>(place);
   return (
     <View style={styles.pane} role="main">
-      <ScrollView style={styles.scroll} contentContainerStyle={styles.content}>
+      <ScrollView ref={scroll} style={styles.scroll} contentContainerStyle={styles.content}>
         {children}
       </ScrollView>
       {actions ? <View style={styles.actions}>{actions}</View> : null}

@@ -1,4 +1,5 @@
-import type { ReactNode } from 'react';
+import { Slot } from 'expo-router';
+import { Suspense, type ReactNode } from 'react';
 import { View } from 'react-native';
 import { measure, space } from '../theme/tokens';
 import { useIsWide } from './useLayout';
@@ -21,11 +22,28 @@ export function TwoPanes({ list, detail, detailOnWide }: Props) {
   return (
     <View style={styles.panes}>
       <View style={styles.list}>{list}</View>
-      <View style={styles.detail}>
-        {detail ?? detailOnWide ?? <Body style={styles.nothing}>Choose one from the list.</Body>}
-      </View>
+      <View style={styles.detail}>{detail ?? detailOnWide ?? <NothingChosen />}</View>
     </View>
   );
+}
+
+function NothingChosen() {
+  return <Body style={useStyles().nothing}>Choose one from the list.</Body>;
+}
+
+/** What the routes of a list share: on a wide screen the list stays as it is while one after another is chosen from it. */
+export function ListLayout({ list }: { list: ReactNode }) {
+  const detail = (
+    <Suspense>
+      <Slot />
+    </Suspense>
+  );
+  return <TwoPanes list={<Suspense>{list}</Suspense>} detail={detail} />;
+}
+
+/** The route of the list itself: on a wide screen it stands beside already, and nothing is chosen from it yet. */
+export function ListRoute({ list, beside = <NothingChosen /> }: { list: ReactNode; beside?: ReactNode }) {
+  return useIsWide() ? beside : list;
 }
 
 const useStyles = makeStyles((theme) => ({

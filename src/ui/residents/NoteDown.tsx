@@ -75,7 +75,13 @@ export function NoteDown({ resident }: { resident: Resident }) {
   };
   const titleOf = (each: What) => (each === 'left' && isMany ? 'Some left' : TITLES[each]);
   return (
-    <View id={WRITE_DOWN_ID} style={{ gap: space.m, marginTop: space.xl }}>
+    <View
+      id={WRITE_DOWN_ID}
+      tabIndex={-1}
+      role="group"
+      aria-label="Write down"
+      style={{ gap: space.m, marginTop: space.xl }}
+    >
       <Heading>Write down</Heading>
       <Choices
         label="What to write down"

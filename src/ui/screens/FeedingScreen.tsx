@@ -42,9 +42,13 @@ export function FeedingScreen({ residentId }: { residentId: string }) {
       {problem !== undefined ? <Body>{problem}</Body> : null}
       {answer ? <NextMeal meal={answer.next} /> : null}
       {answer ? <Eaten answer={answer} resident={resident} /> : null}
-      <Cautions who={resident} before="open" />
-      {answer?.next ? <MealForm key={residentId} resident={resident} meal={answer.next} /> : null}
-      <ForbiddenFoods key={`${residentId} never`} resident={resident} />
+      {answer || problem !== undefined ? (
+        <>
+          <Cautions who={resident} before="open" />
+          {answer?.next ? <MealForm key={residentId} resident={resident} meal={answer.next} /> : null}
+          <ForbiddenFoods key={`${residentId} never`} resident={resident} />
+        </>
+      ) : null}
     </Screen>
   );
 }

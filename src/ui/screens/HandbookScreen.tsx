@@ -1,5 +1,5 @@
 import { router } from 'expo-router';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { View } from 'react-native';
 import { useBook } from '@/client/handbook';
 import { useHouse } from '@/client/house';
@@ -10,6 +10,7 @@ import { ListRow } from '../components/ListRow';
 import { ListScreen } from '../components/ListScreen';
 import { useLoadState } from '../components/LoadState';
 import { PaneHeader } from '../components/PaneHeader';
+import { useKept } from '../components/places';
 import { Screen } from '../components/Screen';
 import { Body, Name, Soft, Title } from '../components/Words';
 import { space } from '../theme/tokens';
@@ -30,7 +31,7 @@ export function HandbookScreen({ chosen }: { chosen?: string | undefined }) {
   const { care, species } = useHouse();
   const own = useBook()?.ownCards;
   const index = useNameIndex();
-  const [typed, setTyped] = useState('');
+  const [typed, setTyped] = useKept('/handbook search', '');
   const loading = useLoadState();
   const items = useMemo((): Item[] => {
     const commonOf = new Map(species.map((each) => [each.name, each.commonName]));
@@ -52,6 +53,7 @@ export function HandbookScreen({ chosen }: { chosen?: string | undefined }) {
   if (loading) return <Screen>{loading}</Screen>;
   return (
     <ListScreen
+      place="/handbook"
       items={items}
       keyOf={({ id }) => id}
       row={(item) => <Row item={item} isChosen={item.id === chosen} />}

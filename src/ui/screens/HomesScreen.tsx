@@ -27,6 +27,7 @@ export function HomesScreen({ chosenId }: { chosenId?: string | undefined }) {
   const free = homes.filter((home) => home.residentIds.length === 0).length;
   return (
     <Screen
+      place="/homes"
       actions={
         <>
           <Button grow title="Add a box" onPress={() => router.push('/homes/new')} />

@@ -37,11 +37,13 @@ export function KeepersScreen() {
       {(keepers ?? []).map((keeper) => (
         <KeeperCard key={keeper.id} keeper={keeper} />
       ))}
-      <View style={{ gap: space.m, marginTop: space.xl }}>
-        <Heading>Another keeper</Heading>
-        <Field label="Name" value={name} onChange={setName} />
-        <Button title="Add" disabled={name.trim() === ''} onPress={() => void add()} />
-      </View>
+      {keepers ? (
+        <View style={{ gap: space.m, marginTop: space.xl }}>
+          <Heading>Another keeper</Heading>
+          <Field label="Name" value={name} onChange={setName} />
+          <Button title="Add" disabled={name.trim() === ''} onPress={() => void add()} />
+        </View>
+      ) : null}
     </Screen>
   );
 }

@@ -75,24 +75,26 @@ function Papers({ resident }: { resident: Resident }) {
           </Soft>
         </View>
       ))}
-      <View style={{ gap: space.m, marginTop: space.xl }}>
-        <Heading>Write papers down, or their renewal</Heading>
-        <Choices
-          label="What they are"
-          choices={[...USUAL.map((each) => ({ value: each, title: each })), { value: 'other', title: 'other' }]}
-          value={paper}
-          onChange={setPaper}
-        />
-        {paper === 'other' ? <Field label="What they are called" value={other} onChange={setOther} /> : null}
-        <Field label="Number, if any" value={number} onChange={setNumber} />
-        <Field
-          label="Last day on which they hold, if any"
-          value={expiresOn}
-          onChange={setExpiresOn}
-          problem={dayProblem}
-          hint="Like 2027-03-14. From 60 days before, the round asks for their renewal."
-        />
-      </View>
+      {answer || problem !== undefined ? (
+        <View style={{ gap: space.m, marginTop: space.xl }}>
+          <Heading>Write papers down, or their renewal</Heading>
+          <Choices
+            label="What they are"
+            choices={[...USUAL.map((each) => ({ value: each, title: each })), { value: 'other', title: 'other' }]}
+            value={paper}
+            onChange={setPaper}
+          />
+          {paper === 'other' ? <Field label="What they are called" value={other} onChange={setOther} /> : null}
+          <Field label="Number, if any" value={number} onChange={setNumber} />
+          <Field
+            label="Last day on which they hold, if any"
+            value={expiresOn}
+            onChange={setExpiresOn}
+            problem={dayProblem}
+            hint="Like 2027-03-14. From 60 days before, the round asks for their renewal."
+          />
+        </View>
+      ) : null}
     </Screen>
   );
 }

@@ -42,7 +42,10 @@ export function ProfilesScreen({ chosenId }: { chosenId?: string | undefined }) 
     }
   };
   return (
-    <Screen actions={<Button grow rank="second" title="Import a profile" onPress={() => input.current?.click()} />}>
+    <Screen
+      place="/profiles"
+      actions={<Button grow rank="second" title="Import a profile" onPress={() => input.current?.click()} />}
+    >
       <PaneHeader back="/settings" title="More" />
       <Title>Care profiles</Title>
       <Soft>Every rule with its numbers and whose practice it is. Copy one to change it.</Soft>

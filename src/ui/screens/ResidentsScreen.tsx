@@ -1,5 +1,5 @@
 import { router } from 'expo-router';
-import { memo, useEffect, useMemo, useState } from 'react';
+import { memo, useEffect, useMemo } from 'react';
 import { View } from 'react-native';
 import { fitOf } from '@/client/fitting';
 import { useGone } from '@/client/gone';
@@ -13,6 +13,7 @@ import { Field } from '../components/Field';
 import { ListRow } from '../components/ListRow';
 import { ListScreen } from '../components/ListScreen';
 import { useLoadState } from '../components/LoadState';
+import { useKept } from '../components/places';
 import { Screen } from '../components/Screen';
 import { ShelfHeading } from '../components/ShelfHeading';
 import { STATUS_WORD, StatusMark } from '../components/StatusMark';
@@ -39,13 +40,14 @@ type Item =
 /** Everybody: by shelf, by the next moult, and those that are here no longer. */
 export function ResidentsScreen({ chosenId }: { chosenId?: string | undefined }) {
   const { residents } = useHouse();
-  const [order, setOrder] = useState<Order>('shelf');
-  const [typed, setTyped] = useState('');
+  const [order, setOrder] = useKept<Order>('/residents order', 'shelf');
+  const [typed, setTyped] = useKept('/residents search', '');
   const items = useItems(order, typed);
   const loading = useLoadState();
   if (loading) return <Screen>{loading}</Screen>;
   return (
     <ListScreen
+      place="/residents"
       items={items ?? []}
       keyOf={(item) => item.key}
       row={(item) => <Row item={item} chosenId={chosenId} />}

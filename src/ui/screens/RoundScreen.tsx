@@ -10,6 +10,7 @@ import { useLoadState } from '../components/LoadState';
 import { Screen } from '../components/Screen';
 import { ShelfHeading } from '../components/ShelfHeading';
 import { Body, Soft, Title } from '../components/Words';
+import { rowsToPlace } from '../components/places';
 import { Tappable } from '../components/Tappable';
 import { makeStyles } from '../components/useStyles';
 import { useGrowing } from '../components/useGrowing';
@@ -35,15 +36,17 @@ export function RoundScreen({ chosenHomeId }: { chosenHomeId?: string | undefine
   const loading = useLoadState();
   const walked = useWalkedShelves(shelves);
   useRoundKeys();
+  // The walk goes on where it was left; another day's begins at its top.
+  const place = `/ ${round?.on ?? ''}`;
   const sections = useMemo(() => (round ? sectionsOf(round.stops, walked) : []), [round, walked]);
   const total = sections.reduce((sum, { stops }) => sum + stops.length, 0);
-  const drawn = useGrowing(total, FIRST_STOPS, MORE_STOPS);
+  const drawn = useGrowing(total, rowsToPlace(place, FIRST_STOPS), MORE_STOPS);
   if (loading || !round) return <Screen>{loading}</Screen>;
   const places = new Set(walked.map(({ id }) => id));
   const stops = round.stops.filter((stop) => places.has(stop.shelfId));
   const isNight = look === 'night';
   return (
-    <Screen>
+    <Screen place={place}>
       <View style={styles.head}>
         <Title>{isNight ? 'Night round' : `${weekday(round.on)}’s round`}</Title>
         <Tappable

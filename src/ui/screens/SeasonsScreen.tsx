@@ -1,6 +1,7 @@
-import { useState, type ComponentType } from 'react';
+import type { ComponentType } from 'react';
 import { Choices } from '../components/Choices';
 import { useLoadState } from '../components/LoadState';
+import { useKept } from '../components/places';
 import { Screen } from '../components/Screen';
 import { Title } from '../components/Words';
 import { AheadBoard } from '../seasons/AheadBoard';
@@ -8,19 +9,10 @@ import { AwayBoard } from '../seasons/AwayBoard';
 import { BroodBoard } from '../seasons/BroodBoard';
 import { ColonyBoard } from '../seasons/ColonyBoard';
 import { MovesBoard } from '../seasons/MovesBoard';
+import { SEASONS_PARTS, type SeasonsPart } from '../seasons/parts';
 import { RestBoard } from '../seasons/RestBoard';
 
-const PARTS = [
-  { value: 'ahead', title: 'Ahead' },
-  { value: 'moves', title: 'Moves' },
-  { value: 'away', title: 'Away' },
-  { value: 'rest', title: 'Winter rest' },
-  { value: 'broods', title: 'Broods' },
-  { value: 'colonies', title: 'Colonies' },
-] as const;
-export type Part = (typeof PARTS)[number]['value'];
-
-const BOARDS: Record<Part, ComponentType> = {
+const BOARDS: Record<SeasonsPart, ComponentType> = {
   ahead: AheadBoard,
   moves: MovesBoard,
   away: AwayBoard,
@@ -30,15 +22,15 @@ const BOARDS: Record<Part, ComponentType> = {
 };
 
 /** What is coming: the months ahead, moves, absences, who rests, what hatches, which culture to split. */
-export function SeasonsScreen({ first }: { first: Part }) {
+export function SeasonsScreen({ asked }: { asked?: SeasonsPart | undefined }) {
   const loading = useLoadState();
-  const [part, setPart] = useState<Part>(first);
+  const [part, setPart] = useKept<SeasonsPart>('/seasons part', 'ahead', asked);
   const Board = BOARDS[part];
   if (loading) return <Screen>{loading}</Screen>;
   return (
-    <Screen>
+    <Screen place={`/seasons ${part}`}>
       <Title>Seasons</Title>
-      <Choices label="Part of the seasons" choices={PARTS} value={part} onChange={setPart} />
+      <Choices label="Part of the seasons" choices={SEASONS_PARTS} value={part} onChange={setPart} />
       <Board />
     </Screen>
   );

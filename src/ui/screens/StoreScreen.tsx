@@ -1,6 +1,6 @@
-import { useState } from 'react';
 import { Choices } from '../components/Choices';
 import { useLoadState } from '../components/LoadState';
+import { useKept } from '../components/places';
 import { Screen } from '../components/Screen';
 import { Title } from '../components/Words';
 import { BoxesAndSoil } from '../store/BoxesAndSoil';
@@ -14,19 +14,19 @@ const PARTS = [
 type Part = (typeof PARTS)[number]['value'];
 
 interface Props {
-  chosenMaterial?: string;
-  chosenItem?: string;
-  /** What is shown first. */
-  first?: Part;
+  chosenMaterial?: string | undefined;
+  chosenItem?: string | undefined;
+  /** What an address asks for. */
+  asked?: Part | undefined;
 }
 
 /** What the house has and needs: to eat, and to live in. */
-export function StoreScreen({ chosenMaterial, chosenItem, first = 'food' }: Props) {
+export function StoreScreen({ chosenMaterial, chosenItem, asked }: Props) {
   const loading = useLoadState();
-  const [part, setPart] = useState<Part>(chosenMaterial === undefined ? first : 'boxes');
+  const [part, setPart] = useKept<Part>('/store part', 'food', asked);
   if (loading) return <Screen>{loading}</Screen>;
   return (
-    <Screen>
+    <Screen place={`/store ${part}`}>
       <Title>Store</Title>
       <Choices label="Part of the store" choices={PARTS} value={part} onChange={setPart} />
       {part === 'food' ? <FoodStore chosenItem={chosenItem} /> : <BoxesAndSoil chosenMaterial={chosenMaterial} />}

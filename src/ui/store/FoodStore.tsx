@@ -77,8 +77,12 @@ export function FoodStore({ chosenItem }: { chosenItem: string | undefined }) {
           ))}
         </View>
       ) : null}
-      <Cultures cultures={cultures} />
-      <AddItem />
+      {plan || problem !== null ? (
+        <>
+          <Cultures cultures={cultures} />
+          <AddItem />
+        </>
+      ) : null}
     </View>
   );
 }

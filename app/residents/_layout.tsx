@@ -1,0 +1,8 @@
+import { useGlobalSearchParams } from 'expo-router';
+import { ListLayout } from '@/ui/components/TwoPanes';
+import { ResidentsScreen } from '@/ui/screens/ResidentsScreen';
+
+export default function ResidentsLayout() {
+  const { id } = useGlobalSearchParams<{ id?: string }>();
+  return <ListLayout list={<ResidentsScreen chosenId={id} />} />;
+}
