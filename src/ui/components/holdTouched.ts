@@ -8,21 +8,31 @@
 export function holdTouched(scroller: HTMLElement, content: HTMLElement): () => void {
   let held: Element | null = null;
   let top = 0;
+  let scrolled = 0;
+  const letGo = () => {
+    held = null;
+    scroller.style.overflowAnchor = '';
+  };
   const note = () => {
     if (!held) return;
     const { top: now, bottom } = held.getBoundingClientRect();
     const pane = scroller.getBoundingClientRect();
     // Once scrolled out of sight it is no longer what the hand is at.
-    if (bottom < pane.top || now > pane.bottom) held = null;
+    if (bottom < pane.top || now > pane.bottom) letGo();
     top = now;
+    scrolled = scroller.scrollTop;
   };
   const hold = ({ target }: Event) => {
     held = target instanceof Element ? target : null;
+    // One anchor at a time.
+    scroller.style.overflowAnchor = 'none';
     note();
   };
   const keep = () => {
-    if (held?.isConnected !== true) held = null;
-    else scroller.scrollTop += held.getBoundingClientRect().top - top;
+    if (!held) return;
+    if (!held.isConnected) return letGo();
+    // What has been scrolled since, by a key or a focus, was meant.
+    if (scroller.scrollTop === scrolled) scroller.scrollTop += held.getBoundingClientRect().top - top;
     note();
   };
   // At once when something is put in, before another tap is dealt with; and when an image or a font changes a height.

@@ -33,15 +33,37 @@ export function beginAnew(path: string): void {
 
 const scrolledTo = (name: string): number => (kept.get(`${name} scroll`) as number | undefined) ?? 0;
 
+/** Rows as they were left: which was the first in sight, and how high each was. */
+export interface RowsLeft {
+  firstSeen: string;
+  heightPx: ReadonlyMap<string, number>;
+}
+
+/** How the rows of a place were left that call themselves by `rowId`; undefined where they never were. */
+export const rowsLeft = (name: string): RowsLeft | undefined => kept.get(`${name} rows`) as RowsLeft | undefined;
+
+/** Under this id a row of a place is found again. */
+export const rowId = (key: string): string => `row ${key}`;
+
+function noteRows(name: string, scroller: HTMLElement, content: HTMLElement): void {
+  const { top } = scroller.getBoundingClientRect();
+  const rows = Array.from(content.querySelectorAll(`[id^="${rowId('')}"]`));
+  const boxes = rows.map((row) => ({ id: row.id, box: row.getBoundingClientRect() }));
+  const firstSeen = boxes.find(({ box }) => box.bottom > top)?.id;
+  if (firstSeen === undefined) return;
+  const left: RowsLeft = { firstSeen, heightPx: new Map(boxes.map(({ id, box }) => [id, box.height])) };
+  kept.set(`${name} rows`, left);
+}
+
 /** How many rows of a list have to be drawn for the place where it was left; at least `first`. */
-export function rowsToPlace(name: string | undefined, first: number): number {
-  const top = name === undefined ? 0 : scrolledTo(name);
+export function rowsToPlace(name: string, first: number): number {
+  const top = scrolledTo(name);
   return top === 0 ? first : Math.max(first, Math.ceil((top + window.innerHeight) / LEAST_ROW_PX));
 }
 
 /**
- * Scrolls to where it was left (the top, where it never was), as soon as so much has been drawn and unless a hand is quicker, and notes from then
- * on how far it is scrolled.
+ * Scrolls to where it was left as soon as so much has been drawn, unless a hand is quicker, and notes from then on how
+ * far it is scrolled. What never was left begins at its top.
  * @returns ends it
  */
 export function keepPlace(name: string, scroller: HTMLElement, content: HTMLElement): () => void {
@@ -71,6 +93,7 @@ export function keepPlace(name: string, scroller: HTMLElement, content: HTMLElem
   return () => {
     // The last of the scrolling may not have been told yet.
     note();
+    noteRows(name, scroller, content);
     window.clearTimeout(timer);
     observer.disconnect();
     for (const hand of hands) scroller.removeEventListener(hand, arrive);

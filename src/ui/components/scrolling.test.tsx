@@ -1,7 +1,7 @@
 import { act, fireEvent, renderHook } from '@testing-library/react';
 import { hasGrown } from '../testing/resizes';
 import { holdTouched } from './holdTouched';
-import { beginAnew, keepPlace, rowsToPlace, useKept } from './places';
+import { beginAnew, keepPlace, rowId, rowsLeft, rowsToPlace, useKept } from './places';
 
 const PANE_PX = 800;
 
@@ -21,7 +21,7 @@ function pane(heightPx: number, tops: number[]) {
       fireEvent.scroll(scroller);
     },
   });
-  const box = (top: number, px: number) => ({ top, bottom: top + px }) as DOMRect;
+  const box = (top: number, px: number) => ({ top, bottom: top + px, height: px }) as DOMRect;
   scroller.getBoundingClientRect = () => box(0, PANE_PX);
   const parts = tops.map((_, index) => {
     const part = content.appendChild(document.createElement('button'));
@@ -40,7 +40,10 @@ function pane(heightPx: number, tops: number[]) {
     height += px;
     hasGrown(content);
   };
-  return { scroller, content, part, seenAt, arrive };
+  const scrollUntold = (to: number) => {
+    scrolled = to;
+  };
+  return { scroller, content, part, seenAt, arrive, scrollUntold };
 }
 
 describe('what is under the hand', () => {
@@ -73,6 +76,18 @@ describe('what is under the hand', () => {
     arrive(70, 1);
     expect(scroller.scrollTop).toBe(600);
     expect(seenAt(0)).toBe(-430);
+  });
+
+  it('does not undo what was scrolled a moment ago and has not been told yet', () => {
+    const { scroller, content, part, seenAt, arrive, scrollUntold } = pane(4000, [100, 900]);
+    holdTouched(scroller, content);
+    scroller.scrollTop = 500;
+    fireEvent.focusIn(part(1));
+    scrollUntold(700);
+    arrive(70, 1);
+    expect(scroller.scrollTop).toBe(700);
+    arrive(70, 1);
+    expect(seenAt(1)).toBe(270);
   });
 });
 
@@ -119,6 +134,22 @@ describe('a list that is come back to', () => {
     jest.useRealTimers();
   });
 
+  it('remembers which row was first in sight, and how high each was', () => {
+    const { scroller, content, part } = pane(4000, [100, 900, 1700]);
+    [0, 1].forEach((index) => (part(index).id = rowId(`shelf ${index}`)));
+    const leave = keepPlace('/walk', scroller, content);
+    expect(rowsLeft('/walk')).toBeUndefined();
+    scroller.scrollTop = 600;
+    leave();
+    expect(rowsLeft('/walk')).toEqual({
+      firstSeen: 'row shelf 1',
+      heightPx: new Map([
+        ['row shelf 0', 44],
+        ['row shelf 1', 44],
+      ]),
+    });
+  });
+
   it('begins at its top where it never was, and where it is begun anew', () => {
     const { scroller, content } = pane(6000, []);
     scroller.scrollTop = 700;
@@ -128,7 +159,6 @@ describe('a list that is come back to', () => {
     expect(rowsToPlace('/a day', 8)).toBeGreaterThan(8);
     beginAnew('/a');
     expect(rowsToPlace('/a day', 8)).toBe(8);
-    expect(rowsToPlace(undefined, 8)).toBe(8);
   });
 });
 

@@ -4,7 +4,7 @@ import type { Stop } from '@/contract/round';
 import { JOB_KINDS, type Job } from '@/core/plan/work';
 import { whyNot } from '../seasons/MoveDay';
 import { marksOn, minutesOn, monthsOn, weeksOfMonth } from '../seasons/calendarDays';
-import { firstStops, sectionsOf } from './sections';
+import { placesOf, sectionsOf } from './sections';
 
 const TODAY = '2026-03-14';
 const shelf = (id: string, position: number): Shelf => ({
@@ -64,10 +64,50 @@ describe('the parts of a walk', () => {
     fc.assert(
       fc.property(stops, fc.nat(20), (all, count) => {
         const sections = sectionsOf(all, SHELVES);
-        const drawn = firstStops(sections, count).flatMap(({ shown }) => shown);
-        expect(drawn).toEqual(sections.flatMap((section) => section.stops).slice(0, count));
+        const at = placesOf(sections, count).flatMap((section) => section.at);
+        expect(at.every(({ isDrawn }) => isDrawn)).toBe(true);
+        expect(at.map(({ stop }) => stop)).toEqual(sections.flatMap((section) => section.stops).slice(0, count));
       }),
     );
+  });
+
+  it('come back from where the walk was left, in the room that they took, whatever is drawn first', () => {
+    fc.assert(
+      fc.property(stops, fc.nat(20), fc.nat(), (all, count, seen) => {
+        const sections = sectionsOf(all, SHELVES);
+        const before = placesOf(sections, Infinity).flatMap((section) => section.at);
+        const firstSeen = before[seen % Math.max(1, before.length)]?.key ?? '';
+        const left = { firstSeen, heightPx: new Map(before.map(({ key }, index) => [key, 60 + index])) };
+        const now = placesOf(sections, count, left).flatMap((section) => section.at);
+        expect(now.map(({ key }) => key)).toEqual(before.map(({ key }) => key));
+        now.forEach((place, index) => {
+          const from = (index - (seen % now.length) + now.length) % now.length;
+          expect(place.isDrawn ? 'drawn' : place.heightPx).toBe(from < count ? 'drawn' : 60 + index);
+        });
+      }),
+    );
+  });
+
+  it('that came since the walk was left wait their turn, and those that are gone leave no room', () => {
+    const stop = (residentId: string): Stop => ({
+      ...{ residentId, homeId: 'h', shelfId: 'low', leaveAlone: null, waiting: [] },
+      jobs: [],
+    });
+    const section = (...ids: string[]) => [{ key: 'low', name: 'low', stops: ids.map(stop) }];
+    const left = {
+      firstSeen: 'row low b',
+      heightPx: new Map([
+        ['row low a', 70],
+        ['row low b', 80],
+        ['row low gone', 90],
+      ]),
+    };
+    const at = placesOf(section('a', 'new', 'b', 'c'), 2, left)[0]?.at.map(({ key, isDrawn }) => [key, isDrawn]);
+    expect(at).toEqual([
+      ['row low a', false],
+      ['row low b', true],
+      ['row low c', true],
+    ]);
   });
 });
 

@@ -1,6 +1,7 @@
 import type { Shelf } from '@/contract/records';
 import type { Stop } from '@/contract/round';
 import type { Job } from '@/core/plan/work';
+import { rowId, type RowsLeft } from '../components/places';
 
 /** A part of the walk: the stops of one shelf, or what goes before or after all shelves. */
 export interface Section {
@@ -34,13 +35,30 @@ export function sectionsOf(stops: readonly Stop[], shelves: readonly Shelf[]): S
   return sections.filter((section) => section.stops.length > 0);
 }
 
-/** Each part of the walk as far as its first stops go, counted through all parts; parts beyond them are left out. */
-export function firstStops(sections: readonly Section[], count: number): (Section & { shown: Stop[] })[] {
-  let left = count;
-  return sections.flatMap((section) => {
-    const shown = section.stops.slice(0, Math.max(0, left));
-    left -= shown.length;
-    return shown.length > 0 ? [{ ...section, shown }] : [];
+/** A stop in its part: drawn, or kept free as high as it was when the walk was left. */
+export type Place = { key: string; stop: Stop } & ({ isDrawn: true } | { isDrawn: false; heightPx: number });
+
+/**
+ * Each part of the walk with the stops that are drawn, counted through all parts from the one that was first in sight
+ * when the walk was left, and on from the top after the last. Those not drawn yet keep the room that they took; where
+ * that is not known they are left out, and so is a part without any.
+ */
+export function placesOf(sections: readonly Section[], count: number, left?: RowsLeft): (Section & { at: Place[] })[] {
+  const keyed = sections.map((section) => ({
+    section,
+    keys: section.stops.map(({ residentId }) => rowId(`${section.key} ${residentId}`)),
+  }));
+  const all = keyed.flatMap(({ keys }) => keys);
+  const start = Math.max(0, all.indexOf(left?.firstSeen ?? ''));
+  const drawn = new Set([...all.slice(start), ...all.slice(0, start)].slice(0, count));
+  return keyed.flatMap(({ section, keys }) => {
+    const at = section.stops.flatMap((stop, index): Place[] => {
+      const key = keys[index] ?? '';
+      const heightPx = left?.heightPx.get(key);
+      if (drawn.has(key)) return [{ key, stop, isDrawn: true }];
+      return heightPx === undefined ? [] : [{ key, stop, isDrawn: false, heightPx }];
+    });
+    return at.length > 0 ? [{ ...section, at }] : [];
   });
 }
 

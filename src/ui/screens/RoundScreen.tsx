@@ -1,5 +1,5 @@
 import { router } from 'expo-router';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { useHouse } from '@/client/house';
 import { usePreferences } from '@/client/preferences';
@@ -10,7 +10,7 @@ import { useLoadState } from '../components/LoadState';
 import { Screen } from '../components/Screen';
 import { ShelfHeading } from '../components/ShelfHeading';
 import { Body, Soft, Title } from '../components/Words';
-import { rowsToPlace } from '../components/places';
+import { rowsLeft } from '../components/places';
 import { Tappable } from '../components/Tappable';
 import { makeStyles } from '../components/useStyles';
 import { useGrowing } from '../components/useGrowing';
@@ -18,7 +18,7 @@ import { LeaveAloneList } from '../round/LeaveAloneList';
 import { KeptOnPhone } from '../round/KeptOnPhone';
 import { RoundFilter, useWalkedShelves } from '../round/RoundFilter';
 import { RoundProgress } from '../round/RoundProgress';
-import { firstStops, sectionsOf } from '../round/sections';
+import { placesOf, sectionsOf } from '../round/sections';
 import { StopRows } from '../round/StopRows';
 import { useRoundKeys } from '../round/useRoundKeys';
 import { space, target } from '../theme/tokens';
@@ -38,9 +38,10 @@ export function RoundScreen({ chosenHomeId }: { chosenHomeId?: string | undefine
   useRoundKeys();
   // The walk goes on where it was left; another day's begins at its top.
   const place = `/ ${round?.on ?? ''}`;
+  const [left] = useState(() => rowsLeft(place));
   const sections = useMemo(() => (round ? sectionsOf(round.stops, walked) : []), [round, walked]);
   const total = sections.reduce((sum, { stops }) => sum + stops.length, 0);
-  const drawn = useGrowing(total, rowsToPlace(place, FIRST_STOPS), MORE_STOPS);
+  const drawn = useGrowing(total, FIRST_STOPS, MORE_STOPS);
   if (loading || !round) return <Screen>{loading}</Screen>;
   const places = new Set(walked.map(({ id }) => id));
   const stops = round.stops.filter((stop) => places.has(stop.shelfId));
@@ -64,11 +65,13 @@ export function RoundScreen({ chosenHomeId }: { chosenHomeId?: string | undefine
       <KeptOnPhone />
       {residents.length === 0 ? <FirstSteps hasHomes={homes.length > 0} /> : null}
       {residents.length > 0 && sections.length === 0 ? <Body>Nothing is due here today.</Body> : null}
-      {firstStops(sections, drawn).map(({ key, name, stops: at, shown }) => (
+      {placesOf(sections, drawn, left).map(({ key, name, stops: ofPart, at }) => (
         <View key={key}>
-          <ShelfHeading name={name} note={stopsWords(at)} />
-          {shown.map((stop) => (
-            <StopRows key={stop.residentId} stop={stop} today={round.on} isChosen={stop.homeId === chosenHomeId} />
+          <ShelfHeading name={name} note={stopsWords(ofPart)} />
+          {at.map(({ key: row, stop, ...how }) => (
+            <View key={row} id={row} style={how.isDrawn ? undefined : { height: how.heightPx }}>
+              {how.isDrawn ? <StopRows stop={stop} today={round.on} isChosen={stop.homeId === chosenHomeId} /> : null}
+            </View>
           ))}
         </View>
       ))}
