@@ -32,7 +32,8 @@ export function holdTouched(scroller: HTMLElement, content: HTMLElement): () => 
     if (!held) return;
     if (!held.isConnected) return letGo();
     // What has been scrolled since, by a key or a focus, was meant.
-    if (scroller.scrollTop === scrolled) scroller.scrollTop += held.getBoundingClientRect().top - top;
+    const movedPx = scroller.scrollTop === scrolled ? held.getBoundingClientRect().top - top : 0;
+    if (movedPx !== 0) scroller.scrollTop += movedPx;
     note();
   };
   // At once when something is put in, before another tap is dealt with; and when an image or a font changes a height.

@@ -6,7 +6,7 @@ import { shippedHazards, shippedProfiles, shippedSpecies } from '@/contract/ship
 import { careCard } from '@/core/handbook/card';
 import { careBook } from '@/core/profiles/careBook';
 import { BrokenPage } from '../BrokenPage';
-import { StopRows } from '../round/StopRows';
+import { StopPlace } from '../round/StopPlace';
 import { Cautions } from '../residents/Cautions';
 import { renderThemed } from '../testing/themed';
 import { cardLabel, cardValue } from '../words/card';
@@ -58,7 +58,7 @@ describe('cautions', () => {
       homes: [{ id: 'h', code: 'B2', shelfId: 's' } as Home],
     });
     const shows = (one: Stop) => {
-      renderThemed(<StopRows stop={one} today="2026-03-14" isChosen={false} />);
+      renderThemed(<StopPlace id="row" stop={one} today="2026-03-14" isChosen={false} />);
       const isThere = screen.queryByText('serious venom, not alone') !== null;
       cleanup();
       return isThere;

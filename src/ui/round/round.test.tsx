@@ -10,7 +10,7 @@ import { profileOf } from '@/contract/testing/profileOf';
 import { careBook } from '@/core/profiles/careBook';
 import { NoticeBar } from '../components/NoticeBar';
 import { renderThemed } from '../testing/themed';
-import { StopRows } from './StopRows';
+import { StopPlace } from './StopPlace';
 
 const mockCall = jest.fn();
 jest.mock('expo-router', () => ({ router: { push: () => undefined } }));
@@ -39,7 +39,7 @@ function Walk() {
   const now = useHouse((house) => house.round?.stops[0]);
   return (
     <>
-      {now ? <StopRows stop={now} today={TODAY} isChosen={false} /> : null}
+      {now ? <StopPlace id="row" stop={now} today={TODAY} isChosen={false} /> : null}
       <NoticeBar />
     </>
   );

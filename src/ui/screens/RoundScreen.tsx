@@ -19,7 +19,7 @@ import { KeptOnPhone } from '../round/KeptOnPhone';
 import { RoundFilter, useWalkedShelves } from '../round/RoundFilter';
 import { RoundProgress } from '../round/RoundProgress';
 import { placesOf, sectionsOf } from '../round/sections';
-import { StopRows } from '../round/StopRows';
+import { StopPlace } from '../round/StopPlace';
 import { useRoundKeys } from '../round/useRoundKeys';
 import { space, target } from '../theme/tokens';
 import { weekday } from '../words/days';
@@ -37,8 +37,8 @@ export function RoundScreen({ chosenHomeId }: { chosenHomeId?: string | undefine
   const walked = useWalkedShelves(shelves);
   useRoundKeys();
   // The walk goes on where it was left; another day's begins at its top.
-  const place = `/ ${round?.on ?? ''}`;
-  const [left] = useState(() => rowsLeft(place));
+  const walk = `/ ${round?.on ?? ''}`;
+  const [left] = useState(() => rowsLeft(walk));
   const sections = useMemo(() => (round ? sectionsOf(round.stops, walked) : []), [round, walked]);
   const total = sections.reduce((sum, { stops }) => sum + stops.length, 0);
   const drawn = useGrowing(total, FIRST_STOPS, MORE_STOPS);
@@ -47,7 +47,7 @@ export function RoundScreen({ chosenHomeId }: { chosenHomeId?: string | undefine
   const stops = round.stops.filter((stop) => places.has(stop.shelfId));
   const isNight = look === 'night';
   return (
-    <Screen place={place}>
+    <Screen place={walk}>
       <View style={styles.head}>
         <Title>{isNight ? 'Night round' : `${weekday(round.on)}’s round`}</Title>
         <Tappable
@@ -68,10 +68,15 @@ export function RoundScreen({ chosenHomeId }: { chosenHomeId?: string | undefine
       {placesOf(sections, drawn, left).map(({ key, name, stops: ofPart, at }) => (
         <View key={key}>
           <ShelfHeading name={name} note={stopsWords(ofPart)} />
-          {at.map(({ key: row, stop, ...how }) => (
-            <View key={row} id={row} style={how.isDrawn ? undefined : { height: how.heightPx }}>
-              {how.isDrawn ? <StopRows stop={stop} today={round.on} isChosen={stop.homeId === chosenHomeId} /> : null}
-            </View>
+          {at.map((place) => (
+            <StopPlace
+              key={place.key}
+              id={place.key}
+              stop={place.stop}
+              heightPx={place.isDrawn ? undefined : place.heightPx}
+              today={round.on}
+              isChosen={place.stop.homeId === chosenHomeId}
+            />
           ))}
         </View>
       ))}

@@ -21,8 +21,24 @@ interface Props {
   isChosen: boolean;
 }
 
+interface PlaceProps extends Props {
+  id: string;
+  /** Not drawn yet: so much room is kept for it. */
+  heightPx?: number | undefined;
+}
+
+/** A stop in its place on the walk: drawn again only when something about it has changed, for there may be hundreds. */
+export const StopPlace = memo(function StopPlace({ id, heightPx, ...stop }: PlaceProps) {
+  if (heightPx !== undefined) return <View id={id} style={{ height: heightPx }} />;
+  return (
+    <View id={id}>
+      <StopRows {...stop} />
+    </View>
+  );
+});
+
 /** One box on the walk: who lives in it, and each thing to do there with its circle. */
-export const StopRows = memo(function StopRows({ stop, today, isChosen }: Props) {
+function StopRows({ stop, today, isChosen }: Props) {
   const styles = useStyles();
   const isWide = useIsWide();
   const home = useHouse((house) => house.homes.find((each) => each.id === stop.homeId));
@@ -55,7 +71,7 @@ export const StopRows = memo(function StopRows({ stop, today, isChosen }: Props)
       ))}
     </View>
   );
-});
+}
 
 /** What the nearest of its open jobs brings its keeper. */
 function nearest(hazards: readonly Hazard[], jobs: readonly Job[]): Hazard[] {
