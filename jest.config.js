@@ -1,28 +1,65 @@
+// Days are told by the time zone of the house: tests have one of their own.
+process.env.TZ ??= 'UTC';
+
 const alias = { '^@/(.*)$': '<rootDir>/src/$1', '^@data/(.*)$': '<rootDir>/data/$1' };
+const fixedDay = '<rootDir>/src/core/testing/fixedDay.ts';
+const inNode = {
+  testEnvironment: 'node',
+  moduleNameMapper: alias,
+  transform: { '\\.tsx?$': '<rootDir>/bin/lib/jestEsbuild.cjs' },
+  setupFiles: [fixedDay],
+};
+
+/** Tests that ask a real server: one stands for each worker. */
+const onServers = {
+  globalSetup: '<rootDir>/src/server/testing/beginServers.ts',
+  globalTeardown: '<rootDir>/src/server/testing/endServers.ts',
+};
+const inDocument = {
+  preset: 'jest-expo/web',
+  setupFiles: [fixedDay, '<rootDir>/src/ui/testing/resizes.ts'],
+  moduleNameMapper: {
+    ...alias,
+    '^lucide-react-native/icons/(.*)$': '<rootDir>/node_modules/lucide-react-native/dist/cjs/icons/$1.js',
+  },
+  transformIgnorePatterns: [
+    'node_modules/(?!(?:@rneui|expo.*|@expo.*|@react-native.*|react-native.*|react-native-svg|lucide-react-native|uuid)/)',
+  ],
+};
 
 /** Core, contract and server run in Node as they do in life; the interface in a browser's document. */
 module.exports = {
+  maxWorkers: '100%',
   projects: [
     {
+      ...inNode,
       displayName: 'node',
-      testEnvironment: 'node',
       testMatch: ['<rootDir>/{src/core,src/contract,src/server,demo}/**/*.test.ts'],
-      moduleNameMapper: alias,
-      transform: { '\\.tsx?$': ['babel-jest', { caller: { name: 'metro', platform: 'web' } }] },
       globalSetup: '<rootDir>/src/server/testing/globalSetup.ts',
     },
     {
+      ...inNode,
+      displayName: 'stories',
+      ...onServers,
+      testMatch: ['<rootDir>/stories/*.test.ts'],
+    },
+    {
+      ...inDocument,
       displayName: 'interface',
-      preset: 'jest-expo/web',
       testMatch: ['<rootDir>/src/{ui,client}/**/*.test.{ts,tsx}'],
-      setupFiles: ['<rootDir>/src/ui/testing/resizes.ts'],
+      testPathIgnorePatterns: ['/node_modules/', '<rootDir>/src/ui/walks/'],
+    },
+    {
+      ...inDocument,
+      ...onServers,
+      displayName: 'walks',
+      testEnvironment: '<rootDir>/bin/lib/jestWalks.cjs',
+      testMatch: ['<rootDir>/src/ui/walks/*.test.ts'],
       moduleNameMapper: {
-        ...alias,
-        '^lucide-react-native/icons/(.*)$': '<rootDir>/node_modules/lucide-react-native/dist/cjs/icons/$1.js',
+        ...inDocument.moduleNameMapper,
+        '^expo-router$': '<rootDir>/src/ui/testing/memoryRouter.tsx',
+        '^comlink$': '<rootDir>/src/ui/testing/comlink.ts',
       },
-      transformIgnorePatterns: [
-        'node_modules/(?!(?:@rneui|expo.*|@expo.*|@react-native.*|react-native.*|react-native-svg|lucide-react-native|uuid)/)',
-      ],
     },
   ],
 };

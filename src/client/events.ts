@@ -1,5 +1,6 @@
 import { create } from 'zustand';
 import { PAGE } from './api';
+import { hearTime } from './clock';
 import { useHouse } from './house';
 import { useQueue } from './queue';
 
@@ -27,6 +28,13 @@ export function listen(): () => void {
     void deliver().then((hasArrived) => (wasAway || hasArrived) && refresh());
   });
   source.addEventListener('error', () => useLine.setState({ isAway: true }));
+  source.addEventListener('clock', ({ data }: MessageEvent<string>) => {
+    const { now, today } = JSON.parse(data) as { now: string; today: string };
+    hearTime(now);
+    // A page that lies open over midnight shows the round of the new day.
+    const { round } = useHouse.getState();
+    if (round && round.on !== today) refresh();
+  });
   source.addEventListener('written', ({ data }: MessageEvent<string>) => {
     const { by } = JSON.parse(data) as { by: string };
     if (by !== PAGE) refresh();

@@ -54,6 +54,8 @@ export interface AppOptions extends Deps {
   /** True when there is too little disk left to write. */
   diskIsFull?: (() => boolean) | undefined;
   log?: boolean;
+  /** What only tests may ask, given what tells the open pages of a new time and a new house. */
+  testControls?: ((tell: () => void) => RequestHandler) | undefined;
   /** So often it looks whether today's round is to be worked out anew, before anybody asks; left out, it waits. ms */
   readyEveryMs?: number;
 }
@@ -77,11 +79,18 @@ export function createApp(options: AppOptions): Express {
   );
   if (options.log) app.use(morgan(':date[iso] :method :url :status :res[content-length] B :response-time ms'));
   app.use('/api', jsonOnly, express.json({ limit: '1mb', strict: false }), refuseWhenFull(options));
-  const events = eventHub();
+  const events = eventHub(options.clock);
   app.get('/api/events', events.stream);
   app.use('/api', events.watch, compression());
   app.get('/api/homes/:id/photo', photoRoute(options, readPhoto));
   app.get('/api/entries/:id/photo', photoRoute(options, readEntryPhoto, true));
+  if (options.testControls) {
+    const tell = () => {
+      events.tellTime();
+      events.tellWritten();
+    };
+    app.use('/api/test', options.testControls(tell));
+  }
   const calendar = calendarRoutes(options);
   app.get('/api/calendar/:file', calendar.bySecret);
   app.get('/api/keepers/:id/calendar.ics', calendar.byKeeper);

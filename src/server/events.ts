@@ -1,6 +1,7 @@
 import type { RequestHandler, Response } from 'express';
+import type { Clock } from './clock';
 
-/** A line is sent so often, that a connection of which nobody hears anything is not cut. ms */
+/** The time is told so often: pages keep to the clock of the house, and a connection that is heard of is not cut. ms */
 const HEARTBEAT_MS = 20_000;
 
 /** What computes, and what instruments send, changes nothing on anybody's page. */
@@ -12,20 +13,29 @@ export interface EventHub {
   stream: RequestHandler;
   /** Announces every request that wrote something. */
   watch: RequestHandler;
+  /** Tells every open page what time it is in the house. */
+  tellTime: () => void;
+  /** Tells every open page that something was written by nobody in particular. */
+  tellWritten: () => void;
 }
 
-export function eventHub(): EventHub {
+export function eventHub(clock: Clock): EventHub {
   const open = new Set<Response>();
   const send = (text: string) => {
     for (const response of open) response.write(text);
   };
-  setInterval(() => send(': still here\n\n'), HEARTBEAT_MS).unref();
+  const time = () => `event: clock\ndata: ${JSON.stringify({ now: clock.now(), today: clock.today() })}\n\n`;
+  const written = (by: string) => `event: written\ndata: ${JSON.stringify({ by })}\n\n`;
+  const tellTime = () => send(time());
+  setInterval(tellTime, HEARTBEAT_MS).unref();
   return {
+    tellTime,
+    tellWritten: () => send(written('')),
     stream: (request, response) => {
       response.set({ 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-store', 'X-Accel-Buffering': 'no' });
       response.flushHeaders();
       // A page that lost the server asks again after a second.
-      response.write('retry: 1000\n\n');
+      response.write(`retry: 1000\n\n${time()}`);
       open.add(response);
       request.on('close', () => open.delete(response));
     },
@@ -34,7 +44,7 @@ export function eventHub(): EventHub {
       if (writes) {
         const by = /^[\w-]{1,60}$/.exec(request.get('X-Page') ?? '')?.[0] ?? '';
         response.on('finish', () => {
-          if (response.statusCode < 300) send(`event: written\ndata: ${JSON.stringify({ by })}\n\n`);
+          if (response.statusCode < 300) send(written(by));
         });
       }
       next();

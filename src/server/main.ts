@@ -2,7 +2,7 @@ import path from 'node:path';
 import { checkShippedData } from '@/contract/shippedData';
 import { createApp } from './app';
 import { startDevices } from './devices/devices';
-import { systemClock } from './clock';
+import { settableClock, systemClock, type SettableClock } from './clock';
 import { seedDemo } from './demo';
 import { packageFacts, ROOT } from './root';
 import { hasRoomToWrite, openDataFolder } from './storage/dataFolder';
@@ -10,6 +10,7 @@ import type { Database } from './storage/database';
 import { migrate } from './storage/migrate';
 import { openFolder, openMemory } from './storage/pglite';
 import { openPostgres } from './storage/postgres';
+import { demoCluster, testControls } from './testing/testHouse';
 
 /** @throws naming the setting, where it is no port. */
 function portOf(text: string | undefined, name: string): number | undefined {
@@ -17,6 +18,22 @@ function portOf(text: string | undefined, name: string): number | undefined {
   const port = Number(text);
   if (Number.isInteger(port) && port >= 0 && port <= 65535) return port;
   throw new Error(`${name} must be a whole number from 0 to 65535; got ${text}.`);
+}
+
+/**
+ * The clock of a server that is started for tests: `VB_TEST=1`, with `VB_NOW` where it begins.
+ * @throws when a time is set for a server that is not for tests: it would write days that were not.
+ */
+function testClock({ VB_TEST, VB_NOW }: NodeJS.ProcessEnv): SettableClock | undefined {
+  if (VB_TEST !== '1') {
+    if (VB_NOW) throw new Error('VB_NOW sets the time for tests only: set VB_TEST=1 with it, or leave it out.');
+    return undefined;
+  }
+  const start = VB_NOW || systemClock.now();
+  if (Number.isNaN(Date.parse(start)) || !start.endsWith('Z')) {
+    throw new Error(`VB_NOW must be an instant in UTC, for example 2026-03-14T18:00:00Z; got ${start}.`);
+  }
+  return settableClock(start);
 }
 
 /** What the environment asks for. */
@@ -28,15 +45,18 @@ function settings(environment: NodeJS.ProcessEnv) {
     databaseUrl: environment.DATABASE_URL,
     mqttPort: portOf(environment.VB_MQTT_PORT, 'VB_MQTT_PORT'),
     mqttUrl: environment.VB_MQTT_URL,
+    testClock: testClock(environment),
   };
 }
 
-async function openDatabase({ data, databaseUrl }: ReturnType<typeof settings>): Promise<Database> {
+async function openDatabase({ data, databaseUrl, demo, testClock }: ReturnType<typeof settings>): Promise<Database> {
   if (databaseUrl) return openPostgres(databaseUrl);
-  if (data === 'memory') return openMemory();
+  // Tests begin from a demo that was laid once for all of them.
+  const cluster = demo && testClock ? await demoCluster(testClock) : undefined;
+  if (data === 'memory') return openMemory(cluster);
   const folder = openDataFolder(data);
   try {
-    return await openFolder(folder);
+    return await openFolder(folder, cluster);
   } catch (error) {
     folder.release();
     throw new Error(
@@ -53,17 +73,19 @@ async function main(): Promise<void> {
   const wanted = settings(process.env);
   const database = await openDatabase(wanted);
   await migrate(database);
-  if (wanted.demo) await seedDemo(database, systemClock);
-  const devices = await startDevices({ database, clock: systemClock }, wanted.mqttPort, wanted.mqttUrl);
+  const clock = wanted.testClock ?? systemClock;
+  if (wanted.demo) await seedDemo(database, clock);
+  const devices = await startDevices({ database, clock }, wanted.mqttPort, wanted.mqttUrl);
   const onDisk = !wanted.databaseUrl && wanted.data !== 'memory';
   const app = createApp({
     database,
-    clock: systemClock,
+    clock,
     version,
     webFolder: path.join(ROOT, 'dist'),
     diskIsFull: onDisk ? () => !hasRoomToWrite(wanted.data) : undefined,
     log: true,
     readyEveryMs: 2000,
+    testControls: wanted.testClock && testControls({ database, clock: wanted.testClock }, devices.look),
   });
   // Whoever can reach the port can write: this computer only. A proxy in front decides who else may come in.
   const server = app.listen(wanted.port, '127.0.0.1', (error?: Error) => {

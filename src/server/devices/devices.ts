@@ -12,22 +12,23 @@ export async function startDevices(
   deps: { database: Database; clock: Clock },
   mqttPort: number | undefined,
   mqttUrl: string | undefined,
-): Promise<{ stop: () => Promise<void> }> {
+): Promise<{ look: () => Promise<void>; stop: () => Promise<void> }> {
   let busy: Promise<void> = Promise.resolve();
   const look = () => {
     busy = busy
       .then(() => simulateProbes(deps))
       .catch((error: unknown) => console.error('The simulated probes could not report.', error));
+    return busy;
   };
   // What they have to tell of the last days is there before the first page asks.
-  look();
-  await busy;
-  const timer = setInterval(look, LOOKS_EVERY_MS);
+  await look();
+  const timer = setInterval(() => void look(), LOOKS_EVERY_MS);
   const mqtt = mqttPort === undefined && mqttUrl === undefined ? undefined : await import('./mqtt');
   const broker = mqttPort === undefined ? undefined : await mqtt?.startBroker(deps, mqttPort);
   if (broker) console.log(`MQTT: devices may publish to 127.0.0.1:${broker.port}.`);
   const listener = mqttUrl === undefined ? undefined : mqtt?.listenOn(deps, mqttUrl);
   return {
+    look,
     stop: async () => {
       clearInterval(timer);
       await busy;

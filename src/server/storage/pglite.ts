@@ -36,12 +36,12 @@ function durableStart(): string[] {
 
 const parsers = typeParsers as unknown as NonNullable<PGliteOptions['parsers']>;
 
-/** Opens the cluster of a data folder; a new one is built in the draft folder and renamed once it is whole. */
-export async function openFolder(folder: DataFolder): Promise<Database> {
+/** Opens the cluster of a data folder; a new one is built from a packed one in the draft folder and renamed once it is whole. */
+export async function openFolder(folder: DataFolder, cluster: Blob = preparedCluster()): Promise<Database> {
   if (folder.isNew) {
     const draft = await PGlite.create({
       fs: new DurableFolder(folder.draft),
-      loadDataDir: preparedCluster(),
+      loadDataDir: cluster,
       startParams: durableStart(),
     });
     await draft.close();

@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { call } from '@/client/api';
+import { houseNow } from '@/client/clock';
 import { problemOf } from '@/client/house';
 import type { Probe } from '@/contract/readings';
 import type { Climate } from '@/core/profiles/profile';
@@ -32,7 +33,7 @@ export function ProbeCourse({ probe, climate, today }: Props) {
   const latest = probe.latest?.at;
   useEffect(() => {
     let isCurrent = true;
-    const to = new Date(latest === undefined ? Date.now() : Date.parse(latest) + 60_000);
+    const to = new Date(latest === undefined ? houseNow() : Date.parse(latest) + 60_000);
     const from = new Date(to.getTime() - SPANS[span] * DAY_MS);
     call('probeSeries', { params: { id: probe.id }, query: { from: from.toISOString(), to: to.toISOString() } })
       .then((each) => isCurrent && setSeries(each))

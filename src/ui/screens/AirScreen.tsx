@@ -3,6 +3,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { call } from '@/client/api';
 import { useWorked } from '@/client/airWorker';
+import { houseNow } from '@/client/clock';
 import { asItStands, freshQuestion, triedHome, useHomeAir, type Asked, type TriedAir } from '@/client/homeAir';
 import { fitOf } from '@/client/fitting';
 import { useHouse } from '@/client/house';
@@ -16,6 +17,7 @@ import { LEFT_OUT } from '@/core/climate/leftOut';
 import { pouredMl } from '@/core/climate/watering';
 import { floorAreaMm2 } from '@/core/housing/container';
 import { flat } from '@/core/housing/soil';
+import { dayOfMoment } from '@/core/measure/day';
 import { schoolOn } from '@/core/profiles/schools';
 import { DAY_MS } from '@/core/readings/reading';
 import { AheadCharts } from '../air/AheadCharts';
@@ -93,7 +95,7 @@ function AirPane({ asked: base, tenant, air, load }: PaneProps) {
   const temperature = useTemperature();
   const write = useLog((log) => log.write);
   const { care, round } = useHouse();
-  const today = round?.on ?? new Date().toISOString().slice(0, 10);
+  const today = round?.on ?? dayOfMoment(new Date(houseNow()));
   const standing = useMemo(
     () => asItStands(home, profile, tenant.stage, air.room.air),
     [home, profile, tenant.stage, air],
@@ -220,7 +222,7 @@ const bandGround = ({ climate }: Asked['profile']) =>
 /** The days ahead: from freshly damped for the numbers, and from how it stands now for the chart. */
 function useAhead(asked: Asked, air: HomeAir, days: number) {
   const fresh = freshQuestion(asked, 120);
-  const startHour = new Date().getHours();
+  const startHour = new Date(houseNow()).getHours();
   const wetness = { ...fresh.wetness, damp: air.watering?.dampWetness ?? fresh.wetness.damp };
   const now = { ...fresh, wetness, days, startHour };
   const wishes = wishesOf(asked.profile);
@@ -235,7 +237,7 @@ function useReadings(air: HomeAir): (readonly [number, number])[] {
   useEffect(() => {
     if (id === undefined) return;
     let isCurrent = true;
-    const now = Date.now();
+    const now = houseNow();
     const query = { from: new Date(now - 30 * DAY_MS).toISOString(), to: new Date(now).toISOString() };
     void call('probeSeries', { params: { id }, query }).then(({ points }) => {
       if (!isCurrent) return;

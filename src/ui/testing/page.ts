@@ -1,0 +1,184 @@
+import { act, fireEvent, waitFor } from '@testing-library/react';
+import { computeAccessibleName } from 'dom-accessibility-api';
+
+/**
+ * A page without a browser, asked in the words of Playwright: a walk that needs no layout, no scrolling and no network of its
+ * own is written the same way and takes a tenth of the time.
+ */
+type Text = string | RegExp;
+interface Named {
+  name?: Text;
+  exact?: boolean;
+  level?: number;
+}
+
+/** Until then what is waited for must have come. ms */
+const PATIENCE_MS = 8000;
+
+const tidy = (text: string | null | undefined) => (text ?? '').replace(/\s+/g, ' ').trim();
+
+function matches(text: string, wanted: Text, exact = false): boolean {
+  if (wanted instanceof RegExp) return wanted.test(text);
+  return exact ? text === wanted : text.toLowerCase().includes(wanted.toLowerCase());
+}
+
+/** Elements that have a role by what they are. */
+const BY_NATURE: Record<string, string> = {
+  link: 'a[href]',
+  button: 'button',
+  heading: 'h1,h2,h3,h4,h5,h6',
+  main: 'main',
+  navigation: 'nav',
+  checkbox: 'input[type=checkbox]',
+  radio: 'input[type=radio]',
+  textbox: 'input:not([type]),input[type=text],textarea',
+  img: 'img',
+};
+
+const levelOf = (element: Element) => Number(element.getAttribute('aria-level') ?? /^H([1-6])$/.exec(element.tagName)?.[1]);
+
+function byRole(within: Element, role: string, { name, exact, level }: Named): Element[] {
+  const nature = BY_NATURE[role];
+  const all = [...within.querySelectorAll(`[role="${role}"]${nature ? `,${nature}` : ''}`)];
+  return all.filter(
+    (element) =>
+      (element.getAttribute('role') ?? role) === role &&
+      element.closest('[aria-hidden=true]') === null &&
+      (level === undefined || levelOf(element) === level) &&
+      (name === undefined || matches(tidy(computeAccessibleName(element)), name, exact)),
+  );
+}
+
+function byLabel(within: Element, label: Text, exact?: boolean): Element[] {
+  return [...within.querySelectorAll('[aria-label],[aria-labelledby],input,textarea,select')].filter((element) =>
+    matches(tidy(computeAccessibleName(element)), label, exact),
+  );
+}
+
+/** The smallest elements that hold a text. */
+function byText(within: Element, text: Text, exact?: boolean): Element[] {
+  const holds = (element: Element) => matches(tidy(element.textContent), text, exact);
+  return [...within.querySelectorAll('*')].filter(
+    (element) => holds(element) && !/^(STYLE|SCRIPT|TITLE)$/.test(element.tagName) && ![...element.children].some(holds),
+  );
+}
+
+type Find = () => Element[];
+
+/** What is meant is looked for anew at every use, and waited for. */
+export class Locator {
+  constructor(
+    readonly find: Find,
+    private readonly words: string,
+  ) {}
+
+  getByRole(role: string, named: Named = {}): Locator {
+    return this.within((element) => byRole(element, role, named), `${role} ${String(named.name ?? '')}`);
+  }
+  getByLabel(label: Text, { exact }: { exact?: boolean } = {}): Locator {
+    return this.within((element) => byLabel(element, label, exact), `label ${label}`);
+  }
+  getByText(text: Text, { exact }: { exact?: boolean } = {}): Locator {
+    return this.within((element) => byText(element, text, exact), `text ${text}`);
+  }
+  getByTestId(id: string): Locator {
+    return this.within((element) => [...element.querySelectorAll(`[data-testid="${id}"]`)], `test id ${id}`);
+  }
+  filter({ hasText }: { hasText: Text }): Locator {
+    return this.of((all) => all.filter((element) => matches(tidy(element.textContent), hasText)), `with ${hasText}`);
+  }
+  first(): Locator {
+    return this.nth(0);
+  }
+  last(): Locator {
+    return this.nth(-1);
+  }
+  nth(index: number): Locator {
+    return this.of((all) => all.slice(index, index === -1 ? undefined : index + 1), `number ${index}`);
+  }
+
+  async click(): Promise<void> {
+    const element = await this.one();
+    await act(async () => void fireEvent.click(element));
+  }
+  async fill(text: string): Promise<void> {
+    const element = await this.one();
+    await act(async () => void fireEvent.change(element, { target: { value: text } }));
+    await act(async () => void fireEvent.blur(element));
+  }
+  async focus(): Promise<void> {
+    const element = await this.one();
+    await act(async () => (element as HTMLElement).focus());
+  }
+  async press(key: string): Promise<void> {
+    const element = await this.one();
+    await act(async () => void fireEvent.keyDown(element, { key }));
+  }
+  async setInputFiles(file: File): Promise<void> {
+    const element = await this.one();
+    await act(async () => void fireEvent.change(element, { target: { files: [file] } }));
+  }
+  async textContent(): Promise<string> {
+    return tidy((await this.one()).textContent);
+  }
+  async allTextContents(): Promise<string[]> {
+    return this.find().map(({ textContent }) => tidy(textContent));
+  }
+  async count(): Promise<number> {
+    return this.find().length;
+  }
+  async getAttribute(name: string): Promise<string | null> {
+    return (await this.one()).getAttribute(name);
+  }
+
+  /** The one element that is meant. @throws when there is none in time, or when there are several. */
+  async one(): Promise<Element> {
+    return this.settled((all) => {
+      if (all.length !== 1) throw new Error(`${all.length} on the page, not one: ${this.words}`);
+      return all[0] as Element;
+    });
+  }
+
+  /** Waits until what is asked of the elements holds. */
+  async settled<Result>(ask: (all: Element[]) => Result): Promise<Result> {
+    return waitFor(() => ask(this.find()), { timeout: PATIENCE_MS, interval: 20 });
+  }
+
+  get said(): string {
+    return this.words;
+  }
+
+  private within(find: (element: Element) => Element[], words: string): Locator {
+    return new Locator(() => [...new Set(this.find().flatMap(find))], `${this.words} > ${words}`);
+  }
+  private of(pick: (all: Element[]) => Element[], words: string): Locator {
+    return new Locator(() => pick(this.find()), `${this.words}, ${words}`);
+  }
+}
+
+/** The whole page. */
+export const page = new Locator(() => [document.body], 'the page');
+
+/** What must be true of what is on the page, sooner or later. */
+export function expectOn(locator: Locator, isNot = false) {
+  const must = (what: string, holds: (all: Element[]) => boolean) =>
+    locator.settled((all) => {
+      if (holds(all) === isNot) throw new Error(`Must ${isNot ? 'not ' : ''}${what}: ${locator.said}`);
+    });
+  const of = (what: string, holds: (element: Element) => boolean) =>
+    must(what, (all) => all.length > 0 && holds(all[0] as Element));
+  return {
+    toBeVisible: () => must('be there', (all) => all.length > 0),
+    toHaveCount: (count: number) => must(`be there ${count} times`, (all) => all.length === count),
+    toBeChecked: () =>
+      of('be checked', (element) => element.getAttribute('aria-checked') === 'true' || (element as HTMLInputElement).checked),
+    toBeDisabled: () =>
+      of('be disabled', (element) => element.getAttribute('aria-disabled') === 'true' || element.hasAttribute('disabled')),
+    toHaveValue: (value: string) => of(`have the value ${value}`, (element) => (element as HTMLInputElement).value === value),
+    toHaveAttribute: (name: string, value: string) =>
+      of(`have ${name} ${value}`, (element) => element.getAttribute(name) === value),
+    toHaveAccessibleName: (name: Text) =>
+      of(`be called ${name}`, (element) => matches(tidy(computeAccessibleName(element)), name, true)),
+    toContainText: (text: Text) => of(`contain ${text}`, (element) => matches(tidy(element.textContent), text)),
+  };
+}

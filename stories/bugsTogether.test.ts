@@ -1,0 +1,42 @@
+import type { Resident } from '@/contract/records';
+import { emptyHouse, type House } from './house';
+
+/**
+ * A 30 cm cube holds 10 to 15 large assassin bugs. A keeper puts a second group beside the first: each alone would fit, 22
+ * heads do not. They share kills; their young are venomous and never fed to anything.
+ */
+describe('assassin bugs in one cube', () => {
+  let house: House;
+  let first: Resident;
+  let second: Resident;
+  const FACTS = { profile: 'communal-assassin-bug', stage: 'adult', bodyLengthMm: 38 };
+  beforeAll(async () => {
+    house = await emptyHouse('2026-03-14');
+    const cube = { lengthMm: 300, widthMm: 300, heightMm: 300, lid: 'mesh', opens: 'top' };
+    await house.box('D1', cube, { soilMm: 40, furniture: [{ kind: 'perch', heightMm: 220, count: 3 }] });
+    first = await house.takeIn('Pristhesancus plagipennis', 'D1', { ...FACTS, headCount: 12 });
+    second = await house.takeIn('Pristhesancus plagipennis', 'D1', { ...FACTS, headCount: 10 });
+  });
+
+  it('eat each other’s prey, not each other: nobody forbids one kind together', async () => {
+    const lodger = { label: 'a', scientificName: 'Pristhesancus plagipennis', profile: 'communal-assassin-bug', headCount: 12 };
+    const { verdict } = await house.compute('company', { lodgers: [lodger, { ...lodger, label: 'b' }] });
+    expect(verdict).not.toBe('fail');
+  });
+
+  // Part 6: every group is held to the room alone.
+  it.failing('are too many together, and their home says so on the round', async () => {
+    const kinds = [...(await house.kinds(first)), ...(await house.kinds(second))];
+    expect(kinds.some((kind) => kind === 'mend' || kind === 'rehouse')).toBe(true);
+  });
+
+  it('are told to be too many where they are counted as one group', async () => {
+    const { container, substrateDepthMm, furniture } = (await house.homes())[0]!;
+    const fit = (headCount: number) =>
+      house.compute('fit', { ...FACTS, headCount, container, substrateDepthMm, furniture });
+    const crowd = ({ checks }: { checks: { quantity: string; status: string }[] }) =>
+      checks.find(({ quantity }) => /head|perHead|density|crowd/i.test(quantity))?.status;
+    expect(crowd(await fit(12))).not.toBe('fail');
+    expect(crowd(await fit(40))).toBe('fail');
+  });
+});

@@ -1,0 +1,39 @@
+import type { Resident } from '@/contract/records';
+import { emptyHouse, type House } from './house';
+
+/**
+ * Springtails are put in with others to eat the mould. They live as the others live: they set no water, no depth, no food and
+ * no verdict of their own for a box that is somebody else's.
+ */
+describe('springtails put in with others', () => {
+  let house: House;
+  const springtails = (box: string) => house.takeIn('Folsomia candida', box, { profile: 'springtail', stage: 'adult', headCount: 200 });
+  let millipede: Resident;
+  let cleaners: Resident;
+  beforeAll(async () => {
+    house = await emptyHouse('2026-03-14');
+    await house.shelf('F', 'Room', { temperatureC: 24, relativeHumidityPct: 50 });
+    await house.box('F1', 'deep', { soilMm: 150, litterDepthMm: 20, mixId: 'millipede-soil', furniture: [{ kind: 'hide', count: 2 }] });
+    millipede = await house.takeIn('Orthoporus ornatus', 'F1', { profile: 'millipede-arid', stage: 'adult', bodyLengthMm: 120 });
+    cleaners = await springtails('F1');
+  });
+
+  it('have the round of their host, which asks for the soil that the host wants', async () => {
+    expect(await house.job(millipede, 'soil')).toBeUndefined();
+  });
+
+  // Part 6: they ask for a bed of their own depth and for the whole box to be damp.
+  it.failing('ask for nothing in the box of a desert millipede', async () => {
+    const seen = new Set<string>();
+    for (let day = 0; day < 14; day += 1) {
+      for (const kind of await house.kinds(cleaners)) seen.add(kind);
+      await house.days(1);
+    }
+    for (const kind of ['soil', 'damp', 'mend', 'rehouse', 'feed', 'refresh'] as const) expect(seen).not.toContain(kind);
+  });
+
+  // Part 7: springtails have no moult that anybody could see.
+  it.failing('have no dates of moults', async () => {
+    expect((await house.forecast(cleaners)).forecast.next).toBeNull();
+  });
+});

@@ -1,0 +1,56 @@
+import type { Resident } from '@/contract/records';
+import type { JobKind } from '@/core/plan/work';
+import { emptyHouse, type House } from './house';
+
+/**
+ * A queen has sealed herself in behind cotton in a test tube. She lives off her wing muscles until the first workers come, and
+ * eats her brood when she is disturbed. Nobody opens that tube: for no food, no cotton, no counting, and no label.
+ */
+describe('a queen that founds alone', () => {
+  let house: House;
+  let queen: Resident;
+  const TUBE = { shape: 'cylinder', diameterMm: 16, heightMm: 150, lid: 'solid', vents: [] };
+  const OPENS: JobKind[] = ['water', 'barrier', 'rubbish', 'census', 'feed', 'label', 'mend', 'clean', 'rehouse', 'leftovers'];
+  beforeAll(async () => {
+    house = await emptyHouse('2026-05-20');
+    await house.shelf('Ants', 'Room', { temperatureC: 25, relativeHumidityPct: 50 });
+    await house.box('F5', TUBE, { nest: { chambers: [{ lengthMm: 60, widthMm: 16, heightMm: 16 }] } });
+    const facts = { profile: 'ant-large-mediterranean', stage: 'adult', form: 'colony', headCount: 1, bodyLengthMm: 17 };
+    queen = await house.takeIn('Camponotus ligniperda', 'F5', facts);
+  });
+
+  it('wants no food: her engine says so', async () => {
+    const { food } = await house.compute('founding', { profile: 'ant-large-mediterranean', beganOn: '2026-05-20', temperatureC: 25 });
+    expect(food).toBe('none');
+  });
+
+  // Part 8: and the round asks for sugar and insects, because she is a colony of one.
+  it.failing('is not fed by the round', async () => {
+    expect(await house.kinds(queen)).not.toContain('feed');
+  });
+
+  it('has her first workers after seven to sixteen weeks in the warm', async () => {
+    const { firstWorkers } = await house.compute('founding', { profile: 'ant-large-mediterranean', beganOn: '2026-05-20', temperatureC: 25 });
+    expect(firstWorkers.p10 >= '2026-06-10').toBe(true);
+    expect(firstWorkers.p90 <= '2026-10-20').toBe(true);
+  });
+
+  // Part 8: cotton, barrier, rubbish, counting and the label are due in her first weeks.
+  it.failing('is not opened by the round in sixty days', async () => {
+    const seen = new Set<JobKind>();
+    for (let day = 0; day < 60; day += 3) {
+      for (const kind of await house.kinds(queen)) seen.add(kind);
+      await house.days(3);
+    }
+    for (const kind of OPENS) expect(seen).not.toContain(kind);
+  });
+
+  // Part 8: and by a sitter neither.
+  it.failing('is not opened by a sitter', async () => {
+    const from = await house.today();
+    const until = new Date(Date.parse(from) + 30 * 864e5).toISOString().slice(0, 10);
+    const { absence } = house.granted(await house.post('/api/absences', { from, until, sitter: 'Wren' }), 201);
+    const sheet = house.granted(await house.get(`/api/absences/${absence.id}/sheet`));
+    expect(sheet.visits.flatMap(({ stops }: { stops: object[] }) => stops)).toEqual([]);
+  });
+});

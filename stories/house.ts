@@ -1,0 +1,182 @@
+import { shippedBoxSizes, shippedFeeders, shippedFoods } from '@/contract/shipped';
+import type { Home, Resident } from '@/contract/records';
+import type { ResidentMoult } from '@/contract/growth';
+import type { Stop } from '@/contract/round';
+import type { Job, JobKind } from '@/core/plan/work';
+import { control } from '@/server/testing/standingServer';
+import { standingAddress } from '@/server/testing/standingServers';
+import { lengths } from '@/ui/testing/words';
+import { jobTitle } from '@/ui/words/jobs';
+import { temperatureWords } from '@/ui/words/temperature';
+
+/** What a server answered, whatever it is. */
+export interface Answer {
+  status: number;
+  // eslint-disable-next-line @typescript-eslint/no-explicit-any -- stories look into answers of every shape
+  body: any;
+}
+
+/** What is written down about somebody: the fields of an entry. */
+type Facts = Record<string, unknown>;
+type Who = Pick<Resident, 'id'>;
+
+/** What may be said of a box beside its size. */
+export interface BoxFacts {
+  soilMm?: number;
+  shelf?: string;
+  [field: string]: unknown;
+}
+
+/** Words as they stand on the screen. */
+const NAMES = { feeders: [...shippedFeeders], foods: [...shippedFoods] };
+const LENGTH = lengths('mm');
+const TEMPERATURE = temperatureWords('C');
+
+/**
+ * A house on a day of its own, spoken to as the page does: over the HTTP of a real server. It begins with nothing in it.
+ * @example const house = await emptyHouse('2026-03-14'); await house.box('A1', 'vial-large');
+ */
+export class House {
+  private readonly shelves = new Map<string, string>();
+  private readonly boxes = new Map<string, string>();
+  constructor(private readonly address: string) {}
+
+  async get(path: string): Promise<Answer> {
+    return this.ask('GET', path);
+  }
+  async post(path: string, body: unknown): Promise<Answer> {
+    return this.ask('POST', path, body);
+  }
+  async patch(path: string, body: unknown): Promise<Answer> {
+    return this.ask('PATCH', path, body);
+  }
+  async put(path: string, body: unknown): Promise<Answer> {
+    return this.ask('PUT', path, body);
+  }
+
+  /** A shelf; the room it stands in may be said, and what air that room has. */
+  async shelf(name: string, room = 'The room', air?: { temperatureC: number; relativeHumidityPct: number }): Promise<string> {
+    const { shelf } = this.granted(await this.post('/api/shelves', { name, room }), 201);
+    this.shelves.set(name, shelf.id);
+    if (air) {
+      const { rooms } = this.granted(await this.get('/api/rooms'));
+      const { id } = rooms.find((each: { name: string }) => each.name === room);
+      this.granted(await this.put(`/api/rooms/${id}`, { air: { ...air, draughtMS: 0.1 } }));
+    }
+    return shelf.id;
+  }
+
+  /** A box, of a size from the list of usual ones or of its own; with a depth of soil in it. */
+  async box(code: string, size: string | object, { soilMm = 0, shelf, ...facts }: BoxFacts = {}): Promise<Home> {
+    if (this.shelves.size === 0) await this.shelf('Shelf 1');
+    const shelfId = this.shelves.get(shelf ?? [...this.shelves.keys()][0]!);
+    const usual = shippedBoxSizes.find(({ id }) => id === size)?.container;
+    if (typeof size === 'string' && !usual) throw new Error(`There is no usual size of box called ${size}.`);
+    const container = usual ?? { shape: 'box', lid: 'solid', vents: [], ...(size as object) };
+    const asked = { code, shelfId, container, substrateDepthMm: soilMm, ...facts };
+    const { home } = this.granted(await this.post('/api/homes', asked), 201);
+    this.boxes.set(code, home.id);
+    return home;
+  }
+
+  boxId(code: string): string {
+    const id = this.boxes.get(code);
+    if (id === undefined) throw new Error(`There is no box ${code} in this house.`);
+    return id;
+  }
+
+  /** Asks to take somebody in under a name as it is typed, and nothing that was not said. */
+  async askToTakeIn(scientificName: string, box: string, facts: Facts = {}): Promise<Answer> {
+    return this.post('/api/residents', { scientificName, homeId: this.boxId(box), ...facts });
+  }
+
+  /** Takes somebody in. `profile` says the kind, as choosing it from the list does. */
+  async takeIn(scientificName: string, box: string, facts: Facts): Promise<Resident> {
+    return this.granted(await this.askToTakeIn(scientificName, box, facts), 201).resident;
+  }
+
+  /** Writes an entry about somebody; refused, the story fails with what was said. */
+  async write(kind: string, who: Who, facts: Facts = {}): Promise<{ id: string }> {
+    return this.granted(await this.post('/api/entries', { kind, residentId: who.id, ...facts }), 201).entry;
+  }
+
+  /** So many days go by, at the same time of day. */
+  async days(days: number): Promise<void> {
+    await control(this.address, 'clock', { days });
+  }
+  async today(): Promise<string> {
+    return this.granted(await this.get('/api/health')).today;
+  }
+
+  async stops(): Promise<Stop[]> {
+    return this.granted(await this.get('/api/round')).stops;
+  }
+  private async stopOf(who: Who): Promise<Stop | undefined> {
+    return (await this.stops()).find(({ residentId }) => residentId === who.id);
+  }
+  /** What the round asks for at somebody's box. */
+  async jobs(who: Who): Promise<Job[]> {
+    return (await this.stopOf(who))?.jobs ?? [];
+  }
+  async job(who: Who, kind: JobKind): Promise<Job | undefined> {
+    return (await this.jobs(who)).find((job) => job.kind === kind);
+  }
+  async kinds(who: Who): Promise<JobKind[]> {
+    return (await this.jobs(who)).map(({ kind }) => kind);
+  }
+  /** The round in the words of the screen, box by box. */
+  async round(who?: Who): Promise<string[]> {
+    const stops = await this.stops();
+    const asked = who ? stops.filter(({ residentId }) => residentId === who.id) : stops;
+    return asked.flatMap(({ jobs }) => jobs.map((job) => jobTitle(job, LENGTH, NAMES, TEMPERATURE)));
+  }
+  /** Whether, and why, somebody is to be left alone. */
+  async leftAlone(who: Who): Promise<Stop['leaveAlone']> {
+    return (await this.stopOf(who))?.leaveAlone ?? null;
+  }
+
+  async forecast(who: Who): Promise<ResidentMoult> {
+    return this.granted(await this.get(`/api/residents/${who.id}/moult`));
+  }
+  async resident(who: Who): Promise<Resident> {
+    const { residents } = this.granted(await this.get('/api/residents'));
+    return residents.find(({ id }: Resident) => id === who.id);
+  }
+  async homes(): Promise<Home[]> {
+    return this.granted(await this.get('/api/homes')).homes;
+  }
+  /** The boxes of the house for somebody, best first, with the verdict of each: as the choice of a box ranks them. */
+  async ranking(facts: Facts): Promise<{ code: string; verdict: string }[]> {
+    const homes = (await this.homes()).map(({ id, code, container, substrateDepthMm, furniture, litterDepthMm, nest }) => ({
+      ...{ id, code, container, substrateDepthMm, furniture, litterDepthMm, nest },
+    }));
+    const { ranking } = this.granted(await this.post('/api/compute/rank-homes', { ...facts, homes }));
+    return ranking.map(({ code, fit }: { code: string; fit: { verdict: string } }) => ({ code, verdict: fit.verdict }));
+  }
+  /** What one engine answers. */
+  async compute(engine: string, body: object): Promise<Answer['body']> {
+    return this.granted(await this.post(`/api/compute/${engine}`, body));
+  }
+
+  /** The body of an answer that was to be granted. @throws with what the server said instead */
+  granted({ status, body }: Answer, wanted = 200): Answer['body'] {
+    if (status !== wanted) throw new Error(`The server answered ${status}: ${JSON.stringify(body)}`);
+    return body;
+  }
+
+  private async ask(method: string, path: string, body?: unknown): Promise<Answer> {
+    const response = await fetch(`${this.address}${path}`, {
+      method,
+      ...(body !== undefined && { body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } }),
+    });
+    const text = await response.text();
+    return { status: response.status, body: text === '' ? undefined : JSON.parse(text) };
+  }
+}
+
+/** A house without a shelf, on the evening of a day. */
+export async function emptyHouse(day: string): Promise<House> {
+  const address = standingAddress();
+  await control(address, 'house', { holds: 'nothing', at: `${day}T18:00:00Z` });
+  return new House(address);
+}
