@@ -29,9 +29,17 @@ describe('a millipede that has gone down', () => {
     expect(await house.round(one)).toContain('Look for it: brush soil aside only, do not dig');
   });
 
-  it('is dead only by what a dead one shows: smell, and falling apart', async () => {
-    const asked = (seen: string[]) => house.post('/api/compute/stillness', { profile: 'millipede-tropical', seen });
-    expect([200, 422]).toContain((await asked([])).status);
+  it('is taken to rest or moult after three weeks, and nobody digs', async () => {
+    const { verdict, deadPct, notToDo } = await house.compute('stillness', { profile: 'millipede-tropical', daysStill: 21 });
+    expect(verdict).toMatch(/^leave/);
+    expect(deadPct).toBeLessThan(20);
+    expect(notToDo.join(' ')).toMatch(/Do not lift or uncoil it/);
+  });
+
+  it('is dead by what a dead one shows, not by its stillness', async () => {
+    const asked = (seen: string[]) => house.compute('stillness', { profile: 'millipede-tropical', daysStill: 21, seen });
+    const { deadPct } = await asked(['smells']);
+    expect(deadPct).toBeGreaterThan((await asked([])).deadPct + 40);
   });
 
   it('keeps at least half of its old soil whenever it is renewed', async () => {

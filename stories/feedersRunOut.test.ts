@@ -17,18 +17,24 @@ describe('crickets for five juveniles', () => {
     house.granted(await house.post('/api/store/entries', { item: 'field-cricket-medium', kind: 'counted', amount: 12 }), 201);
   });
   const inStore = async () => {
-    const { items } = house.granted(await house.get('/api/store'));
-    return items.find(({ id, item }: { id?: string; item?: string }) => (item ?? id) === 'field-cricket-medium');
+    const { lines } = house.granted(await house.get('/api/store'));
+    return lines.find(({ item }: { item: string }) => item === 'field-cricket-medium').onHand;
   };
 
   it('are taken out of the store by the meal', async () => {
-    const before = JSON.stringify(await inStore());
+    expect(await inStore()).toBe(12);
     await house.write('offered', spiders[0]!, { dishes: [{ food: 'field-cricket-medium', count: 2, lengthMm: 12 }] });
-    expect(JSON.stringify(await inStore())).not.toBe(before);
+    expect(await inStore()).toBe(10);
   });
 
   it('are needed week by week, about one meal a week each', async () => {
-    const plan = house.granted(await house.get('/api/store/plan'));
-    expect(JSON.stringify(plan)).toContain('field-cricket');
+    const { lines, weeks } = house.granted(await house.get('/api/store/plan'));
+    const needed = lines
+      .filter(({ item }: { item: string }) => /cricket|roach/.test(item))
+      .flatMap(({ demand }: { demand: number[] }) => demand)
+      .reduce((sum: number, each: number) => sum + each, 0);
+    // One to three pieces at each of five boxes, every week.
+    expect(needed).toBeGreaterThanOrEqual(5 * weeks * 0.6);
+    expect(needed).toBeLessThanOrEqual(15 * weeks);
   });
 });

@@ -15,17 +15,13 @@ describe('a queen that founds alone', () => {
     house = await emptyHouse('2026-05-20');
     await house.shelf('Ants', 'Room', { temperatureC: 25, relativeHumidityPct: 50 });
     await house.box('F5', TUBE, { nest: { chambers: [{ lengthMm: 60, widthMm: 16, heightMm: 16 }] } });
-    const facts = { profile: 'ant-large-mediterranean', stage: 'adult', form: 'colony', headCount: 1, bodyLengthMm: 17 };
+    const facts = { profile: 'ant-large-mediterranean', stage: 'adult', sex: 'female' };
     queen = await house.takeIn('Camponotus ligniperda', 'F5', facts);
   });
 
-  it('wants no food: her engine says so', async () => {
+  it('gets no food', async () => {
     const { food } = await house.compute('founding', { profile: 'ant-large-mediterranean', beganOn: '2026-05-20', temperatureC: 25 });
     expect(food).toBe('none');
-  });
-
-  // Part 8: and the round asks for sugar and insects, because she is a colony of one.
-  it.failing('is not fed by the round', async () => {
     expect(await house.kinds(queen)).not.toContain('feed');
   });
 

@@ -37,8 +37,8 @@ describe('a month without misting', () => {
 
   it('is what the vent engine says too: the air is changed, and it is not stale', async () => {
     const { staleAir, airChangesPerHour } = await house.compute('moisture', asked);
-    const vents = await house.compute('vents', { container: tub, room: asked.room, substrateDepthMm: 50 }).catch(() => null);
+    const vents = await house.compute('vents', { container: tub, substrateDepthMm: 50, temperatureC: 21, draughtMS: 0.1 });
     expect(staleAir).not.toBe('stale');
-    if (vents) expect(vents.airChangesPerHour).toBeCloseTo(airChangesPerHour, 0);
+    expect(vents.airChangesPerHour).toBeCloseTo(airChangesPerHour, 1);
   });
 });
