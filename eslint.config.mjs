@@ -6,10 +6,8 @@ export default tseslint.config(
   {
     files: ['**/*.ts', '**/*.tsx'],
     extends: [tseslint.configs.strict],
-    plugins: { 'react-hooks': reactHooks },
     languageOptions: { parserOptions: { project: './tsconfig.json' } },
     rules: {
-      ...reactHooks.configs.recommended.rules,
       '@typescript-eslint/consistent-type-imports': 'error',
       '@typescript-eslint/no-floating-promises': 'error',
       '@typescript-eslint/no-misused-promises': ['error', { checksVoidReturn: false }],
@@ -20,8 +18,12 @@ export default tseslint.config(
       'no-console': 'error',
     },
   },
-  // Playwright's fixtures are handed on by a function called use, which is no hook.
-  { files: ['e2e/**/*.ts'], rules: { 'react-hooks/rules-of-hooks': 'off' } },
+  // React's rules compile every file that they look at: only where there is React.
+  {
+    files: ['app/**/*.tsx', 'src/ui/**/*.{ts,tsx}', 'src/client/**/*.ts'],
+    plugins: { 'react-hooks': reactHooks },
+    rules: reactHooks.configs.recommended.rules,
+  },
   // The server tells its operator on the console; so do the command-line tools.
   { files: ['src/server/**/*.ts', 'bench/**/*.ts'], rules: { 'no-console': 'off' } },
 );

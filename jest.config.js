@@ -30,6 +30,7 @@ const inDocument = {
 /** Core, contract and server run in Node as they do in life; the interface in a browser's document. */
 module.exports = {
   maxWorkers: '100%',
+  testTimeout: 60_000,
   projects: [
     {
       ...inNode,
@@ -54,6 +55,7 @@ module.exports = {
       ...onServers,
       displayName: 'walks',
       testEnvironment: '<rootDir>/bin/lib/jestWalks.cjs',
+      setupFiles: [fixedDay, '<rootDir>/src/ui/testing/layouts.ts'],
       testMatch: ['<rootDir>/src/ui/walks/*.test.ts'],
       moduleNameMapper: {
         ...inDocument.moduleNameMapper,

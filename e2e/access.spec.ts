@@ -1,6 +1,6 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
-import { expect, testOfLooks as test } from './house';
+import { expect, test } from './house';
 
 /** Every place, and how to get to what has no address of its own. */
 /** A board of the seasons, once a row of it is there. */

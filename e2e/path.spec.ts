@@ -1,6 +1,6 @@
-import { expect, test } from './house';
+import { expect, test, testOfPower } from './house';
 
-test('from taking in to the log, over a restart and a kill', async ({ page, house }) => {
+testOfPower('from taking in to the log, over a restart and a kill (on a phone)', async ({ page, house }) => {
   await page.goto('/take-in');
 
   await test.step('a name out of form is mended with one tap', async () => {
@@ -169,11 +169,4 @@ test('settings are kept on the device: unit, night, keeper (on a phone)', async 
   await page.goto('/');
   await page.getByRole('switch', { name: 'Night colours' }).click();
   await expect(page.getByRole('heading', { name: /’s round$/ })).toBeVisible();
-});
-
-test('a second server on the same folder is turned away (on a phone)', async ({ house }) => {
-  const { code, output } = await house.secondServer();
-  expect(code).toBe(1);
-  expect(output).toMatch(/in use by process \d+/);
-  expect(output).not.toContain('    at ');
 });

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, testOfLooks as test } from './house';
+import { expect, test } from './house';
 
 // What is fetched is held up here, which the browser does not let be seen where it keeps the page for itself.
 test.use({ serviceWorkers: 'block' });

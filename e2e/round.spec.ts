@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, test } from './house';
+import { expect, test, testOfPower } from './house';
 
 /** A finger drawn sideways. */
 async function swipe(page: Page, from: { x: number; y: number }, byPx: number): Promise<void> {
@@ -16,7 +16,7 @@ async function swipe(page: Page, from: { x: number; y: number }, byPx: number): 
 
 const BROWSED = { timeout: 20_000 };
 
-test('the walk goes on while the server is away, over a reload, and is sent once when it is back (on a phone)', async ({
+testOfPower('the walk goes on while the server is away, over a reload, and is sent once when it is back (on a phone)', async ({
   page,
   house,
 }) => {
@@ -34,6 +34,12 @@ test('the walk goes on while the server is away, over a reload, and is sent once
   await page.reload();
   await expect(page.getByText('2 answers kept here')).toBeVisible();
   await expect(page.getByRole('checkbox', { name: /^B3: .*up to 22 mm/ })).toBeChecked();
+  // What was opened before is read meanwhile.
+  await page.getByRole('link', { name: 'More' }).click();
+  await page.getByRole('link', { name: 'Handbook' }).click();
+  await page.getByRole('link', { name: /^Damon diadema/ }).click();
+  await expect(page.getByText('Tanzanian whip spider', { exact: false })).toBeVisible();
+  await page.goto('/');
   await house.start();
   await expect(page.getByText(/kept here/)).toHaveCount(0, BROWSED);
   await page.reload();

@@ -31,7 +31,7 @@ describe('assassin bugs in one cube', () => {
   });
 
   it('are told to be too many where they are counted as one group', async () => {
-    const { container, substrateDepthMm, furniture } = (await house.homes())[0]!;
+    const { container, substrateDepthMm, furniture } = (await house.home());
     const fit = (headCount: number) =>
       house.compute('fit', { ...FACTS, headCount, container, substrateDepthMm, furniture });
     const crowd = ({ checks }: { checks: { quantity: string; status: string }[] }) =>

@@ -19,7 +19,7 @@ describe('a desert scorpion', () => {
   });
 
   it('has soil to dig in as deep as it is long', async () => {
-    const { container } = (await house.homes())[0]!;
+    const { container } = (await house.home());
     const { substrateDepthMm } = await house.compute('fit', { ...ANIMAL, container, substrateDepthMm: 30 });
     expect(substrateDepthMm.min).toBeGreaterThanOrEqual(110);
   });

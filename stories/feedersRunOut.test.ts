@@ -23,7 +23,7 @@ describe('crickets for five juveniles', () => {
 
   it('are taken out of the store by the meal', async () => {
     expect(await inStore()).toBe(12);
-    await house.write('offered', spiders[0]!, { dishes: [{ food: 'field-cricket-medium', count: 2, lengthMm: 12 }] });
+    await house.write('offered', spiders[0] as Resident, { dishes: [{ food: 'field-cricket-medium', count: 2, lengthMm: 12 }] });
     expect(await inStore()).toBe(10);
   });
 

@@ -69,7 +69,8 @@ export class House {
   /** A box, of a size from the list of usual ones or of its own; with a depth of soil in it. */
   async box(code: string, size: string | object, { soilMm = 0, shelf, ...facts }: BoxFacts = {}): Promise<Home> {
     if (this.shelves.size === 0) await this.shelf('Shelf 1');
-    const shelfId = this.shelves.get(shelf ?? [...this.shelves.keys()][0]!);
+    const [first] = this.shelves.keys();
+    const shelfId = this.shelves.get(shelf ?? first ?? '');
     const usual = shippedBoxSizes.find(({ id }) => id === size)?.container;
     if (typeof size === 'string' && !usual) throw new Error(`There is no usual size of box called ${size}.`);
     const container = usual ?? { shape: 'box', lid: 'solid', vents: [], ...(size as object) };
@@ -144,6 +145,12 @@ export class House {
   }
   async homes(): Promise<Home[]> {
     return this.granted(await this.get('/api/homes')).homes;
+  }
+  /** One box by its code; left out, the first. */
+  async home(code?: string): Promise<Home> {
+    const found = (await this.homes()).find((each) => code === undefined || each.code === code);
+    if (!found) throw new Error(`There is no box ${code ?? ''} in this house.`);
+    return found;
   }
   /** The boxes of the house for somebody, best first, with the verdict of each: as the choice of a box ranks them. */
   async ranking(facts: Facts): Promise<{ code: string; verdict: string }[]> {

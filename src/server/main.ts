@@ -10,6 +10,7 @@ import type { Database } from './storage/database';
 import { migrate } from './storage/migrate';
 import { openFolder, openMemory } from './storage/pglite';
 import { openPostgres } from './storage/postgres';
+import { preparedCluster } from './storage/preparedCluster';
 import { demoCluster, testControls } from './testing/testHouse';
 
 /** @throws naming the setting, where it is no port. */
@@ -52,8 +53,8 @@ function settings(environment: NodeJS.ProcessEnv) {
 async function openDatabase({ data, databaseUrl, demo, testClock }: ReturnType<typeof settings>): Promise<Database> {
   if (databaseUrl) return openPostgres(databaseUrl);
   // Tests begin from a demo that was laid once for all of them.
-  const cluster = demo && testClock ? await demoCluster(testClock) : undefined;
-  if (data === 'memory') return openMemory(cluster);
+  const cluster = demo && testClock ? () => demoCluster(testClock) : async () => preparedCluster();
+  if (data === 'memory') return openMemory(await cluster());
   const folder = openDataFolder(data);
   try {
     return await openFolder(folder, cluster);
@@ -84,7 +85,8 @@ async function main(): Promise<void> {
     webFolder: path.join(ROOT, 'dist'),
     diskIsFull: onDisk ? () => !hasRoomToWrite(wanted.data) : undefined,
     log: true,
-    readyEveryMs: 2000,
+    // A test asks when it asks.
+    readyEveryMs: wanted.testClock ? undefined : 2000,
     testControls: wanted.testClock && testControls({ database, clock: wanted.testClock }, devices.look),
   });
   // Whoever can reach the port can write: this computer only. A proxy in front decides who else may come in.

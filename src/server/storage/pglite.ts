@@ -37,11 +37,14 @@ function durableStart(): string[] {
 const parsers = typeParsers as unknown as NonNullable<PGliteOptions['parsers']>;
 
 /** Opens the cluster of a data folder; a new one is built from a packed one in the draft folder and renamed once it is whole. */
-export async function openFolder(folder: DataFolder, cluster: Blob = preparedCluster()): Promise<Database> {
+export async function openFolder(
+  folder: DataFolder,
+  cluster: () => Promise<Blob> = async () => preparedCluster(),
+): Promise<Database> {
   if (folder.isNew) {
     const draft = await PGlite.create({
       fs: new DurableFolder(folder.draft),
-      loadDataDir: cluster,
+      loadDataDir: await cluster(),
       startParams: durableStart(),
     });
     await draft.close();

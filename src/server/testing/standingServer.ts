@@ -20,7 +20,7 @@ export interface ServerProcess {
  * @param settings of the environment, beside those that make it a server for tests
  * @throws with what it said, when it ends or does not get ready
  */
-export async function startProcess(settings: NodeJS.ProcessEnv = {}): Promise<ServerProcess> {
+export async function startProcess(settings: Record<string, string> = {}): Promise<ServerProcess> {
   const child = spawn(process.execPath, ['bin/serve'], {
     cwd: ROOT,
     env: { ...process.env, NODE_OPTIONS: '', TZ: process.env.TZ ?? 'UTC', ...testSettings(), ...settings },

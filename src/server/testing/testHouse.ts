@@ -88,6 +88,7 @@ function controls(database: Database, clock: SettableClock, after: () => Promise
     }
     if (at !== undefined) clock.setTo(at);
     await putBack(database, holds === 'demo' ? 'kept' : 'nothing');
+    await database.query('ANALYZE');
     await after();
     response.json(now());
   });

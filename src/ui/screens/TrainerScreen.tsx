@@ -27,7 +27,8 @@ export function TrainerScreen() {
   const [at, setAt] = useState(0);
   const [tally, setTally] = useState({ right: 0, asked: 0 });
   const { answer, problem } = useCall(seed, () => call('trainingCases', { query: { seed } }));
-  const tallies = useCall(`${seed} ${tally.asked}`, () => call('training', {}));
+  const [kept, setKept] = useState(0);
+  const tallies = useCall(kept, () => call('training', {}));
   if (loading) return <Screen>{loading}</Screen>;
   const one = answer?.cases[at];
   const again = () => {
@@ -39,7 +40,9 @@ export function TrainerScreen() {
     const { kind } = one as TrainingCase;
     setTally({ right: tally.right + (isRight ? 1 : 0), asked: tally.asked + 1 });
     // Without a name nothing is kept: the trainer is open to everybody.
-    if (keeper !== '') await call('addTrainingAnswer', { body: { keeper, kind, isRight } }).catch(() => undefined);
+    if (keeper === '') return;
+    await call('addTrainingAnswer', { body: { keeper, kind, isRight } }).catch(() => undefined);
+    setKept((count) => count + 1);
   };
   return (
     <Screen>

@@ -1,6 +1,15 @@
 import fs from 'node:fs';
 import path from 'node:path';
-import { createContext, useContext, useSyncExternalStore, type ComponentType, type ReactNode } from 'react';
+import {
+  cloneElement,
+  createElement,
+  createContext,
+  useContext,
+  useSyncExternalStore,
+  type ComponentType,
+  type ReactElement,
+  type ReactNode,
+} from 'react';
 
 /**
  * Stands in for Expo Router where whole screens are tested without a browser: the same files of `app/`, the same addresses,
@@ -101,7 +110,8 @@ export const router = {
       if (value === undefined) searchParams.delete(name);
       else searchParams.set(name, value);
     }
-    router.replace(searchParams.size > 0 ? `${pathname}?${searchParams}` : pathname);
+    const search = String(searchParams);
+    router.replace(search ? `${pathname}?${search}` : pathname);
   },
 };
 
@@ -110,6 +120,9 @@ export function beginAt(address: string): void {
   history = [address];
   place = placeOf(address);
 }
+
+/** Where the page is. */
+export const address = (): string => history.at(-1) ?? '/';
 
 const usePlace = () =>
   useSyncExternalStore(
@@ -129,35 +142,30 @@ export const useSegments = () => usePlace().route?.parts ?? [];
 const Within = createContext<ReactNode>(null);
 export const Slot = () => useContext(Within);
 
-export function Link({ href, children, ...props }: { href: Href; children: ReactNode }) {
-  const go = (event: { preventDefault: () => void }) => {
+/** A link; what it is drawn as is always its child. */
+export function Link({ href, children }: { href: Href; children: ReactElement<object>; asChild: true }) {
+  const onClick = (event: { preventDefault: () => void }) => {
     event.preventDefault();
     router.push(href);
   };
-  return (
-    <a href={addressOf(href)} onClick={go} {...props}>
-      {children}
-    </a>
-  );
+  return cloneElement(children, { href: addressOf(href), onClick } as object);
 }
 
 // eslint-disable-next-line @typescript-eslint/no-require-imports -- which file it is, the address says
-const screenOf = (file: string) => (require(file) as { default: ComponentType }).default;
+const screenOf = (file: string) => (require(file) as { default: ComponentType<object> }).default;
 
 /** The screen of the address within its layouts. */
 export function Routes() {
   const { route, pathname } = usePlace();
   if (!route) return <p>There is no screen at {pathname}.</p>;
-  const Screen = screenOf(route.file);
   return route.layouts.reduceRight<ReactNode>(
     (inner, layout) => {
-      const Layout = screenOf(layout);
       return (
         <Within.Provider key={layout} value={inner}>
-          <Layout />
+          {createElement(screenOf(layout))}
         </Within.Provider>
       );
     },
-    <Screen key={route.file} />,
+    createElement(screenOf(route.file), { key: route.file }),
   );
 }

@@ -1,5 +1,4 @@
-import { act, fireEvent, waitFor } from '@testing-library/react';
-import { computeAccessibleName } from 'dom-accessibility-api';
+import { act, configure, fireEvent, waitFor } from '@testing-library/react';
 
 /**
  * A page without a browser, asked in the words of Playwright: a walk that needs no layout, no scrolling and no network of its
@@ -14,6 +13,9 @@ interface Named {
 
 /** Until then what is waited for must have come. ms */
 const PATIENCE_MS = 8000;
+
+// What was looked for says enough; the whole page in a message hides it.
+configure({ getElementError: (message) => new Error(message ?? 'not found') });
 
 const tidy = (text: string | null | undefined) => (text ?? '').replace(/\s+/g, ' ').trim();
 
@@ -35,33 +37,54 @@ const BY_NATURE: Record<string, string> = {
   img: 'img',
 };
 
+/** What a screen reader calls it: by ARIA's order of names, without those of CSS, which nothing here uses. */
+function nameOf(element: Element): string {
+  const labelled = element.getAttribute('aria-labelledby');
+  if (labelled !== null) {
+    const words = labelled.split(' ').map((id) => document.getElementById(id)?.textContent);
+    return tidy(words.join(' '));
+  }
+  const label = element.getAttribute('aria-label') ?? element.getAttribute('alt');
+  if (label !== null) return tidy(label);
+  if (element instanceof HTMLInputElement || element instanceof HTMLTextAreaElement) {
+    return tidy(Array.from(element.labels ?? [], ({ textContent }) => textContent).join(' ') || element.placeholder);
+  }
+  return tidy(element.textContent);
+}
+
 const levelOf = (element: Element) => Number(element.getAttribute('aria-level') ?? /^H([1-6])$/.exec(element.tagName)?.[1]);
 
 function byRole(within: Element, role: string, { name, exact, level }: Named): Element[] {
   const nature = BY_NATURE[role];
-  const all = [...within.querySelectorAll(`[role="${role}"]${nature ? `,${nature}` : ''}`)];
+  const all = Array.from(within.querySelectorAll(`[role="${role}"]${nature ? `,${nature}` : ''}`));
   return all.filter(
     (element) =>
       (element.getAttribute('role') ?? role) === role &&
       element.closest('[aria-hidden=true]') === null &&
       (level === undefined || levelOf(element) === level) &&
-      (name === undefined || matches(tidy(computeAccessibleName(element)), name, exact)),
+      (name === undefined || matches(nameOf(element), name, exact)),
   );
 }
 
 function byLabel(within: Element, label: Text, exact?: boolean): Element[] {
-  return [...within.querySelectorAll('[aria-label],[aria-labelledby],input,textarea,select')].filter((element) =>
-    matches(tidy(computeAccessibleName(element)), label, exact),
+  return Array.from(within.querySelectorAll('[aria-label],[aria-labelledby],input,textarea,select')).filter((element) =>
+    matches(nameOf(element), label, exact),
   );
 }
 
 /** The smallest elements that hold a text. */
 function byText(within: Element, text: Text, exact?: boolean): Element[] {
-  const holds = (element: Element) => matches(tidy(element.textContent), text, exact);
-  return [...within.querySelectorAll('*')].filter(
-    (element) => holds(element) && !/^(STYLE|SCRIPT|TITLE)$/.test(element.tagName) && ![...element.children].some(holds),
-  );
+  if (/^(STYLE|SCRIPT|TITLE)$/.test(within.tagName)) return [];
+  // What is nowhere in an element is in none of those within it, unless the whole is asked for.
+  const isWhole = exact === true || (text instanceof RegExp && /[$^]/.test(text.source));
+  const holds = matches(tidy(within.textContent), text, exact);
+  if (!holds && !isWhole) return [];
+  const inner = Array.from(within.children).flatMap((child) => byText(child, text, exact));
+  return inner.length > 0 || !holds ? inner : [within];
 }
+
+const isDisabled = (element: Element) =>
+  element.getAttribute('aria-disabled') === 'true' || element.hasAttribute('disabled');
 
 type Find = () => Element[];
 
@@ -82,7 +105,7 @@ export class Locator {
     return this.within((element) => byText(element, text, exact), `text ${text}`);
   }
   getByTestId(id: string): Locator {
-    return this.within((element) => [...element.querySelectorAll(`[data-testid="${id}"]`)], `test id ${id}`);
+    return this.within((element) => Array.from(element.querySelectorAll(`[data-testid="${id}"]`)), `test id ${id}`);
   }
   filter({ hasText }: { hasText: Text }): Locator {
     return this.of((all) => all.filter((element) => matches(tidy(element.textContent), hasText)), `with ${hasText}`);
@@ -98,13 +121,18 @@ export class Locator {
   }
 
   async click(): Promise<void> {
-    const element = await this.one();
+    // What is greyed out is waited for, as a keeper would.
+    const element = await this.settled((all) => {
+      const [first] = all;
+      if (all.length !== 1 || !first) throw new Error(`${all.length} on the page, not one: ${this.words}`);
+      if (isDisabled(first)) throw new Error(`Cannot be used: ${this.words}`);
+      return first;
+    });
     await act(async () => void fireEvent.click(element));
   }
   async fill(text: string): Promise<void> {
     const element = await this.one();
     await act(async () => void fireEvent.change(element, { target: { value: text } }));
-    await act(async () => void fireEvent.blur(element));
   }
   async focus(): Promise<void> {
     const element = await this.one();
@@ -141,7 +169,12 @@ export class Locator {
 
   /** Waits until what is asked of the elements holds. */
   async settled<Result>(ask: (all: Element[]) => Result): Promise<Result> {
-    return waitFor(() => ask(this.find()), { timeout: PATIENCE_MS, interval: 20 });
+    try {
+      return await waitFor(() => ask(this.find()), { timeout: PATIENCE_MS, interval: 20 });
+    } catch (error) {
+      const said = tidy(document.body.textContent).slice(0, 3000);
+      throw new Error(`${error instanceof Error ? error.message : String(error)}\nThe page says: ${said}`);
+    }
   }
 
   get said(): string {
@@ -173,12 +206,12 @@ export function expectOn(locator: Locator, isNot = false) {
     toBeChecked: () =>
       of('be checked', (element) => element.getAttribute('aria-checked') === 'true' || (element as HTMLInputElement).checked),
     toBeDisabled: () =>
-      of('be disabled', (element) => element.getAttribute('aria-disabled') === 'true' || element.hasAttribute('disabled')),
+      of('be disabled', isDisabled),
     toHaveValue: (value: string) => of(`have the value ${value}`, (element) => (element as HTMLInputElement).value === value),
     toHaveAttribute: (name: string, value: string) =>
       of(`have ${name} ${value}`, (element) => element.getAttribute(name) === value),
     toHaveAccessibleName: (name: Text) =>
-      of(`be called ${name}`, (element) => matches(tidy(computeAccessibleName(element)), name, true)),
+      of(`be called ${name}`, (element) => matches(nameOf(element), name, true)),
     toContainText: (text: Text) => of(`contain ${text}`, (element) => matches(tidy(element.textContent), text)),
   };
 }

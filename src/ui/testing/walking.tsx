@@ -1,24 +1,58 @@
-import { act, cleanup, render } from '@testing-library/react';
+import { act, cleanup, render, waitFor } from '@testing-library/react';
 import { useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import { usePreferences } from '@/client/preferences';
 import { useQueue } from '@/client/queue';
 import { Shell } from '../Shell';
 import { WorkerHere } from './comlink';
-import { beginAt, Routes } from './memoryRouter';
-import { expectOn, Locator } from './page';
+import { address, beginAt, Routes } from './memoryRouter';
+import { expectOn, type Locator } from './page';
 
+export { address } from './memoryRouter';
 export { page } from './page';
 
 /** Every store as it was when the page was loaded. */
-const STORES = [useHouse, useLog, usePreferences, useQueue] as const;
-const fresh = STORES.map((store) => store.getInitialState());
+const STORES = [useHouse, useLog, usePreferences, useQueue] as {
+  getInitialState: () => unknown;
+  setState: (state: never, isWhole: true) => unknown;
+}[];
+const forgetAll = () => act(() => STORES.forEach((store) => store.setState(store.getInitialState() as never, true)));
 
 /** The smallest JPEG there is to speak of: what a browser would draw. */
 const JPEG = 'data:image/jpeg;base64,/9j/4AAQSkZJRgABAQAAAQABAAD/2wBDAAEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEB/9k=';
 
+/** What was saved as a file, the last first. */
+const saved: { name: string; blob: Blob }[] = [];
+/** What the next choice of a file will choose. */
+let chosen: File | undefined;
+
+const textOf = (blob: Blob) =>
+  new Promise<string>((resolve, reject) => {
+    const reader = new FileReader();
+    reader.onload = () => resolve(String(reader.result));
+    reader.onerror = () => reject(new Error('The file could not be read.'));
+    reader.readAsText(blob);
+  });
+
 /** What a document without a browser lacks. */
 function furnish(): void {
+  Blob.prototype.text = function text(this: Blob) {
+    return textOf(this);
+  };
+  URL.createObjectURL = (blob: Blob) => {
+    saved.unshift({ name: '', blob });
+    return 'blob:here';
+  };
+  URL.revokeObjectURL = () => undefined;
+  HTMLAnchorElement.prototype.click = function click(this: HTMLAnchorElement) {
+    const [last] = saved;
+    if (last) last.name = this.download;
+  };
+  HTMLInputElement.prototype.click = function click(this: HTMLInputElement) {
+    if (this.type !== 'file' || !chosen) return;
+    Object.defineProperty(this, 'files', { configurable: true, value: [chosen] });
+    this.dispatchEvent(new Event('change', { bubbles: true }));
+  };
   Object.assign(globalThis, { Worker: WorkerHere });
   Element.prototype.scrollIntoView = () => undefined;
   Object.assign(window, {
@@ -31,6 +65,17 @@ function furnish(): void {
   Object.assign(HTMLCanvasElement.prototype, { getContext: () => null, toDataURL: () => JPEG });
 }
 
+/** How many pages were opened. */
+let opened = 0;
+const reach = globalThis.fetch;
+/** What a page asked for that was left is not heard of any more. */
+globalThis.fetch = async (...given) => {
+  const mine = opened;
+  const answer = await reach(...given);
+  const body = await answer.text();
+  return mine === opened ? new Response(body, answer) : new Promise(() => undefined);
+};
+
 const asked = async (what: 'clock' | 'house', body: object) => {
   const headers = { 'Content-Type': 'application/json' };
   const answer = await fetch(`/api/test/${what}`, { method: 'POST', headers, body: JSON.stringify(body) });
@@ -40,9 +85,12 @@ const asked = async (what: 'clock' | 'house', body: object) => {
 /** Before each walk: the demo as it was laid, at the hour when the day of the tests begins, and a page that knows nothing yet. */
 export function onTheDemo(): void {
   beforeEach(async () => {
+    opened += 1;
     furnish();
+    // What arrives from the server is drawn when it arrives, as in a browser.
+    Object.assign(globalThis, { IS_REACT_ACT_ENVIRONMENT: false });
     localStorage.clear();
-    STORES.forEach((store, index) => act(() => store.setState(fresh[index] as never, true)));
+    forgetAll();
     const at = process.env.VB_TEST_NOW ?? '2026-03-14T18:00:00Z';
     await asked('house', { holds: 'demo', at });
   });
@@ -52,8 +100,9 @@ export function onTheDemo(): void {
 /** Opens the app at an address, as typing it into the browser does: what is not kept on the device is forgotten. */
 export async function open(address: string): Promise<void> {
   cleanup();
+  opened += 1;
   const kept = usePreferences.getState();
-  STORES.forEach((store, index) => act(() => store.setState(fresh[index] as never, true)));
+  forgetAll();
   act(() => usePreferences.setState(kept));
   beginAt(address);
   await act(async () => {
@@ -63,6 +112,37 @@ export async function open(address: string): Promise<void> {
       </Shell>,
     );
   });
+}
+
+/** Opens the same address anew. */
+export const reload = (): Promise<void> => open(address());
+
+/** The next time the page asks for a file it is given this one. */
+export function choose(name: string, type: string, text: string): void {
+  chosen = new File([text], name, { type });
+}
+
+/** The file that was saved last, with its name. */
+export async function savedFile(): Promise<{ name: string; text: string }> {
+  const last = await waitFor(() => {
+    const [file] = saved;
+    if (!file?.name) throw new Error('Nothing was saved.');
+    return file;
+  });
+  return { name: last.name, text: await textOf(last.blob) };
+}
+
+/** What the server says, asked past the page. */
+export const asks = async (path: string): Promise<{ status: number; text: string }> => {
+  const { pathname, search } = new URL(path, location.href);
+  const answer = await fetch(pathname + search);
+  return { status: answer.status, text: await answer.text() };
+};
+
+/** Who is called so, and where it lives. */
+export async function idOf(called: string): Promise<{ id: string; homeId: string }> {
+  const { residents } = JSON.parse((await asks('/api/residents')).text);
+  return residents.find((each: { called: string }) => each.called === called);
 }
 
 type Page = ReturnType<typeof expectOn>;

@@ -1,0 +1,140 @@
+import { onTheDemo, open, page, reload, savedFile, see } from '../testing/walking';
+
+onTheDemo();
+
+const openHome = async (code: RegExp) => {
+  await open('/homes');
+  await page.getByRole('link', { name: code }).click();
+};
+
+it('a slope is tried and set, and drawn after a restart', async () => {
+  await openHome(/^B7/);
+  await page.getByRole('radio', { name: 'sloped' }).click();
+  const ends = page.getByLabel(/Damp end, dry end/);
+  await ends.fill('90');
+  await see(page.getByText('Write 2 depths with a semicolon between them.')).toBeVisible();
+  await ends.fill('90; 60');
+  await page.getByRole('button', { name: 'Set depth to 75 mm' }).click();
+  await see(page.getByText('B7: soil set to 75 mm.')).toBeVisible();
+  await openHome(/^B7/);
+  await see(page.getByRole('radio', { name: 'sloped' })).toBeChecked();
+  await see(page.getByLabel(/Damp end, dry end/)).toHaveValue('90; 60');
+});
+
+it('two boxes stand side by side, rule beside rule', async () => {
+  await open('/residents');
+  await page.getByRole('link', { name: /^Bramble/ }).click();
+  await page.getByRole('button', { name: 'Compare boxes' }).click();
+  await see(page.getByRole('img', { name: /Section through B3/ })).toBeVisible();
+  await see(page.getByRole('img', { name: /Section through B9/ })).toBeVisible();
+  await see(page.getByText('198 / 177 mm')).toBeVisible();
+  await page.getByRole('radio', { name: 'B11' }).click();
+  await see(page.getByRole('img', { name: /Section through B11/ })).toBeVisible();
+});
+
+it('a build sheet is ticked, kept, and written down', async () => {
+  await openHome(/^A5/);
+  await page.getByRole('button', { name: 'Build sheet' }).click();
+  const drill = page.getByRole('checkbox', { name: /^A5: Drill \d+ holes of 3 mm in the left side/ });
+  await drill.click();
+  await see(drill).toBeChecked();
+  await reload();
+  await see(drill).toBeChecked();
+  await page.getByRole('button', { name: 'Write down A5 as built' }).click();
+  await see(page.getByText('A5: built and written down.')).toBeVisible();
+  // Holes in facing walls: the air that stood still now moves.
+  await see(page.getByText('Fits', { exact: true })).toBeVisible();
+});
+
+it('several homes are built from one heap', async () => {
+  await open('/build');
+  await page.getByRole('checkbox', { name: 'Homes: B3' }).click();
+  await see(page.getByRole('heading', { name: 'B3, for Bramble' })).toBeVisible();
+  await page.getByRole('checkbox', { name: 'Homes: B5', exact: true }).click();
+  await see(page.getByRole('heading', { name: 'All together' })).toBeVisible();
+  await see(page.getByText(/bricks? of coir, .* to soak/).first()).toBeVisible();
+});
+
+it('a profile is copied, changed, assigned, and saved as a file that comes back', async () => {
+  await open('/profiles/ground-tarantula');
+  await page.getByRole('button', { name: 'Copy and change' }).click();
+  const gap = page.getByLabel('A fall does no harm: at most, times leg span');
+  await see(gap).toHaveValue('1.5');
+  await gap.fill('wide');
+  await page.getByRole('button', { name: 'Put in force' }).click();
+  await see(page.getByText('A number, for example 1.5.')).toBeVisible();
+  await gap.fill('2');
+  await page.getByLabel('Name', { exact: true }).fill('Ground tarantula, bold');
+  await page.getByRole('button', { name: 'Put in force' }).click();
+  await see(page.getByText('Ground tarantula, bold: the new numbers are in force.')).toBeVisible();
+
+  await page.getByRole('button', { name: 'Save as a file' }).click();
+  const { text } = await savedFile();
+
+  await open('/residents');
+  await page.getByRole('link', { name: /^Bramble/ }).click();
+  await page.getByRole('button', { name: 'Kept as ground tarantula' }).click();
+  await page.getByRole('link', { name: /^Ground tarantula, bold, / }).click();
+  await see(page.getByText('Bramble: kept as Ground tarantula, bold.')).toBeVisible();
+  await openHome(/^B3/);
+  await see(page.getByRole('img', { name: /Section through B3/ })).not.toHaveAccessibleName(/failing/);
+
+  await open('/profiles');
+  const input = page.getByLabel('Profile to import');
+  const broken = JSON.parse(text);
+  broken.fit[0].min.of = 'tail';
+  await input.setInputFiles(new File([JSON.stringify(broken)], 'x.json', { type: 'application/json' }));
+  await see(page.getByText(/One field needs another value/)).toBeVisible();
+  await input.setInputFiles(new File([text], 'y.json', { type: 'application/json' }));
+  await see(page.getByText('Ground tarantula, bold is in force.')).toBeVisible();
+});
+
+it('a box is changed, with a photo of it', async () => {
+  await openHome(/^N2/);
+  await page.getByRole('button', { name: 'Change the box' }).click();
+  const png = new File(['x'], 'a.png', { type: 'image/png' });
+  await page.getByLabel('Photo of the box').setInputFiles(png);
+  await see(page.getByText('N2: photo kept.')).toBeVisible();
+  await page
+    .getByLabel('Photo of the box')
+    .setInputFiles(new File(['x'], 'a.txt', { type: 'text/plain' }));
+  await see(page.getByText(/no picture this browser can read/)).toBeVisible();
+  await page.getByRole('radio', { name: 'glass, silicone corners' }).click();
+  await page.getByLabel('Weight the box bears, kg').fill('3,5');
+  await page.getByRole('radio', { name: 'kept apart' }).click();
+  await page.getByLabel('Their middle over the floor').fill('99');
+  await page.getByRole('button', { name: 'Save the box' }).click();
+  await see(page.getByText(/or it leaves the wall/).first()).toBeVisible();
+  await page.getByLabel('Their middle over the floor').fill('80');
+  await page.getByRole('button', { name: 'Save the box' }).click();
+  await see(page.getByText('N2 changed.')).toBeVisible();
+  await see(page.getByText(/In quarantine since/)).toBeVisible();
+  await see(page.getByRole('img', { name: 'Photo of N2' })).toBeVisible();
+});
+
+it('a group is taken in by number, and joins those it may join', async () => {
+  await open('/take-in');
+  await page.getByLabel('Scientific name').fill('porcellio');
+  await page.getByRole('button', { name: 'Fill in Porcellio laevis' }).click();
+  await see(page.getByRole('radio', { name: 'Temperate isopods' })).toBeChecked();
+  await page.getByLabel('How many').fill('12');
+  await page.getByRole('radio', { name: /^E1, / }).click();
+  await page.getByRole('button', { name: /^Take in to E1/ }).click();
+  await see(page.getByText('Porcellio laevis taken in to E1.')).toBeVisible();
+  await see(page.getByRole('heading', { name: 'Swifts' })).toBeVisible();
+});
+
+it('the store says which boxes are needed, and keeps own numbers for a material', async () => {
+  await open('/store');
+  await page.getByRole('radio', { name: 'Boxes and soil' }).click();
+  await see(page.getByRole('link', { name: 'Cinder can move to N3' })).toBeVisible();
+  await page.getByRole('radio', { name: 'after two moults' }).click();
+  await see(page.getByText(/^Buy \d+ x /).first()).toBeVisible();
+  await page.getByRole('link', { name: 'Coir', exact: true }).click();
+  await page.getByLabel('Water a litre holds without dripping, mL').fill('5000');
+  await page.getByRole('button', { name: 'Keep these numbers' }).click();
+  await see(page.getByText('A number from 0 to 1000.')).toBeVisible();
+  await page.getByLabel('Water a litre holds without dripping, mL').fill('500');
+  await page.getByRole('button', { name: 'Keep these numbers' }).click();
+  await see(page.getByRole('link', { name: 'Coir, your own numbers' })).toBeVisible();
+});

@@ -1,0 +1,157 @@
+import { onTheDemo, open, page, see } from '../testing/walking';
+
+onTheDemo();
+
+const PNG = new File(['x'], 'a.png', { type: 'image/png' });
+
+const openResident = async (typed: string, name: RegExp) => {
+  await open('/residents');
+  await page.getByLabel('Find by name, box or batch').fill(typed);
+  await page.getByRole('link', { name }).click();
+};
+const writeDown = async (what: string) => {
+  await page.getByRole('button', { name: 'New entry' }).last().click();
+  await page.getByRole('radio', { name: what, exact: true }).click();
+};
+const saveForm = () => page.getByRole('button', { name: 'Write down', exact: true }).click();
+
+it('a group moults by numbers, loses some, lends some out and takes them back', async () => {
+  await openResident('hedge d4', /^The hedge/);
+  await see(page.getByRole('img', { name: /^Instars: 9 in instar 4, 6 in instar 5/ })).toBeVisible();
+  await see(page.getByRole('img', { name: /^Survival since they came: 22 came, 7 died/ })).toBeVisible();
+  await see(page.getByText(/^Dashed, The old hedge \(gone\)/)).toBeVisible();
+
+  await writeDown('Some moulted');
+  await page.getByLabel('How many of the 15 are there now').fill('16');
+  await page.getByLabel('In which instar').fill('5');
+  await saveForm();
+  await see(page.getByText(/There are 15: 16 cannot be in instar 5/)).toBeVisible();
+  await page.getByLabel('How many of the 15 are there now').fill('12');
+  await saveForm();
+  await see(page.getByRole('img', { name: /^Instars: 3 in instar 4, 12 in instar 5/ })).toBeVisible();
+
+  await writeDown('Some left');
+  await page.getByLabel('How many died').fill('1');
+  await page.getByRole('radio', { name: 'in a moult' }).click();
+  await saveForm();
+  await see(page.getByText('The hedge: 1 died.')).toBeVisible();
+  await see(page.getByText(/22 came, 8 died/).first()).toBeVisible();
+
+  await writeDown('Take some out');
+  await page.getByLabel('How many to take out').fill('4');
+  await page.getByLabel('What you call them, if anything').fill('Twigs');
+  await page
+    .getByRole('radiogroup', { name: /^To which box/ })
+    .getByRole('radio')
+    .first()
+    .click();
+  await page.getByRole('button', { name: /^Move to / }).click();
+  await see(page.getByText(/^4 moved to /)).toBeVisible();
+  await page.getByRole('button', { name: 'Where it comes from' }).last().click();
+  await see(page.getByRole('button', { name: 'The hedge', exact: true }).last()).toBeVisible();
+
+  // It was all written down: the power goes, and it is there.
+  await openResident('hedge d4', /^The hedge/);
+  await see(page.getByText(/^10, nymph/).last()).toBeVisible();
+  await writeDown('Join another group');
+  await page.getByRole('radio', { name: /Twigs/ }).click();
+  await page.getByRole('button', { name: 'Make them one' }).click();
+  await see(page.getByText('The hedge: joined.')).toBeVisible();
+  await see(page.getByText(/^14, nymph/).last()).toBeVisible();
+});
+
+it('one animal: its sex with what shows it, weight, note and photo; history narrowed and taken back; gone and back', async () => {
+  await openResident('soot', /^Soot/);
+  await see(page.getByRole('img', { name: /^Moults: 4 seen/ })).toBeVisible();
+  await writeDown('Its sex');
+  await see(page.getByText(/between the front book lungs/)).toBeVisible();
+  await page.getByRole('radio', { name: 'male', exact: true }).click();
+  await saveForm();
+  await see(page.getByText('Soot: male, by its shed skin.')).toBeVisible();
+
+  await writeDown('A size or a count');
+  await page.getByLabel('Leg span, mm').fill('40');
+  await saveForm();
+  await see(page.getByText(/It would have shrunk: 58 mm was written down/)).toBeVisible();
+  await page.getByLabel('Leg span, mm').fill('');
+  await page.getByLabel('Weight, g').fill('2,4');
+  await saveForm();
+  await see(page.getByText('Soot: written down.')).toBeVisible();
+
+  await writeDown('A photo');
+  await page.getByLabel('What it shows, if you like').fill('From above');
+  await page.getByLabel('Photo of the resident').setInputFiles(PNG);
+  await see(page.getByText('Soot: photo kept.')).toBeVisible();
+  await page.getByRole('radio', { name: 'Notes', exact: true }).click();
+  await see(page.getByRole('img', { name: 'From above' })).toBeVisible();
+
+  await page.getByRole('radio', { name: 'Growth', exact: true }).click();
+  await page.getByRole('button', { name: /Male, by its shed skin/ }).click();
+  await page.getByRole('button', { name: 'Undo this entry' }).click();
+  await see(page.getByText('Taken back.')).toBeVisible();
+  await see(page.getByRole('button', { name: /Male, by its shed skin/ })).toHaveCount(0);
+
+  await writeDown('It left');
+  await page.getByRole('radio', { name: 'Passed on' }).click();
+  await page.getByLabel('To whom').fill('a school in Saltmere');
+  await saveForm();
+  await see(page.getByText(/^It passed on today/)).toBeVisible();
+  await page.getByRole('button', { name: /It passed on to a school in Saltmere/ }).click();
+  await page.getByRole('button', { name: 'Undo this entry' }).click();
+  await see(page.getByRole('button', { name: 'New entry' })).toBeVisible();
+});
+
+it('one about to moult is left alone by every part; dead or moulting is answered with what not to do', async () => {
+  await open('/');
+  await see(page.getByText(/B5.*dull and dark since.*% a moult is close, food again about/)).toBeVisible();
+  await see(page.getByRole('button', { name: 'B5: taken' })).toHaveCount(0);
+  await openResident('orme', /^Widow Orme/);
+  await page.getByRole('button', { name: 'Other boxes' }).click();
+  await page.getByRole('radio', { name: /^B11/ }).click();
+  await page.getByRole('button', { name: 'Move to B11', exact: true }).click();
+  await see(page.getByText(/Only if it is in danger where it is: then tap again/)).toBeVisible();
+  await see(page.getByRole('button', { name: 'Move to B11 all the same' })).toBeVisible();
+
+  await openResident('orme', /^Widow Orme/);
+  await page.getByRole('button', { name: 'Dead or moulting?' }).click();
+  await see(page.getByText(/^Leave it: most likely it rests or moults/)).toBeVisible();
+  await see(page.getByText('Do not turn it over, touch or lift it: the new skin tears.')).toBeVisible();
+  await page.getByRole('checkbox', { name: /Legs curled under it/ }).click();
+  await page.getByRole('checkbox', { name: /smells foul/ }).click();
+  await see(page.getByText('By what you see it is dead.')).toBeVisible();
+  await page.getByRole('checkbox', { name: /It moved, however little/ }).click();
+  await see(page.getByText(/^(Leave it|Look from outside)/)).toBeVisible();
+  await page.getByRole('button', { name: 'Write down that I looked' }).click();
+  await see(page.getByText('Widow Orme: looked at.')).toBeVisible();
+});
+
+it('a shelf is fed as one act and taken back as one; a pasted table says what it cannot read', async () => {
+  await open('/bulk');
+  await page.getByRole('radio', { name: 'Shelf B, upper' }).click();
+  await see(page.getByText(/^Left alone: B5 Widow Orme/)).toBeVisible();
+  await page.getByRole('checkbox', { name: 'Done to: B4 Vesper' }).click();
+  await page.getByRole('button', { name: 'Write down: 3 fed' }).click();
+  await see(page.getByText('Shelf B, upper: 3 fed.')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await see(page.getByText('Taken back.')).toBeVisible();
+
+  await page.getByRole('radio', { name: 'Paste a table' }).click();
+  await page.getByLabel('The table').fill('box\twhat\tsize\nB3\tmoulted\t121\nB99\tfed\t');
+  await see(page.getByText('Line 3: Nobody here is called “B99”, and no box is.')).toBeVisible();
+  await see(page.getByRole('button', { name: '1 line is not clear' })).toBeDisabled();
+  await page.getByLabel('The table').fill('box\twhat\tsize\nB3\tmoulted\t121');
+  await page.getByRole('button', { name: 'Write down 1 line' }).click();
+  await see(page.getByText('1 line written down.')).toBeVisible();
+  await openResident('bramble', /^Bramble/);
+  await see(page.getByText(/^female, adult, span 121 mm/).last()).toBeVisible();
+});
+
+it('everybody in the order of their next moults, and those that are gone', async () => {
+  await open('/residents');
+  await page.getByRole('radio', { name: 'Next moult' }).click();
+  await see(page.getByRole('link', { name: /^Rigger, Hierodula membranacea, D1, about / })).toBeVisible();
+  await page.getByRole('radio', { name: 'Gone' }).click();
+  await see(page.getByRole('link', { name: /^Wick, Tliltocatl albopilosus, died/ })).toBeVisible();
+  await page.getByLabel('Find by name, box or batch').fill('pulchra 23/2');
+  await see(page.getByRole('link', { name: /Spindle/ })).toHaveCount(1);
+});
