@@ -17,9 +17,11 @@ const onServers = {
 };
 const inDocument = {
   preset: 'jest-expo/web',
+  transform: { '\\.[jt]sx?$': '<rootDir>/bin/lib/jestEsbuild.cjs' },
   setupFiles: [fixedDay, '<rootDir>/src/ui/testing/resizes.ts'],
   moduleNameMapper: {
     ...alias,
+    '^react-native$': 'react-native-web',
     '^lucide-react-native/icons/(.*)$': '<rootDir>/node_modules/lucide-react-native/dist/cjs/icons/$1.js',
   },
   transformIgnorePatterns: [

@@ -23,6 +23,13 @@ export const usePreferences = create<Preferences>()(
   }),
 );
 
+// Another tab of this device has changed them: this one follows.
+if (typeof window !== 'undefined') {
+  window.addEventListener('storage', ({ key }) => {
+    if (key === usePreferences.persist.getOptions().name) void usePreferences.persist.rehydrate();
+  });
+}
+
 /** The keeper as an entry carries it: left out while nobody has said who they are. */
 export function keeperField(): { keeper?: string } {
   const keeper = usePreferences.getState().keeper.trim();

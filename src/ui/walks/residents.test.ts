@@ -146,10 +146,8 @@ it('a shelf is fed as one act and taken back as one; a pasted table says what it
   await see(page.getByText(/^female, adult, span 121 mm/).last()).toBeVisible();
 });
 
-it('everybody in the order of their next moults, and those that are gone', async () => {
+it('those that are gone are found by what they were, and by their batch', async () => {
   await open('/residents');
-  await page.getByRole('radio', { name: 'Next moult' }).click();
-  await see(page.getByRole('link', { name: /^Rigger, Hierodula membranacea, D1, about / })).toBeVisible();
   await page.getByRole('radio', { name: 'Gone' }).click();
   await see(page.getByRole('link', { name: /^Wick, Tliltocatl albopilosus, died/ })).toBeVisible();
   await page.getByLabel('Find by name, box or batch').fill('pulchra 23/2');
