@@ -95,8 +95,12 @@ export function createApp(options: AppOptions): Express {
   app.get('/api/calendar/:file', calendar.bySecret);
   app.get('/api/keepers/:id/calendar.ics', calendar.byKeeper);
   app.get('/api/absences/:id/sheet.pdf', sheetPdfRoute(options));
-  const document = openApiDocument(options.version);
-  app.get('/api/openapi.json', (_request, response) => void response.json(document));
+  // Half a second's work that few ask for.
+  let document: object | undefined;
+  app.get('/api/openapi.json', (_request, response) => {
+    document ??= openApiDocument(options.version);
+    response.json(document);
+  });
   const handlers: Handlers = {
     ...aboutHandlers(options),
     ...shelfHandlers(options),

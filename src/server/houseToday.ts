@@ -38,7 +38,7 @@ export interface Lodger {
 export interface HouseToday {
   on: string;
   care: CareBook;
-  homes: Home[];
+  homes: readonly Home[];
   facts: GrowthFacts;
   lodgers: Lodger[];
 }
@@ -119,8 +119,8 @@ function plannedMoves(
 
 interface Scene {
   care: CareBook;
-  residents: Resident[];
-  homes: Home[];
+  residents: readonly Resident[];
+  homes: readonly Home[];
   entries: Entry[];
   on: string;
   now: string;

@@ -8,7 +8,7 @@ import { packageFacts, ROOT } from './root';
 import { hasRoomToWrite, openDataFolder } from './storage/dataFolder';
 import type { Database } from './storage/database';
 import { migrate } from './storage/migrate';
-import { openFolder, openMemory } from './storage/pglite';
+import { countRows, openFolder, openMemory } from './storage/pglite';
 import { openPostgres } from './storage/postgres';
 import { preparedCluster } from './storage/preparedCluster';
 import { demoCluster, testControls } from './testing/testHouse';
@@ -68,6 +68,15 @@ async function openDatabase({ data, databaseUrl, demo, testClock }: ReturnType<t
   }
 }
 
+const COUNTED_EVERY_MS = 6 * 3_600_000;
+
+/** Lets the embedded database know how large its tables are, now and as they grow. */
+async function keepCounted(database: Database | undefined): Promise<void> {
+  if (!database) return;
+  await countRows(database);
+  setInterval(() => void countRows(database).catch(console.error), COUNTED_EVERY_MS).unref();
+}
+
 async function main(): Promise<void> {
   const { version } = packageFacts;
   checkShippedData();
@@ -76,6 +85,7 @@ async function main(): Promise<void> {
   await migrate(database);
   const clock = wanted.testClock ?? systemClock;
   if (wanted.demo) await seedDemo(database, clock);
+  await keepCounted(wanted.databaseUrl ? undefined : database);
   const devices = await startDevices({ database, clock }, wanted.mqttPort, wanted.mqttUrl);
   const onDisk = !wanted.databaseUrl && wanted.data !== 'memory';
   const app = createApp({

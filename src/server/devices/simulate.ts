@@ -70,8 +70,8 @@ async function readingsOf(
 interface World {
   care: CareBook;
   materials: MaterialTable;
-  homes: Home[];
-  residents: Resident[];
+  homes: readonly Home[];
+  residents: readonly Resident[];
   rooms: Room[];
   roomByShelf: Map<string, string>;
 }

@@ -25,7 +25,7 @@ type Names = 'homes' | 'addHome' | 'changeHome' | 'setHomePhoto' | 'removeHomePh
 
 export function homeHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
   return {
-    homes: async () => ({ homes: await listHomes(database) }),
+    homes: async () => ({ homes: [...(await listHomes(database))] }),
 
     addHome: ({ body }) =>
       refusingTwins(body.code, async () =>

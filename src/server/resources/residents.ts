@@ -31,7 +31,7 @@ type Names = 'residents' | 'goneResidents' | 'takeIn' | 'changeResident' | 'hist
 
 export function residentHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
   return {
-    residents: async () => ({ residents: await listResidents(database) }),
+    residents: async () => ({ residents: [...(await listResidents(database))] }),
 
     goneResidents: async () => ({ residents: await listGone(database) }),
 

@@ -1,5 +1,6 @@
 import type { Home } from '@/contract/records';
 import type { Queries } from './database';
+import { standing } from './standing';
 
 interface HomeRow {
   id: string;
@@ -53,9 +54,9 @@ const fromRow = (row: HomeRow): Home => ({
 });
 
 /** All homes in the order of the round. */
-export async function listHomes(queries: Queries): Promise<Home[]> {
+export const listHomes = standing(async (queries): Promise<readonly Home[]> => {
   return (await queries.query<HomeRow>(`${select('')} ORDER BY s.position, h.place, h.code`)).map(fromRow);
-}
+});
 
 export async function findHome(queries: Queries, id: string): Promise<Home | undefined> {
   const everInIt = `WHERE r.id IN (SELECT e.resident_id FROM entry e

@@ -36,6 +36,14 @@ function durableStart(): string[] {
 
 const parsers = typeParsers as unknown as NonNullable<PGliteOptions['parsers']>;
 
+/**
+ * Tells the planner how much there is of what: the embedded database has nobody who does so by himself, and plans for
+ * empty tables for ever (measured on the demo: lists in half, the round in three quarters of the time).
+ */
+export async function countRows(queries: Queries): Promise<void> {
+  await queries.query('ANALYZE');
+}
+
 /** Opens the cluster of a data folder; a new one is built from a packed one in the draft folder and renamed once it is whole. */
 export async function openFolder(
   folder: DataFolder,

@@ -1,6 +1,7 @@
 import type { GoneResident, Resident } from '@/contract/records';
 import type { Kin } from '@/core/growth/kin';
 import type { Queries } from './database';
+import { standing } from './standing';
 
 interface ResidentRow {
   id: string;
@@ -88,13 +89,13 @@ const CHOSEN = `r.*,
    ORDER BY e.on_day DESC, e.at DESC, e.seq DESC LIMIT 1) AS condition`;
 
 /** All residents as they are now, in the order of the round. */
-export async function listResidents(queries: Queries): Promise<Resident[]> {
+export const listResidents = standing(async (queries): Promise<readonly Resident[]> => {
   const rows = await queries.query<ResidentRow>(
     `SELECT ${CHOSEN} FROM resident_now r JOIN home h ON h.id = r.home_id JOIN shelf s ON s.id = h.shelf_id
      ORDER BY s.position, h.place, h.code, r.taken_in_on, r.id`,
   );
   return rows.map(fromRow);
-}
+});
 
 export async function findResident(queries: Queries, id: string): Promise<Resident | undefined> {
   const [row] = await queries.query<ResidentRow>(`SELECT ${CHOSEN} FROM resident_now r WHERE r.id = $1`, [id]);
