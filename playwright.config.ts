@@ -5,7 +5,7 @@ export default defineConfig({
   testDir: 'e2e',
   timeout: 90_000,
   expect: { timeout: 10_000 },
-  workers: 2,
+  workers: 3,
   retries: 0,
   forbidOnly: true,
   reporter: 'list',

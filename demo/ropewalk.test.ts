@@ -75,7 +75,7 @@ describe('the Ropewalk Warm House', () => {
     },
   );
 
-  it('tells its stories on the round', async () => {
+  it('tells its stories on the round; is laid anew on another day while nobody has written in it, and never after', async () => {
     const database = await emptyDatabase();
     await seedDemo(database, fixedClock(TODAY));
     const server = await startServer(database, fixedClock(TODAY));
@@ -96,12 +96,6 @@ describe('the Ropewalk Warm House', () => {
     expect(at('B6').leaveAlone).toMatchObject({ code: 'hardening' });
     expect(at('A6').jobs[0]).toMatchObject({ kind: 'feed', cannotWait: true });
     await server.close();
-    await database.close();
-  }, 30_000);
-
-  it('is laid anew on another day while nobody has written in it, and never after', async () => {
-    const database = await emptyDatabase();
-    await seedDemo(database, fixedClock('2026-03-14'));
     const first = await fingerprint(database);
     await seedDemo(database, fixedClock('2026-03-14'));
     expect(await fingerprint(database)).toBe(first);

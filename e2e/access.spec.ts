@@ -371,7 +371,8 @@ for (const { places, part } of PARTS) {
       const overflow = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
       expect(overflow, name).toBeLessThanOrEqual(0);
       expect(await tooLow(page), name).toEqual([]);
-      if (project.name === 'phone' || OTHERWISE_WHEN_WIDE.has(name)) expect(await serious(page, RULES), name).toEqual([]);
+      if (project.name === 'phone' || OTHERWISE_WHEN_WIDE.has(name))
+        expect(await serious(page, RULES), name).toEqual([]);
       // The colours of the night are the same on every width.
       if (project.name !== 'phone') continue;
       await look(page, 'night');

@@ -14,42 +14,40 @@ async function swipe(page: Page, from: { x: number; y: number }, byPx: number): 
   await touch('touchEnd', []);
 }
 
-
-
-testOfPower('the walk goes on while the server is away, over a reload, and is sent once when it is back (on a phone)', async ({
-  page,
-  house,
-}) => {
-  await page.goto('/');
-  await expect(page.getByRole('button', { name: 'B3: taken' })).toBeVisible();
-  // The browser keeps the page from its second visit on.
-  await page.evaluate(() => navigator.serviceWorker.ready);
-  await page.reload();
-  await expect(page.getByRole('button', { name: 'B3: taken' })).toBeVisible();
-  await house.end('SIGKILL');
-  await page.getByRole('button', { name: 'B3: taken' }).click();
-  await expect(page.getByText('Kept on this phone, not sent yet.')).toBeVisible();
-  await page.getByRole('button', { name: 'A1: left in' }).click();
-  await expect(page.getByText('2 answers kept here')).toBeVisible();
-  await page.reload();
-  await expect(page.getByText('2 answers kept here')).toBeVisible();
-  await expect(page.getByRole('checkbox', { name: /^B3: .*up to 22 mm/ })).toBeChecked();
-  // What was opened before is read meanwhile.
-  await page.getByRole('link', { name: 'More' }).click();
-  await page.getByRole('link', { name: 'Handbook' }).click();
-  await page.getByRole('link', { name: /^Damon diadema/ }).click();
-  await expect(page.getByText('Tanzanian whip spider', { exact: false })).toBeVisible();
-  await page.goto('/');
-  await house.start();
-  await expect(page.getByText(/kept here/)).toHaveCount(0, { timeout: 20_000 });
-  await page.reload();
-  await expect(page.getByRole('checkbox', { name: /^B3: .*up to 22 mm/ })).toBeChecked();
-  const { stops } = await (await page.request.get(`${house.address}/api/round`)).json();
-  const fed = stops.flatMap((stop: { jobs: { kind: string; doneBy?: string }[] }) =>
-    stop.jobs.filter((job) => job.kind === 'feed' && job.doneBy),
-  );
-  expect(fed).toHaveLength(2);
-});
+testOfPower(
+  'the walk goes on while the server is away, over a reload, and is sent once when it is back (on a phone)',
+  async ({ page, house }) => {
+    await page.goto('/');
+    await expect(page.getByRole('button', { name: 'B3: taken' })).toBeVisible();
+    // The browser keeps the page from its second visit on.
+    await page.evaluate(() => navigator.serviceWorker.ready);
+    await page.reload();
+    await expect(page.getByRole('button', { name: 'B3: taken' })).toBeVisible();
+    await house.end('SIGKILL');
+    await page.getByRole('button', { name: 'B3: taken' }).click();
+    await expect(page.getByText('Kept on this phone, not sent yet.')).toBeVisible();
+    await page.getByRole('button', { name: 'A1: left in' }).click();
+    await expect(page.getByText('2 answers kept here')).toBeVisible();
+    await page.reload();
+    await expect(page.getByText('2 answers kept here')).toBeVisible();
+    await expect(page.getByRole('checkbox', { name: /^B3: .*up to 22 mm/ })).toBeChecked();
+    // What was opened before is read meanwhile.
+    await page.getByRole('link', { name: 'More' }).click();
+    await page.getByRole('link', { name: 'Handbook' }).click();
+    await page.getByRole('link', { name: /^Damon diadema/ }).click();
+    await expect(page.getByText('Tanzanian whip spider', { exact: false })).toBeVisible();
+    await page.goto('/');
+    await house.start();
+    await expect(page.getByText(/kept here/)).toHaveCount(0, { timeout: 20_000 });
+    await page.reload();
+    await expect(page.getByRole('checkbox', { name: /^B3: .*up to 22 mm/ })).toBeChecked();
+    const { stops } = await (await page.request.get(`${house.address}/api/round`)).json();
+    const fed = stops.flatMap((stop: { jobs: { kind: string; doneBy?: string }[] }) =>
+      stop.jobs.filter((job) => job.kind === 'feed' && job.doneBy),
+    );
+    expect(fed).toHaveLength(2);
+  },
+);
 
 test('two keepers see each other’s ticks, without asking for them (on a phone)', async ({ page, house, browser }) => {
   const other = await (await browser.newContext({ baseURL: house.address })).newPage();
@@ -81,4 +79,3 @@ test('a job is put off with a reason, by tap or by swipe, and taken back; a room
   await page.getByRole('radio', { name: 'North Store' }).click();
   await expect(page.getByText('Raise the soil to 119 mm')).toHaveCount(0);
 });
-

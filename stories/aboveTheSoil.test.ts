@@ -9,7 +9,16 @@ describe('height is what is free above the soil', () => {
   beforeAll(async () => {
     house = await emptyHouse('2026-03-14');
   });
-  const CAGE = { shape: 'box', lengthMm: 400, widthMm: 400, heightMm: 600, lid: 'mesh', vents: [], walls: 'mesh', opens: 'zip' };
+  const CAGE = {
+    shape: 'box',
+    lengthMm: 400,
+    widthMm: 400,
+    heightMm: 600,
+    lid: 'mesh',
+    vents: [],
+    walls: 'mesh',
+    opens: 'zip',
+  };
   const heights = async (animal: object, substrateDepthMm: number) => {
     const { checks } = await house.compute('fit', { ...animal, container: CAGE, substrateDepthMm });
     return checks.filter(({ rule }: { rule: string }) => /height|drop|tall/.test(rule)) as { status: string }[];

@@ -15,9 +15,19 @@ describe('the winter of large ants', () => {
     await house.shelf('Floor', 'Cellar', { temperatureC: 12, relativeHumidityPct: 70 });
     await house.shelf('Door', 'Refrigerator', { temperatureC: 5, relativeHumidityPct: 60 });
     for (const { id, name } of house.granted(await house.get('/api/rooms')).rooms) rooms[name] = id;
-    const nest = { chambers: [{ lengthMm: 90, widthMm: 60, heightMm: 15 }], tubeBoreMm: 14, outworld: { lengthMm: 200, widthMm: 150, heightMm: 120 } };
+    const nest = {
+      chambers: [{ lengthMm: 90, widthMm: 60, heightMm: 15 }],
+      tubeBoreMm: 14,
+      outworld: { lengthMm: 200, widthMm: 150, heightMm: 120 },
+    };
     await house.box('F1', { lengthMm: 200, widthMm: 150, heightMm: 60 }, { nest });
-    const facts = { profile: 'ant-large-mediterranean', stage: 'adult', form: 'colony', headCount: 60, bodyLengthMm: 10 };
+    const facts = {
+      profile: 'ant-large-mediterranean',
+      stage: 'adult',
+      form: 'colony',
+      headCount: 60,
+      bodyLengthMm: 10,
+    };
     colony = await house.takeIn('Camponotus ligniperda', 'F1', facts);
   });
   const planned = () => house.get(`/api/residents/${colony.id}/rest`);
@@ -29,7 +39,11 @@ describe('the winter of large ants', () => {
   });
 
   it('in the refrigerator is refused: it can fall below what they bear', async () => {
-    const { status, body } = await house.post('/api/entries', { kind: 'rest-planned', residentId: colony.id, roomId: rooms.Refrigerator });
+    const { status, body } = await house.post('/api/entries', {
+      kind: 'rest-planned',
+      residentId: colony.id,
+      roomId: rooms.Refrigerator,
+    });
     expect(status).toBe(422);
     expect(JSON.stringify(body)).toMatch(/below|cold|bear/);
   });
@@ -40,7 +54,8 @@ describe('the winter of large ants', () => {
     const targets = rest.course.steps.map(({ targetC }: { targetC: number }) => targetC);
     expect(Math.min(...targets)).toBeGreaterThanOrEqual(10);
     expect(Math.min(...targets)).toBeLessThanOrEqual(15);
-    for (let index = 1; index < targets.length; index += 1) expect(Math.abs(targets[index] - targets[index - 1])).toBeLessThanOrEqual(4.01);
+    for (let index = 1; index < targets.length; index += 1)
+      expect(Math.abs(targets[index] - targets[index - 1])).toBeLessThanOrEqual(4.01);
   });
 
   it('asks on the round for each step, and lets nobody feed in the cold', async () => {

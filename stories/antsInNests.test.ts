@@ -11,7 +11,11 @@ describe('ants that need more room', () => {
   const ANTS = { profile: 'ant-small-temperate', stage: 'adult', headCount: 50, bodyLengthMm: 4 };
   beforeAll(async () => {
     house = await emptyHouse('2026-05-20');
-    const nest = { chambers: [{ lengthMm: 40, widthMm: 20, heightMm: 8 }], tubeBoreMm: 8, outworld: { lengthMm: 120, widthMm: 90, heightMm: 80 } };
+    const nest = {
+      chambers: [{ lengthMm: 40, widthMm: 20, heightMm: 8 }],
+      tubeBoreMm: 8,
+      outworld: { lengthMm: 120, widthMm: 90, heightMm: 80 },
+    };
     await house.box('N1', { lengthMm: 140, widthMm: 100, heightMm: 60 }, { nest });
     await house.box('Jar', { shape: 'cylinder', diameterMm: 60, heightMm: 120, walls: 'glass' });
     await house.box('E1', 'culture', { soilMm: 50 });
@@ -35,14 +39,16 @@ describe('ants that need more room', () => {
 
   it('are planned into nothing that is no nest', async () => {
     const { moves } = house.granted(await house.post('/api/moves/plan', { days: 60, makeRoom: true }));
-    const into = moves.filter(({ resident }: { resident: string }) => resident === colony.id).map(({ to }: { to: string }) => to);
+    const into = moves
+      .filter(({ resident }: { resident: string }) => resident === colony.id)
+      .map(({ to }: { to: string }) => to);
     expect(into).not.toContain(house.boxId('Jar'));
     expect(into).not.toContain(house.boxId('E1'));
   });
 
   // Part 3: 66 % on the page of the home, 81 % in the seasons.
   it.failing('fill as much of their nest wherever one looks', async () => {
-    const home = (await house.home('N1'));
+    const home = await house.home('N1');
     const asked = { ...ANTS, container: home.container, substrateDepthMm: 0, nest: home.nest };
     const { checks } = await house.compute('fit', asked);
     const onHome = checks.find(({ rule }: { rule: string }) => rule === 'full').actual;

@@ -19,7 +19,12 @@ describe('assassin bugs in one cube', () => {
   });
 
   it('eat each other’s prey, not each other: nobody forbids one kind together', async () => {
-    const lodger = { label: 'a', scientificName: 'Pristhesancus plagipennis', profile: 'communal-assassin-bug', headCount: 12 };
+    const lodger = {
+      label: 'a',
+      scientificName: 'Pristhesancus plagipennis',
+      profile: 'communal-assassin-bug',
+      headCount: 12,
+    };
     const { verdict } = await house.compute('company', { lodgers: [lodger, { ...lodger, label: 'b' }] });
     expect(verdict).not.toBe('fail');
   });
@@ -31,7 +36,7 @@ describe('assassin bugs in one cube', () => {
   });
 
   it('are told to be too many where they are counted as one group', async () => {
-    const { container, substrateDepthMm, furniture } = (await house.home());
+    const { container, substrateDepthMm, furniture } = await house.home();
     const fit = (headCount: number) =>
       house.compute('fit', { ...FACTS, headCount, container, substrateDepthMm, furniture });
     const crowd = ({ checks }: { checks: { quantity: string; status: string }[] }) =>

@@ -10,8 +10,17 @@ describe('a millipede that has gone down', () => {
   let one: Resident;
   beforeAll(async () => {
     house = await emptyHouse('2026-02-01');
-    await house.box('G1', 'deep-large', { soilMm: 220, litterDepthMm: 30, mixId: 'millipede-soil', furniture: [{ kind: 'hide', count: 2 }] });
-    one = await house.takeIn('Archispirostreptus gigas', 'G1', { profile: 'millipede-tropical', stage: 'adult', bodyLengthMm: 190 });
+    await house.box('G1', 'deep-large', {
+      soilMm: 220,
+      litterDepthMm: 30,
+      mixId: 'millipede-soil',
+      furniture: [{ kind: 'hide', count: 2 }],
+    });
+    one = await house.takeIn('Archispirostreptus gigas', 'G1', {
+      profile: 'millipede-tropical',
+      stage: 'adult',
+      bodyLengthMm: 190,
+    });
     await house.days(1);
     await house.write('sign', one, { sign: 'buried' });
     await house.days(20);
@@ -25,19 +34,23 @@ describe('a millipede that has gone down', () => {
 
   it('is looked for after a month or more with a finger, never with a shovel', async () => {
     for (let day = 0; day < 60 && !(await house.job(one, 'check-buried')); day += 1) await house.days(1);
-    expect(await house.today() > '2026-03-01').toBe(true);
+    expect((await house.today()) > '2026-03-01').toBe(true);
     expect(await house.round(one)).toContain('Look for it: brush soil aside only, do not dig');
   });
 
   it('is taken to rest or moult after three weeks, and nobody digs', async () => {
-    const { verdict, deadPct, notToDo } = await house.compute('stillness', { profile: 'millipede-tropical', daysStill: 21 });
+    const { verdict, deadPct, notToDo } = await house.compute('stillness', {
+      profile: 'millipede-tropical',
+      daysStill: 21,
+    });
     expect(verdict).toMatch(/^leave/);
     expect(deadPct).toBeLessThan(20);
     expect(notToDo.join(' ')).toMatch(/Do not lift or uncoil it/);
   });
 
   it('is dead by what a dead one shows, not by its stillness', async () => {
-    const asked = (seen: string[]) => house.compute('stillness', { profile: 'millipede-tropical', daysStill: 21, seen });
+    const asked = (seen: string[]) =>
+      house.compute('stillness', { profile: 'millipede-tropical', daysStill: 21, seen });
     const { deadPct } = await asked(['smells']);
     expect(deadPct).toBeGreaterThan((await asked([])).deadPct + 40);
   });

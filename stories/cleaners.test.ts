@@ -7,14 +7,24 @@ import { emptyHouse, type House } from './house';
  */
 describe('springtails put in with others', () => {
   let house: House;
-  const springtails = (box: string) => house.takeIn('Folsomia candida', box, { profile: 'springtail', stage: 'adult', headCount: 200 });
+  const springtails = (box: string) =>
+    house.takeIn('Folsomia candida', box, { profile: 'springtail', stage: 'adult', headCount: 200 });
   let millipede: Resident;
   let cleaners: Resident;
   beforeAll(async () => {
     house = await emptyHouse('2026-03-14');
     await house.shelf('F', 'Room', { temperatureC: 24, relativeHumidityPct: 50 });
-    await house.box('F1', 'deep', { soilMm: 150, litterDepthMm: 20, mixId: 'millipede-soil', furniture: [{ kind: 'hide', count: 2 }] });
-    millipede = await house.takeIn('Orthoporus ornatus', 'F1', { profile: 'millipede-arid', stage: 'adult', bodyLengthMm: 120 });
+    await house.box('F1', 'deep', {
+      soilMm: 150,
+      litterDepthMm: 20,
+      mixId: 'millipede-soil',
+      furniture: [{ kind: 'hide', count: 2 }],
+    });
+    millipede = await house.takeIn('Orthoporus ornatus', 'F1', {
+      profile: 'millipede-arid',
+      stage: 'adult',
+      bodyLengthMm: 120,
+    });
     cleaners = await springtails('F1');
   });
 
@@ -29,7 +39,8 @@ describe('springtails put in with others', () => {
       for (const kind of await house.kinds(cleaners)) seen.add(kind);
       await house.days(1);
     }
-    for (const kind of ['soil', 'damp', 'mend', 'rehouse', 'feed', 'refresh'] as const) expect(seen).not.toContain(kind);
+    for (const kind of ['soil', 'damp', 'mend', 'rehouse', 'feed', 'refresh'] as const)
+      expect(seen).not.toContain(kind);
   });
 
   // Part 7: springtails have no moult that anybody could see.

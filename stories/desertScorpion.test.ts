@@ -13,13 +13,23 @@ describe('a desert scorpion', () => {
     house = await emptyHouse('2026-06-10');
     await house.shelf('Warm', 'Boiler Room', { temperatureC: 27, relativeHumidityPct: 40 });
     const size = { lengthMm: 450, widthMm: 350, heightMm: 300, walls: 'acrylic', opens: 'top' };
-    const holes = ['left', 'right'].map((side) => ({ side, shape: 'hole', count: 20, diameterMm: 3, centreHeightMm: 250 }));
-    await house.box('C1', { ...size, vents: holes }, { soilMm: 150, mixId: 'sand-clay', furniture: [{ kind: 'hide' }] });
+    const holes = ['left', 'right'].map((side) => ({
+      side,
+      shape: 'hole',
+      count: 20,
+      diameterMm: 3,
+      centreHeightMm: 250,
+    }));
+    await house.box(
+      'C1',
+      { ...size, vents: holes },
+      { soilMm: 150, mixId: 'sand-clay', furniture: [{ kind: 'hide' }] },
+    );
     one = await house.takeIn('Hadrurus arizonensis', 'C1', ANIMAL);
   });
 
   it('has soil to dig in as deep as it is long', async () => {
-    const { container } = (await house.home());
+    const { container } = await house.home();
     const { substrateDepthMm } = await house.compute('fit', { ...ANIMAL, container, substrateDepthMm: 30 });
     expect(substrateDepthMm.min).toBeGreaterThanOrEqual(110);
   });

@@ -12,9 +12,19 @@ describe('crickets for five juveniles', () => {
     house = await emptyHouse('2026-03-14');
     for (let index = 1; index <= 5; index += 1) {
       await house.box(`B${index}`, 'flat-1', { soilMm: 45 });
-      spiders.push(await house.takeIn('Brachypelma hamorii', `B${index}`, { profile: 'ground-tarantula', stage: 'juvenile', legSpanMm: 55, on: '2026-01-10' }));
+      spiders.push(
+        await house.takeIn('Brachypelma hamorii', `B${index}`, {
+          profile: 'ground-tarantula',
+          stage: 'juvenile',
+          legSpanMm: 55,
+          on: '2026-01-10',
+        }),
+      );
     }
-    house.granted(await house.post('/api/store/entries', { item: 'field-cricket-medium', kind: 'counted', amount: 12 }), 201);
+    house.granted(
+      await house.post('/api/store/entries', { item: 'field-cricket-medium', kind: 'counted', amount: 12 }),
+      201,
+    );
   });
   const inStore = async () => {
     const { lines } = house.granted(await house.get('/api/store'));
@@ -23,7 +33,9 @@ describe('crickets for five juveniles', () => {
 
   it('are taken out of the store by the meal', async () => {
     expect(await inStore()).toBe(12);
-    await house.write('offered', spiders[0] as Resident, { dishes: [{ food: 'field-cricket-medium', count: 2, lengthMm: 12 }] });
+    await house.write('offered', spiders[0] as Resident, {
+      dishes: [{ food: 'field-cricket-medium', count: 2, lengthMm: 12 }],
+    });
     expect(await inStore()).toBe(10);
   });
 

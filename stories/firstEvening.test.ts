@@ -9,12 +9,21 @@ describe('the first evening of a new house', () => {
   beforeAll(async () => {
     house = await emptyHouse('2026-03-14');
     await house.shelf('S', 'Room', { temperatureC: 24, relativeHumidityPct: 50 });
-    for (let index = 1; index <= 9; index += 1) await house.box(`A${index}`, index < 6 ? 'flat-1' : 'culture', { soilMm: 50, litterDepthMm: 10 });
+    for (let index = 1; index <= 9; index += 1)
+      await house.box(`A${index}`, index < 6 ? 'flat-1' : 'culture', { soilMm: 50, litterDepthMm: 10 });
     for (let index = 1; index <= 5; index += 1) {
-      await house.takeIn('Grammostola pulchra', `A${index}`, { profile: 'ground-tarantula', stage: 'juvenile', legSpanMm: 40 + 5 * index });
+      await house.takeIn('Grammostola pulchra', `A${index}`, {
+        profile: 'ground-tarantula',
+        stage: 'juvenile',
+        legSpanMm: 40 + 5 * index,
+      });
     }
     for (let index = 6; index <= 9; index += 1) {
-      await house.takeIn('Porcellio laevis', `A${index}`, { profile: 'isopod-temperate', stage: 'adult', headCount: 12 });
+      await house.takeIn('Porcellio laevis', `A${index}`, {
+        profile: 'isopod-temperate',
+        stage: 'adult',
+        headCount: 12,
+      });
     }
   });
   const seen = async () => (await house.stops()).flatMap(({ jobs }) => jobs);

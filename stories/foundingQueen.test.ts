@@ -10,7 +10,18 @@ describe('a queen that founds alone', () => {
   let house: House;
   let queen: Resident;
   const TUBE = { shape: 'cylinder', diameterMm: 16, heightMm: 150, lid: 'solid', vents: [] };
-  const OPENS: JobKind[] = ['water', 'barrier', 'rubbish', 'census', 'feed', 'label', 'mend', 'clean', 'rehouse', 'leftovers'];
+  const OPENS: JobKind[] = [
+    'water',
+    'barrier',
+    'rubbish',
+    'census',
+    'feed',
+    'label',
+    'mend',
+    'clean',
+    'rehouse',
+    'leftovers',
+  ];
   beforeAll(async () => {
     house = await emptyHouse('2026-05-20');
     await house.shelf('Ants', 'Room', { temperatureC: 25, relativeHumidityPct: 50 });
@@ -20,13 +31,21 @@ describe('a queen that founds alone', () => {
   });
 
   it('gets no food', async () => {
-    const { food } = await house.compute('founding', { profile: 'ant-large-mediterranean', beganOn: '2026-05-20', temperatureC: 25 });
+    const { food } = await house.compute('founding', {
+      profile: 'ant-large-mediterranean',
+      beganOn: '2026-05-20',
+      temperatureC: 25,
+    });
     expect(food).toBe('none');
     expect(await house.kinds(queen)).not.toContain('feed');
   });
 
   it('has her first workers after seven to sixteen weeks in the warm', async () => {
-    const { firstWorkers } = await house.compute('founding', { profile: 'ant-large-mediterranean', beganOn: '2026-05-20', temperatureC: 25 });
+    const { firstWorkers } = await house.compute('founding', {
+      profile: 'ant-large-mediterranean',
+      beganOn: '2026-05-20',
+      temperatureC: 25,
+    });
     expect(firstWorkers.p10 >= '2026-06-10').toBe(true);
     expect(firstWorkers.p90 <= '2026-10-20').toBe(true);
   });

@@ -10,7 +10,10 @@ describe('stick insects through a year of leaves', () => {
   let group: Resident;
   beforeAll(async () => {
     house = await emptyHouse('2026-01-12');
-    const furniture = [{ kind: 'rough-strip', count: 2 }, { kind: 'bottle', stopped: true }];
+    const furniture = [
+      { kind: 'rough-strip', count: 2 },
+      { kind: 'bottle', stopped: true },
+    ];
     await house.box('D1', 'net-large', { soilMm: 20, furniture });
     const facts = { profile: 'stick-insect', stage: 'nymph', bodyLengthMm: 40, headCount: 15, instar: 4 };
     group = await house.takeIn('Carausius morosus', 'D1', facts);

@@ -10,15 +10,47 @@ describe('a box of glass', () => {
     house = await emptyHouse('2026-03-14');
   });
   const GLASS = [
-    ['a jar', { shape: 'cylinder', diameterMm: 100, heightMm: 150, lid: 'solid', walls: 'glass', vents: [] }, { profile: 'mantis', stage: 'nymph', bodyLengthMm: 25 }],
-    ['a tank', { shape: 'box', lengthMm: 400, widthMm: 250, heightMm: 250, lid: 'solid', walls: 'glass', opens: 'top', vents: [] }, { profile: 'ground-tarantula', stage: 'adult', legSpanMm: 140 }],
-    ['a tank with silicone corners', { shape: 'box', lengthMm: 400, widthMm: 300, heightMm: 250, lid: 'solid', walls: 'glass-silicone', opens: 'top', vents: [] }, { profile: 'isopod-temperate', stage: 'adult', headCount: 40 }],
+    [
+      'a jar',
+      { shape: 'cylinder', diameterMm: 100, heightMm: 150, lid: 'solid', walls: 'glass', vents: [] },
+      { profile: 'mantis', stage: 'nymph', bodyLengthMm: 25 },
+    ],
+    [
+      'a tank',
+      {
+        shape: 'box',
+        lengthMm: 400,
+        widthMm: 250,
+        heightMm: 250,
+        lid: 'solid',
+        walls: 'glass',
+        opens: 'top',
+        vents: [],
+      },
+      { profile: 'ground-tarantula', stage: 'adult', legSpanMm: 140 },
+    ],
+    [
+      'a tank with silicone corners',
+      {
+        shape: 'box',
+        lengthMm: 400,
+        widthMm: 300,
+        heightMm: 250,
+        lid: 'solid',
+        walls: 'glass-silicone',
+        opens: 'top',
+        vents: [],
+      },
+      { profile: 'isopod-temperate', stage: 'adult', headCount: 40 },
+    ],
   ] as const;
 
   // Part 6: "drill 18 holes ... a hot iron" for a jar, 26 for a tank.
   it.failing.each(GLASS)('%s is never drilled by its build sheet', async (_, container, animal) => {
     const recipe = [{ material: 'coir', parts: 1 }];
-    const { homes } = await house.compute('build-sheet', { homes: [{ code: 'X', ...animal, container, substrateDepthMm: 60, recipe }] });
+    const { homes } = await house.compute('build-sheet', {
+      homes: [{ code: 'X', ...animal, container, substrateDepthMm: 60, recipe }],
+    });
     const codes = homes[0].steps.map(({ code }: { code: string }) => code);
     expect(codes).not.toContain('drill');
   });

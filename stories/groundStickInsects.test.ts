@@ -9,10 +9,27 @@ describe('stick insects that live on the ground', () => {
   beforeAll(async () => {
     house = await emptyHouse('2026-03-14');
   });
-  const ADULT = { profile: 'ground-stick-insect', scientificName: 'Eurycantha calcarata', stage: 'adult', bodyLengthMm: 110, headCount: 4 };
+  const ADULT = {
+    profile: 'ground-stick-insect',
+    scientificName: 'Eurycantha calcarata',
+    stage: 'adult',
+    bodyLengthMm: 110,
+    headCount: 4,
+  };
   const boxOf = (heightMm: number) => ({
     ...{ shape: 'box', lengthMm: 450, widthMm: 350, heightMm, lid: 'mesh', walls: 'plastic', opens: 'top' },
-    vents: [{ side: 'left', shape: 'panel', count: 1, widthMm: 200, heightMm: 80, centreHeightMm: heightMm - 60, meshApertureMm: 1, meshOpenFraction: 0.4 }],
+    vents: [
+      {
+        side: 'left',
+        shape: 'panel',
+        count: 1,
+        widthMm: 200,
+        heightMm: 80,
+        centreHeightMm: heightMm - 60,
+        meshApertureMm: 1,
+        meshOpenFraction: 0.4,
+      },
+    ],
   });
   const statusOf = async (rule: string, facts: { heightMm: number; soilMm: number; hides: number }) => {
     const furniture = facts.hides > 0 ? [{ kind: 'bark', count: facts.hides }] : [];

@@ -55,7 +55,11 @@ export class House {
   }
 
   /** A shelf; the room it stands in may be said, and what air that room has. */
-  async shelf(name: string, room = 'The room', air?: { temperatureC: number; relativeHumidityPct: number }): Promise<string> {
+  async shelf(
+    name: string,
+    room = 'The room',
+    air?: { temperatureC: number; relativeHumidityPct: number },
+  ): Promise<string> {
     const { shelf } = this.granted(await this.post('/api/shelves', { name, room }), 201);
     this.shelves.set(name, shelf.id);
     if (air) {
@@ -154,9 +158,11 @@ export class House {
   }
   /** The boxes of the house for somebody, best first, with the verdict of each: as the choice of a box ranks them. */
   async ranking(facts: Facts): Promise<{ code: string; verdict: string }[]> {
-    const homes = (await this.homes()).map(({ id, code, container, substrateDepthMm, furniture, litterDepthMm, nest }) => ({
-      ...{ id, code, container, substrateDepthMm, furniture, litterDepthMm, nest },
-    }));
+    const homes = (await this.homes()).map(
+      ({ id, code, container, substrateDepthMm, furniture, litterDepthMm, nest }) => ({
+        ...{ id, code, container, substrateDepthMm, furniture, litterDepthMm, nest },
+      }),
+    );
     const { ranking } = this.granted(await this.post('/api/compute/rank-homes', { ...facts, homes }));
     return ranking.map(({ code, fit }: { code: string; fit: { verdict: string } }) => ({ code, verdict: fit.verdict }));
   }

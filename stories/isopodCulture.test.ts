@@ -14,7 +14,11 @@ describe('a young isopod culture', () => {
     await house.shelf('E', 'Room', { temperatureC: 22, relativeHumidityPct: 50 });
     const furniture = [{ kind: 'slab', count: 2 }];
     await house.box('E1', 'culture', { soilMm: 50, litterDepthMm: 20, furniture, mixId: 'isopod-litter' });
-    culture = await house.takeIn('Porcellio laevis', 'E1', { profile: 'isopod-temperate', stage: 'adult', headCount: 12 });
+    culture = await house.takeIn('Porcellio laevis', 'E1', {
+      profile: 'isopod-temperate',
+      stage: 'adult',
+      headCount: 12,
+    });
   });
   const portion = async () => {
     const { meal } = await house.compute('meal', { ...FACTS, on: await house.today(), meals });
@@ -29,9 +33,17 @@ describe('a young isopod culture', () => {
 
   it('is given less after food was left lying, and more after it was gone in a day', async () => {
     const usual = await portion();
-    meals = ['2026-03-01', '2026-03-06', '2026-03-11'].map((on) => ({ on, dishes: [{ food: 'carrot', massG: usual }], outcome: { kind: 'refused', on } }));
+    meals = ['2026-03-01', '2026-03-06', '2026-03-11'].map((on) => ({
+      on,
+      dishes: [{ food: 'carrot', massG: usual }],
+      outcome: { kind: 'refused', on },
+    }));
     const less = await portion();
-    meals = ['2026-03-01', '2026-03-06', '2026-03-11'].map((on) => ({ on, dishes: [{ food: 'carrot', massG: usual }], outcome: { kind: 'eaten', on } }));
+    meals = ['2026-03-01', '2026-03-06', '2026-03-11'].map((on) => ({
+      on,
+      dishes: [{ food: 'carrot', massG: usual }],
+      outcome: { kind: 'eaten', on },
+    }));
     const more = await portion();
     expect(less).toBeLessThan(usual);
     expect(more).toBeGreaterThan(usual);
@@ -40,12 +52,20 @@ describe('a young isopod culture', () => {
   it('has room for the same number of heads wherever one asks', async () => {
     const { colonies } = house.granted(await house.get('/api/colonies'));
     const facts = house.granted(await house.get(`/api/residents/${culture.id}/colony`));
-    expect(colonies.find(({ residentId }: { residentId: string }) => residentId === culture.id).roomForHeads).toBe(facts.roomForHeads);
+    expect(colonies.find(({ residentId }: { residentId: string }) => residentId === culture.id).roomForHeads).toBe(
+      facts.roomForHeads,
+    );
   });
 
   // Part 8: 21 of 100 courses die within a year at what the program calls a harvest for ever.
   it.failing('can be harvested for ever without dying: 19 of 20 courses outlive three years', async () => {
-    const asked = { profile: 'isopod-temperate', counts: { adult: 120, juvenile: 200 }, temperatureC: 24, weeks: 4, roomForHeads: 500 };
+    const asked = {
+      profile: 'isopod-temperate',
+      counts: { adult: 120, juvenile: 200 },
+      temperatureC: 24,
+      weeks: 4,
+      roomForHeads: 500,
+    };
     const { lastingHarvestPerWeek } = await house.compute('colony', asked);
     const { series } = await house.compute('colony', { ...asked, weeks: 156, harvestPerWeek: lastingHarvestPerWeek });
     expect(series.at(-1).total.p10).toBeGreaterThan(10);

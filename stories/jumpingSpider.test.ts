@@ -13,7 +13,13 @@ describe('a jumping spider and its hammock', () => {
     house.compute('fit', { ...ANIMAL, substrateDepthMm: 10, container: { ...SIZE, ...facts } });
   const SIZE = {
     ...{ shape: 'box', lengthMm: 150, widthMm: 150, heightMm: 200, lid: 'solid', walls: 'acrylic' },
-    vents: (['left', 'right'] as const).map((side) => ({ side, shape: 'hole', count: 12, diameterMm: 2, centreHeightMm: 120 })),
+    vents: (['left', 'right'] as const).map((side) => ({
+      side,
+      shape: 'hole',
+      count: 12,
+      diameterMm: 2,
+      centreHeightMm: 120,
+    })),
   };
   beforeAll(async () => {
     house = await emptyHouse('2026-05-02');
@@ -43,7 +49,11 @@ describe('a jumping spider and its hammock', () => {
 
   // Part 6: where nobody has a reason for a depth, none is named: the box is a home without soil.
   it.failing('is told a depth of soil, not 0 mm, for a box to be filled', async () => {
-    const { substrateDepthMm } = await house.compute('fit', { ...ANIMAL, container: { ...SIZE, opens: 'front' }, substrateDepthMm: 0 });
+    const { substrateDepthMm } = await house.compute('fit', {
+      ...ANIMAL,
+      container: { ...SIZE, opens: 'front' },
+      substrateDepthMm: 0,
+    });
     expect(substrateDepthMm.recommended).toBeGreaterThan(0);
   });
 });

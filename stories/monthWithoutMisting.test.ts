@@ -11,11 +11,25 @@ describe('a month without misting', () => {
   });
   const tub = {
     ...{ shape: 'box', lengthMm: 280, widthMm: 180, heightMm: 120, lid: 'solid', walls: 'plastic', opens: 'top' },
-    vents: ['front', 'back', 'left', 'right'].map((side) => ({ side, shape: 'hole', count: 4, diameterMm: 3, centreHeightMm: 90 })),
+    vents: ['front', 'back', 'left', 'right'].map((side) => ({
+      side,
+      shape: 'hole',
+      count: 4,
+      diameterMm: 3,
+      centreHeightMm: 90,
+    })),
   };
   const asked = {
     container: tub,
-    substrate: { depthMm: 50, recipe: [{ material: 'coir', parts: 2 }, { material: 'leaf-litter', parts: 1 }], wetness: { damp: 0.75, dry: 0.5 }, dampSharePct: 50 },
+    substrate: {
+      depthMm: 50,
+      recipe: [
+        { material: 'coir', parts: 2 },
+        { material: 'leaf-litter', parts: 1 },
+      ],
+      wetness: { damp: 0.75, dry: 0.5 },
+      dampSharePct: 50,
+    },
     room: { temperatureC: 21, relativeHumidityPct: 45, draughtMS: 0.1 },
     ...{ profile: 'isopod-temperate', days: 60 },
   };
@@ -37,7 +51,12 @@ describe('a month without misting', () => {
 
   it('is what the vent engine says too: the air is changed, and it is not stale', async () => {
     const { staleAir, airChangesPerHour } = await house.compute('moisture', asked);
-    const vents = await house.compute('vents', { container: tub, substrateDepthMm: 50, temperatureC: 21, draughtMS: 0.1 });
+    const vents = await house.compute('vents', {
+      container: tub,
+      substrateDepthMm: 50,
+      temperatureC: 21,
+      draughtMS: 0.1,
+    });
     expect(staleAir).not.toBe('stale');
     expect(vents.airChangesPerHour).toBeCloseTo(airChangesPerHour, 1);
   });

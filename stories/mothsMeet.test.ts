@@ -34,7 +34,12 @@ describe('moths that are to meet', () => {
   });
 
   it('are not fed when they fly: they have no mouths', async () => {
-    const { meal } = await house.compute('meal', { profile: 'moth-tropical', stage: 'adult', bodyLengthMm: 40, on: '2026-05-01' });
+    const { meal } = await house.compute('meal', {
+      profile: 'moth-tropical',
+      stage: 'adult',
+      bodyLengthMm: 40,
+      on: '2026-05-01',
+    });
     expect(meal).toBeNull();
   });
 

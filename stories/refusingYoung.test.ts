@@ -33,40 +33,43 @@ const YOUNG = [
   },
 ];
 
-describe.each(YOUNG)('$who that refused once and was not seen to moult', ({ name, box, facts, came, moults, later }) => {
-  let house: House;
-  let one: Resident;
-  const offered = async (outcome: 'eaten' | 'refused', on: string) => {
-    const meal = await house.write('offered', one, { preyCount: 1, preyLengthMm: 5, on });
-    await house.write(outcome, one, { answers: `meal ${meal.id}`, on });
-  };
-  beforeAll(async () => {
-    house = await emptyHouse('2026-11-01');
-    await house.box('A1', box, { soilMm: 20 });
-    one = await house.takeIn(name, 'A1', { ...facts, on: came });
-    for (const moult of moults) await house.write('moulted', one, moult);
-    for (const on of ['2026-10-06', '2026-10-12', '2026-10-20', '2026-10-28']) await offered('eaten', on);
-    await offered('refused', '2026-11-01');
-    await house.days(1);
-  });
+describe.each(YOUNG)(
+  '$who that refused once and was not seen to moult',
+  ({ name, box, facts, came, moults, later }) => {
+    let house: House;
+    let one: Resident;
+    const offered = async (outcome: 'eaten' | 'refused', on: string) => {
+      const meal = await house.write('offered', one, { preyCount: 1, preyLengthMm: 5, on });
+      await house.write(outcome, one, { answers: `meal ${meal.id}`, on });
+    };
+    beforeAll(async () => {
+      house = await emptyHouse('2026-11-01');
+      await house.box('A1', box, { soilMm: 20 });
+      one = await house.takeIn(name, 'A1', { ...facts, on: came });
+      for (const moult of moults) await house.write('moulted', one, moult);
+      for (const on of ['2026-10-06', '2026-10-12', '2026-10-20', '2026-10-28']) await offered('eaten', on);
+      await offered('refused', '2026-11-01');
+      await house.days(1);
+    });
 
-  it('is left alone at first, and the round says until when', async () => {
-    const alone = await house.leftAlone(one);
-    expect(alone).toMatchObject({ code: 'premoult', signs: ['refused-food'], since: '2026-11-01' });
-    expect(await house.kinds(one)).not.toContain('feed');
-  });
+    it('is left alone at first, and the round says until when', async () => {
+      const alone = await house.leftAlone(one);
+      expect(alone).toMatchObject({ code: 'premoult', signs: ['refused-food'], since: '2026-11-01' });
+      expect(await house.kinds(one)).not.toContain('feed');
+    });
 
-  // Part 7: the end of the quiet is worked out from today and moves on every day.
-  it.failing('is left alone until a day that stays where it is', async () => {
-    const before = await house.leftAlone(one);
-    await house.days(3);
-    const after = await house.leftAlone(one);
-    expect(after && 'endsOn' in after && after.endsOn).toBe(before && 'endsOn' in before && before.endsOn);
-  });
+    // Part 7: the end of the quiet is worked out from today and moves on every day.
+    it.failing('is left alone until a day that stays where it is', async () => {
+      const before = await house.leftAlone(one);
+      await house.days(3);
+      const after = await house.leftAlone(one);
+      expect(after && 'endsOn' in after && after.endsOn).toBe(before && 'endsOn' in before && before.endsOn);
+    });
 
-  // Part 7: and so it gets no food for ever.
-  it.failing('is offered something small again before it starves', async () => {
-    while ((await house.today()) < later) await house.days(1);
-    expect(await house.kinds(one)).toContain('feed');
-  });
-});
+    // Part 7: and so it gets no food for ever.
+    it.failing('is offered something small again before it starves', async () => {
+      while ((await house.today()) < later) await house.days(1);
+      expect(await house.kinds(one)).toContain('feed');
+    });
+  },
+);

@@ -16,10 +16,21 @@ describe('ten days with a sitter', () => {
     await house.box('A1', 'flat-2', { soilMm: 70 });
     await house.box('A2', 'deep-large', { soilMm: 150, furniture: [{ kind: 'hide' }] });
     await house.box('A3', 'net-large', { furniture: [{ kind: 'rough-strip' }, { kind: 'bottle', stopped: true }] });
-    premoult = await house.takeIn('Grammostola pulchra', 'A1', { profile: 'ground-tarantula', stage: 'juvenile', legSpanMm: 70, on: '2026-01-01' });
+    premoult = await house.takeIn('Grammostola pulchra', 'A1', {
+      profile: 'ground-tarantula',
+      stage: 'juvenile',
+      legSpanMm: 70,
+      on: '2026-01-01',
+    });
     await house.write('sign', premoult, { sign: 'bald-patch-dark' });
     await house.takeIn('Hadrurus arizonensis', 'A2', { profile: 'desert-scorpion', stage: 'adult', bodyLengthMm: 100 });
-    await house.takeIn('Carausius morosus', 'A3', { profile: 'stick-insect', stage: 'nymph', bodyLengthMm: 45, headCount: 12, instar: 4 });
+    await house.takeIn('Carausius morosus', 'A3', {
+      profile: 'stick-insect',
+      stage: 'nymph',
+      bodyLengthMm: 45,
+      headCount: 12,
+      instar: 4,
+    });
     const asked = { from: '2026-06-03', until: '2026-06-12', sitter: 'Wren', call: 'Imre' };
     const { absence } = house.granted(await house.post('/api/absences', asked), 201);
     sheet = house.granted(await house.get(`/api/absences/${absence.id}/sheet`));

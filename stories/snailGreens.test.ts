@@ -11,7 +11,12 @@ describe('what a garden snail is given', () => {
   beforeAll(async () => {
     house = await emptyHouse('2026-06-01');
     await house.box('H1', 'deep', { soilMm: 100, mixId: 'snail-soil' });
-    snails = await house.takeIn('Cornu aspersum', 'H1', { profile: 'land-snail', stage: 'adult', bodyLengthMm: 32, headCount: 6 });
+    snails = await house.takeIn('Cornu aspersum', 'H1', {
+      profile: 'land-snail',
+      stage: 'adult',
+      bodyLengthMm: 32,
+      headCount: 6,
+    });
   });
 
   it('is another vegetable each time, for two weeks', async () => {
@@ -36,7 +41,11 @@ describe('what a garden snail is given', () => {
   });
 
   it('is refused where it harms, with the reason', async () => {
-    const { status, body } = await house.post('/api/entries', { kind: 'offered', residentId: snails.id, dishes: [{ food: 'garlic', massG: 2 }] });
+    const { status, body } = await house.post('/api/entries', {
+      kind: 'offered',
+      residentId: snails.id,
+      dishes: [{ food: 'garlic', massG: 2 }],
+    });
     expect(status).toBe(422);
     expect(body.error.fields[0].message).toMatch(/garlic/i);
   });

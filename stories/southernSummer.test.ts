@@ -7,9 +7,19 @@ describe('a house in the southern half of the world', () => {
     house = await emptyHouse('2026-12-21');
     house.granted(await house.put('/api/house', { hemisphere: 'south' }));
     await house.shelf('Ant bench', 'Room', { temperatureC: 25, relativeHumidityPct: 50 });
-    const nest = { chambers: [{ lengthMm: 90, widthMm: 60, heightMm: 15 }], tubeBoreMm: 14, outworld: { lengthMm: 200, widthMm: 150, heightMm: 120 } };
+    const nest = {
+      chambers: [{ lengthMm: 90, widthMm: 60, heightMm: 15 }],
+      tubeBoreMm: 14,
+      outworld: { lengthMm: 200, widthMm: 150, heightMm: 120 },
+    };
     await house.box('F1', { lengthMm: 200, widthMm: 150, heightMm: 60 }, { nest });
-    await house.takeIn('Camponotus ligniperda', 'F1', { profile: 'ant-large-mediterranean', stage: 'adult', form: 'colony', headCount: 60, bodyLengthMm: 10 });
+    await house.takeIn('Camponotus ligniperda', 'F1', {
+      profile: 'ant-large-mediterranean',
+      stage: 'adult',
+      form: 'colony',
+      headCount: 60,
+      bodyLengthMm: 10,
+    });
   });
 
   it('rests from April', async () => {
@@ -18,7 +28,13 @@ describe('a house in the southern half of the world', () => {
   });
 
   it('has leaves on its trees in December', async () => {
-    const asked = { profile: 'stick-insect', scientificName: 'Medauroidea extradentata', stage: 'adult', bodyLengthMm: 100, on: '2026-12-21' };
+    const asked = {
+      profile: 'stick-insect',
+      scientificName: 'Medauroidea extradentata',
+      stage: 'adult',
+      bodyLengthMm: 100,
+      on: '2026-12-21',
+    };
     const south = await house.compute('meal', { ...asked, hemisphere: 'south' });
     const north = await house.compute('meal', { ...asked, hemisphere: 'north' });
     const lasting = ({ meal }: { meal: { everyDays: number } }) => meal.everyDays;

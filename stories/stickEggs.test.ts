@@ -45,9 +45,17 @@ describe('eggs whose mother may have been mated or not', () => {
   it.failing('give hatchlings that can be put into a box of their own', async () => {
     await house.box('E1', 'culture', { soilMm: 10 });
     await house.box('E2', 'net-small');
-    const eggs = await house.takeIn('Carausius morosus', 'E1', { profile: 'stick-insect', stage: 'egg', headCount: 60 });
+    const eggs = await house.takeIn('Carausius morosus', 'E1', {
+      profile: 'stick-insect',
+      stage: 'egg',
+      headCount: 60,
+    });
     await house.write('hatched', eggs, { headCount: 8 });
-    const { status } = await house.post(`/api/residents/${eggs.id}/part`, { count: 8, homeId: house.boxId('E2'), stage: 'nymph' });
+    const { status } = await house.post(`/api/residents/${eggs.id}/part`, {
+      count: 8,
+      homeId: house.boxId('E2'),
+      stage: 'nymph',
+    });
     expect(status).toBe(201);
   });
 });

@@ -29,14 +29,18 @@ describe('one question asked in four places', () => {
   it('where to: the plan sends it into a box that the ranking passes', async () => {
     const { moves } = house.granted(await house.post('/api/moves/plan', { days: 60 }));
     const move = moves.find(({ resident }: { resident: string }) => resident === one.id);
-    const good = (await house.ranking(ANIMAL)).filter(({ verdict }) => verdict !== 'fail').map(({ code }) => house.boxId(code));
+    const good = (await house.ranking(ANIMAL))
+      .filter(({ verdict }) => verdict !== 'fail')
+      .map(({ code }) => house.boxId(code));
     expect(good).toContain(move.to);
   });
 
   it('when it moults: its own page and the seasons', async () => {
     const { forecast } = await house.forecast(one);
     const { marks } = house.granted(await house.get('/api/seasons'));
-    const mark = marks.find(({ kind, residentId }: { kind: string; residentId: string }) => kind === 'moult' && residentId === one.id);
+    const mark = marks.find(
+      ({ kind, residentId }: { kind: string; residentId: string }) => kind === 'moult' && residentId === one.id,
+    );
     expect(mark.median).toBe(forecast.next?.median);
   });
 

@@ -33,7 +33,11 @@ describe('what is known from before the program', () => {
   });
 
   it('is not in the future', async () => {
-    const { status, body } = await house.post('/api/entries', { kind: 'moulted', residentId: one.id, on: '2026-04-01' });
+    const { status, body } = await house.post('/api/entries', {
+      kind: 'moulted',
+      residentId: one.id,
+      on: '2026-04-01',
+    });
     expect(status).toBe(422);
     expect(body.error.fields[0].path).toBe('on');
   });

@@ -18,7 +18,11 @@ describe('a ground tarantula in a box that is too tall', () => {
     const size = { lengthMm: 310, widthMm: 240, heightMm: 296, walls: 'acrylic', opens: 'top' };
     const side = (name: string) => ({ side: name, shape: 'hole', count: 12, diameterMm: 3, centreHeightMm: 250 });
     await house.box('B3', { ...size, vents: [side('left'), side('right')] }, { soilMm: 98 });
-    one = await house.takeIn('Grammostola pulchra', 'B3', { profile: 'ground-tarantula', stage: 'adult', legSpanMm: 118 });
+    one = await house.takeIn('Grammostola pulchra', 'B3', {
+      profile: 'ground-tarantula',
+      stage: 'adult',
+      legSpanMm: 118,
+    });
   });
 
   it('fails where it stands: 198 mm to fall, at most one and a half times its span', async () => {

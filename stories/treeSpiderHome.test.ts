@@ -24,13 +24,13 @@ describe('a tree tarantula finds a home', () => {
   });
 
   it('is warned of a mesh lid: claws catch in it', async () => {
-    const mesh = (await house.home('Mesh'));
+    const mesh = await house.home('Mesh');
     const { checks } = await house.compute('fit', { ...ANIMAL, container: mesh.container, substrateDepthMm: 40 });
     expect(checks.find(({ rule }: { rule: string }) => /mesh/.test(rule))?.status).toBe('fail');
   });
 
   it('is given holes that its carapace cannot pass', async () => {
-    const tall = (await house.home('Tall'));
+    const tall = await house.home('Tall');
     const fit = await house.compute('fit', { ...ANIMAL, container: tall.container, substrateDepthMm: 40 });
     // A span of 80 mm goes with a carapace of some 12 to 16 mm.
     expect(fit.largestSafeOpeningMm).toBeGreaterThan(5);

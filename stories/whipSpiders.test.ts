@@ -11,11 +11,22 @@ describe('two whip spiders', () => {
   it('are never put together', async () => {
     const { verdict, checks } = await house.compute('company', { lodgers: [ONE, { ...ONE, label: 'other' }] });
     expect(verdict).toBe('fail');
-    expect(checks.some(({ status, who }: { status: string; who: string[] }) => status === 'fail' && who.length === 2)).toBe(true);
+    expect(
+      checks.some(({ status, who }: { status: string; who: string[] }) => status === 'fail' && who.length === 2),
+    ).toBe(true);
   });
 
   it('hang in 30 x 30 x 45 cm with bark to hang from', async () => {
-    const container = { shape: 'box', lengthMm: 300, widthMm: 300, heightMm: 450, lid: 'solid', opens: 'front', walls: 'glass', vents: [] };
+    const container = {
+      shape: 'box',
+      lengthMm: 300,
+      widthMm: 300,
+      heightMm: 450,
+      lid: 'solid',
+      opens: 'front',
+      walls: 'glass',
+      vents: [],
+    };
     const animal = { profile: 'whip-spider', stage: 'adult', bodyLengthMm: 35, container, substrateDepthMm: 40 };
     const bare = await house.compute('fit', { ...animal, furniture: [] });
     const barked = await house.compute('fit', { ...animal, furniture: [{ kind: 'bark-round', count: 2 }] });

@@ -63,10 +63,11 @@ export function testControls(
   { database, clock }: { database: Database; clock: SettableClock },
   look: () => Promise<void>,
 ): (tell: () => void) => Router {
-  return (tell) => controls(database, clock, async () => {
-    await look();
-    tell();
-  });
+  return (tell) =>
+    controls(database, clock, async () => {
+      await look();
+      tell();
+    });
 }
 
 /** @param after the probes have reported up to the new time, and the open pages know of it */

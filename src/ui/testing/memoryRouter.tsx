@@ -28,7 +28,10 @@ interface Route {
 const ROUTES: Route[] = filesIn(APP)
   .filter((file) => file.endsWith('.tsx') && path.basename(file) !== '_layout.tsx')
   .map((file) => {
-    const parts = path.relative(APP, file).replace(/\.tsx$/, '').split(path.sep);
+    const parts = path
+      .relative(APP, file)
+      .replace(/\.tsx$/, '')
+      .split(path.sep);
     const folders = parts.slice(0, -1).map((_, index) => path.join(APP, ...parts.slice(0, index + 1)));
     return {
       file,
@@ -79,13 +82,13 @@ type Href = string | { pathname: string; params?: Record<string, string> };
 
 function addressOf(href: Href): string {
   if (typeof href === 'string') return href;
-  const left = { ...href.params };
+  const left = new Map(Object.entries(href.params ?? {}));
   const pathname = href.pathname.replace(/\[(\w+)\]/g, (_, name: string) => {
-    const value = left[name] ?? '';
-    delete left[name];
+    const value = left.get(name) ?? '';
+    left.delete(name);
     return encodeURIComponent(value);
   });
-  const search = new URLSearchParams(left).toString();
+  const search = new URLSearchParams([...left]).toString();
   return search ? `${pathname}?${search}` : pathname;
 }
 

@@ -52,7 +52,8 @@ function nameOf(element: Element): string {
   return tidy(element.textContent);
 }
 
-const levelOf = (element: Element) => Number(element.getAttribute('aria-level') ?? /^H([1-6])$/.exec(element.tagName)?.[1]);
+const levelOf = (element: Element) =>
+  Number(element.getAttribute('aria-level') ?? /^H([1-6])$/.exec(element.tagName)?.[1]);
 
 function byRole(within: Element, role: string, { name, exact, level }: Named): Element[] {
   const nature = BY_NATURE[role];
@@ -204,14 +205,16 @@ export function expectOn(locator: Locator, isNot = false) {
     toBeVisible: () => must('be there', (all) => all.length > 0),
     toHaveCount: (count: number) => must(`be there ${count} times`, (all) => all.length === count),
     toBeChecked: () =>
-      of('be checked', (element) => element.getAttribute('aria-checked') === 'true' || (element as HTMLInputElement).checked),
-    toBeDisabled: () =>
-      of('be disabled', isDisabled),
-    toHaveValue: (value: string) => of(`have the value ${value}`, (element) => (element as HTMLInputElement).value === value),
+      of(
+        'be checked',
+        (element) => element.getAttribute('aria-checked') === 'true' || (element as HTMLInputElement).checked,
+      ),
+    toBeDisabled: () => of('be disabled', isDisabled),
+    toHaveValue: (value: string) =>
+      of(`have the value ${value}`, (element) => (element as HTMLInputElement).value === value),
     toHaveAttribute: (name: string, value: string) =>
       of(`have ${name} ${value}`, (element) => element.getAttribute(name) === value),
-    toHaveAccessibleName: (name: Text) =>
-      of(`be called ${name}`, (element) => matches(nameOf(element), name, true)),
+    toHaveAccessibleName: (name: Text) => of(`be called ${name}`, (element) => matches(nameOf(element), name, true)),
     toContainText: (text: Text) => of(`contain ${text}`, (element) => matches(tidy(element.textContent), text)),
   };
 }

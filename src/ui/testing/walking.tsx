@@ -3,6 +3,7 @@ import { useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import { usePreferences } from '@/client/preferences';
 import { useQueue } from '@/client/queue';
+import { beginAnew } from '../components/places';
 import { Shell } from '../Shell';
 import { WorkerHere } from './comlink';
 import { address, beginAt, Routes } from './memoryRouter';
@@ -19,7 +20,8 @@ const STORES = [useHouse, useLog, usePreferences, useQueue] as {
 const forgetAll = () => act(() => STORES.forEach((store) => store.setState(store.getInitialState() as never, true)));
 
 /** The smallest JPEG there is to speak of: what a browser would draw. */
-const JPEG = 'data:image/jpeg;base64,/9j/4AAQSkZJRgABAQAAAQABAAD/2wBDAAEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEB/9k=';
+const JPEG =
+  'data:image/jpeg;base64,/9j/4AAQSkZJRgABAQAAAQABAAD/2wBDAAEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEB/9k=';
 
 /** What was saved as a file, the last first. */
 const saved: { name: string; blob: Blob }[] = [];
@@ -103,7 +105,8 @@ export async function open(address: string): Promise<void> {
   opened += 1;
   const kept = usePreferences.getState();
   forgetAll();
-  act(() => usePreferences.setState(kept));
+  beginAnew('');
+  act(() => void usePreferences.setState(kept));
   beginAt(address);
   await act(async () => {
     render(

@@ -79,9 +79,7 @@ it('a school shows what it changes before it is chosen, and is left or kept', as
   await page.getByRole('radio', { name: 'Mist to a number' }).click();
   await see(page.getByText(/to mist: \d+ times a year instead of 0/)).toBeVisible();
   await page.getByRole('button', { name: 'Leave it' }).click();
-  await see(
-    page.getByText('In force: large dish and strong side ventilation, no misting, the usual.'),
-  ).toBeVisible();
+  await see(page.getByText('In force: large dish and strong side ventilation, no misting, the usual.')).toBeVisible();
   await page.getByRole('radio', { name: 'Mist to a number' }).click();
   await page.getByRole('button', { name: 'Keep it so' }).click();
   await see(page.getByText('In force: mist to a number, chosen for Vesper.')).toBeVisible();

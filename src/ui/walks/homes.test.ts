@@ -95,9 +95,7 @@ it('a box is changed, with a photo of it', async () => {
   const png = new File(['x'], 'a.png', { type: 'image/png' });
   await page.getByLabel('Photo of the box').setInputFiles(png);
   await see(page.getByText('N2: photo kept.')).toBeVisible();
-  await page
-    .getByLabel('Photo of the box')
-    .setInputFiles(new File(['x'], 'a.txt', { type: 'text/plain' }));
+  await page.getByLabel('Photo of the box').setInputFiles(new File(['x'], 'a.txt', { type: 'text/plain' }));
   await see(page.getByText(/no picture this browser can read/)).toBeVisible();
   await page.getByRole('radio', { name: 'glass, silicone corners' }).click();
   await page.getByLabel('Weight the box bears, kg').fill('3,5');
