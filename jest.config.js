@@ -63,6 +63,11 @@ module.exports = {
         ...inDocument.moduleNameMapper,
         '^expo-router$': '<rootDir>/src/ui/testing/memoryRouter.tsx',
         '^comlink$': '<rootDir>/src/ui/testing/comlink.ts',
+        // As the page is built for its keepers: React checks nothing twice.
+        '^react$': '<rootDir>/node_modules/react/cjs/react.production.js',
+        '^react/jsx-(dev-)?runtime$': '<rootDir>/node_modules/react/cjs/react-jsx-runtime.production.js',
+        '^react-dom$': '<rootDir>/node_modules/react-dom/cjs/react-dom.production.js',
+        '^react-dom/client$': '<rootDir>/node_modules/react-dom/cjs/react-dom-client.production.js',
       },
     },
   ],

@@ -11,7 +11,6 @@ const OPTIONS = {
   sourcemap: 'inline',
   sourcesContent: false,
   jsx: 'automatic',
-  jsxDev: true,
   define: { 'process.env.EXPO_OS': '"web"' },
   supported: { 'dynamic-import': false },
 };

@@ -46,6 +46,21 @@ describe('limits', () => {
     expect(last(course.lostMl)).toBeCloseTo(0, 9);
   });
 
+  it('damp air is lighter than dry: it rises out of high openings though nothing is warmer', () => {
+    const at = (centreHeightMm: number): Vent => ({
+      side: 'left',
+      shape: 'hole',
+      count: 6,
+      diameterMm: 12,
+      centreHeightMm,
+    });
+    const still = { room: { ...ROOM, draughtMS: 0 }, warmingK: 0, settings: { seamGapMm: 0 }, soil: flat(30), days: 3 };
+    const level = forecast({ ...still, vents: [at(70), { ...at(70), side: 'right' }] });
+    const apart = forecast({ ...still, vents: [at(40), { ...at(95), side: 'right' }] });
+    // By diffusion alone both lose the same; with its lightness, 0.378 of the vapour pressure, the second loses more.
+    expect(last(apart.course.lostMl)).toBeGreaterThan(1.15 * last(level.course.lostMl));
+  });
+
   it('with the lid off the air is that of the room, and dry soil takes nothing from it for long', () => {
     const dry = { damp: 0.04, dry: 0.04 };
     const { course } = forecast({ settings: { lidOff: true }, wetness: dry, days: 60 });

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { EigenvalueDecomposition, Matrix, solve } from 'ml-matrix';
 import { shippedFeeders, shippedFoods } from '@/contract/shipped';
 import { profileOf } from '@/contract/testing/profileOf';
-import { addDays } from '@/core/measure/day';
+import { addDays, daysBetween } from '@/core/measure/day';
 import { breedersFor, yieldPerWeek } from './culture';
 import { demandOf, type Eater } from './demand';
 import { afterDays, dailySteps, standingStock } from './feederStages';
@@ -217,6 +217,35 @@ describe('orders', () => {
     const { orders } = supplyLine({ ...kept, demand: short, short }, TODAY);
     // Sixty are needed: three packs of 25, and no fewer.
     expect(sum(orders.map((order) => order.packs))).toBe(3);
+  });
+
+  it('are sent as late as they may be, and are late only where that day has gone by', () => {
+    const ordered = (leadDays: number, short: number[]) =>
+      supplyLine({ ...asked, weeklyLossPct: 0, price: { ...price, leadDays }, demand: short, short }, TODAY).orders[0];
+    expect(ordered(7, [0, 50])).toMatchObject({ neededOn: addDays(TODAY, 7), orderBy: TODAY, isLate: false });
+    expect(ordered(8, [0, 50])).toMatchObject({ neededOn: addDays(TODAY, 7), orderBy: TODAY, isLate: true });
+    expect(ordered(6, [0, 50])).toMatchObject({ orderBy: addDays(TODAY, 1), isLate: false });
+    expect(ordered(0, [50])).toMatchObject({ neededOn: TODAY, orderBy: TODAY, isLate: false, packs: 1, cost: 6 });
+    expect(ordered(0, [51])).toMatchObject({ packs: 2, amount: 100, cost: 10 });
+  });
+
+  it('serve for as many weeks as they keep, that in which they come included', () => {
+    const short = [5, 5, 5];
+    const kept = (shelfLifeWeeks: number) =>
+      supplyLine({ ...asked, weeklyLossPct: 0, shelfLifeWeeks, demand: short, short }, TODAY).orders.map(
+        ({ neededOn }) => daysBetween(TODAY, neededOn),
+      );
+    expect(kept(3)).toEqual([0]);
+    expect(kept(2)).toEqual([0, 14]);
+    expect(kept(1)).toEqual([0, 7, 14]);
+  });
+
+  it('make good what dies until it is used', () => {
+    // Of a pack of 50 ten are left over, and a tenth of those dies in a week: nine serve then.
+    const packs = (short: number[]) =>
+      sum(supplyLine({ ...asked, weeklyLossPct: 10, demand: short, short }, TODAY).orders.map((order) => order.packs));
+    expect(packs([40, 9])).toBe(1);
+    expect(packs([40, 10])).toBe(2);
   });
 
   it('are none for what nobody sells, and none where stock and cultures do', () => {

@@ -105,6 +105,29 @@ describe('boxes to buy', () => {
     expect(unserved).toEqual([]);
   });
 
+  it('serve now and after the next moult, and are asked to last no longer', () => {
+    // Where a size serves for exactly one moult more, and a larger one for longer, the smaller is bought.
+    const lasts = (size: BoxSize, one: Homeless) => {
+      const at = (moults: number) => {
+        const question = { ...grown(GROUND, one, moults), container: size.container };
+        const depth = fit(GROUND, { ...question, substrateDepthMm: 0 }).substrateDepthMm.recommended;
+        return depth === null ? 'fail' : fit(GROUND, { ...question, substrateDepthMm: depth }).verdict;
+      };
+      return [0, 1, 2].map(at);
+    };
+    const flat = sizes.filter((size) => /^flat|^show/.test(size.id));
+    const found = Array.from({ length: 60 }, (_, index) => animal('x', 40 + index)).find((one) =>
+      flat.some((size) => {
+        const [now, next, later] = lasts(size, one);
+        return now === 'pass' && next !== 'fail' && later === 'fail';
+      }),
+    );
+    if (!found) throw new Error('No animal of the kind that this test is about.');
+    const [bought] = boxesToBuy([found], [], flat).buy;
+    const [now, next, later] = lasts(bought?.size as BoxSize, found);
+    expect([now, next === 'fail', later]).toEqual(['pass', false, 'fail']);
+  });
+
   it('say whom no size serves', () => {
     expect(boxesToBuy([animal('giant', 390)], [], sizes).unserved).toEqual(['giant']);
   });

@@ -2,10 +2,11 @@ import fc from 'fast-check';
 import { shippedProfiles } from '@/contract/shipped';
 import { profileOf } from '@/contract/testing/profileOf';
 import { entry, LARDER, TODAY } from '@/contract/testing/spiderToday';
-import { addDays } from '@/core/measure/day';
+import { addDays, daysBetween } from '@/core/measure/day';
 import { absencePlan, type AbsentOne } from './absence';
 import { dueWork } from './due';
 import { planHouse, replanned, type HousePlan, type PlannedJob } from './levelling';
+import { quietTime } from './quiet';
 import { closedFor, isClosed } from './spans';
 import type { JobKind, LogEntry, LogKind, ResidentToday } from './work';
 import { workAhead } from './workAhead';
@@ -282,5 +283,26 @@ describe('an absence', () => {
     expect(() => plan([], -1, 3)).toThrow(RangeError);
     expect(() => plan([], 3, 0)).toThrow(RangeError);
     expect(() => plan([], 3, 200)).toThrow(RangeError);
+    // 120 days are the most, and one that begins today is none in the past.
+    expect(() => plan([], 3, 121)).toThrow(RangeError);
+    expect(plan([], 3, 120).days).toBe(120);
+    expect(plan([], 0, 1).days).toBe(1);
+  });
+
+  it('keeps a box shut whose quiet time ends after the first day away, and opens one whose time is over by then', () => {
+    const { feedFrom } = quietTime(spider([line('moulted', 3)]), TODAY) as { feedFrom: string };
+    const until = daysBetween(TODAY, feedFrom);
+    const shut = (fromDays: number) => plan([one('soft', spider([line('moulted', 3)]))], fromDays, 3).neverOpen.length;
+    expect(shut(until - 1)).toBe(1);
+    expect(shut(until)).toBe(0);
+  });
+
+  it('borne to its last day waits; a day longer it cannot', () => {
+    const thirsty = spider([line('offered', 1), line('eaten', 0), line('watered', 0)]);
+    const due = workAhead(thirsty, TODAY, 60).streams.find(({ kind }) => kind === 'water');
+    const last = (due?.due ?? NaN) + (due?.toleranceDays ?? NaN);
+    const names = (days: number) => plan([one('a', thirsty)], 0, days).cannotWait.map(({ kind }) => kind);
+    expect(names(last)).not.toContain('water');
+    expect(names(last + 1)).toContain('water');
   });
 });

@@ -54,6 +54,45 @@ describe('a winter rest', () => {
     );
   });
 
+  it('warns at the limits and not at them: a place as cold as the floor, as warm as the band, three weeks late', () => {
+    const { bandC, floorC } = SMALL as RestingKind;
+    const warned = (change: Partial<RestQuestion>) => restPlan(ask(change)).warnings;
+    expect(warned({ placeC: bandC.min })).toEqual([]);
+    expect(warned({ placeC: bandC.max })).toEqual([]);
+    expect(warned({ placeC: bandC.max + 0.1 })).toEqual(['place-too-warm']);
+    expect(warned({ placeC: bandC.min - 0.1 })).toEqual(['place-too-cold']);
+    expect(warned({ placeC: floorC.value })).toEqual(['place-too-cold']);
+    expect(warned({ placeC: floorC.value - 0.1 })).toEqual(['place-below-floor']);
+    expect(warned({ roomC: bandC.max })).toEqual(['room-is-cool-enough']);
+    expect(warned({ roomC: bandC.max + 0.1 })).toEqual([]);
+    // Its season begins on 28 October.
+    expect(warned({ asOf: '2026-10-28' })).toEqual([]);
+    expect(warned({ asOf: '2026-10-29' })).toEqual(['late']);
+    expect(warned({ asOf: '2026-11-18' })).toEqual(['late']);
+    expect(warned({ asOf: '2026-11-19' })).toEqual(['very-late']);
+  });
+
+  it('has its steps on their days, to the day', () => {
+    const { steps, beginsOn, endsOn } = restPlan(ask({ placeC: 7, roomC: 22 }));
+    const { degreesPerStep, daysPerStep, checkEveryDays } = SMALL as RestingKind;
+    const days = (what: string) =>
+      steps.filter((step) => step.what === what).map(({ on }) => daysBetween(beginsOn, on));
+    const stairs = Math.ceil((22 - 7) / degreesPerStep.value);
+    expect(days('feed-well')).toEqual([-18]);
+    expect(days('last-food')).toEqual([-4]);
+    expect(days('clear-food')).toEqual([-3]);
+    expect(days('cool')).toEqual(Array.from({ length: stairs }, (_, index) => index * daysPerStep.value));
+    expect(days('hold')).toEqual([stairs * daysPerStep.value]);
+    const [hold = NaN] = days('hold');
+    const [warm = NaN] = days('warm');
+    expect(warm).toBe(daysBetween(beginsOn, endsOn) - stairs * daysPerStep.value);
+    // Looked at every so many days while it is held, and not on the day on which it is warmed.
+    days('check').forEach((day, index) => expect(day).toBe(hold + (index + 1) * checkEveryDays.value));
+    expect(Math.max(...days('check'))).toBeLessThan(warm);
+    expect(Math.max(...days('check')) + checkEveryDays.value).toBeGreaterThanOrEqual(warm);
+    expect(days('first-food')).toEqual([daysBetween(beginsOn, endsOn) + 1]);
+  });
+
   it('is not given to those that are not cooled down, and is a matter of choice for some', () => {
     expect(refusalOf(() => restPlan(ask({ kind: kindOf('ant-leafcutter') }))).fields[0]?.path).toBe('profile');
     expect(restPlan(ask({ kind: kindOf('land-snail'), asOf: '2026-10-20' })).warnings).toEqual(['not-needed']);

@@ -1,4 +1,4 @@
-import { act, configure, fireEvent, waitFor } from '@testing-library/react';
+import { configure, fireEvent, waitFor } from '@testing-library/dom';
 
 /**
  * A page without a browser, asked in the words of Playwright: a walk that needs no layout, no scrolling and no network of its
@@ -89,6 +89,9 @@ const isDisabled = (element: Element) =>
 
 type Find = () => Element[];
 
+/** What a tap sets off is done, and drawn, before the next one. */
+const drawn = () => new Promise((resolve) => setTimeout(resolve, 15));
+
 /** What is meant is looked for anew at every use, and waited for. */
 export class Locator {
   constructor(
@@ -129,23 +132,30 @@ export class Locator {
       if (isDisabled(first)) throw new Error(`Cannot be used: ${this.words}`);
       return first;
     });
-    await act(async () => void fireEvent.click(element));
+    // What has just been lit listens from the next moment on.
+    await drawn();
+    fireEvent.click(element);
+    await drawn();
   }
   async fill(text: string): Promise<void> {
     const element = await this.one();
-    await act(async () => void fireEvent.change(element, { target: { value: text } }));
+    fireEvent.change(element, { target: { value: text } });
+    await drawn();
   }
   async focus(): Promise<void> {
     const element = await this.one();
-    await act(async () => (element as HTMLElement).focus());
+    (element as HTMLElement).focus();
+    await drawn();
   }
   async press(key: string): Promise<void> {
     const element = await this.one();
-    await act(async () => void fireEvent.keyDown(element, { key }));
+    fireEvent.keyDown(element, { key });
+    await drawn();
   }
   async setInputFiles(file: File): Promise<void> {
     const element = await this.one();
-    await act(async () => void fireEvent.change(element, { target: { files: [file] } }));
+    fireEvent.change(element, { target: { files: [file] } });
+    await drawn();
   }
   async textContent(): Promise<string> {
     return tidy((await this.one()).textContent);

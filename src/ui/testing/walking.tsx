@@ -1,4 +1,6 @@
-import { act, cleanup, render, waitFor } from '@testing-library/react';
+import { waitFor } from '@testing-library/dom';
+import { createRoot, type Root } from 'react-dom/client';
+import { flushSync } from 'react-dom';
 import { useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import { usePreferences } from '@/client/preferences';
@@ -17,7 +19,16 @@ const STORES = [useHouse, useLog, usePreferences, useQueue] as {
   getInitialState: () => unknown;
   setState: (state: never, isWhole: true) => unknown;
 }[];
-const forgetAll = () => act(() => STORES.forEach((store) => store.setState(store.getInitialState() as never, true)));
+const forgetAll = () => STORES.forEach((store) => store.setState(store.getInitialState() as never, true));
+
+let root: Root | undefined;
+
+/** The page that is open is closed. */
+function leave(): void {
+  flushSync(() => root?.unmount());
+  root = undefined;
+  document.body.replaceChildren();
+}
 
 /** The smallest JPEG there is to speak of: what a browser would draw. */
 const JPEG =
@@ -89,32 +100,30 @@ export function onTheDemo(): void {
   beforeEach(async () => {
     opened += 1;
     furnish();
-    // What arrives from the server is drawn when it arrives, as in a browser.
-    Object.assign(globalThis, { IS_REACT_ACT_ENVIRONMENT: false });
     localStorage.clear();
     forgetAll();
     const at = process.env.VB_TEST_NOW ?? '2026-03-14T18:00:00Z';
     await asked('house', { holds: 'demo', at });
   });
-  afterEach(cleanup);
+  afterEach(leave);
 }
 
 /** Opens the app at an address, as typing it into the browser does: what is not kept on the device is forgotten. */
 export async function open(address: string): Promise<void> {
-  cleanup();
+  leave();
   opened += 1;
   const kept = usePreferences.getState();
   forgetAll();
   beginAnew('');
-  act(() => void usePreferences.setState(kept));
+  usePreferences.setState(kept);
   beginAt(address);
-  await act(async () => {
-    render(
-      <Shell>
-        <Routes />
-      </Shell>,
-    );
-  });
+  const { body } = document;
+  root = createRoot(body.appendChild(document.createElement('div')));
+  root.render(
+    <Shell>
+      <Routes />
+    </Shell>,
+  );
 }
 
 /** Opens the same address anew. */
