@@ -13,7 +13,7 @@ export default {
   concurrency: 2,
   timeoutMS: 15_000,
   timeoutFactor: 2,
-  reporters: ['clear-text', 'json'],
+  reporters: ['clear-text', 'json', 'progress-append-only'],
   clearTextReporter: {
     allowColor: false,
     logTests: false,
