@@ -22,7 +22,7 @@ export default defineConfig({
         '--disable-sync',
       ],
     },
-    timezoneId: 'UTC',
+    timezoneId: process.env.TZ ?? 'UTC',
     locale: 'en-GB',
     screenshot: 'only-on-failure',
   },

@@ -190,6 +190,7 @@ export class House {
 /** A house without a shelf, on the evening of a day. */
 export async function emptyHouse(day: string): Promise<House> {
   const address = standingAddress();
-  await control(address, 'house', { holds: 'nothing', at: `${day}T18:00:00Z` });
+  // Six in the evening by the clock of the house, whatever its time zone.
+  await control(address, 'house', { holds: 'nothing', at: new Date(`${day}T18:00:00`).toISOString() });
   return new House(address);
 }
