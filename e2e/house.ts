@@ -2,7 +2,8 @@ import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
 import { test as base } from '@playwright/test';
-import { control, startProcess, testStart, type ServerProcess } from '../src/server/testing/standingServer';
+import { testStart } from '../src/core/testing/testStart';
+import { control, startProcess, type ServerProcess } from '../src/server/testing/standingServer';
 
 /** A house in a folder of its own, whose server can be stopped, killed and started again. */
 export class OwnHouse {
@@ -24,6 +25,14 @@ export class OwnHouse {
 
   async end(signal: 'SIGTERM' | 'SIGKILL'): Promise<void> {
     await this.server?.end(signal);
+  }
+
+  /** What a second server on the same folder says before it ends. */
+  async secondServer(): Promise<string> {
+    return startProcess({ VB_DATA: this.data }).then(
+      () => 'It started.',
+      (error: Error) => error.message,
+    );
   }
 
   remove(): void {

@@ -35,6 +35,8 @@ testOfPower('from taking in to the log, over a restart and a kill (on a phone)',
   });
 
   await test.step('it meets the keeper on the round of a day to come, and its log can be written', async () => {
+    await house.end('SIGTERM');
+    await house.start();
     await page.goto('/residents');
     await page.getByRole('link', { name: /^Harbour/ }).click();
     await page.getByRole('radio', { name: 'A sign' }).click();
@@ -57,6 +59,12 @@ testOfPower('from taking in to the log, over a restart and a kill (on a phone)',
     await expect(feed).toBeChecked();
     await page.goto('/residents');
     await expect(page.getByRole('link', { name: /^Harbour/ })).toBeVisible();
+  });
+
+  await test.step('a second server on the same folder is turned away in plain words', async () => {
+    const said = await house.secondServer();
+    expect(said).toMatch(/in use by process \d+/);
+    expect(said).not.toContain('    at ');
   });
 });
 

@@ -47,7 +47,7 @@ describe('stick insects through a year of leaves', () => {
     expect(days).toBeLessThanOrEqual(14);
   });
 
-  it('are misted, and never told to be given what lies on the list of what harms them', async () => {
+  it('are misted', async () => {
     const seen = new Set<string>();
     for (let day = 0; day < 7; day += 1) {
       for (const kind of await house.kinds(group)) seen.add(kind);

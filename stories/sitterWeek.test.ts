@@ -51,7 +51,7 @@ describe('ten days with a sitter', () => {
     expect(codes(visited)).toEqual(['A3']);
   });
 
-  it('gives to each box what the round would give', () => {
+  it('has them fed', () => {
     const stops = sheet.visits.flatMap(({ stops: all }: { stops: { kinds: string[] }[] }) => all);
     expect(stops.flatMap(({ kinds }: { kinds: string[] }) => kinds)).toContain('feed');
   });

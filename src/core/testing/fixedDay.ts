@@ -1,8 +1,10 @@
+import { testStart } from './testStart';
+
 /**
- * Every test runs on one day, whatever the machine says: `new Date()` and `Date.now()` begin at `VB_TEST_NOW` (an instant in
- * UTC) and go on from there.
+ * Every test runs on one day, whatever the machine says: `new Date()` and `Date.now()` begin at the same
+ * instant (`VB_TEST_NOW` names another) and go on from there.
  */
-const start = Date.parse(process.env.VB_TEST_NOW ?? '2026-03-14T18:00:00Z');
+const start = Date.parse(testStart());
 const RealDate = Date;
 const since = RealDate.now();
 const now = () => start + RealDate.now() - since;

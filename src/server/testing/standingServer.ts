@@ -1,12 +1,10 @@
 import { spawn, type ChildProcess } from 'node:child_process';
 import path from 'node:path';
+import { testStart } from '../../core/testing/testStart';
 
 const ROOT = path.resolve(__dirname, '../../..');
 /** To lay the demo for the first time takes some 20 s on two cores that do nothing else. */
 const READY_WITHIN_MS = 120_000;
-
-/** Where the day of every test begins, unless its own story says otherwise: `VB_TEST_NOW`, an instant in UTC. */
-export const testStart = (): string => process.env.VB_TEST_NOW ?? '2026-03-14T18:00:00Z';
 
 /** A server in a process of its own, as keepers run it, with the clock that tests may set. */
 export interface ServerProcess {

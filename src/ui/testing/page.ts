@@ -209,8 +209,12 @@ export function expectOn(locator: Locator, isNot = false) {
     locator.settled((all) => {
       if (holds(all) === isNot) throw new Error(`Must ${isNot ? 'not ' : ''}${what}: ${locator.said}`);
     });
+  // What is not there is neither the one nor the other.
   const of = (what: string, holds: (element: Element) => boolean) =>
-    must(what, (all) => all.length > 0 && holds(all[0] as Element));
+    must(what, ([first]) => {
+      if (!first) throw new Error(`Must be there: ${locator.said}`);
+      return holds(first);
+    });
   return {
     toBeVisible: () => must('be there', (all) => all.length > 0),
     toHaveCount: (count: number) => must(`be there ${count} times`, (all) => all.length === count),

@@ -5,6 +5,7 @@ import { useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import { usePreferences } from '@/client/preferences';
 import { useQueue } from '@/client/queue';
+import { testStart } from '@/core/testing/testStart';
 import { beginAnew } from '../components/places';
 import { Shell } from '../Shell';
 import { WorkerHere } from './comlink';
@@ -89,21 +90,22 @@ globalThis.fetch = async (...given) => {
   return mine === opened ? new Response(body, answer) : new Promise(() => undefined);
 };
 
-const asked = async (what: 'clock' | 'house', body: object) => {
+/** Has the server hold the demo as it was laid, at the hour when the day of the tests begins. */
+async function startAnew(): Promise<void> {
   const headers = { 'Content-Type': 'application/json' };
-  const answer = await fetch(`/api/test/${what}`, { method: 'POST', headers, body: JSON.stringify(body) });
-  if (!answer.ok) throw new Error(`/api/test/${what} answered ${answer.status}: ${await answer.text()}`);
-};
+  const body = JSON.stringify({ holds: 'demo', at: testStart() });
+  const answer = await fetch('/api/test/house', { method: 'POST', headers, body });
+  if (!answer.ok) throw new Error(`The house was not put back: ${answer.status}, ${await answer.text()}`);
+}
 
-/** Before each walk: the demo as it was laid, at the hour when the day of the tests begins, and a page that knows nothing yet. */
+/** Before each walk: the demo, and a page that knows nothing yet. */
 export function onTheDemo(): void {
   beforeEach(async () => {
     opened += 1;
     furnish();
     localStorage.clear();
     forgetAll();
-    const at = process.env.VB_TEST_NOW ?? '2026-03-14T18:00:00Z';
-    await asked('house', { holds: 'demo', at });
+    await startAnew();
   });
   afterEach(leave);
 }

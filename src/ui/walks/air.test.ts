@@ -22,7 +22,7 @@ it('the round names what to pour where; pouring it moves the next watering, undo
   await see(page.getByText(/Damp it today: \d+ mL at the damp end/)).toBeVisible();
 });
 
-it('what is read by hand is kept through a power cut, and what cannot be is refused at its field', async () => {
+it('what is read by hand is kept, and what cannot be is refused at its field', async () => {
   await openHome('E3', 'Readings');
   await page.getByLabel('Humidity, %').fill('140');
   await page.getByRole('button', { name: 'Write it down' }).click();

@@ -7,7 +7,7 @@ const openHome = async (code: RegExp) => {
   await page.getByRole('link', { name: code }).click();
 };
 
-it('a slope is tried and set, and drawn after a restart', async () => {
+it('a slope is tried and set, and drawn when the page is opened anew', async () => {
   await openHome(/^B7/);
   await page.getByRole('radio', { name: 'sloped' }).click();
   const ends = page.getByLabel(/Damp end, dry end/);

@@ -50,7 +50,7 @@ it('a group moults by numbers, loses some, lends some out and takes them back', 
   await page.getByRole('button', { name: 'Where it comes from' }).last().click();
   await see(page.getByRole('button', { name: 'The hedge', exact: true }).last()).toBeVisible();
 
-  // It was all written down: the power goes, and it is there.
+  // It was all written down.
   await openResident('hedge d4', /^The hedge/);
   await see(page.getByText(/^10, nymph/).last()).toBeVisible();
   await writeDown('Join another group');

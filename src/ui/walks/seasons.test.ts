@@ -2,7 +2,7 @@ import { onTheDemo, open, page, reload, see } from '../testing/walking';
 
 onTheDemo();
 
-it('a rest is planned where it suits, kept through a power cut, and given up', async () => {
+it('a rest is planned where it suits, kept, and given up', async () => {
   await open('/seasons?part=rest');
   await page.getByRole('link', { name: /^Open F1, Old Timber/ }).click();
   await page.getByRole('radio', { name: /^Refrigerator/ }).click();
