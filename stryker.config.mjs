@@ -10,9 +10,12 @@ export default {
   // Words are not numbers: what a message says is looked at where it is shown.
   mutator: { excludedMutations: ['StringLiteral'] },
   ignoreStatic: true,
+  // What is not changed since the last run is not run again.
+  incremental: true,
+  incrementalFile: `.cache/mutation/${folder}.incremental.json`,
   concurrency: 2,
-  timeoutMS: 15_000,
-  timeoutFactor: 2,
+  timeoutMS: 4_000,
+  timeoutFactor: 1.5,
   reporters: ['clear-text', 'json', 'progress-append-only'],
   clearTextReporter: {
     allowColor: false,

@@ -92,7 +92,7 @@ describe('the Ropewalk Warm House', () => {
     expect(kindsAt('F1')).toContain('mend');
     expect(kindsAt('B3')).toEqual(expect.arrayContaining(['feed', 'soil']));
     expect(kindsAt('B4')).toContain('leftovers');
-    expect(at('B5').leaveAlone).toMatchObject({ code: 'premoult', signs: ['dull', 'dark'] });
+    expect(at('B5').leaveAlone).toMatchObject({ code: 'premoult', signs: expect.arrayContaining(['dull', 'dark']) });
     expect(at('B6').leaveAlone).toMatchObject({ code: 'hardening' });
     expect(at('A6').jobs[0]).toMatchObject({ kind: 'feed', cannotWait: true });
     await server.close();

@@ -19,6 +19,14 @@ describe('ants that need more room', () => {
     await house.box('N1', { lengthMm: 140, widthMm: 100, heightMm: 60 }, { nest });
     await house.box('Jar', { shape: 'cylinder', diameterMm: 60, heightMm: 120, walls: 'glass' });
     await house.box('E1', 'culture', { soilMm: 50 });
+    // A nest as good as any, in the cold.
+    await house.shelf('Cold', 'Cellar', { temperatureC: 9, relativeHumidityPct: 60 });
+    const larger = { ...nest, chambers: [{ lengthMm: 60, widthMm: 20, heightMm: 8 }] };
+    await house.box('N2', { lengthMm: 140, widthMm: 100, heightMm: 60 }, { nest: larger });
+    await house.box('N3', { lengthMm: 140, widthMm: 100, heightMm: 60 }, { nest: larger, shelf: 'Cold' });
+    // A nest without a place to feed them.
+    const { chambers, tubeBoreMm } = larger;
+    await house.box('N4', { lengthMm: 140, widthMm: 100, heightMm: 60 }, { nest: { chambers, tubeBoreMm } });
     colony = await house.takeIn('Myrmica rubra', 'N1', { ...ANTS, form: 'colony' });
     await house.takeIn('Porcellio laevis', 'E1', { profile: 'isopod-temperate', stage: 'adult', headCount: 20 });
   });
@@ -33,8 +41,24 @@ describe('ants that need more room', () => {
 
   it('are offered no jar', async () => {
     const codes = (await house.ranking(ANTS)).filter(({ verdict }) => verdict !== 'fail').map(({ code }) => code);
+    expect(codes).toContain('N2');
     expect(codes).not.toContain('Jar');
     expect(codes).not.toContain('E1');
+    expect(codes).not.toContain('N4');
+  });
+
+  it('are offered no nest in a cellar of 9 C, and are planned into none', async () => {
+    expect((await house.ranking(ANTS)).find(({ code }) => code === 'N3')?.verdict).toBe('fail');
+    await house.write('measured', colony, { headCount: 90 });
+    const { moves } = house.granted(await house.post('/api/moves/plan', { days: 60, makeRoom: true }));
+    expect(moves.map(({ to }: { to: string }) => to)).not.toContain(house.boxId('N3'));
+    await house.write('measured', colony, { headCount: 50 });
+  });
+
+  it('never join another colony, of their own kind least of all', async () => {
+    const { status, body } = await house.askToTakeIn('Myrmica rubra', 'N1', { ...ANTS, form: 'colony' });
+    expect(status).toBe(409);
+    expect(body.error.message).toMatch(/nest of its own/);
   });
 
   it('are planned into nothing that is no nest', async () => {

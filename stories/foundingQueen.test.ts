@@ -50,8 +50,7 @@ describe('a queen that founds alone', () => {
     expect(firstWorkers.p90 <= '2026-10-20').toBe(true);
   });
 
-  // Part 8: cotton, barrier, rubbish, counting and the label are due in her first weeks.
-  it.failing('is not opened by the round in sixty days', async () => {
+  it('is not opened by the round in sixty days', async () => {
     const seen = new Set<JobKind>();
     for (let day = 0; day < 60; day += 3) {
       for (const kind of await house.kinds(queen)) seen.add(kind);
@@ -60,12 +59,32 @@ describe('a queen that founds alone', () => {
     for (const kind of OPENS) expect(seen).not.toContain(kind);
   });
 
-  // Part 8: and by a sitter neither.
-  it.failing('is not opened by a sitter', async () => {
+  it('is not opened by a sitter', async () => {
     const from = await house.today();
     const until = new Date(Date.parse(from) + 30 * 864e5).toISOString().slice(0, 10);
     const { absence } = house.granted(await house.post('/api/absences', { from, until, sitter: 'Wren' }), 201);
     const sheet = house.granted(await house.get(`/api/absences/${absence.id}/sheet`));
     expect(sheet.visits.flatMap(({ stops }: { stops: object[] }) => stops)).toEqual([]);
+  });
+
+  it('is left alone as well where her keeper wrote one head, and until a worker is counted', async () => {
+    await house.box('F6', TUBE, { nest: { chambers: [{ lengthMm: 60, widthMm: 16, heightMm: 16 }] } });
+    const facts = { profile: 'ant-small-temperate', stage: 'adult', sex: 'female', headCount: 1 };
+    const other = await house.takeIn('Lasius niger', 'F6', facts);
+    expect(await house.leftAlone(other)).toMatchObject({ code: 'founding' });
+    expect(await house.kinds(other)).toEqual([]);
+    await house.write('measured', other, { stages: { worker: 3 } });
+    expect(await house.leftAlone(other)).toBeNull();
+    await house.days(10);
+    expect(await house.kinds(other)).toContain('feed');
+  });
+
+  it('is fed where her kind goes out to hunt', async () => {
+    await house.box('F7', TUBE, { nest: { chambers: [{ lengthMm: 60, widthMm: 16, heightMm: 16 }] } });
+    const facts = { profile: 'ant-primitive-hunter', stage: 'adult', sex: 'female' };
+    const hunter = await house.takeIn('Harpegnathos venator', 'F7', facts);
+    await house.days(10);
+    expect(await house.leftAlone(hunter)).toBeNull();
+    expect((await house.job(hunter, 'feed'))?.meal?.dishes.length).toBeGreaterThan(0);
   });
 });

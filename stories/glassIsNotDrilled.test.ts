@@ -45,13 +45,44 @@ describe('a box of glass', () => {
     ],
   ] as const;
 
-  // Part 6: "drill 18 holes ... a hot iron" for a jar, 26 for a tank.
-  it.failing.each(GLASS)('%s is never drilled by its build sheet', async (_, container, animal) => {
+  it.each(GLASS)('%s is never drilled by its build sheet', async (_, container, animal) => {
     const recipe = [{ material: 'coir', parts: 1 }];
     const { homes } = await house.compute('build-sheet', {
       homes: [{ code: 'X', ...animal, container, substrateDepthMm: 60, recipe }],
     });
     const codes = homes[0].steps.map(({ code }: { code: string }) => code);
     expect(codes).not.toContain('drill');
+    expect(codes).toContain('glass');
+  });
+
+  it.each(GLASS)('%s is planned no holes, whatever air is wished for', async (_, container) => {
+    const { best, tradeOff, isGlass } = await house.compute('vent-plan', {
+      ...{ container, room: { temperatureC: 22, relativeHumidityPct: 45, draughtMS: 0.1 } },
+      substrate: {
+        recipe: [{ material: 'coir', parts: 1 }],
+        depthMm: 60,
+        wetness: { damp: 0.5, dry: 0.3 },
+        dampSharePct: 50,
+      },
+      ...{ wishes: { humidityPct: { min: 50, max: 80 }, redampDays: 7, airChangesPerHour: 4, maxHoleMm: 5 } },
+    });
+    expect(isGlass).toBe(true);
+    for (const option of [best, ...tradeOff]) expect(option?.holesPerSide ?? 0).toBe(0);
+  });
+
+  it('of plastic is drilled', async () => {
+    const plastic = { ...GLASS[1][1], walls: 'plastic' };
+    const { homes } = await house.compute('build-sheet', {
+      homes: [
+        {
+          code: 'X',
+          ...GLASS[1][2],
+          container: plastic,
+          substrateDepthMm: 60,
+          recipe: [{ material: 'coir', parts: 1 }],
+        },
+      ],
+    });
+    expect(homes[0].steps.map(({ code }: { code: string }) => code)).toContain('drill');
   });
 });

@@ -159,12 +159,27 @@ export class House {
   /** The boxes of the house for somebody, best first, with the verdict of each: as the choice of a box ranks them. */
   async ranking(facts: Facts): Promise<{ code: string; verdict: string }[]> {
     const homes = (await this.homes()).map(
-      ({ id, code, container, substrateDepthMm, furniture, litterDepthMm, nest }) => ({
-        ...{ id, code, container, substrateDepthMm, furniture, litterDepthMm, nest },
+      ({ id, code, container, substrateDepthMm, furniture, litterDepthMm, nest, temperatureC }) => ({
+        ...{ id, code, container, substrateDepthMm, furniture, litterDepthMm, nest, temperatureC },
       }),
     );
     const { ranking } = this.granted(await this.post('/api/compute/rank-homes', { ...facts, homes }));
-    return ranking.map(({ code, fit }: { code: string; fit: { verdict: string } }) => ({ code, verdict: fit.verdict }));
+    return ranking.map(({ code, verdict }: { code: string; verdict: string }) => ({ code, verdict }));
+  }
+  /** Everything that is asked of a house, and of some who live in it, and does not answer: its address and status. */
+  async silent(...about: Who[]): Promise<string[]> {
+    const { paths } = this.granted(await this.get('/api/openapi.json')) as { paths: Record<string, object> };
+    const asked = Object.entries(paths).flatMap(([path, methods]) => {
+      if (!('get' in methods)) return [];
+      if (!path.includes('{')) return [path];
+      return path.startsWith('/api/residents/{id}') ? about.map(({ id }) => path.replace('{id}', id)) : [];
+    });
+    const answers: string[] = [];
+    for (const path of asked) {
+      const { status } = await this.get(path);
+      if (status !== 200 && status !== 404) answers.push(`${path} ${status}`);
+    }
+    return answers;
   }
   /** What one engine answers. */
   async compute(engine: string, body: object): Promise<Answer['body']> {

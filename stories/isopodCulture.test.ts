@@ -57,8 +57,7 @@ describe('a young isopod culture', () => {
     );
   });
 
-  // Part 8: 21 of 100 courses die within a year at what the program calls a harvest for ever.
-  it.failing('can be harvested for ever without dying: 19 of 20 courses outlive three years', async () => {
+  it('can be harvested for ever without dying: 19 of 20 courses outlive three years', async () => {
     const asked = {
       profile: 'isopod-temperate',
       counts: { adult: 120, juvenile: 200 },

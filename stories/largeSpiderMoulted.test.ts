@@ -43,9 +43,29 @@ describe('a large tarantula that moulted today', () => {
     expect(sheet.neverOpen.map(({ code }: { code: string }) => code)).toEqual(['B1']);
   });
 
-  // Part 6: it gets 7 days by the name of its stage, and can be moved by hand on the same evening.
-  it.failing('hardens by its size, for two weeks', async () => {
+  it('hardens by its size, for two weeks', async () => {
     const alone = await house.leftAlone(one);
     expect(alone?.code === 'hardening' && alone.feedFrom).toBe('2026-03-28');
+  });
+
+  it('is not moved by hand on the same evening, unless its keeper insists', async () => {
+    const move = { kind: 'moved', residentId: one.id, homeId: house.boxId('B2') };
+    const { status, body } = await house.post('/api/entries', move);
+    expect([status, body.error.fields[0].path]).toEqual([409, 'insist']);
+    expect(body.error.fields[0].message).toContain('2026-03-28');
+    expect((await house.resident(one)).homeId).toBe(house.boxId('B1'));
+    // It falls off a shelf: then it has to be moved all the same.
+    house.granted(await house.post('/api/entries', { ...move, insist: true }), 201);
+    expect((await house.resident(one)).homeId).toBe(house.boxId('B2'));
+  });
+
+  it('is shown with its steps, also for a box that was chosen by hand', async () => {
+    const { steps, escape, move } = house.granted(
+      await house.get(`/api/residents/${one.id}/handling?to=${house.boxId('B1')}`),
+    );
+    expect(steps.length).toBeGreaterThan(4);
+    expect(escape.length).toBeGreaterThan(0);
+    expect(move).toMatchObject({ id: null, toHomeId: house.boxId('B1'), on: await house.today() });
+    expect((await house.get(`/api/residents/${one.id}/handling?to=${one.id}`)).status).toBe(422);
   });
 });

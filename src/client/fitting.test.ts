@@ -4,10 +4,10 @@ import { materials } from '@/contract/testing/profileOf';
 import { careBook } from '@/core/profiles/careBook';
 import {
   askedOf,
+  boxesFor,
   companyOf,
   fitOf,
   planOf,
-  rankFor,
   sectionOf,
   soilEntry,
   subjectOf,
@@ -97,7 +97,7 @@ describe('verdicts on this device', () => {
     expect(verdictOfHome(care, home(), [resident(), isopods])).toBe('fail');
   });
   it('rank homes, and leave out what only people read when they ask the worker', () => {
-    expect(rankFor(care, resident(), [home()])[0]).toMatchObject({ code: 'B3', depthMm: 119 });
+    expect(boxesFor(care, resident(), [home()], []).ranking[0]).toMatchObject({ code: 'B3', depthMm: 119 });
     expect(Object.keys(askedOf(care, resident())).sort()).toEqual([
       'bodyLengthMm',
       'carapaceWidthMm',
@@ -109,6 +109,52 @@ describe('verdicts on this device', () => {
       'stage',
     ]);
   });
+  describe('put boxes forward', () => {
+    const codes = (animal: Resident, residents: Resident[], homes = [home(), home({ id: 'h2', code: 'B4' })]) => {
+      const { ranking, withOthers } = boxesFor(care, animal, homes, residents);
+      return [ranking, withOthers].map((list) => list.map(({ code }) => code));
+    };
+    const newcomer = { ...isopods, id: 'new', homeId: '' };
+
+    it('that are free, or hold a group of its kind: its heads count with those that come', () => {
+      expect(codes(newcomer, [])).toEqual([['B3', 'B4'], []]);
+      expect(codes(newcomer, [isopods])).toEqual([['B3', 'B4'], []]);
+      const checks = (animal: Resident, there: Resident[]) =>
+        boxesFor(care, animal, [home()], there).ranking[0]?.fit.checks;
+      expect(checks(newcomer, [{ ...isopods, headCount: 4000 }])).toEqual(checks({ ...newcomer, headCount: 4040 }, []));
+    });
+
+    it('where others live that it bears only when they are asked for, and never with those it must not meet', () => {
+      const other = { ...isopods, id: 'r4', scientificName: 'Porcellio scaber' };
+      expect(codes(newcomer, [other])).toEqual([['B4'], ['B3']]);
+      expect(codes(newcomer, [resident()])).toEqual([['B4'], []]);
+    });
+
+    it('for cleaners, which live as the others live: the box of a spider is as good as theirs', () => {
+      const springtails = resident({
+        ...{ id: 'new', homeId: '', called: null, scientificName: 'Folsomia candida', profile: 'springtail' },
+        ...{ legSpanMm: undefined, headCount: 200 },
+      });
+      const { ranking } = boxesFor(care, springtails, [home()], [resident()]);
+      expect(ranking[0]).toMatchObject({ code: 'B3', verdict: 'pass', depthMm: 98 });
+    });
+
+    it('by the warmth of the place: what stands in the cold comes last, and says so', () => {
+      const cold = home({ id: 'h2', code: 'A1', temperatureC: 12 });
+      const warm = home({ temperatureC: 24 });
+      const [first, last] = boxesFor(care, resident({ homeId: '' }), [cold, warm], []).ranking;
+      expect([first?.code, last?.code]).toEqual(['B3', 'A1']);
+      expect(last).toMatchObject({ verdict: 'fail', warmth: { temperatureC: 12, minC: 20, maxC: 29, status: 'fail' } });
+    });
+  });
+
+  it('say what is missing, and draw the box alone, for one whose records tell no size', () => {
+    const untold = resident({ legSpanMm: undefined });
+    const { verdict, notChecked } = fitOf(care, home(), untold);
+    expect([verdict, notChecked[0]?.needs]).toEqual(['watch', 'legSpanMm']);
+    expect(sectionOf(care, home(), untold).animals).toEqual([]);
+  });
+
   it('of company count everybody but the one who moves', () => {
     const other = resident({ id: 'r3', called: 'Soot' });
     expect(companyOf(care, other, home(), [resident(), other]).verdict).toBe('fail');

@@ -1,5 +1,6 @@
 import type { Home, Resident } from '@/contract/records';
 import { company, type CompanyAnswer } from '@/core/housing/company';
+import { companyWith, together } from '@/core/housing/together';
 import { fit, worse, type FitAnswer, type Status } from '@/core/housing/fit';
 import { planView, type PlanView } from '@/core/housing/planView';
 import type { Homeless } from '@/core/housing/ladder';
@@ -8,13 +9,15 @@ import { rankHomes, type RankedHome } from '@/core/housing/rank';
 import { sectionPlan, type SectionPlan, type SectionSubject } from '@/core/housing/section';
 import { flat, meanDepthMm, withMeanDepth, type Soil } from '@/core/housing/soil';
 import { takenMeasure } from '@/core/profiles/animal';
+import { BODY_MEASURES } from '@/core/profiles/profile';
 import type { CareBook } from '@/core/profiles/careBook';
 import { airSchool, type Schools } from '@/core/profiles/schools';
+import { Refusal } from '@/core/refusal';
 
 /** What the fit has to know of an animal or a group. */
 export type Measured = Pick<
   Resident,
-  'profile' | 'stage' | 'legSpanMm' | 'bodyLengthMm' | 'carapaceWidthMm' | 'headCount'
+  'profile' | 'stage' | 'legSpanMm' | 'bodyLengthMm' | 'carapaceWidthMm' | 'headCount' | 'headsTogether' | 'isGuest'
 > & { scientificName?: string; schools?: Schools };
 
 const asked = (care: CareBook, animal: Measured) => ({ ...animal, school: airSchool(care.of(animal), animal.schools) });
@@ -41,9 +44,27 @@ export function askedOf(care: CareBook, resident: Resident): Homeless {
   return { id, stage, ...measures, school: airSchool(profile, schools), profile };
 }
 
-/** How a home suits an animal, worked out on this device. */
+/** How a home suits an animal, worked out on this device; where its records do not tell, that is to be watched. */
 export function fitOf(care: CareBook, home: HomeState, animal: Measured): FitAnswer {
-  return fit(care.of(animal), { ...asked(care, animal), ...home });
+  try {
+    return fit(care.of(animal), { ...asked(care, animal), ...home });
+  } catch (error) {
+    if (!(error instanceof Refusal)) throw error;
+    return {
+      ...{ verdict: 'watch', checks: [], largestSafeOpeningMm: null },
+      notChecked: error.fields.map(({ path, message }) => ({ rule: 'unreadable', title: message, needs: path })),
+      substrateDepthMm: { min: 0, max: home.container.heightMm, recommended: null },
+    };
+  }
+}
+
+/** Whether anybody can tell how large it is. */
+function isReadable(care: CareBook, animal: Measured): boolean {
+  const { measure, proportions } = care.of(animal);
+  return (
+    measure.usualMm !== undefined ||
+    BODY_MEASURES.some((name) => animal[name] !== undefined && (name === measure.takes || proportions[name]))
+  );
 }
 
 /** The worst verdict of all who live in a home; null when it is free. */
@@ -53,10 +74,59 @@ export function verdictOfHome(care: CareBook, home: Home, residents: Resident[])
   return tenants.map((each) => fitOf(care, home, each).verdict).reduce(worse);
 }
 
-/** The homes from best to worst for an animal. */
-export function rankFor(care: CareBook, animal: Measured, homes: Home[]): RankedHome[] {
-  return rankHomes(care.of(animal), asked(care, animal), homes);
+/** Boxes for an animal, best first: those that are put forward, and those where it would live with others that it bears. */
+export interface Boxes {
+  ranking: RankedHome[];
+  withOthers: RankedHome[];
 }
+
+/** The homes that an animal may live in, its own among them; none where those who live there and it must not meet. */
+export function boxesFor(
+  care: CareBook,
+  animal: Measured & Joining & { homeId?: string },
+  homes: readonly Home[],
+  residents: readonly Resident[],
+): Boxes {
+  const profile = care.of(animal);
+  const open: Home[] = [];
+  const borne: Home[] = [];
+  for (const home of homes) {
+    const tenants = tenantsBeside(animal, home, residents);
+    const { verdict, isProposed } = companyWith(
+      lodgerOf(care, animal),
+      tenants.map((each) => lodgerOf(care, each)),
+    );
+    if (isProposed || home.id === animal.homeId) open.push(home);
+    else if (verdict !== 'fail') borne.push(home);
+  }
+  const rank = (list: Home[]) => {
+    const mate = (each: Joining) => ({ profile: care.of(each), headCount: each.headCount, isEggs: isEggs(each) });
+    const candidates = list.map((home) => {
+      const others = tenantsBeside(animal, home, residents).map(mate);
+      const { headsTogether = 0, isGuest } = together(mate(animal), others);
+      return {
+        ...home,
+        headsOfKind: Math.max(0, headsTogether - (animal.headCount ?? (others.length > 0 ? 1 : 0))),
+        isHost: isGuest,
+      };
+    });
+    return rankHomes(profile, { ...asked(care, animal), headsTogether: undefined, isGuest: undefined }, candidates);
+  };
+  return { ranking: rank(open), withOthers: rank(borne) };
+}
+
+const isEggs = ({ stage }: { stage?: string }) => stage === 'egg';
+
+const tenantsBeside = (animal: { id?: string }, home: Home, residents: readonly Resident[]) =>
+  residents.filter((each) => each.homeId === home.id && each.id !== animal.id);
+
+const lodgerOf = (care: CareBook, each: Joining) => ({
+  label: each.called ?? each.scientificName,
+  scientificName: each.scientificName,
+  profile: care.of(each),
+  headCount: each.headCount,
+  isEggs: isEggs(each),
+});
 
 /** Who is drawn in a home, at its measure. */
 export function subjectOf(care: CareBook, animal: Measured): SectionSubject {
@@ -74,29 +144,22 @@ export function subjectOf(care: CareBook, animal: Measured): SectionSubject {
 
 /** The cut through a home, with its animal where it has one. */
 export function sectionOf(care: CareBook, home: HomeState, animal: Measured | undefined): SectionPlan {
-  return sectionPlan(home, animal ? subjectOf(care, animal) : null);
+  return sectionPlan(home, animal && isReadable(care, animal) ? subjectOf(care, animal) : null);
 }
 
 /** The home from above. */
 export function planOf(care: CareBook, home: HomeState, animal: Measured | undefined): PlanView {
-  return planView(home, animal ? subjectOf(care, animal) : null);
+  return planView(home, animal && isReadable(care, animal) ? subjectOf(care, animal) : null);
 }
 
 /** Of a resident or a newcomer, what its company has to know. */
 export type Joining = Pick<Resident, 'scientificName' | 'profile' | 'headCount'> & {
   id?: string;
+  stage?: Resident['stage'];
   called: string | null;
 };
 
 /** What speaks against an animal joining those who live in a home; nothing where it is free. */
 export function companyOf(care: CareBook, animal: Joining, home: Home, residents: Resident[]): CompanyAnswer {
-  const tenants = residents.filter((each) => each.homeId === home.id && each.id !== animal.id);
-  return company(
-    [...tenants, animal].map((each) => ({
-      label: each.called ?? each.scientificName,
-      scientificName: each.scientificName,
-      profile: care.of(each),
-      headCount: each.headCount,
-    })),
-  );
+  return company([...tenantsBeside(animal, home, residents), animal].map((each) => lodgerOf(care, each)));
 }

@@ -53,7 +53,10 @@ export const useLog = create<Log>()((set, get) => ({
       await useHouse.getState().load();
       return true;
     } catch (error) {
-      set({ notice: { text: problemOf(error), isProblem: true } });
+      const mayInsist = error instanceof CallFailed && error.fields.some(({ path }) => path === 'insist');
+      const again = () => get().write({ ...entry, id, insist: true } as NewEntry, text);
+      const action = mayInsist ? { action: { title: 'Write it all the same', run: again } } : {};
+      set({ notice: { text: mayInsist ? error.message : problemOf(error), isProblem: true, ...action } });
       return false;
     }
   },

@@ -1,12 +1,13 @@
 import { useMemo } from 'react';
-import { namedOf, synonymsOf, type KnownName } from '@/core/handbook/knownNames';
+import { kindOfName, type KindKnown, type KindOfName } from '@/core/handbook/kindOfName';
+import { namedOf, synonymsOf } from '@/core/handbook/knownNames';
 import { nameIndex, type NameIndex } from '@/core/handbook/search';
 import { nowNamed, type NowNamed } from '@/core/handbook/synonyms';
 import { useHandbook } from './handbook';
 import { useHouse } from './house';
 
 /** One's own cards, as far as they were fetched, before the species that ship. */
-function useKnownNames(): KnownName[] {
+function useKnownNames(): KindKnown[] {
   const species = useHouse((house) => house.species);
   const own = useHandbook((handbook) => handbook.book?.ownCards);
   return useMemo(() => [...(own ?? []), ...species], [own, species]);
@@ -25,4 +26,10 @@ export function useNowNamed(scientificName: string): NowNamed | null {
     const now = nowNamed(scientificName, synonymsOf(known));
     return now.via.length > 0 ? now : null;
   }, [scientificName, known]);
+}
+
+/** What kind of animal a name means, as far as it tells. */
+export function useKindOfName(scientificName: string): KindOfName | null {
+  const known = useKnownNames();
+  return useMemo(() => kindOfName(known, scientificName), [scientificName, known]);
 }

@@ -233,6 +233,7 @@ export const ventPlanReply = z
     best: ventOption.nullable(),
     relax: z.array(z.object({ wish: z.enum(WISHES), to: z.number(), message: z.string() })),
     tradeOff: z.array(ventOption),
+    isGlass: z.boolean(),
     horizonDays: z.number(),
   })
   .meta({ id: 'VentPlanReply' });

@@ -62,6 +62,8 @@ export const planEndpoints = {
     summary:
       'How a resident is moved: tools, steps, cautions, what to do if it gets out; and the move that is settled.',
     params: byId,
+    /** A home that is chosen, where no move is settled. */
+    query: z.object({ to: id.optional() }),
     reply: handling,
   },
   seasons: {

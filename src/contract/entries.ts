@@ -163,6 +163,8 @@ const ENTRY_FORMS = [
     /** The instar it is in now; with `count`, so many of a group have come to it. */
     instar: instar.optional(),
     count: heads.optional(),
+    /** So many more heads than before: it was asked, and meant. */
+    insist: z.boolean().optional(),
   }),
   z.strictObject({
     kind: z.literal('measured'),
@@ -179,6 +181,7 @@ const ENTRY_FORMS = [
     /** Counted in a picture or by eye: between which numbers the truth is likely to lie. */
     headsLow: heads.optional(),
     headsHigh: heads.optional(),
+    insist: z.boolean().optional(),
     condition: oneOf(CONDITIONS).optional(),
   }),
   z.strictObject({ kind: z.literal('sexed'), ...aboutResident, sex, by: sexEvidence }),
@@ -198,7 +201,13 @@ const ENTRY_FORMS = [
     count: heads.optional(),
     to: line('to whom', 120).optional(),
   }),
-  z.strictObject({ kind: z.literal('moved'), ...aboutResident, homeId: id }),
+  z.strictObject({
+    kind: z.literal('moved'),
+    ...aboutResident,
+    homeId: id,
+    /** Moved although it is left alone now: it was asked, and meant. */
+    insist: z.boolean().optional(),
+  }),
   z.strictObject({
     kind: z.literal('soil-set'),
     ...entryFields,

@@ -3,6 +3,7 @@ import { z } from 'zod';
 export const ERROR_CODES = [
   'bad-json',
   'unauthorized',
+  'forbidden',
   'not-found',
   'conflict',
   'too-large',

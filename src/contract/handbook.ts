@@ -83,6 +83,8 @@ export const namesReply = z
     suggestion: text.nullable(),
     nowNamed: text,
     via: z.array(text),
+    /** The care profile that the name alone tells of; null where neither the species nor its genus is known. */
+    kind: z.object({ profile: text, by: z.enum(['species', 'genus']) }).nullable(),
     found: z.array(z.object({ id: text, by: text, distance: z.number() })),
   })
   .meta({ id: 'NamesReply' });

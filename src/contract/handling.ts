@@ -27,7 +27,8 @@ export const handling = z
     escape: texts,
     move: z
       .object({
-        id,
+        /** The entry that settled it; null for a home that is only chosen, today. */
+        id: id.nullable(),
         toHomeId: id,
         on: day,
         from: day,

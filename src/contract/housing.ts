@@ -265,6 +265,11 @@ export const candidateHome = z
     container,
     substrateDepthMm,
     ...homeContents,
+    /** How warm it is there on average. C */
+    temperatureC: quantity('degrees Celsius', -20, 60).optional(),
+    /** Heads of the same kind that live there, and whether others do among whom it would be a cleaner. */
+    headsOfKind: quantity('animals', 0, 1_000_000, true).optional(),
+    isHost: z.boolean().optional(),
   })
   .superRefine(fillingWithinBox);
 
@@ -281,6 +286,8 @@ export const rankReply = z
         depthMm: z.number(),
         soilToAddL: z.number(),
         fit: fitReply,
+        warmth: z.object({ temperatureC: z.number(), minC: z.number(), maxC: z.number(), status }).nullable(),
+        verdict: status,
         afterMoults: z.array(z.object({ moults: z.int(), verdict: status, depthMm: z.number() })),
       }),
     ),
@@ -347,7 +354,7 @@ export const companyReply = z
     verdict: status,
     checks: z.array(
       z.object({
-        rule: z.enum(['alone', 'eaten', 'young-look-alike', 'different-damp']),
+        rule: z.enum(['alone', 'eaten', 'other-colony', 'young-look-alike', 'different-damp', 'different-climate']),
         status,
         title: z.string(),
         why: z.string(),

@@ -242,7 +242,7 @@ export const absencePlan = z
     neverOpen: z.array(
       z.object({
         residentId: z.string(),
-        why: z.enum(['dangerous', 'premoult', 'hardening', 'resting']),
+        why: z.enum(['dangerous', 'premoult', 'hardening', 'resting', 'founding']),
         until: day.nullable(),
       }),
     ),
@@ -307,7 +307,7 @@ export const sitterSheet = z
       z.object({
         code: z.string(),
         scientificName: z.string(),
-        why: z.enum(['dangerous', 'premoult', 'hardening', 'resting']),
+        why: z.enum(['dangerous', 'premoult', 'hardening', 'resting', 'founding']),
         until: day.nullable(),
       }),
     ),

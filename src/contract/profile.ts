@@ -245,6 +245,7 @@ export const careProfile = z
         abdomenLengthPerBodyLength: fact,
         leftoversAfterHours: fact,
         offerAgainAfterDays: fact,
+        bearsHunger: z.array(z.strictObject({ stages, days: fact })).optional(),
         settleDays: fact,
         minutes: z.number().positive(),
       })

@@ -62,6 +62,8 @@ export const home = z
     /** Changes with the picture; null where there is none. */
     photoVersion: z.number().nullable(),
     residentIds: z.array(id),
+    /** How warm it is there on average: by its probe, else by its room and heater. C */
+    temperatureC: z.number().optional(),
   })
   .meta({ id: 'Home' });
 export type Home = z.infer<typeof home>;
@@ -126,6 +128,9 @@ export const resident = z
     carapaceWidthMm: z.number().optional(),
     /** Of a group or a colony: how many. */
     headCount: z.int().optional(),
+    /** Where others live with it: heads of its kind in that home; and whether it is only a cleaner among them. */
+    headsTogether: z.int().optional(),
+    isGuest: z.boolean().optional(),
     massG: z.number().optional(),
     weighedOn: day.optional(),
     /** The how-manieth instar it is in, where that was ever told. */
@@ -167,7 +172,8 @@ export const newResident = z.strictObject({
   called: line('a name', 60).optional(),
   scientificName,
   commonName: line('a common name', 90).optional(),
-  profile: profileId,
+  /** Left out: what the name is known to be, or its genus. */
+  profile: profileId.optional(),
   stage,
   ...measures,
   headCount: headCount.optional(),
@@ -197,6 +203,7 @@ export const residentChange = z
   .strictObject({
     called: line('a name', 60).nullable(),
     commonName: line('a common name', 90).nullable(),
+    /** Any kind: what it says otherwise of stage and size is carried over, and written down. */
     profile: profileId,
     sex,
     bornOn: day.nullable(),

@@ -25,6 +25,8 @@ const reason = z.discriminatedUnion('code', [
   z.object({ code: z.literal('buried'), sign: z.enum(MOULT_SIGNS), days: z.int(), since: day }),
   z.object({ code: z.literal('moved'), on: day }),
   z.object({ code: z.literal('moulted'), on: day }),
+  z.object({ code: z.literal('quiet-over'), since: day, on: day }),
+  z.object({ code: z.literal('founding'), since: day }),
   z.object({ code: z.literal('move-planned'), on: day, until: day }),
   z.object({ code: z.literal('papers'), title: z.string(), expiresOn: day }),
 ]);
@@ -57,10 +59,11 @@ export const leaveAlone = z.discriminatedUnion('code', [
     signs: z.array(z.enum(MOULT_SIGNS)),
     since: day,
     premoultPct: z.number().nullable(),
-    endsOn: day.nullable(),
+    endsOn: day,
   }),
   z.object({ code: z.literal('hardening'), feedFrom: day }),
   z.object({ code: z.literal('resting'), since: day, endsOn: day }),
+  z.object({ code: z.literal('founding'), since: day, endsOn: day.nullable() }),
 ]) satisfies z.ZodType<LeaveAlone>;
 
 /** One day's walk: a stop for every resident with work, or to be left alone, in shelf order. */
@@ -78,6 +81,8 @@ export const round = z
         waiting: z.array(z.enum(JOB_KINDS)),
       }),
     ),
+    /** Those whose records cannot be worked out: why, and the entry to take back. */
+    unworkable: z.array(z.object({ residentId: id, homeId: id, why: z.string(), entryId: id.nullable() })),
   })
   .meta({ id: 'Round' });
 export type Round = z.infer<typeof round>;

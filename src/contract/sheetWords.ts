@@ -22,6 +22,7 @@ export const JOB_NOUNS: Record<JobKind, string> = {
   measure: 'to measure',
   census: 'to count',
   'check-buried': 'to look for',
+  look: 'to look in from outside',
   battery: 'batteries',
   label: 'labels',
   papers: 'papers to renew',
@@ -56,6 +57,7 @@ export const NEVER_OPEN_WORDS: Record<SitterSheet['neverOpen'][number]['why'], s
   premoult: 'it has sealed itself in, or is about to moult',
   hardening: 'its new skin hardens',
   resting: 'it is in its winter rest',
+  founding: 'she is sealed in with her first brood',
 };
 
 type Stop = SitterSheet['visits'][number]['stops'][number];

@@ -217,6 +217,7 @@ export const buildSheetRequest = z
   .meta({ id: 'BuildSheetRequest' });
 
 export const drillPlan = z.object({
+  isGlass: z.boolean(),
   kind: z.enum(['none', 'holes', 'mesh-holes', 'mesh-panels']),
   sides: z.array(z.enum(WALL_SIDES as unknown as ['front', 'back', 'left', 'right'])),
   perSide: z.int(),
@@ -247,6 +248,7 @@ const step = <Code extends string, Shape extends z.ZodRawShape>(code: Code, shap
 
 export const buildStep = z.discriminatedUnion('code', [
   step('drill', { plan: drillPlan }),
+  step('glass', { mayMeshLid: z.boolean() }),
   step('cover', { meshApertureMm: z.number() }),
   step('prepare', {
     material: z.enum(MATERIALS),

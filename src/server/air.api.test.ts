@@ -182,6 +182,41 @@ describe.each(databases)('air and water on $kind', ({ open }) => {
       expect(Math.min(...body.points.map((each: { lowPct: number }) => each.lowPct))).toBe(80);
     });
 
+    it('is acknowledged over MQTT once it is stored, and not where it could not be', async () => {
+      const { home } = await house();
+      const { probe, token } = await device(home.id);
+      let isBroken = false;
+      const slow: Database = {
+        ...database,
+        transaction: async (work) => {
+          if (isBroken) throw new Error('The disk is gone.');
+          await new Promise((resolve) => setTimeout(resolve, 50));
+          return database.transaction(work);
+        },
+      };
+      const complaints = jest.spyOn(console, 'error').mockImplementation(() => undefined);
+      const broker = await startBroker({ database: slow, clock }, 0);
+      const client = connect(`mqtt://127.0.0.1:${broker.port}`, { password: token, username: 'x', reconnectPeriod: 0 });
+      const stored = async () => (await server.get(`/api/probes/${probe.id}/readings`)).body.readings;
+      for (let hour = 0; hour < 5; hour += 1) {
+        const reading = { temperatureC: 20 + hour, at: `2026-03-14T1${hour}:00:00Z` };
+        await client.publishAsync(READINGS_TOPIC, JSON.stringify(reading), { qos: 1 });
+        expect(await stored()).toBe(hour + 1);
+      }
+      isBroken = true;
+      const lost = JSON.stringify({ temperatureC: 30, at: '2026-03-14T16:00:00Z' });
+      const answer = client.publishAsync(READINGS_TOPIC, lost, { qos: 1 }).then(
+        () => 'acknowledged',
+        () => 'not',
+      );
+      await new Promise<void>((resolve) => client.once('close', () => resolve()));
+      client.end(true);
+      expect(await answer).toBe('not');
+      expect(await stored()).toBe(5);
+      complaints.mockRestore();
+      await broker.close();
+    });
+
     it('may speak MQTT, with its token as password and to its own topic alone', async () => {
       const { home } = await house();
       const { probe, token } = await device(home.id);

@@ -1,12 +1,14 @@
 import fs from 'node:fs';
 import path from 'node:path';
 import compression from 'compression';
-import express, { type Express, type RequestHandler } from 'express';
+import express, { type Express, type Request, type RequestHandler, type Response } from 'express';
 import helmet from 'helmet';
 import morgan from 'morgan';
 import { eventHub } from './events';
 import { failures, jsonOnly, unknownAddress } from './http/failures';
+import { loggedUrl } from './http/loggedUrl';
 import { mount, type Handlers } from './http/mount';
+import { ownHosts } from './http/ownHosts';
 import { Problem } from './http/problem';
 import { readyAnswers } from './http/readyAnswers';
 import { openApiDocument } from './openapi';
@@ -54,6 +56,8 @@ export interface AppOptions extends Deps {
   /** True when there is too little disk left to write. */
   diskIsFull?: (() => boolean) | undefined;
   log?: boolean;
+  /** Names beside those of this computer under which it answers: a proxy brings keepers in. */
+  hosts?: readonly string[];
   /** What only tests may ask, given what tells the open pages of a new time and a new house. */
   testControls?: ((tell: () => void) => RequestHandler) | undefined;
   /** So often it looks whether today's round is to be worked out anew, before anybody asks; left out, it waits. ms */
@@ -77,7 +81,8 @@ export function createApp(options: AppOptions): Express {
       strictTransportSecurity: false,
     }),
   );
-  if (options.log) app.use(morgan(':date[iso] :method :url :status :res[content-length] B :response-time ms'));
+  if (options.log) app.use(requestLog());
+  app.use(ownHosts(options.hosts ?? []));
   app.use('/api', jsonOnly, express.json({ limit: '1mb', strict: false }), refuseWhenFull(options));
   const events = eventHub(options.clock);
   app.get('/api/events', events.stream);
@@ -140,6 +145,12 @@ export function createApp(options: AppOptions): Express {
     app.use(webApp(options.webFolder));
   app.use(failures);
   return app;
+}
+
+/** One line for each request, in which no address opens anything. */
+function requestLog(): RequestHandler {
+  morgan.token<Request>('place', (request) => loggedUrl(request.originalUrl));
+  return morgan<Request, Response>(':date[iso] :method :place :status :res[content-length] B :response-time ms');
 }
 
 /** What every page asks for when it opens, and what looks over the whole house, are worked out once for all of them. */

@@ -10,6 +10,7 @@ import { mealOf } from '@/core/feeding/meal';
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
 import type { CareProfile } from '@/core/profiles/profile';
 import { Refusal } from '@/core/refusal';
+import { apartOf } from './apart';
 import { careOf } from './care';
 import type { Clock } from './clock';
 import { groupBy } from './groupBy';
@@ -49,7 +50,8 @@ export async function broodsOf(queries: Queries, clock: Clock): Promise<Brood[]>
       today,
       table,
     };
-    return [broodOf(facts)];
+    const brood = apartOf(() => broodOf(facts));
+    return brood ? [brood] : [];
   });
 }
 

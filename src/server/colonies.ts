@@ -17,6 +17,7 @@ import { BODY_MEASURES, type CareProfile } from '@/core/profiles/profile';
 import type { RestStep } from '@/core/season/rest';
 import { weeklyTemperatures } from '@/core/season/restCourse';
 import type { Hemisphere } from '@/core/season/year';
+import { apartOf } from './apart';
 import { careOf } from './care';
 import type { Clock } from './clock';
 import { groupBy } from './groupBy';
@@ -42,7 +43,7 @@ export async function coloniesOf(
 ): Promise<Map<string, ColonyFacts>> {
   const [now, today] = [clock.now(), clock.today()];
   const counted = residents.filter(({ form }) => form === 'group' || form === 'colony');
-  const ids = counted.map((resident) => resident.id);
+  const ids = idsOf(counted);
   const scene: Scene = {
     today,
     care: await careOf(queries),
@@ -58,7 +59,8 @@ export async function coloniesOf(
   return new Map(
     counted.flatMap((resident) => {
       const home = homes.get(resident.homeId);
-      return home ? [[resident.id, factsOf(scene, resident, home, logs.get(resident.id) ?? [])]] : [];
+      const facts = home && apartOf(() => factsOf(scene, resident, home, logs.get(resident.id) ?? []));
+      return facts ? [[resident.id, facts]] : [];
     }),
   );
 }
@@ -94,7 +96,7 @@ function factsOf(scene: Scene, resident: Resident, home: Home, log: readonly Ent
       : { counts: { [stageIn(kind, resident.stage)]: resident.headCount ?? 1 }, estimated: [] };
   const heads = kind ? headsIn(kind, stands.counts) : (resident.headCount ?? 0);
   // She is founding until somebody has seen a worker, whatever should be there by now.
-  const isFounding = kind?.laying.by === 'queen' && lastCounted(kind, last, resident) < 1;
+  const isFounding = kind !== null && isFoundingIn(kind, last, resident);
   const seen = isFounding ? seenIn(kind, log, counts) : null;
   return {
     residentId: resident.id,
@@ -132,9 +134,49 @@ function factsOf(scene: Scene, resident: Resident, home: Home, log: readonly Ent
   };
 }
 
+/** The queens that have sealed themselves in: no worker was seen yet, and their kind eats nothing until then. */
+export async function sealedQueens(
+  queries: Queries,
+  residents: readonly Resident[],
+  temperatureOf: (resident: Resident) => number,
+  today: Day,
+): Promise<Map<string, { since: Day; endsOn: Day | null }>> {
+  const may = residents.filter(
+    ({ profile, headCount = 0 }) => populationOf(profile)?.founding?.isSealed === true && headCount <= LONE_QUEEN,
+  );
+  const entries = may.length === 0 ? [] : await entriesOfKinds(queries, idsOf(may), [...HEAD_KINDS, 'brood-seen']);
+  const logs = groupBy(entries, ({ residentId }) => residentId ?? '');
+  return new Map(
+    may.flatMap((resident) => {
+      const kind = populationOf(resident.profile);
+      const log = logs.get(resident.id) ?? [];
+      const { counts } = countsIn(log);
+      if (!kind || !isFoundingIn(kind, counts.at(-1), resident)) return [];
+      const seen = seenIn(kind, log, counts);
+      const beganOn = resident.takenInOn;
+      const { firstWorkers } = foundingState({
+        kind,
+        beganOn,
+        seen,
+        temperatureC: temperatureOf(resident),
+        asOf: today,
+      });
+      return [[resident.id, { since: beganOn, endsOn: firstWorkers?.p90 ?? null }] as const];
+    }),
+  );
+}
+
+const idsOf = (residents: readonly Resident[]) => residents.map(({ id }) => id);
+
 /** The stage of the kind that a stage of its profile is: one of the young, else grown. */
 const stageIn = (kind: PopulationKind, stage: Resident['stage']) =>
   kind.young.some(({ id }) => id === stage) ? stage : kind.adults;
+
+/** A colony written down as one is its queen, unless somebody counted that one among the workers. */
+const LONE_QUEEN = 1;
+const isFoundingIn = (kind: PopulationKind, last: Count | undefined, resident: Resident) =>
+  kind.laying.by === 'queen' &&
+  lastCounted(kind, last, resident) <= (last?.stages?.[kind.adults] === undefined ? LONE_QUEEN : 0);
 
 /** Heads, of ants the workers, by the last count. */
 const lastCounted = (kind: PopulationKind, last: Count | undefined, { headCount }: Resident) =>
@@ -195,7 +237,7 @@ function standOf(
   const last = counts.at(-1);
   const heads = lastCounted(kind, last, resident);
   // With a founding queen there is only what she has laid since.
-  const isFounding = kind.laying.by === 'queen' && heads < 1;
+  const isFounding = isFoundingIn(kind, last, resident);
   const usual = isFounding ? { [kind.adults]: 0 } : usualStages(kind, heads, queens, temperatureC, room);
   const then = { ...usual, ...last?.stages };
   const estimated = Object.keys(usual).filter((stage) => stage !== kind.adults && last?.stages?.[stage] === undefined);

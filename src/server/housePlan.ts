@@ -41,9 +41,16 @@ export function growthAhead(house: HouseToday, { resident, home, log }: Lodger, 
   const isUntold = resident.form !== 'single' && (facts.groups.get(resident.id) ?? []).length === 0;
   if (isUntold) return null;
   const subject = subjectOf(facts, care, resident, home, log, on);
-  const { stage, headCount, schools } = resident;
+  const { stage, headCount, headsTogether, isGuest, schools } = resident;
   const { takes } = profile.measure;
-  const animal = { stage, headCount, school: airSchool(profile, schools), [takes]: resident[takes] };
+  const animal = {
+    stage,
+    headCount,
+    headsTogether,
+    isGuest,
+    school: airSchool(profile, schools),
+    [takes]: resident[takes],
+  };
   return rememberedForecast(facts, profile, subject, on, ahead, { home, animal });
 }
 

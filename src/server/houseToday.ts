@@ -1,20 +1,25 @@
 import type { Entry } from '@/contract/entries';
 import type { Home, Resident } from '@/contract/records';
 import { dampedFor } from '@/core/climate/homeAir';
+import { USUAL_WARMTH } from '@/core/growth/pace';
 import { addDays } from '@/core/measure/day';
-import type { LogEntry, PlannedMove, ResidentToday } from '@/core/plan/work';
+import { dueWork } from '@/core/plan/due';
+import type { DueWork, LogEntry, PlannedMove, ResidentToday } from '@/core/plan/work';
 import type { CareBook } from '@/core/profiles/careBook';
 import { DAY_MS } from '@/core/readings/reading';
+import { apartOf } from './apart';
 import { careOf, materialTable } from './care';
+import { sealedQueens } from './colonies';
 import { ALARM_DAYS, homeAlarms, weighingsOf } from './homeReadings';
 import { groupBy } from './groupBy';
+import { housed } from './housed';
 import { growthFactsOf, type GrowthFacts } from './growthFacts';
 import { roomsOf, wateringFor } from './house';
 import { houseState } from './houseState';
 import { remembering } from './remembering';
 import { shelfOf } from './larder';
 import { logsOf } from './logs';
-import { moultOutlook } from './offers';
+import { moultOutlooks } from './offers';
 import type { Queries } from './storage/database';
 import { entriesForRound } from './storage/entries';
 import { listHomes } from './storage/homes';
@@ -32,6 +37,17 @@ export interface Lodger {
   home: Home;
   log: LogEntry[];
   today: ResidentToday;
+  /** What it gives to do today. */
+  due: DueWork;
+}
+
+/** One whose records cannot be worked out: a row of its own, with what to take back. */
+export interface Unworkable {
+  resident: Resident;
+  home: Home;
+  why: string;
+  /** What was written about it last. */
+  entryId: string | null;
 }
 
 /** The house on a day: everybody who is in, in shelf order. */
@@ -41,6 +57,7 @@ export interface HouseToday {
   homes: readonly Home[];
   facts: GrowthFacts;
   lodgers: Lodger[];
+  unworkable: Unworkable[];
 }
 
 /** The latest house of each database, while it stands. */
@@ -56,9 +73,9 @@ export function houseToday(queries: Queries, on: string, now: string): Promise<H
 }
 
 async function gatherHouse(queries: Queries, on: string, now: string): Promise<HouseToday> {
-  const [care, residents, homes, entries] = [
-    await careOf(queries),
-    await listResidents(queries),
+  const care = await careOf(queries);
+  const [residents, homes, entries] = [
+    housed(care, await listResidents(queries)),
     await listHomes(queries),
     await entriesForRound(queries, on),
   ];
@@ -69,28 +86,48 @@ async function gatherHouse(queries: Queries, on: string, now: string): Promise<H
   const logs = logsOf(entries);
   const rests = await restsUnderWay(queries, residents, on, now);
   const moves = plannedMoves(entries, homeById, on);
+  const homeOf = (resident: Resident) => homeById.get(resident.homeId);
+  const sealed = await sealedQueens(queries, residents, (resident) => warmthOf(facts, homeOf(resident)), on);
   const batteries = new Set(
     (await listProbes(queries)).flatMap((probe) => (probe.kind === 'hand' ? [] : (probe.homeId ?? []))),
   );
+  const unworkable: Unworkable[] = [];
   const lodgers = residents
     .filter((resident) => resident.takenInOn <= on)
     .flatMap((resident): Lodger[] => {
-      const home = homeById.get(resident.homeId);
+      const home = homeOf(resident);
       if (!home) return [];
       const log = logs.get(resident.id) ?? [];
-      const today: ResidentToday = {
-        ...residentOn(care, resident, log, on, table),
-        home,
-        ...waters.get(resident.id),
-        moult: moultOutlook(care, facts, resident, home, log, on),
-        rest: rests.get(resident.id),
-        move: moves.get(resident.id),
-        hasBattery: batteries.has(home.id),
+      const lodge = (): Lodger => {
+        const today: ResidentToday = {
+          ...residentOn(care, resident, log, on, table),
+          home,
+          ...waters.get(resident.id),
+          outlooks: moultOutlooks(care, facts, resident, home, log, on),
+          rest: rests.get(resident.id),
+          ...(resident.form === 'colony' && { sealedIn: sealed.get(resident.id) ?? null }),
+          move: moves.get(resident.id),
+          hasBattery: batteries.has(home.id),
+        };
+        return { resident, home, log, today, due: dueWork(today, on) };
       };
-      return [{ resident, home, log, today }];
+      const lodger = apartOf(lodge, (why) => {
+        unworkable.push({ resident, home, why, entryId: lastOf(entries, resident.id) });
+      });
+      return lodger ? [lodger] : [];
     });
-  return { on, care, homes, facts, lodgers };
+  return { on, care, homes, facts, lodgers, unworkable };
 }
+
+/** The last thing that was written about somebody, and can be taken back. */
+function lastOf(entries: readonly Entry[], residentId: string): string | null {
+  const own = entries.filter((entry) => entry.residentId === residentId && entry.kind !== 'taken-in');
+  return own.sort((a, b) => a.at.localeCompare(b.at)).at(-1)?.id ?? null;
+}
+
+/** How warm a home is, on average. C */
+const warmthOf = ({ warmth }: GrowthFacts, home: Home | undefined) =>
+  home ? warmth(home).temperatureC : USUAL_WARMTH.referenceC;
 
 /** The moves that stand: planned last, neither dropped nor made before the day. */
 function plannedMoves(
@@ -150,10 +187,8 @@ async function waterOfHomes(queries: Queries, scene: Scene) {
     const alarms = homeAlarms(inHome, readings, profile.climate, Date.parse(now));
     const log = tenants.flatMap((each) => entriesOf.get(each.id) ?? []);
     const facts = waterFacts(log, weighingsOf(inHome, readings), on, addDays(on, -1));
-    water.set(tenant.id, {
-      watering: wateringFor(profile, tenant, home, room, materials, facts, on, alarms),
-      alarms,
-    });
+    const watering = apartOf(() => wateringFor(profile, tenant, home, room, materials, facts, on, alarms));
+    water.set(tenant.id, { watering, alarms });
   }
   return water;
 }

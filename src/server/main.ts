@@ -46,6 +46,7 @@ function settings(environment: NodeJS.ProcessEnv) {
     databaseUrl: environment.DATABASE_URL,
     mqttPort: portOf(environment.VB_MQTT_PORT, 'VB_MQTT_PORT'),
     mqttUrl: environment.VB_MQTT_URL,
+    hosts: (environment.VB_HOSTS ?? '').split(',').flatMap((each: string) => each.trim() || []),
     testClock: testClock(environment),
   };
 }
@@ -55,7 +56,13 @@ async function openDatabase({ data, databaseUrl, demo, testClock }: ReturnType<t
   // Tests begin from a demo that was laid once for all of them.
   const cluster = demo && testClock ? () => demoCluster(testClock) : async () => preparedCluster();
   if (data === 'memory') return openMemory(await cluster());
-  const folder = openDataFolder(data);
+  // Whoever goes on writing beside another server destroys what both have written.
+  const folder = openDataFolder(data, () => {
+    console.error(
+      `Another server has taken over the data in ${data}: this one stops at once, and writes nothing more.`,
+    );
+    process.kill(process.pid, 'SIGKILL');
+  });
   try {
     return await openFolder(folder, cluster);
   } catch (error) {
@@ -95,6 +102,7 @@ async function main(): Promise<void> {
     webFolder: path.join(ROOT, 'dist'),
     diskIsFull: onDisk ? () => !hasRoomToWrite(wanted.data) : undefined,
     log: true,
+    hosts: wanted.hosts,
     // A test asks when it asks.
     readyEveryMs: wanted.testClock ? undefined : 2000,
     testControls: wanted.testClock && testControls({ database, clock: wanted.testClock }, devices.look),

@@ -2,12 +2,13 @@ import type { Entry, NewEntry } from '@/contract/entries';
 import type { Home } from '@/contract/records';
 import { shippedFeeders, shippedFoods } from '@/contract/shipped';
 import { whyNot, type Dish } from '@/core/feeding/food';
-import { dayOfMoment } from '@/core/measure/day';
+import { addDays, dayOfMoment, type Day } from '@/core/measure/day';
 import { quietTime } from '@/core/plan/quiet';
 import type { LeaveAlone, LogEntry, MoultOutlook } from '@/core/plan/work';
-import { noticedSigns } from '@/core/plan/signs';
+import { noticedDays, noticedSigns } from '@/core/plan/signs';
 import type { CareBook } from '@/core/profiles/careBook';
 import type { CareProfile } from '@/core/profiles/profile';
+import { sealedQueens } from './colonies';
 import { growthFactsOf, rememberedForecast, subjectOf, type GrowthFacts } from './growthFacts';
 import { invalid, Problem } from './http/problem';
 import { logsOf } from './logs';
@@ -42,15 +43,31 @@ export async function requireOffer(
   // What is brought in of days gone by has happened: nobody can be asked any more.
   const isPast = offer.insist === true && on < dayOfMoment(new Date(now));
   const quiet = isPast ? null : await quietOn(queries, care, resident, on, now);
-  if (quiet && !offer.insist) {
-    throw new Problem('conflict', 'It is left alone now. To offer food all the same, say so once more.', [
-      { path: 'insist', message: quietWords(quiet) },
-    ]);
-  }
+  requireMeant(quiet, offer, 'offer food');
   return { ...(dishes && { dishes }), ...(quiet && { inQuiet: 1 }) };
 }
 
-const quietWords = (quiet: LeaveAlone) => `${whyQuiet(quiet)} Send insist: true to offer food all the same.`;
+/** @throws Problem for a move of one that is left alone today, unless it is insisted on; of a day gone by it has happened */
+export async function requireMayMove(
+  queries: Queries,
+  care: CareBook,
+  move: { insist?: boolean | undefined },
+  resident: Ever,
+  on: string,
+  now: string,
+): Promise<Entry['data']> {
+  if (on < dayOfMoment(new Date(now))) return {};
+  const quiet = await quietOn(queries, care, resident, on, now);
+  requireMeant(quiet, move, 'move it');
+  return quiet ? { inQuiet: 1 } : {};
+}
+
+function requireMeant(quiet: LeaveAlone | null, { insist }: { insist?: boolean | undefined }, what: string): void {
+  if (!quiet || insist) return;
+  throw new Problem('conflict', `It is left alone now. To ${what} all the same, say so once more.`, [
+    { path: 'insist', message: `${whyQuiet(quiet)} Send insist: true to ${what} all the same.` },
+  ]);
+}
 
 function whyQuiet(quiet: LeaveAlone): string {
   switch (quiet.code) {
@@ -58,6 +75,8 @@ function whyQuiet(quiet: LeaveAlone): string {
       return `Its new skin hardens until ${quiet.feedFrom}.`;
     case 'premoult':
       return `It is about to moult (${quiet.signs.join(', ')}).`;
+    case 'founding':
+      return 'She is sealed in with her first brood: opened, she may eat it.';
     case 'resting':
       return `It is in its winter rest until about ${quiet.endsOn}: food in it would rot.`;
   }
@@ -83,24 +102,37 @@ function requireAllowed({ food }: Dish, index: number, profile: CareProfile, res
 async function quietOn(queries: Queries, care: CareBook, resident: Ever, on: string, now: string) {
   const log = logsOf(await entriesForRound(queries, on, resident.id)).get(resident.id) ?? [];
   // Only where something was noticed is the moult forecast worth its time.
-  const home = noticedSigns(log, on).length > 0 ? await findHome(queries, resident.homeId) : undefined;
-  const moult = home && moultOutlook(care, await growthFactsOf(queries, resident, on, now), resident, home, log, on);
+  const isNoticed = noticedSigns(log, on).length > 0;
+  const isColony = resident.form === 'colony';
+  const home = isNoticed || isColony ? await findHome(queries, resident.homeId) : undefined;
+  const facts = home && (await growthFactsOf(queries, resident, on, now));
+  const outlooks = home && facts && isNoticed ? moultOutlooks(care, facts, resident, home, log, on) : undefined;
+  const sealed = home && facts && (await sealedQueens(queries, [resident], () => facts.warmth(home).temperatureC, on));
   const rest = (await restsUnderWay(queries, [resident], on, now)).get(resident.id);
-  return quietTime({ ...residentOn(care, resident, log, on), moult, rest }, on);
+  return quietTime({ ...residentOn(care, resident, log, on), outlooks, rest, sealedIn: sealed?.get(resident.id) }, on);
 }
 
-/** Whether a moult is close, and when; undefined where no sign was seen, and for those that moult no more. */
-export function moultOutlook(
+/** Whether a moult was close, and when, as it stood on each day on which something was noticed; none for those that moult no more. */
+export function moultOutlooks(
   care: CareBook,
   facts: GrowthFacts,
   resident: Parameters<typeof subjectOf>[2],
   home: Home,
   log: readonly LogEntry[],
   on: string,
-): MoultOutlook | undefined {
-  const subject = subjectOf(facts, care, resident, home, log, on);
-  if (subject.signs.length === 0) return undefined;
-  const { next, premoultPct, grounds } = rememberedForecast(facts, care.of(resident), subject, on, 1);
-  const { closeDays } = grounds;
-  return next ? { premoultPct, medianOn: next.median, closeDays, signs: subject.signs } : undefined;
+): MoultOutlook[] {
+  const profile = care.of(resident);
+  const again = profile.feeding?.offerAgainAfterDays.value ?? 0;
+  const noticed = noticedDays(log, on);
+  const days = noticed.length > 0 ? [...new Set([...noticed, on])] : [];
+  return days.flatMap((asOf) => {
+    const subject = subjectOf(facts, care, resident, home, log, asOf);
+    if (subject.signs.length === 0) return [];
+    const forecast = (day: Day) => rememberedForecast(facts, profile, subject, day, 1);
+    const { next, premoultPct, grounds } = forecast(asOf);
+    if (!next) return [];
+    const byNextOfferPct = Math.max(premoultPct, forecast(addDays(asOf, Math.ceil(again))).premoultPct);
+    const { closeDays } = grounds;
+    return [{ asOf, premoultPct, byNextOfferPct, medianOn: next.median, closeDays, signs: subject.signs }];
+  });
 }

@@ -349,7 +349,7 @@ describe('a calendar across a change of the clocks', () => {
     expect(file.split('\r\n').every((each) => Buffer.byteLength(each) <= 75)).toBe(true);
   });
 
-  it('reads days without time out of another: repeats, zones, what is free and what was called off', () => {
+  it('reads days without time out of another: repeats, zones, what is free and what was called off', async () => {
     const event = (lines: string[]) => ['BEGIN:VEVENT', ...lines, 'END:VEVENT'];
     const text = [
       ...['BEGIN:VCALENDAR', 'VERSION:2.0', 'PRODID:x'],
@@ -364,7 +364,7 @@ describe('a calendar across a change of the clocks', () => {
       ...event(['UID:7', 'DTSTART:20260327T110000Z', 'DTEND:20260327T150000Z']),
       'END:VCALENDAR',
     ].join('\r\n');
-    expect(busyDaysOf(text, 'Europe/London', TODAY, 60, 8)).toEqual([
+    expect(await busyDaysOf(text, 'Europe/London', TODAY, 60, 8)).toEqual([
       '2026-03-17',
       '2026-03-24',
       '2026-03-26',

@@ -1,5 +1,4 @@
 import { shippedFeeders, shippedFoods } from '@/contract/shipped';
-import type { Resident } from '@/contract/records';
 import type { SupplyPlan } from '@/contract/store';
 import { breedersFor, yieldPerWeek } from '@/core/feeding/culture';
 import { demandOf, type Eater } from '@/core/feeding/demand';
@@ -9,25 +8,19 @@ import type { Day } from '@/core/measure/day';
 import { quietTime } from '@/core/plan/quiet';
 import { latest } from '@/core/plan/signs';
 import { Refusal } from '@/core/refusal';
-import { careOf } from './care';
 import type { Supplier } from './devices/supplier';
-import { shelfOf } from './larder';
-import { logsOf } from './logs';
+import { houseToday, type HouseToday } from './houseToday';
+import { larderOf, shelfOf } from './larder';
 import type { Queries } from './storage/database';
-import { entriesForRound } from './storage/entries';
-import { listResidents } from './storage/residents';
 import { listCultures } from './storage/store';
-import { residentOn, tableOf, type Table } from './today';
-import { restsOf } from './rests';
 
 const WEEKS = 12;
 
 /** What the house will eat in the weeks to come, what stock and cultures leave short, and what to order when. */
-export async function supplyPlanOf(queries: Queries, supplier: Supplier, today: Day): Promise<SupplyPlan> {
+export async function supplyPlanOf(queries: Queries, supplier: Supplier, today: Day, now: string): Promise<SupplyPlan> {
   const shelf = await shelfOf(queries, today);
-  const residents = await listResidents(queries);
-  const table = await tableOf(queries, residents, today, shelf);
-  const demand = demandOf(await eatersOf(queries, residents, table, today), table.larder, today, WEEKS);
+  const eaters = eatersOf(await houseToday(queries, today, now), today);
+  const demand = demandOf(eaters, larderOf(shelf), today, WEEKS);
   const prices = new Map((await supplier.priceList()).lines.map((line) => [line.item, line]));
   const lines = [
     ...(await feederLines(queries, demand, shelf.feeders, prices, today)),
@@ -38,23 +31,16 @@ export async function supplyPlanOf(queries: Queries, supplier: Supplier, today: 
 }
 
 /** Everybody that is fed, with the last meal, the last moult and how long it is left alone. */
-async function eatersOf(queries: Queries, residents: readonly Resident[], table: Table, today: Day): Promise<Eater[]> {
-  const care = await careOf(queries);
-  const logs = logsOf(await entriesForRound(queries, today));
-  const rests = await restsOf(queries, residents, today);
-  return residents.flatMap((resident) => {
-    const log = logs.get(resident.id) ?? [];
-    const eater = residentOn(care, resident, log, today, table);
-    if (!eater.profile.feeding && !eater.profile.diet) return [];
-    const rest = rests.get(resident.id);
-    const leaveAlone = quietTime({ ...eater, rest: rest && { ...rest, alarms: [] } }, today);
-    const quietUntil = leaveAlone?.code === 'hardening' ? leaveAlone.feedFrom : leaveAlone?.endsOn;
+function eatersOf({ lodgers }: HouseToday, on: Day): Eater[] {
+  return lodgers.flatMap(({ today, log }) => {
+    if ((!today.profile.feeding && !today.profile.diet) || today.isGuest) return [];
+    const leaveAlone = quietTime(today, on);
     return [
       {
-        ...eater,
-        lastMealOn: latest(log, ['offered'], today)?.on,
-        lastMoultOn: latest(log, ['moulted'], today)?.on,
-        quietUntil: quietUntil ?? undefined,
+        ...today,
+        lastMealOn: latest(log, ['offered'], on)?.on,
+        lastMoultOn: latest(log, ['moulted'], on)?.on,
+        quietUntil: leaveAlone?.code === 'hardening' ? leaveAlone.feedFrom : (leaveAlone?.endsOn ?? undefined),
       },
     ];
   });

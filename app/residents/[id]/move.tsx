@@ -2,6 +2,6 @@ import { useLocalSearchParams } from 'expo-router';
 import { MoveScreen } from '@/ui/screens/lazyForms';
 
 export default function MoveRoute() {
-  const { id } = useLocalSearchParams<{ id: string }>();
-  return <MoveScreen id={id} />;
+  const { id, to } = useLocalSearchParams<{ id: string; to?: string }>();
+  return <MoveScreen id={id} to={to} />;
 }

@@ -46,6 +46,8 @@ const MOST_WEEKS = 104;
 const BATCH_SHARE = 0.5;
 /** Spread of the share that hatches, of its log-odds. From memory */
 const HATCH_SPREAD = 0.7;
+/** Where nobody knows whether the mother was mated, so many ways are those of a mated one. From memory: both are common */
+const MATED_SHARE = 0.5;
 /** Of no kind quite all hatch: odds have no end else. % */
 const MOST_HATCH_PCT = 99.9;
 /** Eggs of a batch that tell of its pace by not having hatched: more do not tell more. Chosen here */
@@ -63,11 +65,7 @@ const BEGUN = { share: 0.1, ofBatches: 0.9 };
 interface Draw {
   centre: number;
   share: number;
-}
-
-/** What the eggs have in common: how old each lot is, and how far eggs of one batch lie apart, in logarithms. */
-interface Batch {
-  ages: readonly number[];
+  /** How far its eggs lie apart, in logarithms. */
   ofEgg: number;
 }
 
@@ -75,23 +73,25 @@ interface Batch {
  * When the eggs of a batch hatch, and how many in each week. The time in the egg is log-normal about what is usual for
  * the kind at this warmth (degree-days), part of its spread being the batch's own; eggs laid over weeks hatch over
  * weeks. That none, or not more, have hatched up to today is counted in (Bayes): an old batch is likelier to be a slow
- * one, or a bad one. Where nobody knows whether the mother was mated, she is taken to have been.
+ * one, or a bad one. Where nobody knows whether the mother was mated, both may be: the longer nothing hatches, the likelier she
+ * was not.
  * @throws Refusal for eggs that do not hatch without a male, or before they had their cold, and days in the wrong order
  */
 export function hatchForecast(question: HatchQuestion): HatchForecast {
   const { kind, eggs, temperatureC, asOf } = question;
-  const { usual, ratePct } = usualOf(question);
-  const { centre, spread } = waitingTime(usual, kind, temperatureC);
-  const batch: Batch = { ages: agesOf(question), ofEgg: Math.sqrt(1 - BATCH_SHARE) * spread };
-  const all = drawsOf(centre, Math.sqrt(BATCH_SHARE) * spread, ratePct);
+  const ages = agesOf(question);
+  const all = waysOf(question).flatMap(({ usual, ratePct, ways }) => {
+    const { centre, spread } = waitingTime(usual, kind, temperatureC);
+    return drawsOf(centre, spread, ratePct, ways);
+  });
   const telling = Math.min(eggs, TELLING_EGGS);
   const chosen = resample(all.length, (index) => {
     const draw = all[index] as Draw;
-    return (1 - draw.share * outBy(batch, draw, 0)) ** telling + Number.EPSILON;
+    return (1 - draw.share * outBy(ages, draw, 0)) ** telling + Number.EPSILON;
   });
   const draws = Array.from(chosen, (index) => all[index] as Draw);
-  const begun = all.filter((draw) => outBy(batch, draw, 0) > BEGUN.share).length / all.length;
-  const { weeks, dayOf, expected } = hatchingWeeks(batch, draws, eggs, asOf);
+  const begun = all.filter((draw) => outBy(ages, draw, 0) > BEGUN.share).length / all.length;
+  const { weeks, dayOf, expected } = hatchingWeeks(ages, draws, eggs, asOf);
   return {
     from: dayOf(0.05),
     median: dayOf(0.5),
@@ -103,8 +103,8 @@ export function hatchForecast(question: HatchQuestion): HatchForecast {
   };
 }
 
-/** What is usual for these eggs. @throws Refusal as the forecast does */
-function usualOf(question: HatchQuestion) {
+/** What is usual for these eggs, and how many of all ways go so; two where nobody knows of a male. @throws Refusal as the forecast does */
+function waysOf(question: HatchQuestion): { usual: EggKind['matedDays']; ratePct: number; ways: number }[] {
   const { kind, laidFrom, laidTo = laidFrom, warmSince, mating, asOf } = question;
   if (laidFrom > asOf) refuse('laidFrom', `Must not be after ${asOf}; got ${laidFrom}.`);
   if (laidTo < laidFrom) refuse('laidTo', `Must not be before the first day, ${laidFrom}; got ${laidTo}.`);
@@ -115,11 +115,22 @@ function usualOf(question: HatchQuestion) {
   if (warmSince !== undefined && (warmSince > asOf || warmSince < laidFrom)) {
     refuse('warmSince', `Must be from ${laidFrom} to ${asOf}; got ${warmSince}.`);
   }
-  const isUnmated = mating === 'unmated';
-  const usual = isUnmated ? kind.unmatedDays : kind.matedDays;
-  const rate = isUnmated ? kind.hatchPct.unmated : kind.hatchPct.mated;
-  if (!usual || !rate) return refuse('mating', 'Eggs of this kind do not hatch without a male: freeze them.');
-  return { usual, ratePct: rate.value };
+  const { unmatedDays, hatchPct } = kind;
+  const mated = { usual: kind.matedDays, ratePct: hatchPct.mated.value };
+  const unmated =
+    unmatedDays && hatchPct.unmated
+      ? { usual: unmatedDays, ratePct: hatchPct.unmated.value }
+      : { ...mated, ratePct: 0 };
+  if (mating === 'mated') return [{ ...mated, ways: DRAWS }];
+  if (mating === 'unknown') {
+    const ways = MATED_SHARE * DRAWS;
+    return [
+      { ...mated, ways },
+      { ...unmated, ways: DRAWS - ways },
+    ];
+  }
+  if (unmated.ratePct === 0) refuse('mating', 'Eggs of this kind do not hatch without a male: freeze them.');
+  return [{ ...unmated, ways: DRAWS }];
 }
 
 /** Days since each lot began: was laid, or was warm again after its cold; the first lot first. */
@@ -130,24 +141,27 @@ function agesOf({ laidFrom, laidTo = laidFrom, warmSince, asOf }: HatchQuestion)
   return days === 0 ? [oldest] : Array.from({ length: LOTS }, (_, lot) => oldest - (days * lot) / (LOTS - 1));
 }
 
-function drawsOf(centre: number, ofBatch: number, ratePct: number): Draw[] {
+function drawsOf(centre: number, spread: number, ratePct: number, ways: number): Draw[] {
   const logOdds = Math.log(ratePct / (100 - Math.min(MOST_HATCH_PCT, ratePct)));
+  const ofBatch = Math.sqrt(BATCH_SHARE) * spread;
+  const ofEgg = Math.sqrt(1 - BATCH_SHARE) * spread;
   const steps = evenSteps(2);
-  return Array.from({ length: DRAWS }, (_, draw) => ({
+  return Array.from({ length: ways }, (_, draw) => ({
+    ofEgg,
     centre: centre + ofBatch * normalQuantile(evenAt(draw, steps[0] ?? 0)),
     share: 1 / (1 + Math.exp(-logOdds - HATCH_SPREAD * normalQuantile(evenAt(draw, steps[1] ?? 0)))),
   }));
 }
 
 /** Share of the eggs that hatch which would be out so many days from now. */
-function outBy({ ages, ofEgg }: Batch, { centre }: Draw, ahead: number): number {
+function outBy(ages: readonly number[], { centre, ofEgg }: Draw, ahead: number): number {
   const out = ages.map((age) => (age + ahead > 0 ? normalBelow((Math.log(age + ahead) - centre) / ofEgg) : 0));
   return out.reduce((sum, each) => sum + each, 0) / ages.length;
 }
 
 /** The eggs that hatch in each week, all of them, and the day by which a share of them is out. */
-function hatchingWeeks(batch: Batch, draws: readonly Draw[], eggs: number, asOf: Day) {
-  const outNow = draws.map((draw) => outBy(batch, draw, 0));
+function hatchingWeeks(ages: readonly number[], draws: readonly Draw[], eggs: number, asOf: Day) {
+  const outNow = draws.map((draw) => outBy(ages, draw, 0));
   /** Of the eggs that are left those that hatch while the share that is out goes from one to another. */
   const hatching = (index: number, from: number, to: number) => {
     const { share } = draws[index] as Draw;
@@ -162,7 +176,7 @@ function hatchingWeeks(batch: Batch, draws: readonly Draw[], eggs: number, asOf:
   // Of a batch that is older than any that hatched nothing is left to come.
   const isOver = inAll <= NOTHING * eggs * draws.length;
   for (let week = 0; week < MOST_WEEKS && !isOver && (outBySoFar.at(-1) ?? 0) <= ALL_OUT; week += 1) {
-    const now = draws.map((draw) => outBy(batch, draw, 7 * (week + 1)));
+    const now = draws.map((draw) => outBy(ages, draw, 7 * (week + 1)));
     const values = Float64Array.from(now, (out, index) => hatching(index, before[index] ?? 0, out));
     weeks.push({ on: addDays(asOf, 7 * week), ...numbersOf(values) });
     outBySoFar.push((outBySoFar.at(-1) ?? 0) + sumOf(values) / inAll);

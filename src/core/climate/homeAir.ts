@@ -61,13 +61,17 @@ export function keptWetness({ making }: CareProfile, stage: Stage): { damp: numb
   };
 }
 
-/** Of those in a home the one whose soil is kept dampest: it is damped for. The first where nobody's is. */
-export function dampedFor<Tenant extends Kept>(care: CareBook, tenants: Tenant[]): Tenant | undefined {
+/**
+ * Of those in a home the one whose soil is kept dampest: it is damped for. The first where nobody's is. Cleaners live as the
+ * others live: they count only among themselves.
+ */
+export function dampedFor<Tenant extends Kept>(care: CareBook, tenants: readonly Tenant[]): Tenant | undefined {
   const wants = (each: Tenant) => {
     const { climate, making } = care.of(each);
     return climate.damping === 'soil' ? making.dampWetness : 0;
   };
-  return tenants.reduce<Tenant | undefined>(
+  const hosts = tenants.filter((each) => care.of(each).company.role !== 'cleaner');
+  return (hosts.length > 0 ? hosts : tenants).reduce<Tenant | undefined>(
     (best, each) => (best && wants(best) >= wants(each) ? best : each),
     undefined,
   );

@@ -1,4 +1,4 @@
-import { wallWidthMm, WALL_SIDES, type Container, type Vent, type WallSide } from '@/core/housing/container';
+import { isGlass, wallWidthMm, WALL_SIDES, type Container, type Vent, type WallSide } from '@/core/housing/container';
 import { meanDepthMm } from '@/core/housing/soil';
 import { CUT_OUT_SCHOOL } from '@/core/housing/drilling';
 import { meshMm, openAreaMm2, USUAL_MESH_OPEN } from '@/core/housing/openings';
@@ -65,6 +65,8 @@ export interface VentPlan {
   relax: Relaxation[];
   /** From closed to open: what cannot be bettered in interval without losing air, and the other way round. */
   tradeOff: VentOption[];
+  /** Its walls are glass, which is not drilled: the one option is the box as it is. */
+  isGlass: boolean;
   horizonDays: number;
 }
 
@@ -79,8 +81,8 @@ const CLOSEST = 2;
 
 /**
  * Solves for holes: tries round holes on facing sides, well over the soil, open or under mesh, in every number and size
- * that the walls take and that holds the animal, follows each for 90 days, and keeps what cannot be bettered. What is on the box already is
- * left out of the account.
+ * that the walls take and that holds the animal, follows each for 90 days, and keeps what cannot be bettered. What is on the
+ * box already is left out of the account. Glass is not drilled: such a box is followed as it is.
  */
 export function ventPlan(question: VentPlanQuestion, materials: MaterialTable): VentPlan {
   const options = candidates(question).map((option) => tried(question, option, materials));
@@ -93,6 +95,7 @@ export function ventPlan(question: VentPlanQuestion, materials: MaterialTable): 
     best,
     relax: best ? [] : relaxations(options, question.wishes),
     tradeOff: frontier(options),
+    isGlass: isGlass(question.container),
     horizonDays: LOOKS_AHEAD_DAYS,
   };
 }
@@ -119,6 +122,10 @@ function candidates({ container, filling, wishes }: VentPlanQuestion): Candidate
     ...MESHED_MM.map((diameterMm) => ({ diameterMm, meshApertureMm: mesh })),
   ];
   const none = { sides: [], holesPerSide: 0, diameterMm: 0, meshApertureMm: null, vents: [], openAreaMm2: 0 };
+  if (isGlass(container)) {
+    const openArea = container.vents.reduce((sum, vent) => sum + openAreaMm2(vent), 0);
+    return [{ ...none, vents: container.vents, openAreaMm2: openArea }];
+  }
   const found: Candidate[] = [none];
   for (const wanted of SIDES) {
     const sides = wanted.filter((side) => !container.coveredSides?.includes(side));
@@ -148,7 +155,7 @@ function candidates({ container, filling, wishes }: VentPlanQuestion): Candidate
 
 function tried(question: VentPlanQuestion, option: Candidate, materials: MaterialTable): VentOption {
   const { container, filling, wetness, room, warmingK, wishes, factors, settings } = question;
-  const drilled: Container = { ...container, lid: 'solid', vents: option.vents };
+  const drilled: Container = isGlass(container) ? container : { ...container, lid: 'solid', vents: option.vents };
   const box = moistBox(drilled, filling, materials, settings);
   const forecast = forecastMoisture(
     { box, wetness, room, warmingK, days: LOOKS_AHEAD_DAYS, stepMinutes: 60, factors },

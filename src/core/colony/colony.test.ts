@@ -116,6 +116,8 @@ describe('a culture', () => {
       young: [],
       adultLifeDays: fact(life),
       laying: { by: 'female', perWeek: fact(birth), femaleShare: fact(1) },
+      // All courses are the usual one.
+      spread: fact(0),
     };
     const death = 7 / life;
     const rate = birth - death;
@@ -128,6 +130,10 @@ describe('a culture', () => {
     const most = lastingHarvest(question);
     expect(most / ((rate * carried) / 4)).toBeGreaterThan(0.95);
     expect(most / ((rate * carried) / 4)).toBeLessThan(1.1);
+    // Where they differ the harvest that 19 of 20 outlive is smaller, and some harvest is borne.
+    const spread = lastingHarvest({ ...question, kind: { ...logistic, spread: fact(0.15) } });
+    expect(spread).toBeLessThan(0.95 * most);
+    expect(spread).toBeGreaterThan(0.2 * most);
   });
 
   it('never has more heads than room, and of a fast kind bears a harvest in any room', () => {

@@ -42,7 +42,7 @@ export function foundingState({ kind, beganOn, seen, temperatureC, asOf }: Found
     throw new Refusal([{ path: 'beganOn', message: `Must not be after ${asOf}; got ${beganOn}.` }]);
   }
   const names = kind.young.map((stage) => stage.id);
-  const at = names.findLastIndex((name) => seen[name] !== undefined && (seen[name] as Day) <= asOf);
+  const at = names.findLastIndex((name) => isBy(asOf, seen[name]));
   const furthest = names[at] ?? null;
   const pace = paceAt(kind, temperatureC);
   const food = kind.founding?.isSealed === false ? 'a-little' : 'none';
@@ -62,3 +62,5 @@ export function foundingState({ kind, beganOn, seen, temperatureC, asOf }: Found
     food,
   };
 }
+
+const isBy = (asOf: Day, on: Day | undefined) => on !== undefined && on <= asOf;

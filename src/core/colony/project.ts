@@ -90,7 +90,7 @@ export function projectColony(question: ColonyQuestion): ColonyForecast {
   follow(plan, ratesOf(draws, kind.spread.value, countSpread), (week, heads, total) => {
     const grown = heads.at(-1) as Float64Array;
     for (let draw = 0; draw < draws; draw += 1) {
-      if ((grown[draw] as number) >= 1 && week < (firsts[draw] as number)) firsts[draw] = week;
+      if (1 <= (grown[draw] as number) && week < (firsts[draw] as number)) firsts[draw] = week;
     }
     const temperatureC = plan.temperatures[Math.min(week, weeks - 1)] ?? 0;
     series.push({
@@ -130,6 +130,16 @@ export function usualCourse(question: ColonyQuestion): {
     if (week === question.weeks) last = Object.fromEntries(names.map((name, stage) => [name, heads[stage]?.[0] ?? 0]));
   });
   return { grown, total: all, last };
+}
+
+/** The grown ones of each course after the last week, in no order. */
+export function grownAfter(question: ColonyQuestion): Float64Array {
+  const { kind, weeks, draws = 500, countSpread = 0 } = question;
+  let last = new Float64Array(0);
+  follow(planOf(question), ratesOf(draws, kind.spread.value, countSpread), (week, heads) => {
+    if (week === weeks) last = Float64Array.from(heads.at(-1) ?? []);
+  });
+  return last;
 }
 
 function planOf(question: ColonyQuestion): Plan {

@@ -2,6 +2,8 @@ import type { ColonyDiet } from '@/core/profiles/profile';
 import { chooseSize } from './chooseSize';
 import type { Dish, FeedingCaution, FoodOnOffer, Meal, PreyOnOffer } from './food';
 
+/** A founding queen that goes out to feed eats as much as so many workers. From memory */
+const QUEEN_EATS_AS = 3;
 /** Prey for a colony is cut or small: longer than so many workers nobody lays in whole. From memory */
 const LONGEST_IN_WORKERS = 4;
 
@@ -10,6 +12,7 @@ const LONGEST_IN_WORKERS = 4;
  * until her first workers. Leafcutters are given leaves.
  * @param workers 0 or more
  * @param workerMm body length of a worker
+ * @param isSealedIn she has no workers, and gets nothing
  */
 export function colonyMeal(
   diet: ColonyDiet,
@@ -18,12 +21,14 @@ export function colonyMeal(
   isLive: boolean,
   feeders: readonly PreyOnOffer[],
   foods: readonly FoodOnOffer[],
+  isSealedIn = workers === 0,
 ): Meal {
   const { everyDays } = diet;
-  const sugarMl = (workers * diet.sugarUlPerWorkerPerDay.value * everyDays) / 1000;
-  const proteinG = (workers * diet.proteinMgPerWorkerPerDay.value * everyDays) / 1000;
-  const leavesG = workers * (diet.leafGPerWorkerPerDay?.value ?? 0) * everyDays;
-  const cautions: FeedingCaution[] = workers === 0 ? ['founding'] : ['out-when-left', 'wash'];
+  const mouths = isSealedIn ? 0 : Math.max(QUEEN_EATS_AS, workers);
+  const sugarMl = (mouths * diet.sugarUlPerWorkerPerDay.value * everyDays) / 1000;
+  const proteinG = (mouths * diet.proteinMgPerWorkerPerDay.value * everyDays) / 1000;
+  const leavesG = mouths * (diet.leafGPerWorkerPerDay?.value ?? 0) * everyDays;
+  const cautions: FeedingCaution[] = isSealedIn ? ['founding'] : ['out-when-left', 'wash'];
   const sugar = foods.find((food) => food.kind === 'sugar');
   const plant = foods.find((food) => diet.plants.includes(food.id));
   const prey = proteinG > 0 ? preyFor(proteinG, workerMm, feeders) : undefined;

@@ -101,7 +101,9 @@ export function expectedMoults(eater: Mouth, from: Day, until: Day): { on: Day; 
   const fastDays = Math.round(days * FASTING_SHARE);
   // The fast before a moult may begin within these weeks though the moult comes after.
   for (; addDays(on, -fastDays) < until; on = addDays(on, Math.round(days))) {
-    moults.push({ on, fastFrom: addDays(on, -fastDays), fedFrom: addDays(on, quiet) });
+    // Whoever is not left alone today eats today: what is expected closes no box before it is.
+    const fastFrom = addDays(on, -fastDays);
+    moults.push({ on, fastFrom: fastFrom > from ? fastFrom : addDays(from, 1), fedFrom: addDays(on, quiet) });
   }
   return moults;
 }

@@ -28,6 +28,8 @@ export interface MealQuestion extends AnimalMeasures {
   larder: Larder;
   /** What it was given lately, oldest first. */
   meals?: readonly PastMeal[] | undefined;
+  /** Of a queen without workers: null where she does not seal herself in, and eats. */
+  sealedIn?: object | null | undefined;
 }
 
 /**
@@ -59,7 +61,8 @@ export function mealOf(question: MealQuestion): Meal | null {
     case 'colony-food': {
       const isLive = schoolOn(profile, 'ant-prey', schools['ant-prey']) === 'live';
       const workerMm = takenMeasure(profile, question).mm;
-      return colonyMeal(diet, question.headCount ?? 0, workerMm, isLive, feeders, foods);
+      const isSealedIn = question.sealedIn === undefined ? undefined : question.sealedIn !== null;
+      return colonyMeal(diet, question.headCount ?? 0, workerMm, isLive, feeders, foods, isSealedIn);
     }
   }
 }

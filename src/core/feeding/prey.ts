@@ -44,21 +44,27 @@ const FIRST_LENGTH_SHARE = 2 / 3;
 const FIRST_MEAL_SHARE = 0.5;
 /** Prey under this share of the longest safe one goes unnoticed. From memory */
 const NOTICED_SHARE = 0.35;
-/** Nobody drops in more than so many at once for one animal. Chosen here */
-const MOST_AT_ONCE = 12;
+/** So many pieces at once for one animal: more are not seen to be eaten, and bite at night. Common practice, no source */
+const MOST_AT_ONCE = 3;
+/** Large and rarely: one piece; and the first after a moult is one small one. Common practice, no source */
+const ONE = 1;
 /** A meal for which even one prey is too much is given this much later at the most. Chosen here */
 const LONGEST_WAIT_TIMES = 2;
+/** Where so few are too little, the next meal comes earlier: so much at the most, and not more often than that. days, chosen here */
+const SHORTEST_WAIT_TIMES = 0.5;
+const MOST_OFTEN_DAYS = 3.5;
 /** Shares of the longest safe prey that are liked: small and often, or large and rarely. From memory */
 const LIKED_LENGTH_SHARE = 0.75;
 const LIKED_WHEN_RARE = 1;
+const RARELY = 'large-and-rarely';
 /** What missing the liked length by all of it counts against missing the ration by all of it. Chosen here */
 const LENGTH_WEIGHT = 0.3;
 
 /**
  * Which prey to offer, how many and how often: the weekly ration of its stage as a share of its own weight, split into
  * meals by the school, met with one size of prey that is safe.
- * The number is the one nearest to the ration, so that it is met within half a prey, unless more than twelve would be
- * needed or one alone is already more: then the next meal comes later.
+ * The number is the one nearest to the ration, of three at the most. Where one alone is already more, the next meal comes later,
+ * and where three are not enough, earlier.
  * @throws Refusal when the kind is not offered prey, has no such stage, or was not measured
  */
 export function preyPlan(question: PreyQuestion): PreyPlan {
@@ -85,9 +91,10 @@ export function preyPlan(question: PreyQuestion): PreyPlan {
   const massG = question.massG ?? usualMassG(profile, takenMm);
   const ration = feeding.rations?.find((each) => each.stages.includes(stage));
   const safe = feeders.filter((each) => each.lengthMm <= maxLengthMm);
+  const mostPieces = afterQuiet || school === RARELY ? ONE : MOST_AT_ONCE;
   if (massG === null || !ration) {
     const longest = [...safe].sort((a, b) => b.lengthMm - a.lengthMm)[0];
-    const offers = longest ? [offerOf(longest, plan.preyCount * heads)] : [];
+    const offers = longest ? [offerOf(longest, Math.min(mostPieces, plan.preyCount) * heads)] : [];
     return { maxLengthMm, everyDays: plan.everyDays, mealG: null, offers, grounds };
   }
   const isGrowing = !profile.growth.grownStages.includes(stage) && takenMm < profile.growth.grownMm.value;
@@ -112,19 +119,28 @@ export function preyPlan(question: PreyQuestion): PreyPlan {
       : [{ rule: 'condition', value: conditionTimes, unit: 'x', basis: 'from memory' as const }]),
   );
   const noticed = safe.filter((each) => each.lengthMm >= NOTICED_SHARE * maxLengthMm);
-  const liked = (school === 'large-and-rarely' ? LIKED_WHEN_RARE : LIKED_LENGTH_SHARE) * maxLengthMm;
+  const liked = (school === RARELY ? LIKED_WHEN_RARE : LIKED_LENGTH_SHARE) * maxLengthMm;
   const chosen = chooseSize(
     noticed.length > 0 ? noticed : safe,
     mealG,
     heads,
-    MOST_AT_ONCE,
+    mostPieces,
     ({ lengthMm }) => LENGTH_WEIGHT * (Math.abs(liked - lengthMm) / maxLengthMm),
   );
   if (!chosen) return { maxLengthMm, everyDays: plan.everyDays, mealG, offers: [], grounds };
   const { feeder, count } = chosen;
-  const lasts = afterQuiet ? plan.everyDays : ((count * feeder.massG) / weeklyG) * 7;
-  const everyDays = Math.min(LONGEST_WAIT_TIMES * plan.everyDays, Math.max(plan.everyDays, count === 1 ? lasts : 0));
+  const lasts = ((count * feeder.massG) / weeklyG) * 7;
+  // One large meal is what that school wants, and the first after a moult is small on purpose.
+  const everyDays =
+    mostPieces === ONE && lasts < plan.everyDays ? plan.everyDays : waitAfter(plan.everyDays, lasts, count);
   return { maxLengthMm, everyDays, mealG, offers: [offerOf(feeder, count * heads)], grounds };
+}
+
+/** When the next meal is due: as the school says, unless this one was too large or too small and no other number would do. */
+function waitAfter(usualDays: number, lastsDays: number, count: number): number {
+  const least = Math.min(usualDays, Math.max(MOST_OFTEN_DAYS, SHORTEST_WAIT_TIMES * usualDays));
+  if (lastsDays > usualDays) return count === 1 ? Math.min(LONGEST_WAIT_TIMES * usualDays, lastsDays) : usualDays;
+  return count === MOST_AT_ONCE ? Math.max(least, lastsDays) : usualDays;
 }
 
 const basisOf = ({ basis, source }: FeedingGround | MealPlan | { basis: FeedingGround['basis']; source?: string }) => ({

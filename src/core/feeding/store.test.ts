@@ -153,7 +153,7 @@ describe('what the house will eat', () => {
   });
 
   it('begins with the next meal, and stops while an animal is left alone and about its moults', () => {
-    const adult = eater({ lastMealOn: addDays(TODAY, -7) });
+    const adult = eater({ lastMealOn: addDays(TODAY, -1) });
     const weeks = demandOf([adult], larder, TODAY, 12);
     const total = (demand: typeof weeks) => sum([...demand.values()].map(sum));
     const [first] = [...weeks.values()];

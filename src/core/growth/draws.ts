@@ -105,7 +105,7 @@ export function draw(
 /** The share of the draws in which the next moult comes within so many days. % */
 export function sharePct({ days: [next] }: Drawn, within: number): number {
   let count = 0;
-  for (let index = 0; next && index < DRAWS; index += 1) if ((next[index] as number) <= within) count += 1;
+  for (let index = 0; next && index < DRAWS; index += 1) if (within >= (next[index] as number)) count += 1;
   return (100 * count) / DRAWS;
 }
 
@@ -116,7 +116,7 @@ export function weighted({ days, sizes }: Drawn, closeDays: number, priorPct: nu
   const next = days[0] as Float64Array;
   const close = priorPct > 0 ? premoultPct / priorPct : 1;
   const late = priorPct < 100 ? (100 - premoultPct) / (100 - priorPct) : 1;
-  const weightOf = (index: number) => ((next[index] as number) <= closeDays ? close : late);
+  const weightOf = (index: number) => (closeDays >= (next[index] as number) ? close : late);
   const chosen = resample(DRAWS, weightOf);
   const pick = (values: Float64Array) => Float64Array.from(chosen, (index) => values[index] as number);
   return { days: days.map(pick), sizes: sizes.map(pick) };

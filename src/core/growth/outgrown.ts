@@ -1,8 +1,7 @@
-import { fit } from '@/core/housing/fit';
+import { fit, type Animal } from '@/core/housing/fit';
 import type { HomeState } from '@/core/housing/quantities';
 import { withMeanDepth } from '@/core/housing/soil';
-import type { AnimalMeasures } from '@/core/profiles/animal';
-import type { CareProfile, Stage } from '@/core/profiles/profile';
+import type { CareProfile } from '@/core/profiles/profile';
 
 /** Sizes are tried in steps of this ratio. */
 const STEP = 1.03;
@@ -13,17 +12,15 @@ const LARGEST = 1.3;
  * The size of the taken measure from which a home no longer serves, however it is filled: the first one, growing, at
  * which it fails with its best depth of soil. Null where it serves for life, and where it fails as it is. mm
  */
-export function outgrownAtMm(
-  profile: CareProfile,
-  animal: AnimalMeasures & { stage: Stage; school?: string | undefined },
-  home: HomeState,
-): number | null {
+export function outgrownAtMm(profile: CareProfile, animal: Animal, home: HomeState): number | null {
   const now = animal[profile.measure.takes];
   if (now === undefined) return null;
   const failsAt = (mm: number) => {
     const larger = {
       stage: animal.stage,
       headCount: animal.headCount,
+      headsTogether: animal.headsTogether,
+      isGuest: animal.isGuest,
       school: animal.school,
       [profile.measure.takes]: mm,
     };

@@ -11,8 +11,8 @@ function select(values: Float64Array, rank: number, from: number, to: number): n
     let i = low;
     let j = high;
     while (i <= j) {
-      while ((values[i] as number) < pivot) i += 1;
-      while ((values[j] as number) > pivot) j -= 1;
+      while (pivot > (values[i] as number)) i += 1;
+      while (pivot < (values[j] as number)) j -= 1;
       if (i > j) break;
       const held = values[i] as number;
       values[i] = values[j] as number;

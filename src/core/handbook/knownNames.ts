@@ -28,10 +28,12 @@ const finders = new WeakMap<readonly KnownName[], (name: string) => KnownName | 
 const MOST_ASKED = 5000;
 
 function finderOf(list: readonly KnownName[]) {
+  // Of two of one name the first counts: it is set last.
+  const lastFirst = [...list].reverse();
   const byName = new Map(
-    list.flatMap((each) => (each.synonyms ?? []).map((name) => [withoutAuthor(name), each] as const)),
+    lastFirst.flatMap((each) => (each.synonyms ?? []).map((name) => [withoutAuthor(name), each] as const)),
   );
-  for (const each of list) byName.set(each.name, each);
+  for (const each of lastFirst) byName.set(each.name, each);
   const asked = new Map<string, KnownName | undefined>();
   return (name: string) => {
     if (asked.size >= MOST_ASKED) asked.clear();

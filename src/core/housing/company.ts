@@ -8,10 +8,12 @@ export interface Lodger {
   scientificName: string;
   profile: CareProfile;
   headCount?: number | undefined;
+  /** Eggs harm nobody and are nobody's cleaners. */
+  isEggs?: boolean | undefined;
 }
 
 export interface CompanyCheck {
-  rule: 'alone' | 'eaten' | 'young-look-alike' | 'different-damp';
+  rule: 'alone' | 'eaten' | 'other-colony' | 'young-look-alike' | 'different-damp' | 'different-climate';
   status: Status;
   title: string;
   why: string;
@@ -30,14 +32,24 @@ const WETNESS_APART = 0.25;
 
 /**
  * May these live together? Checks are given only for what speaks against it; none means that nothing does.
- * Kinds that live alone, hunters with what they would eat, species whose young nobody could tell apart, and kinds that
- * want another wetness. Cleaners (springtails, dwarf isopods) go with anybody.
+ * Kinds that live alone, hunters with what they would eat, two colonies of ants, species whose young nobody could tell apart,
+ * and kinds that want another wetness or another climate. Cleaners (springtails, dwarf isopods) go with anybody.
  */
 export function company(lodgers: Lodger[]): CompanyAnswer {
   const checks: CompanyCheck[] = [];
   for (const [name, same] of grouped(lodgers, (lodger) => lodger.scientificName)) {
     const heads = same.reduce((sum, lodger) => sum + (lodger.headCount ?? 1), 0);
-    const { company: rule } = (same[0] as Lodger).profile;
+    const { company: rule, silhouette } = (same[0] as Lodger).profile;
+    if (silhouette === 'ant' && same.length > 1) {
+      checks.push({
+        rule: 'other-colony',
+        status: 'fail',
+        title: 'Two colonies fight',
+        why: `Colonies of ${name} kill each other: each has a nest of its own.`,
+        who: same.map((lodger) => lodger.label),
+        grounds: { basis: 'common practice' },
+      });
+    }
     if (rule.sameKind !== 'alone' || heads < 2) continue;
     checks.push({
       rule: 'alone',
@@ -81,12 +93,29 @@ function pairChecks(one: Lodger, other: Lodger): CompanyCheck[] {
     });
   }
   const [damp, otherDamp] = [one.profile.making, other.profile.making];
-  if (Math.abs(damp.dampWetness - otherDamp.dampWetness) > WETNESS_APART) {
+  // Cleaners stay where it is damp enough for them.
+  const isCleaned = a.role === 'cleaner' || b.role === 'cleaner';
+  if (!isCleaned && Math.abs(damp.dampWetness - otherDamp.dampWetness) > WETNESS_APART) {
     checks.push({
       rule: 'different-damp',
       status: 'watch',
       title: 'They want another damp',
       why: `The damp end of one is kept at ${damp.dampWetness}, of the other at ${otherDamp.dampWetness} of all the soil can hold.`,
+      who,
+      grounds: { basis: 'from memory' },
+    });
+  }
+  const [climate, otherClimate] = [one.profile.climate, other.profile.climate];
+  const apart = (['temperatureC', 'humidityPct'] as const).filter(
+    (name) => climate[name].min > otherClimate[name].max || otherClimate[name].min > climate[name].max,
+  );
+  if (apart.length > 0) {
+    const said = apart.map((name) => (name === 'temperatureC' ? 'warmth' : 'humidity')).join(' and ');
+    checks.push({
+      rule: 'different-climate',
+      status: 'watch',
+      title: 'They want another climate',
+      why: `There is no ${said} that serves both.`,
       who,
       grounds: { basis: 'from memory' },
     });

@@ -11,6 +11,10 @@ export const OPENINGS = ['top', 'front', 'zip'] as const;
 /** Where the keeper gets in: a lid, a door, or a zip in a net. */
 export type Opens = (typeof OPENINGS)[number];
 
+/** Glass is never drilled: by hand it cracks, and in the hand. Common practice */
+export const isGlass = ({ walls }: { walls?: WallKind | undefined }): boolean =>
+  walls === 'glass' || walls === 'glass-silicone';
+
 /** A group of equal openings on one side. Heights are measured from the inside floor to the centre of the opening. */
 export interface Vent {
   side: VentSide;

@@ -2,6 +2,7 @@ import type { CareProfile } from '@/core/profiles/profile';
 import { schoolOn } from '@/core/profiles/schools';
 import {
   floorAreaMm2,
+  isGlass,
   wallWidthMm,
   WALL_SIDES,
   type Container,
@@ -28,6 +29,8 @@ export interface DrillPlan {
   openSharePct: number;
   /** Not all the air that was wanted fits on the sides that are free. */
   isShort: boolean;
+  /** Its walls are glass: nothing is drilled, however much air is missing. */
+  isGlass: boolean;
   /** Sides that were left out because something stands against them. */
   covered: VentSide[];
 }
@@ -54,7 +57,7 @@ const CORNER_MM = 15;
 /**
  * What to drill so that a home for this kind opens the share of its floor that its profile asks for: the size that
  * holds animal and young, how many on which sides, how far apart and how high. Sides that are covered (in a stack, by
- * the wall) are left out, and so are those that open enough already. Those who cut out instead of drilling open two sides
+ * the wall) are left out, and so are those that open enough already. Glass is never drilled: it is said that air is missing. Those who cut out instead of drilling open two sides
  * that face each other, so that air still crosses.
  * @param depthMm soil as it will be filled, mm
  * @param largestSafeMm an opening must be narrower than this; null where nothing limits it
@@ -72,7 +75,10 @@ export function drillPlan(
   const free = WALL_SIDES.filter((side) => !container.coveredSides?.includes(side));
   const covered = container.coveredSides ?? [];
   const none = { kind: 'none' as const, sides: [], perSide: 0, diameterMm: 0, spacingMm: 0 };
-  const nothing = { ...none, centreHeightMm: 0, meshApertureMm: null, openSharePct: 0, isShort: false, covered };
+  const nothing = {
+    ...{ ...none, centreHeightMm: 0, meshApertureMm: null, openSharePct: 0, isShort: false },
+    ...{ covered, isGlass: isGlass(container) },
+  };
   if (style === 'none') return nothing;
   const meshed = style === 'mesh-holes' || style === 'mesh-panels';
   const wantedSides = style === 'all-round' ? free : facing(free, container);
@@ -82,6 +88,7 @@ export function drillPlan(
   const there = (side: WallSide) => openAboveMm2(container, side, depthMm);
   const sides = wantedSides.filter((side) => there(side) < ENOUGH * perSideMm2);
   if (sides.length === 0) return nothing;
+  if (nothing.isGlass) return { ...nothing, isShort: true };
   // The side with least decides: all that are drilled get the same row.
   const missingMm2 = perSideMm2 - Math.min(...sides.map(there));
   const diameterMm = meshed ? cutOutMm(container, depthMm, missingMm2) : drillMm(largestSafeMm);
@@ -102,6 +109,7 @@ export function drillPlan(
     meshApertureMm: meshed ? meshMm(largestSafeMm) : null,
     openSharePct: (100 * perSide * sides.length * oneMm2) / floorAreaMm2(container),
     isShort: wanted > most,
+    isGlass: false,
     covered,
   };
 }

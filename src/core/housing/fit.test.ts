@@ -150,10 +150,12 @@ describe('a tree tarantula', () => {
 
   // Common practice, no source: height at least 3 x body length (120 mm for 40 mm).
   it.each([
-    [120, 'pass'],
-    [119, 'fail'],
-  ])('in a box %d mm high: %s', (heightMm, status) => {
-    expect(statusOf(tree({ container: box(100, 100, heightMm), substrateDepthMm: 20 }), 'height')).toBe(status);
+    [140, 20, 'pass'],
+    [139, 20, 'fail'],
+    [300, 180, 'pass'],
+    [300, 181, 'fail'],
+  ])('in a box %d mm high with %d mm of soil: %s', (heightMm, substrateDepthMm, status) => {
+    expect(statusOf(tree({ container: box(100, 100, heightMm), substrateDepthMm }), 'height')).toBe(status);
   });
 
   // Common practice, no source: taller than wide.

@@ -17,6 +17,7 @@ import {
   type Yardstick,
 } from '@/core/profiles/profile';
 import { defaultSchool, type School } from '@/core/profiles/schools';
+import type { Together } from './together';
 import { depthBand, type DepthBand, type DepthDemand } from './depthBand';
 import {
   homeFacts,
@@ -86,7 +87,7 @@ export function compareStatus(a: Status, b: Status): number {
 }
 
 /** What is asked of every home alike: the animal, and the way of keeping. */
-export interface Animal extends AnimalMeasures {
+export interface Animal extends AnimalMeasures, Partial<Together> {
   stage: Stage;
   school?: string | undefined;
 }
@@ -124,7 +125,7 @@ export function fitter(profile: CareProfile, animal: Animal): Fitter {
   const context: Context = {
     body: bodyOf(profile, animal),
     youngWidthMm: profile.young?.widthMm.value,
-    headCount: animal.headCount,
+    headCount: headsOf(animal),
     perHeadMl: perHeadMl(profile, animal),
   };
   const rules = rulesInForce(profile, animal).map((rule) => prepare(rule, context));
@@ -165,8 +166,15 @@ function perHeadMl(profile: CareProfile, animal: Animal): number | undefined {
   return profile.nest.perHeadMl.value * (takenMeasure(profile, animal).mm / usual) ** 3;
 }
 
+/** With those of its kind that live with it. */
+const headsOf = ({ headsTogether, headCount }: Animal) => headsTogether ?? headCount;
+
 /** The rules that apply to a stage, a school and a number of heads; a rule that names none of these always applies. */
-function rulesInForce(profile: CareProfile, { stage, school, headCount = 1 }: Animal): FitRule[] {
+function rulesInForce(profile: CareProfile, animal: Animal): FitRule[] {
+  // A cleaner among others sets nothing for their home.
+  if (animal.isGuest) return [];
+  const { stage, school } = animal;
+  const headCount = headsOf(animal) ?? 1;
   const chosen = profile.schools.find((each) => each.id === school);
   const schoolOf = (topic: School['topic']) => (chosen?.topic === topic ? chosen.id : defaultSchool(profile, topic));
   const inForce = [schoolOf('air'), schoolOf('feeding')];
@@ -203,9 +211,14 @@ interface PreparedRule {
   isAboutDepth: boolean;
 }
 
-const DEPTH_QUANTITIES = new Set(['substrateDepthMm', 'surfaceToLidMm', 'perchDropMm']);
+const DEPTH_QUANTITIES = new Set(['substrateDepthMm', 'surfaceToLidMm', 'perchDropMm', 'heightMm']);
+
+/** "Taller than wide" is about the shape of the box, with soil or without. */
+const isAboutShape = ({ quantity, min }: FitRule) =>
+  quantity === 'heightMm' && (min?.of === 'floorLongSideMm' || min?.of === 'floorShortSideMm');
 
 function prepare(rule: FitRule, context: Context): PreparedRule {
+  const bound = rule.max || isAboutShape(rule) ? 'max' : 'min';
   return {
     rule,
     quantity: rule.quantity,
@@ -217,8 +230,8 @@ function prepare(rule: FitRule, context: Context): PreparedRule {
     watchMin: bind(rule.watchMin, context),
     max: bind(rule.max, context),
     watchMax: bind(rule.watchMax, context),
-    bound: rule.max ? 'max' : 'min',
-    isAboutDepth: DEPTH_QUANTITIES.has(rule.quantity),
+    bound,
+    isAboutDepth: DEPTH_QUANTITIES.has(rule.quantity) && (rule.quantity !== 'heightMm' || bound === 'min'),
   };
 }
 
@@ -276,12 +289,12 @@ function scoreAt(prepared: PreparedRule, context: Context, home: HomeFacts, dept
 /** The least mean depth that a depth rule asks for: a gap is turned round, a slope keeps its lowest place safe. NaN: any. */
 function leastDepth({ quantity, min, max }: PreparedRule, home: HomeFacts): number {
   if (quantity === 'surfaceToLidMm') return home.heightMm + home.below - at(max, home);
-  return quantity === 'perchDropMm' ? NaN : at(min, home) - home.above;
+  return quantity === 'perchDropMm' || quantity === 'heightMm' ? NaN : at(min, home) - home.above;
 }
 
 /** The greatest mean depth that a depth rule leaves: over a slope its highest place counts. NaN: any. */
 function mostDepth({ quantity, min, max }: PreparedRule, home: HomeFacts): number {
-  if (quantity === 'surfaceToLidMm') return home.heightMm - home.above - at(min, home);
+  if (quantity === 'surfaceToLidMm' || quantity === 'heightMm') return home.heightMm - home.above - at(min, home);
   return quantity === 'perchDropMm' ? home.perchMm - home.above - at(min, home) : at(max, home) - home.above;
 }
 

@@ -22,7 +22,11 @@ const mesh = (side: Vent['side'], widthMm: number, heightMm: number, meshApertur
 const box = (lengthMm: number, widthMm: number, heightMm: number, change: Partial<Container> = {}): Container =>
   ({ shape: 'box', lengthMm, widthMm, heightMm, lid: 'solid', vents: holes(2), ...change }) as Container;
 
-type Case = [rule: string, status: 'pass' | 'watch' | 'fail' | 'not checked', change: Partial<FitQuestion>];
+type Case = [
+  rule: string,
+  status: 'pass' | 'watch' | 'fail' | 'not checked' | 'no such rule',
+  change: Partial<FitQuestion>,
+];
 
 function check(profile: string, base: FitQuestion, cases: Case[]) {
   const kind = profileOf(profile);
@@ -68,7 +72,7 @@ describe('a jumping spider of 20 mm', () => {
     ['floor-width', 'watch', { container: box(149, 149, 200) }],
     ['floor-width', 'fail', { container: box(79, 79, 200) }],
     ['height', 'watch', { container: box(150, 150, 199) }],
-    ['height', 'fail', { container: box(150, 150, 119) }],
+    ['height', 'fail', { container: box(150, 150, 139) }],
     ['front-opening', 'watch', { container: box(150, 150, 200, { opens: 'top' }) }],
     ['front-opening', 'not checked', { container: box(150, 150, 200) }],
     ['perches', 'watch', { furniture: [] }],
@@ -88,7 +92,7 @@ describe('a whip spider of 40 mm', () => {
   };
   check('whip-spider', base, [
     ['floor-width', 'watch', { container: box(299, 299, 450) }],
-    ['height', 'watch', { container: box(300, 300, 449) }],
+    ['height', 'watch', { container: box(300, 300, 439) }],
     ['height', 'fail', { container: box(300, 300, 359) }],
     ['hangs', 'fail', { furniture: [] }],
     ['soil-depth', 'watch', { substrateDepthMm: 29 }],
@@ -147,8 +151,8 @@ describe('a mantis of 60 mm', () => {
   const taller = (heightMm: number, change: Partial<Container> = {}) =>
     box(150, 150, heightMm, { lid: 'mesh', vents: holes(2, ['left', 'right']), ...change });
   check('mantis', base, [
-    ['height', 'pass', { container: taller(180) }],
-    ['height', 'fail', { container: taller(179) }],
+    ['height', 'pass', { container: taller(200) }],
+    ['height', 'fail', { container: taller(199) }],
     ['width', 'pass', { container: box(120, 120, 200, { lid: 'mesh' }) }],
     ['width', 'watch', { container: box(119, 119, 200, { lid: 'mesh' }) }],
     ['width', 'fail', { container: box(101, 101, 200, { lid: 'mesh' }) }],
@@ -354,7 +358,10 @@ describe('an ant colony', () => {
     ['tube', 'pass', nest({ tubeBoreMm: 2 })],
     ['tube', 'watch', nest({ tubeBoreMm: 1.9 })],
     ['tube', 'fail', nest({ tubeBoreMm: 1.4 })],
-    ['outworld', 'watch', nest({ outworld: undefined })],
+    ['outworld', 'fail', nest({ outworld: undefined })],
+    ['outworld', 'no such rule', { headCount: 1, ...nest({ outworld: undefined }) }],
+    ['nest', 'pass', {}],
+    ['nest', 'fail', { nest: undefined }],
     ['young-hole', 'fail', { container: box(300, 60, 30, { vents: holes(1) }) }],
   ]);
 

@@ -65,6 +65,7 @@ export const INDEX = Object.fromEntries(QUANTITIES.map((name, index) => [name, i
 
 /** Quantities that depend on the depth of the soil or on how many live there. */
 export const VARYING = new Set<Quantity>([
+  'heightMm',
   'substrateDepthMm',
   'surfaceToLidMm',
   'perchDropMm',
@@ -89,7 +90,6 @@ export function homeFacts(home: HomeState): HomeFacts {
   };
   set('floorShortSideMm', floorShortSideMm(container));
   set('floorLongSideMm', floorLongSideMm(container));
-  set('heightMm', container.heightMm);
   set('innerVolumeL', innerVolumeL(container));
   set('litterDepthMm', home.litterDepthMm);
   set('widestOpeningMm', openings.widestMm);
@@ -105,6 +105,7 @@ export function homeFacts(home: HomeState): HomeFacts {
   set('bridgeCount', furnitureCount(furniture, 'bridge'));
   set('openBottleCount', openBottleCount(furniture));
   set('tubeBoreMm', nest?.tubeBoreMm);
+  set('nestCount', nest ? 1 : 0);
   set('outworldCount', nest && (nest.outworld ? 1 : 0));
   return {
     heightMm: container.heightMm,
@@ -149,6 +150,9 @@ export function quantityValue(
       return depthMm + facts.above;
     case 'surfaceToLidMm':
       return bound === 'max' ? facts.heightMm - depthMm + facts.below : facts.heightMm - depthMm - facts.above;
+    case 'heightMm':
+      // What is too high for it is so with soil or without; what it needs is free above the soil.
+      return bound === 'max' ? facts.heightMm : facts.heightMm - depthMm - facts.above;
     case 'perchDropMm':
       return facts.perchMm - depthMm - facts.above;
     case 'openSidePairs': {

@@ -2,7 +2,7 @@ import { grown } from '@/core/profiles/animal';
 import type { CareProfile } from '@/core/profiles/profile';
 import { innerVolumeL } from './container';
 import { nearestWithin } from './depthBand';
-import { fitter, statusOf, type Animal, type FitAnswer, type Fitter, type Status } from './fit';
+import { fitter, statusOf, worse, type Animal, type FitAnswer, type Fitter, type Status } from './fit';
 import { homeFacts, type HomeFacts, type HomeState } from './quantities';
 import { fillVolumeL, flat, withMeanDepth } from './soil';
 
@@ -10,6 +10,32 @@ import { fillVolumeL, flat, withMeanDepth } from './soil';
 export interface CandidateHome extends HomeState {
   id: string;
   code: string;
+  /** How warm it is there on average, by its probe or its room; left out where nobody knows. C */
+  temperatureC?: number | undefined;
+  /** Heads of the animal's kind that live there already, which it would join. */
+  headsOfKind?: number | undefined;
+  /** Others live there among whom it would be a cleaner. */
+  isHost?: boolean | undefined;
+}
+
+/** How the warmth of a home suits a kind. */
+export interface Warmth {
+  temperatureC: number;
+  minC: number;
+  maxC: number;
+  status: Status;
+}
+
+/** So far outside its band a kind bears for a while what it should not live in. K, from memory */
+const BORNE_K = 3;
+
+/** The warmth of a home against the band of a kind; null where nobody knows it. */
+export function warmthFor({ climate: { temperatureC: band } }: CareProfile, home: CandidateHome): Warmth | null {
+  const { temperatureC } = home;
+  if (temperatureC === undefined) return null;
+  const outside = Math.max(band.min - temperatureC, temperatureC - band.max);
+  const status = outside <= 0 ? 'pass' : outside <= BORNE_K ? 'watch' : 'fail';
+  return { temperatureC, minC: band.min, maxC: band.max, status };
 }
 
 export interface RankedHome {
@@ -20,6 +46,9 @@ export interface RankedHome {
   /** Soil to add (or to take out, when negative) to get there. L */
   soilToAddL: number;
   fit: FitAnswer;
+  warmth: Warmth | null;
+  /** The worse of the fit and the warmth. */
+  verdict: Status;
   /** The verdict after each of the next two moults, filled to the depth that is best then. */
   afterMoults: { moults: number; verdict: Status; depthMm: number }[];
 }
@@ -62,7 +91,7 @@ export interface Ranked {
  * prepared in. Numbers only: the way to rank hundreds of residents at once.
  */
 export function rankPrepared(profile: CareProfile, animal: Animal, homes: PreparedHome[]): Ranked {
-  const fit = fitter(profile, animal);
+  const fitIn = fitters(profile, animal);
   const band: [number, number] = [0, 0];
   const scores = new Float64Array(homes.length);
   const depthsMm = new Float64Array(homes.length);
@@ -70,8 +99,9 @@ export function rankPrepared(profile: CareProfile, animal: Animal, homes: Prepar
   const keys = new Float64Array(homes.length);
   for (let index = 0; index < homes.length; index += 1) {
     const home = homes[index] as PreparedHome;
+    const fit = fitIn(home.home);
     const depth = bestDepthMm(fit, home, band);
-    const score = fit.score(home.facts, depth);
+    const score = fit.score(home.facts, depth) + SCORES[warmthFor(profile, home.home)?.status ?? 'pass'];
     scores[index] = score;
     depthsMm[index] = depth;
     keys[index] = score * homes.length + index;
@@ -82,29 +112,47 @@ export function rankPrepared(profile: CareProfile, animal: Animal, homes: Prepar
   return { order, scores, depthsMm };
 }
 
+/** As the rules of the fit count. */
+const SCORES: Record<Status, number> = { pass: 0, watch: 1, fail: 1000 };
+
+/** One animal's rules in each home: among those that it would join there, or as a cleaner of others. */
+function fitters(profile: CareProfile, animal: Animal): (home: CandidateHome) => Fitter {
+  const known = new Map<string, Fitter>();
+  return ({ headsOfKind = 0, isHost = false }) => {
+    const key = `${headsOfKind} ${isHost}`;
+    const headsTogether = headsOfKind > 0 ? headsOfKind + (animal.headCount ?? 1) : animal.headCount;
+    const made = known.get(key) ?? fitter(profile, { ...animal, headsTogether, isGuest: isHost });
+    known.set(key, made);
+    return made;
+  };
+}
+
 /**
- * Orders homes by how well they serve one animal, each filled to its best depth: verdict first, then fewer failing
- * and fewer watched rules, then the smaller home (less soil, and prey that is found), then the code. The order does
+ * Orders homes by how well they serve one animal, each filled to its best depth: verdict first, with the warmth of its
+ * place, then fewer failing and fewer watched rules, then the smaller home (less soil, and prey that is found), then the code. The order does
  * not depend on the order of `homes`. Each home also says how it will serve after the next two moults.
  * @throws Refusal as `fit` does.
  */
 export function rankHomes(profile: CareProfile, animal: Animal, homes: CandidateHome[]): RankedHome[] {
   const prepared = prepareHomes(homes);
   const { order, depthsMm } = rankPrepared(profile, animal, prepared);
-  const now = fitter(profile, animal);
-  const later = [1, 2].map((moults) => ({ moults, fit: fitter(profile, grown(profile, animal, moults)) }));
+  const now = fitters(profile, animal);
+  const later = [1, 2].map((moults) => ({ moults, fitIn: fitters(profile, grown(profile, animal, moults)) }));
   const band: [number, number] = [0, 0];
   return Array.from(order, (index) => {
     const candidate = prepared[index] as PreparedHome;
     const depthMm = depthsMm[index] ?? 0;
     const { home, facts } = candidate;
+    const answer = now(home).answer(facts, depthMm);
+    const warmth = warmthFor(profile, home);
     return {
       homeId: home.id,
       code: home.code,
       depthMm,
       soilToAddL: soilToAddL(home, depthMm),
-      fit: now.answer(facts, depthMm),
-      afterMoults: later.map(({ moults, fit }) => {
+      ...{ fit: answer, warmth, verdict: worse(answer.verdict, warmth?.status ?? 'pass') },
+      afterMoults: later.map(({ moults, fitIn }) => {
+        const fit = fitIn(home);
         const depth = bestDepthMm(fit, candidate, band);
         return { moults, verdict: statusOf(fit.score(facts, depth)), depthMm: depth };
       }),

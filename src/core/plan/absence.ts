@@ -211,5 +211,5 @@ function fewestVisits(needs: readonly Need[], first: number, last: number): Map<
 const endOf = (quiet: LeaveAlone): Day | null => (quiet.code === 'hardening' ? quiet.feedFrom : quiet.endsOn);
 const stillAt = (quiet: LeaveAlone, day: Day) => {
   const end = endOf(quiet);
-  return end === null || end > day;
+  return quiet.code === 'founding' || end === null || end > day;
 };

@@ -55,7 +55,16 @@ describe('feeding', () => {
   // Common practice, no source: a queen that has sealed herself in is not fed until her first workers.
   it('is not asked of a founding queen, and is of her colony', () => {
     const ants = { profile: profileOf('ant-small-temperate'), legSpanMm: undefined, larder: LARDER };
-    expect(kinds([], { ...ants, headCount: 0 })).not.toContain('feed');
+    const sealedIn = { since: ago(9), endsOn: addDays(TODAY, 40) };
+    expect(kinds([], { ...ants, headCount: 0, sealedIn })).toEqual([]);
+    expect(work([], { ...ants, headCount: 0, sealedIn }).leaveAlone).toEqual({ code: 'founding', ...sealedIn });
+    // From the day on by which nine of ten have workers it is looked, through the glass, once a week.
+    const late = { since: ago(90), endsOn: TODAY };
+    expect(kinds([], { ...ants, headCount: 0, sealedIn: late })).toEqual(['look']);
+    expect(kinds([entry('looked', 6)], { ...ants, headCount: 0, sealedIn: { ...late, endsOn: ago(8) } })).toEqual([]);
+    expect(kinds([entry('looked', 7)], { ...ants, headCount: 0, sealedIn: { ...late, endsOn: ago(8) } })).toEqual([
+      'look',
+    ]);
     expect(kinds([], { ...ants, headCount: 20 })).toContain('feed');
   });
 
@@ -129,7 +138,7 @@ describe('leaving alone', () => {
   it('nothing is fed and no home is touched while signs of a moult stand; leftovers still come out', () => {
     const low = { home: { container, substrateDepthMm: 98 } };
     const log = [entry('offered', 20), entry('sign', 6, { sign: 'dark' })];
-    const quiet = { code: 'premoult', signs: ['dark'], since: ago(6), premoultPct: null, endsOn: null };
+    const quiet = { code: 'premoult', signs: ['dark'], since: ago(6), premoultPct: null, endsOn: addDays(TODAY, 54) };
     expect(work(log, low).leaveAlone).toEqual(quiet);
     expect(kinds(log, low)).toEqual(['prey-out']);
     // What was offered today comes out as well: it bites a soft one.
@@ -140,7 +149,16 @@ describe('leaving alone', () => {
   it('begins by the odds of a close moult, shows the day it ends, and gives up signs that came to nothing', () => {
     const refused = [entry('offered', 9), entry('refused', 8)];
     const outlook = (premoultPct: number) => ({
-      moult: { premoultPct, medianOn: addDays(TODAY, 12), closeDays: 30, signs: ['refused-food' as const] },
+      outlooks: [
+        {
+          asOf: ago(61),
+          premoultPct,
+          byNextOfferPct: premoultPct,
+          medianOn: addDays(TODAY, 12),
+          closeDays: 30,
+          signs: ['refused-food' as const],
+        },
+      ],
     });
     expect(work(refused, outlook(59)).leaveAlone).toBeNull();
     const likely = work(refused, outlook(75)).leaveAlone;

@@ -3,8 +3,8 @@ import { feedingJobs } from './feedingJobs';
 import { alarmJobs, homeJobs } from './homeJobs';
 import { jobOf, NEVER_PRESSES } from './jobParts';
 import { quietTime } from './quiet';
-import { batteryRhythm, buriedJobs, recordJobs } from './recordJobs';
-import { restAlarms, restJobs } from './restJobs';
+import { batteryRhythm, buriedJobs, moultChecks, recordJobs, workerChecks } from './recordJobs';
+import { carryJobs, restAlarms, restJobs } from './restJobs';
 import { inOrder } from './signs';
 import type { DueWork, Job, JobKind, LeaveAlone, LogEntry, ResidentToday } from './work';
 
@@ -12,10 +12,19 @@ import type { DueWork, Job, JobKind, LeaveAlone, LogEntry, ResidentToday } from 
  * The work one resident gives on `today`, most pressing first, each job with why it is due; jobs done today stay in
  * the list with the entry that did them, jobs put off today with the entry that says until when. Feeding, and anything
  * done to the home, waits while the animal is about to moult or its new skin hardens; leftovers, water and damp do not.
- * What waits is told beside. In its winter rest nothing is done but the rest itself.
+ * What waits is told beside. In its winter rest nothing is done but the rest itself, and a queen that is sealed in is not opened.
  */
 export function dueWork(resident: ResidentToday, today: Day): DueWork {
+  if (resident.isGuest) {
+    // It lives as the others live: what is done to the home is done for them.
+    return { jobs: withoutSkipped(recordJobs(resident, today), resident.log, today), leaveAlone: null, waiting: [] };
+  }
   const leaveAlone = quietTime(resident, today);
+  if (leaveAlone?.code === 'founding') {
+    // Her tube is carried to a cooler place, and looked at: nothing else is done to it.
+    const jobs = [...alarmJobs(resident, today), ...carryJobs(resident, today), ...workerChecks(resident, today)];
+    return { jobs: withoutSkipped(jobs, resident.log, today), leaveAlone, waiting: [] };
+  }
   if (leaveAlone?.code === 'resting') {
     const jobs = [...restAlarms(resident, today), ...restJobs(resident, today)];
     return { jobs: withoutSkipped(jobs, resident.log, today), leaveAlone, waiting: [] };
@@ -26,6 +35,7 @@ export function dueWork(resident: ResidentToday, today: Day): DueWork {
     ...restJobs(resident, today),
     ...feedingJobs(resident, today, leaveAlone !== null),
     ...buriedJobs(resident, today),
+    ...moultChecks(resident, today),
     ...homeJobs(resident, today),
     ...batteryRhythm(resident, today).flatMap((each) => jobOf(each, resident.log, today)),
     ...recordJobs(resident, today),

@@ -5,6 +5,7 @@ import { mealPlanOf } from '@/core/feeding/prey';
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
 import { schoolOn } from '@/core/profiles/schools';
 import { jobOf, LOOK_MINUTES, type Rhythm } from './jobParts';
+import { quietOver } from './quiet';
 import { inOrder, latest } from './signs';
 import type { Job, LogEntry, ResidentToday } from './work';
 
@@ -111,13 +112,13 @@ export function feedingRhythm(
   const work = hunts ?? diet;
   const meal = work && nextMeal(resident, today);
   // A queen that has sealed herself in gets nothing until her first workers.
-  if (!work || !meal || meal.cautions.includes('founding')) return null;
+  if (!work || !meal || resident.sealedIn || resident.isGuest) return null;
   const yesterday = addDays(today, -1);
   const offer = latest(log, ['offered'], yesterday);
   const outcome = latest(log, ['eaten', 'refused'], yesterday);
   const refused = hunts && offer && outcome?.kind === 'refused' && outcome.on >= offer.on;
   const move = latest(log, ['taken-in', 'moved'], today);
-  const settled = move && addDays(move.on, hunts?.settleDays.value ?? 0);
+  const settled = laterOf(move && addDays(move.on, hunts?.settleDays.value ?? 0), quietOver(resident, today)?.endsOn);
   const usualDays = Math.floor(Math.max(1, meal.everyDays));
   const interval = refused ? Math.max(usualDays, Math.floor(hunts.offerAgainAfterDays.value)) : usualDays;
   const portionOn = diet?.eats === 'litter' ? portionDueOn(diet, meals) : null;
@@ -136,6 +137,8 @@ export function feedingRhythm(
   const hours = hoursUntilLeftovers(resident);
   return { rhythm, meal, leftoversAfterDays: hours === null ? null : Math.ceil(hours / 24) };
 }
+
+const laterOf = (a: Day | undefined, b: Day | undefined) => (a === undefined || (b !== undefined && b > a) ? b : a);
 
 function feeding(resident: ResidentToday, today: Day): Job[] {
   const next = feedingRhythm(resident, today);
@@ -159,7 +162,9 @@ export function nextMeal(resident: Omit<ResidentToday, 'home'>, today: Day): Mea
   const moult = profile.feeding && latest(log, ['moulted'], today);
   // What was eaten today does not make today's meal another.
   const ate = latest(log, ['eaten'], addDays(today, -1));
-  const afterQuiet = moult !== undefined && (!ate || inOrder(moult, ate) > 0);
+  const hasMoulted = moult !== undefined && (!ate || inOrder(moult, ate) > 0);
+  // Where no moult came either, something small tells whether it eats, and harms nobody who is about to.
+  const afterQuiet = hasMoulted || (profile.feeding !== undefined && quietOver(resident, today) !== null);
   return mealOf({ ...resident, larder: resident.larder ?? EMPTY_LARDER, afterQuiet, on: today });
 }
 

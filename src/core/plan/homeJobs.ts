@@ -1,4 +1,5 @@
 import { pouredMl } from '@/core/climate/watering';
+import { isGlass } from '@/core/housing/container';
 import { fit, type Check, type FitAnswer } from '@/core/housing/fit';
 import { withMeanDepth } from '@/core/housing/soil';
 import type { Day } from '@/core/measure/day';
@@ -104,7 +105,7 @@ function homeWork(resident: ResidentToday, today: Day): Job[] {
     toMm !== null &&
     fit(profile, { ...resident, ...home, school: airSchool(profile, resident.schools), soil, substrateDepthMm: toMm });
   const bySoil = mended && mended.verdict !== 'fail';
-  const kind = bySoil ? 'soil' : failing.every((check) => MENDED_IN_PLACE.has(check.quantity)) ? 'mend' : 'rehouse';
+  const kind = bySoil ? 'soil' : failing.every(({ quantity }) => isMended(quantity, home)) ? 'mend' : 'rehouse';
   return [
     {
       kind,
@@ -135,8 +136,14 @@ const MENDED_IN_PLACE = new Set<Quantity>([
   'perchDropMm',
   'nestFullnessPct',
   'tubeBoreMm',
+  'nestCount',
   'outworldCount',
 ]);
+
+/** Glass is not drilled. */
+const NOT_IN_GLASS = new Set<Quantity>(['ventSharePct', 'openSides', 'openSidePairs']);
+const isMended = (quantity: Quantity, { container }: ResidentToday['home']) =>
+  MENDED_IN_PLACE.has(quantity) && !(isGlass(container) && NOT_IN_GLASS.has(quantity));
 
 function failingChecks(answer: FitAnswer): Check[] {
   return answer.checks.filter((check) => check.status === 'fail');

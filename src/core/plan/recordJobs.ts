@@ -1,5 +1,6 @@
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
 import { doneToday, jobOf, LOOK_MINUTES, sinceLast, waiting, type Rhythm } from './jobParts';
+import { quietOver } from './quiet';
 import { inOrder, latest, standingSigns } from './signs';
 import type { Job, ResidentToday } from './work';
 
@@ -97,6 +98,43 @@ function plannedMove({ move, log, profile }: ResidentToday, today: Day): Job[] {
       ...doneToday(log, ['moved'], today),
     },
   ];
+}
+
+/** A skin is looked for so soon after the quiet is over. Chosen here */
+const CHECK_TOLERANCE_DAYS = 3;
+
+/** A moult was awaited that nobody saw: whether it has come is looked for, once. */
+export function moultChecks(resident: ResidentToday, today: Day): Job[] {
+  const over = quietOver(resident, today);
+  const looked = latest(resident.log, ['looked'], addDays(today, -1));
+  if (!over || (looked && looked.on >= over.endsOn)) return [];
+  const rhythm: Rhythm = {
+    ...{ kind: 'look', dueOn: over.endsOn, everyDays: null, toleranceDays: CHECK_TOLERANCE_DAYS },
+    ...{ minutes: LOOK_MINUTES, doneWith: ['looked'] },
+    reason: { code: 'quiet-over', since: over.since, on: over.endsOn },
+  };
+  return jobOf(rhythm, resident.log, today);
+}
+
+/** From the day by which nine of ten queens have workers it is looked, through the glass, so often. Chosen here */
+const WORKERS_AGAIN_DAYS = 7;
+
+/** Whether a queen that is sealed in has workers: until somebody has seen them she gets nothing, and nor would they. */
+export function workerChecks({ sealedIn, log }: ResidentToday, today: Day): Job[] {
+  if (!sealedIn?.endsOn) return [];
+  const looked = latest(log, ['looked'], addDays(today, -1));
+  const again = looked && addDays(looked.on, WORKERS_AGAIN_DAYS);
+  const rhythm: Rhythm = {
+    ...{ kind: 'look', dueOn: again && again > sealedIn.endsOn ? again : sealedIn.endsOn },
+    ...{
+      everyDays: WORKERS_AGAIN_DAYS,
+      toleranceDays: CHECK_TOLERANCE_DAYS,
+      minutes: LOOK_MINUTES,
+      doneWith: ['looked'],
+    },
+    reason: { code: 'founding', since: sealedIn.since },
+  };
+  return jobOf(rhythm, log, today);
 }
 
 /** Under ground, or sealed in, a month and more is usual; from then on it is looked for now and then. From memory */

@@ -42,6 +42,13 @@ export function restJobs({ rest, log }: Pick<ResidentToday, 'rest' | 'log'>, tod
   ];
 }
 
+/** Of a rest that nobody may open: only its carrying, to the cold and back. */
+export function carryJobs({ rest, log }: Pick<ResidentToday, 'rest' | 'log'>, today: Day): Job[] {
+  if (!rest) return [];
+  const steps = rest.course.steps.filter(({ what }) => what === 'cool' || what === 'warm');
+  return restJobs({ rest: { ...rest, course: { ...rest.course, steps } }, log }, today);
+}
+
 /** What the probe in its place says is wrong, while it is cold. */
 export function restAlarms({ rest, log }: Pick<ResidentToday, 'rest' | 'log'>, today: Day): Job[] {
   if (!rest || rest.alarms.length === 0) return [];

@@ -20,6 +20,18 @@ export function standingSigns(log: readonly LogEntry[], today: Day): LogEntry[] 
     .sort(inOrder);
 }
 
+/** The days on which a sign or a refusal was noticed since it last ate or moulted, oldest first. */
+export function noticedDays(log: readonly LogEntry[], today: Day): Day[] {
+  const settled = latest(log, ['moulted', 'eaten'], today);
+  const noticed = log.filter(
+    (entry) =>
+      (entry.kind === 'sign' || entry.kind === 'refused') &&
+      entry.on <= today &&
+      (!settled || inOrder(entry, settled) > 0),
+  );
+  return [...new Set(noticed.map(({ on }) => on))].sort();
+}
+
 /** What was noticed, each sign once; food refused since it last ate or moulted is one. */
 export function noticedSigns(log: readonly LogEntry[], today: Day): MoultSign[] {
   const settled = latest(log, ['moulted', 'eaten'], today);

@@ -2,6 +2,7 @@ import type { WateringOutlook } from '@/core/climate/watering';
 import type { Dish, Larder, Meal, PastMeal } from '@/core/feeding/food';
 import type { Condition } from '@/core/feeding/prey';
 import type { HomeState } from '@/core/housing/quantities';
+import type { Together } from '@/core/housing/together';
 import type { Day } from '@/core/measure/day';
 import type { AnimalMeasures } from '@/core/profiles/animal';
 import type { CareProfile, Form, MoultSign, RegularWork, Stage } from '@/core/profiles/profile';
@@ -69,7 +70,7 @@ export interface ProbeAlarm extends Alarm {
   probe: string;
 }
 
-export interface ResidentToday extends AnimalMeasures {
+export interface ResidentToday extends AnimalMeasures, Partial<Together> {
   profile: CareProfile;
   stage: Stage;
   instar?: number | undefined;
@@ -96,8 +97,10 @@ export interface ResidentToday extends AnimalMeasures {
   alarms?: ProbeAlarm[] | undefined;
   /** The winter rest that it is in, or that is planned for it. */
   rest?: RestUnderWay | undefined;
-  /** How likely its moult is by the calendar and its signs, and when; only where signs were seen. */
-  moult?: MoultOutlook | undefined;
+  /** Of ants: a founding queen that is sealed in; null for every other colony. */
+  sealedIn?: SealedIn | null | undefined;
+  /** How likely its moult was, and when, as it stood on each day on which something was noticed, and today; oldest first. */
+  outlooks?: readonly MoultOutlook[] | undefined;
 }
 
 /** A move that its keepers have settled: on a day, within the days on which it can be made. */
@@ -120,8 +123,17 @@ export interface RestUnderWay {
   alarms: ProbeAlarm[];
 }
 
+/** A queen that has sealed herself in with her first brood, and the day by which nine of ten have workers; null where it is too cold. */
+export interface SealedIn {
+  since: Day;
+  endsOn: Day | null;
+}
+
 export interface MoultOutlook {
+  asOf: Day;
   premoultPct: number;
+  /** The same for the day on which food would be offered again, if it has not moulted by then. */
+  byNextOfferPct: number;
   medianOn: Day;
   /** Signs show for so many days before a moult. */
   closeDays: number;
@@ -149,6 +161,7 @@ export const JOB_KINDS = [
   'measure',
   'census',
   'check-buried',
+  'look',
   'battery',
   'label',
   'papers',
@@ -190,6 +203,8 @@ export type Reason =
   | { code: 'rest'; plannedOn: Day; lateDays: number }
   | { code: 'home-fails'; rules: string[] }
   | { code: 'buried'; sign: MoultSign; days: number; since: Day }
+  | { code: 'quiet-over'; since: Day; on: Day }
+  | { code: 'founding'; since: Day }
   | { code: 'moved'; on: Day }
   | { code: 'moulted'; on: Day }
   | { code: 'move-planned'; on: Day; until: Day }
@@ -224,13 +239,14 @@ export interface Job {
 export type JobMeal = Pick<Meal, 'eats' | 'dishes' | 'maxLengthMm' | 'prepared' | 'cautions'>;
 
 /**
- * `endsOn` is the day on which it is likely to be fed again: after the moult that is expected, or when its signs have
- * stood so long that they were something else. Null where nobody can say.
+ * `endsOn` is the day on which it is fed again: after the moult that is expected, or when its signs have stood so long that
+ * they were something else, or when it would starve. It stays where it was when the quiet began.
  */
 export type LeaveAlone =
-  | { code: 'premoult'; signs: MoultSign[]; since: Day; premoultPct: number | null; endsOn: Day | null }
+  | { code: 'premoult'; signs: MoultSign[]; since: Day; premoultPct: number | null; endsOn: Day }
   | { code: 'hardening'; feedFrom: Day }
-  | { code: 'resting'; since: Day; endsOn: Day };
+  | { code: 'resting'; since: Day; endsOn: Day }
+  | ({ code: 'founding' } & SealedIn);
 
 export interface DueWork {
   jobs: Job[];

@@ -42,6 +42,10 @@ const SEASON_DAYS = 28;
  * @param due what is due on the first day, where that is known already
  */
 export function workAhead(resident: ResidentToday, from: Day, days: number, due = dueWork(resident, from)): Outlook {
+  if (resident.isGuest || resident.sealedIn) {
+    const quiet = resident.sealedIn ? [{ from: 0, to: days }] : [];
+    return { streams: onceStreams(due.jobs, [], from), rest: [], quiet };
+  }
   const rhythms = [...dampingRhythm(resident), ...regularRhythms(resident, from), ...batteryRhythm(resident, from)];
   const again = [
     ...feedingStreams(resident, from),

@@ -108,6 +108,7 @@ export const JOB_EXPOSURE: Record<JobKind, Exposure | null> = {
   measure: 'handle',
   census: 'soil',
   'check-buried': 'soil',
+  look: null,
   battery: 'open',
   label: null,
   papers: null,

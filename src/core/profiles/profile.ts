@@ -109,6 +109,7 @@ export const QUANTITIES = [
   'floorAreaPerHeadMm2',
   'nestFullnessPct',
   'tubeBoreMm',
+  'nestCount',
   'outworldCount',
 ] as const;
 export type Quantity = (typeof QUANTITIES)[number];
@@ -280,6 +281,8 @@ export interface Feeding {
   leftoversAfterHours: Fact;
   /** After a refusal food is offered again once this many days have gone by. */
   offerAgainAfterDays: Fact;
+  /** How long it bears to eat nothing, by stage, before it is offered food whatever else is thought of it. days */
+  bearsHunger?: { stages: Stage[]; days: Fact }[];
   /** After taking in or moving, the first food is offered once this many days have gone by. */
   settleDays: Fact;
   minutes: number;

@@ -25,6 +25,8 @@ export type BuildCaution =
 
 type StepBody =
   | { code: 'drill'; plan: DrillPlan }
+  /** Walls that are not drilled, with less air than is wanted; whether mesh in the lid would harm nobody. */
+  | { code: 'glass'; mayMeshLid: boolean }
   | { code: 'cover'; meshApertureMm: number }
   | { code: 'prepare'; material: MaterialAmount['material']; how: 'bake-or-boil' | 'rinse' | 'soak'; volumeL: number }
   | { code: 'soak-bricks'; bricks: BricksToSoak }
@@ -69,7 +71,8 @@ export function buildHome(profile: CareProfile, home: HomeToBuild, materials: Ma
   const filling = substrate({ container, soil, recipe, wetnessFrom, wetnessTo }, materials);
   const isTooWide = largestSafeOpeningMm !== null && openingsOf(container).widestMm >= largestSafeOpeningMm;
   const tooWideFor = isTooWide ? largestSafeOpeningMm : null;
-  const steps = buildSteps(making, container, soil, plan, tooWideFor, filling, materials);
+  const mayMeshLid = !profile.fit.some(({ quantity, max }) => quantity === 'meshOverheadCount' && max?.plus === 0);
+  const steps = buildSteps(making, container, soil, plan, tooWideFor, mayMeshLid, filling, materials);
   return { filling, steps: [...pourSteps(profile, home, filling), ...steps] };
 }
 
@@ -83,11 +86,13 @@ function buildSteps(
   soil: Soil,
   plan: DrillPlan,
   tooWideFor: number | null,
+  mayMeshLid: boolean,
   filling: SubstrateAnswer,
   materials: MaterialTable,
 ): BuildStep[] {
   const litterL = (areaAtMm2(container, meanDepthMm(soil)) * making.litterMm) / 1e6;
   const steps: BuildStep[] = [];
+  if (plan.isGlass && plan.isShort) steps.push({ code: 'glass', mayMeshLid, cautions: [] });
   if (plan.perSide > 0) steps.push({ code: 'drill', plan, cautions: ['drill', 'hot-iron'] });
   if (tooWideFor !== null) steps.push({ code: 'cover', meshApertureMm: tooWideFor, cautions: [] });
   // Plaster is poured, not mixed with soil.

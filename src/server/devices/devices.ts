@@ -26,7 +26,7 @@ export async function startDevices(
   const mqtt = mqttPort === undefined && mqttUrl === undefined ? undefined : await import('./mqtt');
   const broker = mqttPort === undefined ? undefined : await mqtt?.startBroker(deps, mqttPort);
   if (broker) console.log(`MQTT: devices may publish to 127.0.0.1:${broker.port}.`);
-  const listener = mqttUrl === undefined ? undefined : mqtt?.listenOn(deps, mqttUrl);
+  const listener = mqttUrl === undefined ? undefined : await mqtt?.listenOn(deps, mqttUrl);
   return {
     look,
     stop: async () => {

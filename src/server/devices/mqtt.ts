@@ -7,7 +7,8 @@ import type { Clock } from '../clock';
 import { Problem } from '../http/problem';
 import type { Database } from '../storage/database';
 import { findProbeOfDigest } from '../storage/probes';
-import { digestOf } from '../secrets';
+import { readMeta, writeMeta } from '../storage/meta';
+import { digestOf, newSecret } from '../secrets';
 import { takeReadings } from './takeReadings';
 
 /** Devices publish here what they would post to /api/readings; the password of the connection is their token. */
@@ -30,7 +31,11 @@ interface KnownClient extends Client {
   token?: string;
 }
 
-/** Takes one message in. What is wrong with it is logged: MQTT has no answer to give. */
+/**
+ * Takes one message in; it is stored when this comes back. What is wrong with it is logged: MQTT has no answer to give, and
+ * sent again it would be no better.
+ * @throws what keeps the house from storing it: then it is not acknowledged, and its device sends it again
+ */
 async function take(deps: Deps, token: string | undefined, payload: Buffer): Promise<void> {
   try {
     if (payload.length > LARGEST_PAYLOAD) throw new Problem('too-large', 'The message is too large.');
@@ -38,6 +43,7 @@ async function take(deps: Deps, token: string | undefined, payload: Buffer): Pro
     if (!parsed.success) throw new Problem('invalid', 'A field needs another value.', fieldMessages(parsed.error));
     await takeReadings(deps, token, parsed.data);
   } catch (error) {
+    if (!(error instanceof Problem) && !(error instanceof SyntaxError)) throw error;
     const why =
       error instanceof Problem
         ? [error.message, ...(error.fields ?? []).map((each) => `${each.path}: ${each.message}`)]
@@ -59,15 +65,14 @@ export async function startBroker(deps: Deps, port: number, host = '127.0.0.1'):
         () => done(null, false),
       );
     },
-    // A device may write readings, and nothing else; nobody listens in.
-    authorizePublish: (_client, packet, done) =>
-      done(packet.topic === READINGS_TOPIC ? null : new Error(`Publish to ${READINGS_TOPIC}.`)),
+    // A device may write readings, and nothing else; nobody listens in. The broker acknowledges after this: what it has
+    // acknowledged is stored.
+    authorizePublish: (client, packet, done) => {
+      if (packet.topic !== READINGS_TOPIC) return done(new Error(`Publish to ${READINGS_TOPIC}.`));
+      const { token } = (client ?? {}) as Partial<KnownClient>;
+      take(deps, token, Buffer.from(packet.payload)).then(() => done(null), notStored(done));
+    },
     authorizeSubscribe: (_client, _subscription, done) => done(null, null),
-  });
-  broker.on('publish', (packet, client) => {
-    if (client && packet.topic === READINGS_TOPIC) {
-      void take(deps, (client as KnownClient).token, Buffer.from(packet.payload));
-    }
   });
   const server = net.createServer(broker.handle);
   await new Promise<void>((resolve, reject) => {
@@ -80,11 +85,38 @@ export async function startBroker(deps: Deps, port: number, host = '127.0.0.1'):
   };
 }
 
-/** Listens on a broker that is there already. */
-export function listenOn(deps: Deps, url: string): Mqtt {
-  const client: MqttClient = connect(url);
-  client.on('connect', () => client.subscribe('burrow/+/readings'));
+const notStored = (done: (error: Error) => void) => (error: unknown) => {
+  console.error('MQTT: a reading could not be stored.', error);
+  done(error instanceof Error ? error : new Error(String(error)));
+};
+
+/**
+ * Listens on a broker that is there already, as the same client each time: what it sent and nobody acknowledged it sends again.
+ */
+export async function listenOn(deps: Deps, url: string): Promise<Mqtt> {
+  const client: MqttClient = connect(url, { clientId: await clientId(deps.database), clean: false });
+  client.on('connect', () => client.subscribe('burrow/+/readings', { qos: 1 }));
   client.on('error', (error) => console.error(`MQTT: ${error.message}`));
-  client.on('message', (topic, payload) => void take(deps, TOPIC_WITH_TOKEN.exec(topic)?.[1], payload));
+  // Acknowledged when this calls back.
+  client.handleMessage = (packet, done) => {
+    const token = TOPIC_WITH_TOKEN.exec(packet.topic)?.[1];
+    const again = (error: Error) => {
+      done(error);
+      // A broker sends again what was not acknowledged when its client comes back.
+      client.stream.destroy();
+    };
+    take(deps, token, Buffer.from(packet.payload)).then(() => done(), notStored(again));
+  };
   return { port: null, close: () => client.endAsync() };
+}
+
+const CLIENT_KEY = 'mqttClient';
+
+/** The name of this house at a broker, made once: two houses on one broker do not drive each other out. */
+async function clientId(database: Database): Promise<string> {
+  const known = await readMeta(database, CLIENT_KEY);
+  if (known) return known;
+  const made = `burrow-${newSecret().slice(0, 16)}`;
+  await writeMeta(database, CLIENT_KEY, made);
+  return made;
 }

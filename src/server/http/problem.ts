@@ -3,6 +3,7 @@ import type { ErrorCode, FieldMessage } from '@/contract/errors';
 const STATUS: Record<ErrorCode, number> = {
   'bad-json': 400,
   unauthorized: 401,
+  forbidden: 403,
   'not-found': 404,
   conflict: 409,
   'too-large': 413,

@@ -14,7 +14,7 @@ import { findEntry, headEntriesOf, insertEntry } from '../storage/entries';
 import { findResident, insertResident, isKnown, listOfSpecies, listResidents } from '../storage/residents';
 import { dayOf, type Deps } from './deps';
 import { nameOf, requireRoomFor } from './occupancy';
-import { hatchlingSize, requireAfterArrival, requireCensus } from './sense';
+import { hatchlingSize, requireAfterArrival, requireCensus, requireMeasures } from './sense';
 
 type Names = 'residentBatch' | 'partResident' | 'joinResident';
 
@@ -66,6 +66,7 @@ export function groupHandlers({ database, clock }: Deps): Pick<Handlers, Names> 
         const stage = body.stage ?? source.stage;
         const profile = care.of({ ...source, stage });
         requireStage(profile, stage);
+        requireMeasures(profile, body);
         const heads = source.headCount ?? Infinity;
         if (body.count >= heads) {
           const message = `There are ${heads}: taking out ${body.count} would leave nobody. Move the whole group instead.`;

@@ -11,14 +11,16 @@ import { requireStage } from '@/core/profiles/animal';
 import { quietDaysAfterMoult } from '@/core/growth/quietDays';
 import { Refusal } from '@/core/refusal';
 import { airSchool } from '@/core/profiles/schools';
+import { apartOf } from '../apart';
 import { careOf } from '../care';
 import { growthFactsOf, subjectOf } from '../growthFacts';
 import type { Handlers } from '../http/mount';
+import { housed } from '../housed';
 import { notFound } from '../http/problem';
 import { logsOf } from '../logs';
 import { entriesForRound } from '../storage/entries';
 import { findHome, listHomes } from '../storage/homes';
-import { findResident, listResidents } from '../storage/residents';
+import { listResidents } from '../storage/residents';
 import type { Deps } from './deps';
 
 type Names = 'moult' | 'survival' | 'degreeDays' | 'stillness' | 'census' | 'residentMoult' | 'moultFacts';
@@ -71,7 +73,7 @@ export function growthHandlers({ database, clock }: Deps): Pick<Handlers, Names>
     moultFacts: async () => {
       const [care, residents, homes] = [
         await careOf(database),
-        await listResidents(database),
+        housed(await careOf(database), await listResidents(database)),
         await listHomes(database),
       ];
       const asOf = clock.today();
@@ -85,15 +87,16 @@ export function growthHandlers({ database, clock }: Deps): Pick<Handlers, Names>
           const home = homeById.get(resident.homeId);
           const isUntold = resident.form !== 'single' && (facts.groups.get(resident.id) ?? []).length === 0;
           if (!home || isUntold) return [];
-          const subject = subjectOf(facts, care, resident, home, logs.get(resident.id) ?? [], asOf);
-          return [{ ...subject, profile: resident.profile }];
+          const log = logs.get(resident.id) ?? [];
+          const subject = apartOf(() => subjectOf(facts, care, resident, home, log, asOf));
+          return subject ? [{ ...subject, profile: resident.profile }] : [];
         }),
       };
     },
 
     residentMoult: async ({ params }) => {
       const care = await careOf(database);
-      const resident = await findResident(database, params.id);
+      const resident = housed(care, await listResidents(database)).find(({ id }) => id === params.id);
       const home = resident && (await findHome(database, resident.homeId));
       if (!resident || !home) throw notFound('resident with that id');
       const asOf = clock.today();

@@ -2,6 +2,7 @@ import { shippedEggs, shippedMoths, shippedPopulations, shippedRests, shippedSpe
 import type { OwnCard } from '@/contract/handbook';
 import { namedOf, synonymsOf } from '@/core/handbook/knownNames';
 import { nameIndex } from '@/core/handbook/search';
+import { kindOfName } from '@/core/handbook/kindOfName';
 import { nowNamed } from '@/core/handbook/synonyms';
 import { withoutAuthor } from '@/core/measure/nameParts';
 import { checkScientificName } from '@/core/measure/scientificName';
@@ -51,7 +52,7 @@ export function handbookHandlers({ database, clock }: Deps): Pick<Handlers, Name
         isWellFormed: check.ok,
         problem: check.ok ? null : check.problem,
         suggestion: check.ok ? null : (check.suggestion ?? null),
-        ...{ nowNamed: name, via },
+        ...{ nowNamed: name, via, kind: kindOfName(known, typed) },
         found: nameIndex(among ?? namedOf(known)).search(typed, most),
       };
     },

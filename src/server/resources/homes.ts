@@ -3,6 +3,7 @@ import { shippedMixes } from '@/contract/shipped';
 import type { Home } from '@/contract/records';
 import { deepestMm } from '@/core/housing/soil';
 import { withoutUndefined } from '@/core/withoutUndefined';
+import { warmthIn } from '../house';
 import type { Handlers } from '../http/mount';
 import { invalid, notFound, Problem } from '../http/problem';
 import { sqlState, UNIQUE_VIOLATION, type Queries } from '../storage/database';
@@ -25,7 +26,11 @@ type Names = 'homes' | 'addHome' | 'changeHome' | 'setHomePhoto' | 'removeHomePh
 
 export function homeHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
   return {
-    homes: async () => ({ homes: [...(await listHomes(database))] }),
+    homes: async () => {
+      const warmth = await warmthIn(database, clock.now());
+      const homes = await listHomes(database);
+      return { homes: homes.map((home) => ({ ...home, temperatureC: warmth(home).temperatureC })) };
+    },
 
     addHome: ({ body }) =>
       refusingTwins(body.code, async () =>

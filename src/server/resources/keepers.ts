@@ -70,15 +70,16 @@ export function keeperHandlers({ database, clock }: Deps): Pick<Handlers, Names>
         return { removed: params.id };
       }),
 
-    setBusyDays: ({ params, body }) =>
-      changed(params.id, async (queries, { id, zone }) => {
-        const today = clock.today();
-        const days =
-          'days' in body
-            ? body.days.filter((day) => day >= today)
-            : busyDaysOf(body.calendar, zone, today, BUSY_DAYS, body.hours);
-        await writeBusyDays(queries, id, today, days);
-      }),
+    setBusyDays: async ({ params, body }) => {
+      const today = clock.today();
+      const { zone } = await one(database, params.id);
+      // Read before anything is held: a calendar may take seconds.
+      const days =
+        'days' in body
+          ? body.days.filter((day) => day >= today)
+          : await busyDaysOf(body.calendar, zone, today, BUSY_DAYS, body.hours);
+      return changed(params.id, (queries, { id }) => writeBusyDays(queries, id, today, days));
+    },
 
     renewCalendar: async ({ params }) => {
       const secret = newSecret();

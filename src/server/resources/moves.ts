@@ -15,7 +15,7 @@ import { dangersOfResident } from '../dangers';
 import { busyDaysOf, growthAhead, openHomes } from '../housePlan';
 import { houseToday, type HouseToday, type Lodger } from '../houseToday';
 import type { Handlers } from '../http/mount';
-import { notFound } from '../http/problem';
+import { invalid, notFound } from '../http/problem';
 import { movesOf, unplacedOf } from '../moves';
 import { sharedSolver } from '../solver/highs';
 import { SOLVER_SECONDS } from './computePlans';
@@ -23,15 +23,18 @@ import type { Deps } from './deps';
 
 export function moveHandlers({ database, clock }: Deps): Pick<Handlers, 'movesPlan' | 'handling'> {
   return {
-    handling: async ({ params }): Promise<Handling> => {
+    handling: async ({ params, query }): Promise<Handling> => {
       const on = clock.today();
       const house = await houseToday(database, on, clock.now());
       const lodger = house.lodgers.find(({ resident }) => resident.id === params.id);
       if (!lodger) throw notFound('resident with that id');
       const { resident, today } = lodger;
       const sheet = handlingSheet(shippedHandling, resident.profile, dangersOfResident(resident).hazards);
-      const home = house.homes.find(({ id }) => id === today.move?.toHomeId);
-      return { residentId: resident.id, ...sheet, move: home ? settledMove(lodger, home) : null };
+      const settled = query.to === undefined || query.to === today.move?.toHomeId ? today.move : undefined;
+      const home = house.homes.find(({ id }) => id === (settled?.toHomeId ?? query.to));
+      if (query.to !== undefined && !home) throw invalid('to', 'There is no home with that id. See /api/homes.');
+      const days = settled ?? { id: null, on, from: on, until: on };
+      return { residentId: resident.id, ...sheet, move: home ? moveTo(home, lodger, days) : null };
     },
 
     movesPlan: async ({ body }): Promise<MovesReply> => {
@@ -52,7 +55,9 @@ export function moveHandlers({ database, clock }: Deps): Pick<Handlers, 'movesPl
       const shared = sharedHomes(house);
       const alone = tenants.filter(({ from }) => from === null || !shared.has(from));
       const living = new Set(alone.map(({ from }) => from));
-      const tubs = openHomes(house.homes).filter(({ id }) => !shared.has(id) && (!taken.has(id) || living.has(id)));
+      const tubs = openHomes(house.homes)
+        .filter(({ id }) => !shared.has(id) && (!taken.has(id) || living.has(id)))
+        .map((home) => ({ ...home, temperatureC: house.facts.warmth(home).temperatureC }));
       const known = new Set(tubs.map(({ id }) => id));
       // Whoever is kept apart stays so.
       const movers = alone.filter(({ from }) => from === null || known.has(from));
@@ -87,14 +92,16 @@ export function moveHandlers({ database, clock }: Deps): Pick<Handlers, 'movesPl
   };
 }
 
-/** A settled move with the soil that its new home takes, and when it is fed first. */
-function settledMove({ resident, today }: Lodger, home: Home): Handling['move'] {
-  if (!today.move) return null;
-  const { id, toHomeId, on, from, until } = today.move;
+/** A move with the soil that its new home takes, and when it is fed first. */
+function moveTo(
+  home: Home,
+  { resident, today }: Lodger,
+  { id, on, from, until }: { id: string | null; on: Day; from: Day; until: Day },
+): Handling['move'] {
   const animal = { ...resident, school: airSchool(today.profile, resident.schools) };
   const depthMm = rankHomes(today.profile, animal, [home])[0]?.depthMm ?? home.substrateDepthMm;
   const feedFrom = addDays(on, today.profile.feeding?.settleDays.value ?? 0);
-  return { ...{ id, toHomeId, on, from, until, depthMm, feedFrom }, soilToAddL: soilToAddL(home, depthMm) };
+  return { ...{ id, toHomeId: home.id, on, from, until, depthMm, feedFrom }, soilToAddL: soilToAddL(home, depthMm) };
 }
 
 /** Moults looked ahead for the day on which a home is outgrown. */

@@ -1,12 +1,17 @@
 import { randomUUID } from 'node:crypto';
 import type { Entry } from '@/contract/entries';
 import type { NewResident, Resident } from '@/contract/records';
+import { shippedSpecies } from '@/contract/shipped';
+import { kindOfName } from '@/core/handbook/kindOfName';
 import { requireSchool, requireStage, takenMeasure } from '@/core/profiles/animal';
+import { carriedOver } from '@/core/profiles/otherKind';
 import type { CareProfile, Form } from '@/core/profiles/profile';
 import { withoutUndefined } from '@/core/withoutUndefined';
 import { careOf } from '../care';
+import { housed } from '../housed';
 import type { Handlers } from '../http/mount';
 import { invalid, notFound, Problem } from '../http/problem';
+import { listOwnCards } from '../storage/handbook';
 import { sqlState, UNIQUE_VIOLATION, type Queries } from '../storage/database';
 import { findEntry, historyOf, insertEntry } from '../storage/entries';
 import {
@@ -24,6 +29,7 @@ import { requireFoods } from '../larder';
 import { writeChoice } from '../storage/schools';
 import { dayOf, type Deps } from './deps';
 import { requireDepthFits, requireRoomFor } from './occupancy';
+import { requireMeasures } from './sense';
 
 const PAGE = 60;
 
@@ -31,7 +37,7 @@ type Names = 'residents' | 'goneResidents' | 'takeIn' | 'changeResident' | 'hist
 
 export function residentHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
   return {
-    residents: async () => ({ residents: [...(await listResidents(database))] }),
+    residents: async () => ({ residents: housed(await careOf(database), await listResidents(database)) }),
 
     goneResidents: async () => ({ residents: await listGone(database) }),
 
@@ -46,13 +52,18 @@ export function residentHandlers({ database, clock }: Deps): Pick<Handlers, Name
       database.transaction(async (queries) => {
         const before = await requireResident(queries, params.id);
         const given = Object.fromEntries(Object.entries(body).filter(([, value]) => value !== undefined));
-        const after: Resident = { ...before, ...given };
-        const profile = (await careOf(queries)).of(after);
-        requireStage(profile, after.stage);
-        takenMeasure(profile, after);
+        const care = await careOf(queries);
+        const changed: Resident = { ...before, ...given };
+        const { form = before.form, ...said } = carriedOver(care.of(before), care.of(changed), changed);
+        const after = { ...changed, form };
         if (body.bornOn) requireBirth(body.bornOn, before.takenInOn);
         await requireParents(queries, after, params.id);
         await updateResident(queries, after);
+        if (Object.keys(said).length > 0) {
+          const about = { residentId: params.id, homeId: null, on: clock.today(), at: clock.now(), keeper: null };
+          const note = `Carried over: kept as ${care.of(changed).name} now, as ${care.of(before).name} before.`;
+          await insertEntry(queries, { ...about, id: randomUUID(), kind: 'measured', note, data: said });
+        }
         if (body.forbidden) {
           requireFoods(body.forbidden);
           await writeForbidden(queries, params.id, body.forbidden);
@@ -61,11 +72,13 @@ export function residentHandlers({ database, clock }: Deps): Pick<Handlers, Name
         return { resident: await requireResident(queries, params.id) };
       }),
 
-    takeIn: async ({ body }) => {
-      const on = dayOf(clock, body.on);
+    takeIn: async ({ body: asked }) => {
+      const on = dayOf(clock, asked.on);
       const care = await careOf(database);
+      const body: Named = { ...asked, profile: asked.profile ?? (await kindNamed(database, asked.scientificName)) };
       const profile = care.of(body);
       requireStage(profile, body.stage);
+      requireMeasures(profile, body);
       requireSchool(profile, body.school);
       takenMeasure(profile, body);
       if (body.bornOn) requireBirth(body.bornOn, on);
@@ -120,7 +133,18 @@ export function residentHandlers({ database, clock }: Deps): Pick<Handlers, Name
   };
 }
 
-function factsOf(id: string, form: Form, body: NewResident) {
+/** A newcomer of whom the kind is known. */
+type Named = NewResident & { profile: string };
+
+/** @throws Problem where the name tells no kind: then the keeper has to. */
+async function kindNamed(queries: Queries, scientificName: string): Promise<string> {
+  const kind = kindOfName([...(await listOwnCards(queries)), ...shippedSpecies], scientificName);
+  if (kind) return kind.profile;
+  const message = `Nobody here knows ${scientificName}, or another of its genus. Give the kind it is kept as, see /api/profiles.`;
+  throw invalid('profile', message);
+}
+
+function factsOf(id: string, form: Form, body: Named) {
   return {
     id,
     form,

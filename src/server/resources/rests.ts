@@ -6,6 +6,7 @@ import { degreeHoursOutside } from '@/core/season/degreeHours';
 import { requireResting, restPlan, restSeason, type RestKind } from '@/core/season/rest';
 import { restCourse } from '@/core/season/restCourse';
 import type { Hemisphere } from '@/core/season/year';
+import { apartOf } from '../apart';
 import { hemisphereOf, roomsOf, warmthIn } from '../house';
 import type { Handlers } from '../http/mount';
 import { invalid, notFound } from '../http/problem';
@@ -96,7 +97,7 @@ export function restHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
           },
         ];
       };
-      return { asOf, rests: residents.flatMap(row) };
+      return { asOf, rests: residents.flatMap((resident) => apartOf(() => row(resident)) ?? []) };
     },
   };
 }

@@ -1,6 +1,4 @@
 import { planHouse } from '@/core/plan/levelling';
-import { dueWork } from '@/core/plan/due';
-import type { DueWork } from '@/core/plan/work';
 import type { Handlers } from '../http/mount';
 import { houseToday, type Lodger } from '../houseToday';
 import type { Deps } from './deps';
@@ -13,16 +11,18 @@ export function roundHandlers({ database, clock }: Deps): Pick<Handlers, 'round'
     round: async ({ query }) => {
       const on = query.on ?? clock.today();
       const house = await houseToday(database, on, clock.now());
-      const works = house.lodgers.map((lodger) => ({ ...lodger, due: dueWork(lodger.today, on) }));
-      const lighter = lighterDays(works, on);
-      const stops = works.flatMap(({ resident, home, due: { jobs, leaveAlone, waiting } }) => {
+      const lighter = lighterDays(house.lodgers, on);
+      const stops = house.lodgers.flatMap(({ resident, home, due: { jobs, leaveAlone, waiting } }) => {
         if (jobs.length === 0 && !leaveAlone) return [];
         const at = { residentId: resident.id, homeId: home.id, shelfId: home.shelfId };
         return [
           { ...at, jobs: jobs.map((job) => ({ ...job, ...lighter(resident.id, job.kind) })), leaveAlone, waiting },
         ];
       });
-      return { on, stops };
+      const unworkable = house.unworkable.map(({ resident, home, why, entryId }) => ({
+        ...{ residentId: resident.id, homeId: home.id, why, entryId },
+      }));
+      return { on, stops, unworkable };
     },
   };
 }
@@ -31,7 +31,7 @@ export function roundHandlers({ database, clock }: Deps): Pick<Handlers, 'round'
  * For each job the day of this week on which it would better be done, where that is not today. As it stood in the
  * morning: what is ticked on the walk puts nothing else off.
  */
-function lighterDays(works: readonly (Lodger & { due: DueWork })[], on: string) {
+function lighterDays(works: readonly Lodger[], on: string) {
   const morning = works.map(({ resident, today, due }) => ({
     ...{ id: resident.id, due },
     today: { ...today, log: today.log.filter((entry) => entry.on < on) },

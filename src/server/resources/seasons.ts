@@ -1,5 +1,6 @@
 import type { SeasonMark, Seasons } from '@/contract/plan';
 import { addDays, type Day } from '@/core/measure/day';
+import { apartOf } from '../apart';
 import { broodsOf } from '../broods';
 import { closedSpans } from '@/core/plan/workAhead';
 import { busyDaysOf, growthAhead, planOf } from '../housePlan';
@@ -21,7 +22,10 @@ export function seasonHandlers({ database, clock }: Deps): Pick<Handlers, 'seaso
       const house = await houseToday(database, on, clock.now());
       const busyDays = await busyDaysOf(database, on, YEAR_DAYS);
       const until = addDays(on, YEAR_DAYS - 1);
-      const marks = [...house.lodgers.flatMap((lodger) => marksOf(house, lodger)), ...(await hatches(database, clock))];
+      const marks = [
+        ...house.lodgers.flatMap((lodger) => apartOf(() => marksOf(house, lodger)) ?? []),
+        ...(await hatches(database, clock)),
+      ];
       return {
         from: on,
         days: YEAR_DAYS,

@@ -9,7 +9,7 @@ import type { CareBook } from '@/core/profiles/careBook';
 import { hatchlingMm } from '@/core/profiles/eggs';
 import { BODY_MEASURES, type BodyMeasure, type CareProfile } from '@/core/profiles/profile';
 import { invalid, Problem } from '../http/problem';
-import { requireOffer } from '../offers';
+import { requireMayMove, requireOffer } from '../offers';
 import type { Queries } from '../storage/database';
 import { headEntriesOf } from '../storage/entries';
 import { findHome } from '../storage/homes';
@@ -55,7 +55,7 @@ export async function requireSense(
       return requireOffer(queries, care, body, resident, on, now);
     case 'moved':
       await requireRoomFor(queries, care, body.homeId, 'homeId', resident);
-      return {};
+      return requireMayMove(queries, care, body, resident, on, now);
     case 'moulted':
     case 'measured':
       if (body.kind === 'moulted' && resident.form === 'eggs') {
@@ -128,6 +128,7 @@ async function requireSizes(
   on: string,
 ): Promise<void> {
   if (body.stage) requireStage(profile, body.stage);
+  requireMeasures(profile, body);
   const { takes } = profile.measure;
   const { massG, headCount, stage, instar } = body;
   const lengths = BODY_MEASURES.map((name) => body[name]);
@@ -146,6 +147,7 @@ async function requireSizes(
     await requireHistory(queries, profile, resident, body, on);
     return;
   }
+  requireMeantCount(resident, headCount ?? (instars && headsIn(instars)), body.insist);
   if (instars !== undefined) {
     const sum = headsIn(instars);
     if (sum === 0) throw invalid('instars', 'Nobody is left by this count: write down how they left instead.');
@@ -159,6 +161,35 @@ async function requireSizes(
     if (body.count > heads)
       throw invalid('count', `There are ${heads}: ${body.count} cannot be in instar ${body.instar}.`);
   }
+}
+
+/**
+ * Refuses a length that says nothing of the kind: a scorpion has no leg span, and the length it has would be forgotten.
+ * @throws Problem at the length, with the one that is measured
+ */
+export function requireMeasures(profile: CareProfile, given: { [Name in BodyMeasure]?: number | undefined }): void {
+  const { takes, name } = profile.measure;
+  for (const each of BODY_MEASURES) {
+    if (given[each] === undefined || each === takes || profile.proportions[each]) continue;
+    throw invalid(each, `Not measured of this kind (${profile.name.toLowerCase()}): give the ${name} as ${takes}.`);
+  }
+}
+
+/** So many times more heads than before, and so many more, are asked back: a nought too many is soon typed. Chosen here */
+const MANY_TIMES = 20;
+const MANY_MORE = 100;
+
+/** @throws Problem for a count that is most likely a slip, unless it is insisted on */
+function requireMeantCount(
+  { headCount: before }: Resident,
+  heads: number | undefined,
+  insist: boolean | undefined,
+): void {
+  if (before === undefined || heads === undefined || insist) return;
+  if (heads <= MANY_TIMES * before || heads - before <= MANY_MORE) return;
+  throw new Problem('conflict', `There were ${before}, and ${heads} now? To write it all the same, say so once more.`, [
+    { path: 'insist', message: `There were ${before}. Send insist: true to write down ${heads} all the same.` },
+  ]);
 }
 
 const headsIn = (instars: Record<string, number>) => Object.values(instars).reduce((total, each) => total + each, 0);

@@ -67,7 +67,7 @@ export function storeHandlers({ database, clock }: Deps): Pick<Handlers, Names> 
         return { entry: await requireStockEntry(queries, params.id) };
       }),
 
-    supplyPlan: async () => supplyPlanOf(database, await supplierOf(database), clock.today()),
+    supplyPlan: async () => supplyPlanOf(database, await supplierOf(database), clock.today(), clock.now()),
 
     addCulture: ({ body }) =>
       database.transaction(async (queries) => {

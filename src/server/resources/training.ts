@@ -82,7 +82,7 @@ function askStill(house: HouseToday, chance: Dice): TrainingCase | null {
   const lodger = pick(house, chance);
   const guide = lodger && shippedStillness.find((each) => each.silhouettes.includes(lodger.today.profile.silhouette));
   if (!lodger || !guide || lodger.resident.form === 'eggs') return null;
-  const made = stillCase(guide, lodger.today.moult?.premoultPct, chance);
+  const made = stillCase(guide, lodger.today.outlooks?.at(-1)?.premoultPct, chance);
   const titles = made.seen.map((id) => guide.findings.find((each) => each.id === id)?.title ?? id);
   return {
     ...{ ...NOTHING, id: '', kind: 'still', residentId: lodger.resident.id, daysStill: made.daysStill, seen: titles },

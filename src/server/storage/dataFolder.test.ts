@@ -82,6 +82,44 @@ describe('the data folder', () => {
       lockFolder(lockFile(), 'F')();
     });
 
+    describe('from another container, whose processes nobody here sees', () => {
+      const WATCHED_MS = 1200;
+      const foreign = () => {
+        const holder = { pid: process.pid, startedAt: null, since: 'then', place: 'another container' };
+        fs.writeFileSync(lockFile(), JSON.stringify(holder));
+      };
+
+      it('is held for as long as it is touched', () => {
+        foreign();
+        const beat = spawn('sh', ['-c', `for i in 1 2 3 4 5 6 7 8; do sleep 0.3; touch ${lockFile()}; done`]);
+        expect(() => lockFolder(lockFile(), 'F', undefined, WATCHED_MS)).toThrow(/in use by process \d+ of another/);
+        beat.kill();
+      });
+
+      it('is taken over once nobody touches it', () => {
+        foreign();
+        lockFolder(lockFile(), 'F', undefined, WATCHED_MS)();
+        expect(fs.readdirSync(root)).toEqual([]);
+      });
+    });
+
+    it('is touched while it is held; taken all the same, its holder is told, and does not give away what is not its own', () => {
+      jest.useFakeTimers({ now: new Date('2026-03-14T18:00:00Z') });
+      const lost = jest.fn();
+      const release = lockFolder(lockFile(), 'F', lost);
+      const touched = () => fs.statSync(lockFile()).mtimeMs;
+      fs.utimesSync(lockFile(), 1, 1);
+      jest.advanceTimersByTime(4000);
+      expect(touched()).toBeGreaterThan(1000);
+      expect(lost).not.toHaveBeenCalled();
+      locked(1);
+      jest.advanceTimersByTime(4000);
+      expect(lost).toHaveBeenCalledTimes(1);
+      release();
+      expect(fs.existsSync(lockFile())).toBe(true);
+      jest.useRealTimers();
+    });
+
     it('is taken over when it is no lock at all', () => {
       fs.writeFileSync(lockFile(), '{"pid":');
       lockFolder(lockFile(), 'F')();

@@ -31,8 +31,9 @@ export function hasRoomToWrite(folder: string): boolean {
 /**
  * Makes, checks and locks the folder that VB_DATA names. A first start that was interrupted leaves only a draft, which
  * is thrown away; a cluster with parts missing is refused with what to do. Every problem is an error in plain words.
+ * @param lost is told when another process has taken the folder over
  */
-export function openDataFolder(folder: string): DataFolder {
+export function openDataFolder(folder: string, lost?: () => void): DataFolder {
   const cluster = path.join(folder, 'cluster');
   const draft = path.join(folder, 'cluster.new');
   makeWritable(folder);
@@ -40,7 +41,7 @@ export function openDataFolder(folder: string): DataFolder {
   if (free < FREE_MB_TO_START) {
     throw new Error(`Only ${Math.floor(free)} MB are free for ${folder}; ${FREE_MB_TO_START} MB are needed to start.`);
   }
-  const release = lockFolder(path.join(folder, 'cluster.lock'), folder);
+  const release = lockFolder(path.join(folder, 'cluster.lock'), folder, lost);
   try {
     fs.rmSync(draft, { recursive: true, force: true });
     const isNew = !fs.existsSync(cluster);

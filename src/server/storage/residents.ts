@@ -206,9 +206,9 @@ const valuesOf = (resident: ResidentFacts) => [
 export async function updateResident(queries: Queries, resident: ResidentFacts): Promise<void> {
   await queries.query(
     `UPDATE resident SET called = $2, scientific_name = $3, common_name = $4, profile = $5, sex = $6, source = $7,
-       permit = $8, mother_id = $9, father_id = $10, batch = $11
+       permit = $8, mother_id = $9, father_id = $10, batch = $11, form = $12
      WHERE id = $1`,
-    valuesOf(resident),
+    [...valuesOf(resident), resident.form],
   );
 }
 

@@ -71,6 +71,8 @@ export function HolePlan({ asked, maxHoleMm, openings, onTry }: Props) {
       />
       {plan === null ? (
         <Body>Working it out.</Body>
+      ) : plan.isGlass ? (
+        <Body>Glass is not drilled: it cracks, and in the hand. What its own openings give is told above.</Body>
       ) : plan.best ? (
         <>
           <Granted option={plan.best} />
@@ -101,7 +103,9 @@ export function HolePlan({ asked, maxHoleMm, openings, onTry }: Props) {
           )}
         </View>
       )}
-      {plan ? <TradeOff options={plan.tradeOff} best={plan.best} wishes={{ redampDays, airChanges }} /> : null}
+      {plan && !plan.isGlass ? (
+        <TradeOff options={plan.tradeOff} best={plan.best} wishes={{ redampDays, airChanges }} />
+      ) : null}
     </View>
   );
 }

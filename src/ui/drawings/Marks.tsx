@@ -36,6 +36,7 @@ const ANCHORS: Record<Quantity, Anchor> = {
   floorAreaPerHeadMm2: 'animals',
   nestFullnessPct: 'nest',
   tubeBoreMm: 'tube',
+  nestCount: 'nest',
   outworldCount: 'tube',
 };
 

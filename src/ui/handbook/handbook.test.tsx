@@ -132,7 +132,9 @@ describe('words of the handbook', () => {
       'to feed: 24 times a year instead of 52',
       'no longer asked: air moves through',
     ]);
-    const drilled = { ...{ spacingMm: 40, centreHeightMm: 110, openSharePct: 1.2, isShort: false, covered: [] } };
+    const drilled = {
+      ...{ spacingMm: 40, centreHeightMm: 110, openSharePct: 1.2, isShort: false, isGlass: false, covered: [] },
+    };
     const before = { ...drilled, kind: 'holes' as const, sides: ['front' as const, 'back' as const], perSide: 4 };
     const after = { ...before, kind: 'mesh-holes' as const, sides: ['left' as const], perSide: 1, diameterMm: 50 };
     const openings = {

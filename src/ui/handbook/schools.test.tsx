@@ -49,7 +49,11 @@ describe('the schools', () => {
     });
     useSchools.setState({ choices: null });
     useHouse.setState({
-      ...{ care: careBook(shippedProfiles, shippedSpecies), state: 'ready', round: { on: '2026-03-14', stops: [] } },
+      ...{
+        care: careBook(shippedProfiles, shippedSpecies),
+        state: 'ready',
+        round: { on: '2026-03-14', stops: [], unworkable: [] },
+      },
       load: async () => undefined,
       residents: [resident('Bramble', 'ground-tarantula'), resident('Coil', 'millipede-tropical')],
       homes: [{ id: 'h', code: 'B3', shelfId: 's' } as unknown as Home],

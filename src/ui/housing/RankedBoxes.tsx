@@ -1,7 +1,9 @@
+import { useState } from 'react';
 import { View } from 'react-native';
 import { useHouse } from '@/client/house';
 import type { Home } from '@/contract/records';
-import type { RankedHome } from '@/core/housing/rank';
+import type { RankedHome, Warmth } from '@/core/housing/rank';
+import { Button } from '../components/Button';
 import { CodeTag } from '../components/CodeTag';
 import { StatusMark, STATUS_WORD, useStatusInk } from '../components/StatusMark';
 import { Tappable } from '../components/Tappable';
@@ -11,10 +13,13 @@ import { radius, space, stroke } from '../theme/tokens';
 import { troubleWords } from '../words/checks';
 import { litres } from '../words/home';
 import { calledWords, containerWords } from '../words/residents';
+import { useTemperature, type TemperatureWords } from '../words/temperature';
 import { useLength } from '../words/useLength';
 
 interface Props {
   ranking: RankedHome[];
+  /** Where it would live with others that it bears: shown when they are asked for. */
+  withOthers?: RankedHome[];
   homes: Home[];
   presentId?: string;
   chosenId: string | undefined;
@@ -22,25 +27,31 @@ interface Props {
 }
 
 /** Own boxes from best to worst; each says what is wrong with it, how deep to fill it, and how long it will serve. */
-export function RankedBoxes({ ranking, homes, presentId, chosenId, onChoose }: Props) {
+export function RankedBoxes({ ranking, withOthers = [], homes, presentId, chosenId, onChoose }: Props) {
   const styles = useStyles();
+  const [isShown, setShown] = useState(false);
   return (
-    <View role="radiogroup" aria-label="Boxes, best first" style={styles.list}>
-      {ranking.map((ranked) => {
-        const home = homes.find((each) => each.id === ranked.homeId);
-        if (!home) return null;
-        return (
-          <BoxRow
-            key={home.id}
-            ranked={ranked}
-            home={home}
-            isPresent={home.id === presentId}
-            isChosen={home.id === chosenId}
-            onChoose={() => onChoose(home.id)}
-          />
-        );
-      })}
-    </View>
+    <>
+      <View role="radiogroup" aria-label="Boxes, best first" style={styles.list}>
+        {[...ranking, ...(isShown ? withOthers : [])].map((ranked) => {
+          const home = homes.find((each) => each.id === ranked.homeId);
+          if (!home) return null;
+          return (
+            <BoxRow
+              key={home.id}
+              ranked={ranked}
+              home={home}
+              isPresent={home.id === presentId}
+              isChosen={home.id === chosenId}
+              onChoose={() => onChoose(home.id)}
+            />
+          );
+        })}
+      </View>
+      {withOthers.length > 0 && !isShown ? (
+        <Button rank="second" title={`Boxes where others live: ${withOthers.length}`} onPress={() => setShown(true)} />
+      ) : null}
+    </>
   );
 }
 
@@ -55,12 +66,14 @@ interface RowProps {
 function BoxRow({ ranked, home, isPresent, isChosen, onChoose }: RowProps) {
   const styles = useStyles();
   const length = useLength();
-  const { verdict } = ranked.fit;
+  const { verdict, warmth } = ranked;
+  const temperature = useTemperature();
   const ink = useStatusInk(verdict);
   const { shelves, residents } = useHouse();
   const shelf = shelves.find((each) => each.id === home.shelfId)?.name;
   const company = isPresent ? [] : residents.filter((each) => each.homeId === home.id).map(calledWords);
-  const trouble = troubleWords(ranked.fit);
+  const tooWarm = warmth && warmth.status !== 'pass' ? warmthTrouble(warmth, temperature) : null;
+  const trouble = [troubleWords(ranked.fit), tooWarm].filter((words) => words !== null).join('; ') || null;
   return (
     <Tappable
       role="radio"
@@ -84,6 +97,11 @@ function BoxRow({ ranked, home, isPresent, isChosen, onChoose }: RowProps) {
       </View>
     </Tappable>
   );
+}
+
+/** "too cold: 12 C, wants 20 to 29 C". */
+function warmthTrouble({ temperatureC, minC, maxC }: Warmth, { long }: TemperatureWords): string {
+  return `too ${temperatureC < minC ? 'cold' : 'warm'} there: ${long(temperatureC)}, wants ${long(minC)} to ${long(maxC)}`;
 }
 
 /** "fill to 72 mm (8.1 L more)", or that it stands right. */

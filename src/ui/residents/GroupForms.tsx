@@ -2,12 +2,13 @@ import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { call } from '@/client/api';
-import { companyOf, rankFor } from '@/client/fitting';
+import { boxesFor } from '@/client/fitting';
 import { problemOf, useHouse } from '@/client/house';
 import { undoing, useLog } from '@/client/log';
 import { keeperField } from '@/client/preferences';
 import type { Resident } from '@/contract/records';
 import { parseLength } from '@/core/measure/length';
+import { hatchlingMm } from '@/core/profiles/eggs';
 import { Button } from '../components/Button';
 import { Choices } from '../components/Choices';
 import { Field } from '../components/Field';
@@ -119,18 +120,31 @@ export function PartForm({ resident, onDone }: Props) {
   const isEggs = resident.form === 'eggs';
   const hatchling = care.of({ ...resident, stage: undefined }).stages.find((each) => each !== 'egg');
   const [stage, setStage] = useState(resident.stage);
-  const newcomer = { ...resident, id: '', stage, headCount: headCountIn(count.text) ?? 1 };
-  const open = homes.filter(
-    (home) => home.id !== resident.homeId && companyOf(care, newcomer, home, residents).verdict !== 'fail',
-  );
-  const best = rankFor(care, newcomer, open).slice(0, OFFERED_BOXES);
+  const length = useLength();
+  const size = useTyped();
+  const hatches = isEggs && stage !== 'egg';
+  const { measure } = care.of({ ...resident, stage });
+  const read = size.isEmpty ? null : parseLength(size.text, length.unit);
+  const usualMm = hatches ? hatchlingMm(care.of({ ...resident, stage })) : null;
+  const sizeMm = read?.ok ? read.mm : (usualMm ?? undefined);
+  const newcomer = {
+    ...resident,
+    ...{ id: '', stage, headCount: headCountIn(count.text) ?? 1 },
+    ...(hatches && sizeMm !== undefined && { [measure.takes]: sizeMm }),
+  };
+  // Hatchlings of which nobody knows a size are measured before boxes can be ranked for them.
+  const isMeasured = !hatches || sizeMm !== undefined || measure.usualMm !== undefined;
+  const others = homes.filter((home) => home.id !== resident.homeId);
+  const best = isMeasured ? boxesFor(care, newcomer, others, residents).ranking.slice(0, OFFERED_BOXES) : [];
   const codeOf = (id: string) => homes.find((home) => home.id === id)?.code ?? '?';
   const save = async () => {
     const heads = count.read();
+    if (read && !read.ok) return size.refuse(read.problem);
     if (heads === undefined || homeId === undefined) return;
     try {
       const name = called.trim();
-      const body = { count: heads, homeId, stage, ...(name && { called: name }), ...keeperField() };
+      const measured = hatches && read ? { [measure.takes]: read.mm } : {};
+      const body = { count: heads, homeId, stage, ...measured, ...(name && { called: name }), ...keeperField() };
       const { resident: part, entry } = await call('partResident', { params: { id: resident.id }, body });
       await load();
       show({ text: `${heads} moved to ${codeOf(homeId)}.`, ...undoing(entry.id) });
@@ -155,14 +169,22 @@ export function PartForm({ resident, onDone }: Props) {
         />
       ) : null}
       <Field label="What you call them, if anything" value={called} onChange={setCalled} />
-      {best.length === 0 ? (
+      {hatches ? (
+        <Field
+          label={`${capital(measure.name)} of one, ${length.unit}`}
+          {...size.field}
+          hint={usualMm === null && !measure.usualMm ? 'Boxes are ranked by it.' : 'Leave empty for what is usual.'}
+          keyboard="decimal-pad"
+        />
+      ) : null}
+      {!isMeasured ? null : best.length === 0 ? (
         <Body>No box is free for them. Add one under Homes.</Body>
       ) : (
         <Choices
           label="To which box, the best first"
           choices={best.map((each) => ({
             value: each.homeId,
-            title: `${codeOf(each.homeId)}${each.fit.verdict === 'fail' ? ', does not fit' : ''}`,
+            title: `${codeOf(each.homeId)}${each.verdict === 'fail' ? ', does not fit' : ''}`,
           }))}
           value={homeId}
           onChange={setHomeId}

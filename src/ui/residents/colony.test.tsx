@@ -52,7 +52,7 @@ beforeEach(() => {
   write.mockClear();
   useLog.setState({ write });
   useHouse.setState({
-    round: { on: TODAY, stops: [] },
+    round: { on: TODAY, stops: [], unworkable: [] },
     residents: [resident],
     state: 'ready',
     homes: [],

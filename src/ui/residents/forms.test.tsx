@@ -62,7 +62,7 @@ describe('what is written down', () => {
     });
     useHouse.setState({
       ...{ residents: [resident()], homes: [tub('C1', ['r']), tub('C2')], shelves: [], state: 'ready' },
-      ...{ round: { on: TODAY, stops: [] }, care: careBook(shippedProfiles, shippedSpecies) },
+      ...{ round: { on: TODAY, stops: [], unworkable: [] }, care: careBook(shippedProfiles, shippedSpecies) },
       ...{ feeders: [...shippedFeeders], foods: [...shippedFoods], load: async () => undefined },
     });
   });
@@ -206,7 +206,7 @@ describe('what is written down', () => {
     });
     const meal = { eats: 'prey', dishes: [{ food: small?.id, count: 1 }], maxLengthMm: 22 } as unknown as Meal;
     const leaveAlone: LeaveAlone = {
-      ...{ code: 'premoult', signs: ['dull'], since: '2026-03-10', premoultPct: 80, endsOn: null },
+      ...{ code: 'premoult', signs: ['dull'], since: '2026-03-10', premoultPct: 80, endsOn: '2026-04-09' },
     };
     const amount = () => screen.getByLabelText('How many') as HTMLInputElement;
 

@@ -44,7 +44,7 @@ const entry = (index: number, kind: Entry['kind'], data: Entry['data'] = {}): En
   ...{ data, undoneAt: null },
 });
 const home = (id: string, code: string, shelfId: string) => ({ id, code, shelfId }) as Home;
-const round = { on: TODAY, stops: [] };
+const round = { on: TODAY, stops: [], unworkable: [] };
 
 beforeEach(() => {
   mockCall.mockReset();
@@ -135,6 +135,7 @@ describe('many at once', () => {
       residents: ['1', '2', '3'].map((name) => resident({ id: `r${name}`, called: `N${name}`, homeId: `h${name}` })),
       round: {
         on: TODAY,
+        unworkable: [],
         stops: [{ residentId: 'r2', homeId: 'h2', shelfId: 's', jobs: [], waiting: [], leaveAlone }],
       },
     });

@@ -64,7 +64,12 @@ const written: object[] = [];
 
 beforeEach(() => {
   written.length = 0;
-  useHouse.setState({ care, residents: [bramble, hedge], round: { on: TODAY, stops: [] }, state: 'ready' });
+  useHouse.setState({
+    care,
+    residents: [bramble, hedge],
+    round: { on: TODAY, stops: [], unworkable: [] },
+    state: 'ready',
+  });
   useLog.setState({
     write: async (entry) => {
       written.push(entry);
@@ -138,10 +143,14 @@ describe('a resident', () => {
       endsOn: '2026-04-01',
     };
     useHouse.setState({
-      round: { on: TODAY, stops: [{ residentId: 'b', homeId: 'h', shelfId: 's', jobs: [], waiting: [], leaveAlone }] },
+      round: {
+        on: TODAY,
+        unworkable: [],
+        stops: [{ residentId: 'b', homeId: 'h', shelfId: 's', jobs: [], waiting: [], leaveAlone }],
+      },
     });
     renderThemed(<QuietPanel residentId="b" more="Not now." />);
-    await waitFor(() => expect(screen.getByText(/82 % a moult is close, food again about 1 Apr/)).toBeTruthy());
+    await waitFor(() => expect(screen.getByText(/82 % a moult is close, food again 1 Apr/)).toBeTruthy());
     expect(screen.getByText('Not now.')).toBeTruthy();
   });
 

@@ -105,6 +105,19 @@ export function JobRow({ job, home, resident, today, children }: Props) {
               />
             </View>
           ) : null}
+          {job.kind === 'look' && !done && !skipped ? (
+            <View style={styles.other}>
+              <Button
+                rank="second"
+                title={job.reason.code === 'founding' ? 'Workers are there' : 'It has moulted'}
+                onPress={() =>
+                  router.push(
+                    `/residents/${resident.id}?write=${job.reason.code === 'founding' ? 'counted' : 'moulted'}`,
+                  )
+                }
+              />
+            </View>
+          ) : null}
           {isPrey ? <PreyAnswers code={home.code} onAnswer={answerPrey} /> : null}
         </View>
         {isPrey ? null : isOpened(job.kind) && !done && !skipped ? (

@@ -25,6 +25,7 @@ const TOLD_BY = {
   label: 'labelled',
   alarm: 'looked',
   'check-buried': 'looked',
+  look: 'looked',
 } as const satisfies Partial<Record<JobKind, NewEntry['kind']>>;
 
 /** Work that takes a number, or several steps: it is opened, not ticked. */

@@ -53,7 +53,7 @@ beforeEach(() => {
   mockCall.mockReset();
   useHouse.setState({
     ...{ care: careBook([profileOf('ground-tarantula')], []), residents: [resident], homes: [home], state: 'ready' },
-    ...{ feeders: [...shippedFeeders], foods: [...shippedFoods], round: { on: TODAY, stops: [stop] } },
+    ...{ feeders: [...shippedFeeders], foods: [...shippedFoods], round: { on: TODAY, stops: [stop], unworkable: [] } },
     load: async () => undefined,
   });
   useLog.setState({ notice: null, sending: [] });

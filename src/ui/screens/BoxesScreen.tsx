@@ -4,7 +4,6 @@ import { useState } from 'react';
 import { companyOf } from '@/client/fitting';
 import { useHouse } from '@/client/house';
 import { useRanking } from '@/client/useRanking';
-import { useLog } from '@/client/log';
 import { Button } from '../components/Button';
 import { LinkRow } from '../components/LinkRow';
 import { useLoadState } from '../components/LoadState';
@@ -16,32 +15,23 @@ import { NobodyHere } from '../residents/NobodyHere';
 import { CompanyChecks } from '../housing/CompanyChecks';
 import { RankedBoxes } from '../housing/RankedBoxes';
 import { SizeLadder } from '../housing/SizeLadder';
-import { useAskedOnce } from '../components/useAskedOnce';
 import { QuietPanel, useQuiet } from '../residents/QuietPanel';
 import { calledWords, lifeWords } from '../words/residents';
 import { useLength } from '../words/useLength';
 
-/** The keeper's boxes it may live in, best first; moving it there; and the sizes it will want later. */
+/** The keeper's boxes it may live in, best first; on to the sheet of the move; and the sizes it will want later. */
 export function BoxesScreen({ residentId }: { residentId: string }) {
   const length = useLength();
   const { homes, residents, care } = useHouse();
-  const write = useLog((log) => log.write);
   const [chosenId, setChosenId] = useState<string>();
   const loading = useLoadState();
-  const { resident, present, ranking } = useRanking(residentId);
+  const { resident, present, ranking, withOthers } = useRanking(residentId);
   const isQuiet = useQuiet(residentId) !== null;
-  const { isAsked, mayDo } = useAskedOnce(isQuiet, `move to ${chosenId}`);
   if (loading) return <Screen>{loading}</Screen>;
   if (!resident) return <NobodyHere />;
   const chosen = homes.find((home) => home.id === chosenId && home.id !== resident.homeId);
-  const fails = ranking.find((each) => each.homeId === chosen?.id)?.fit.verdict === 'fail';
-  const anyway = fails || isAsked ? ' all the same' : '';
-  const title = chosen ? `Move to ${chosen.code}${anyway}` : 'Choose a box to move to';
-  const move = async () => {
-    if (!chosen || !mayDo()) return;
-    const entry = { kind: 'moved', residentId: resident.id, homeId: chosen.id } as const;
-    if (await write(entry, `${calledWords(resident)} moved to ${chosen.code}.`)) router.replace(`/homes/${chosen.id}`);
-  };
+  const fails = [...ranking, ...withOthers].find((each) => each.homeId === chosen?.id)?.verdict === 'fail';
+  const title = chosen ? `Move to ${chosen.code}${fails ? ' all the same' : ''}` : 'Choose a box to move to';
   return (
     <Screen
       actions={
@@ -50,7 +40,7 @@ export function BoxesScreen({ residentId }: { residentId: string }) {
           rank={fails || isQuiet ? 'second' : 'main'}
           disabled={!chosen}
           title={title}
-          onPress={() => void move()}
+          onPress={() => router.push(`/residents/${resident.id}/move?to=${chosen?.id}`)}
         />
       }
     >
@@ -62,14 +52,7 @@ export function BoxesScreen({ residentId }: { residentId: string }) {
         Make the new home ready and damp first. Nothing between animal and freedom but a closed door and a tub.
       </Soft>
       <Cautions who={resident} before="handle" />
-      <QuietPanel
-        residentId={resident.id}
-        more={
-          isAsked
-            ? 'Moving it now can cost it a leg or its life. Only if it is in danger where it is: then tap again.'
-            : 'It is not moved now, unless it is in danger where it is.'
-        }
-      />
+      <QuietPanel residentId={resident.id} more="It is not moved now, unless it is in danger where it is." />
       {chosen ? (
         <>
           <LinkRow
@@ -89,6 +72,7 @@ export function BoxesScreen({ residentId }: { residentId: string }) {
       ) : null}
       <RankedBoxes
         ranking={ranking}
+        withOthers={withOthers}
         homes={homes}
         presentId={resident.homeId}
         chosenId={chosenId}

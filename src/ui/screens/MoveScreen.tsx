@@ -13,20 +13,27 @@ import { Button } from '../components/Button';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
 import { TickCircle } from '../components/TickCircle';
+import { useAskedOnce } from '../components/useAskedOnce';
 import { makeStyles } from '../components/useStyles';
 import { Body, Heading, LargeName, Soft, Strong } from '../components/Words';
+import { QuietPanel, useQuiet } from '../residents/QuietPanel';
 import { circle, space, stroke } from '../theme/tokens';
 import { dayWords } from '../words/days';
 import { useLength } from '../words/useLength';
 
 const PART_TITLES = { before: 'Before', move: 'The move', after: 'After' } as const;
 
-/** The handling sheet of one move: what lies ready, each step to be ticked off, and what to do if it gets out. */
-export function MoveScreen({ id }: { id: string }) {
+/**
+ * The handling sheet of one move: what lies ready, each step to be ticked off, and what to do if it gets out.
+ * @param to the home that was chosen by hand; left out, the move that is settled
+ */
+export function MoveScreen({ id, to: chosenId }: { id: string; to?: string | undefined }) {
   const resident = useHouse((house) => house.residents.find((each) => each.id === id));
   const homes = useHouse((house) => house.homes);
   const round = useHouse((house) => house.round);
-  const { answer, problem } = useCall(round, () => call('handling', { params: { id } }));
+  const { answer, problem } = useCall(round, () =>
+    call('handling', { params: { id }, query: { ...(chosenId !== undefined && { to: chosenId }) } }),
+  );
   const home = homes.find((each) => each.id === resident?.homeId);
   const to = homes.find((each) => each.id === answer?.move?.toHomeId);
   if (!resident || !home || !answer) {
@@ -53,17 +60,19 @@ function Sheet({ sheet, resident, home, to, today }: SheetProps) {
   const length = useLength();
   const writeMany = useLog((log) => log.writeMany);
   const { move, tools, steps, escape } = sheet;
-  const sheetId = move?.id ?? resident.id;
+  const sheetId = move?.id ?? `${resident.id} ${move?.toHomeId ?? ''}`;
+  const isQuiet = useQuiet(resident.id) !== null;
+  const { isAsked, mayDo } = useAskedOnce(isQuiet, `move to ${to?.id}`);
   const done = useMoveSteps((state) => state.done[sheetId] ?? NONE);
   const { toggle, clear } = useMoveSteps.getState();
   const [isWriting, setWriting] = useState(false);
   const isReady = steps.every(({ id, part }) => part === 'after' || done.includes(id));
   const isIn = async () => {
-    if (!move || !to) return;
+    if (!move || !to || !mayDo()) return;
     setWriting(true);
     const residentId = resident.id;
     const entries: NewEntry[] = [
-      { kind: 'moved', residentId, homeId: to.id },
+      { kind: 'moved', residentId, homeId: to.id, ...(isQuiet && { insist: true }) },
       ...(move.depthMm === to.substrateDepthMm ? [] : [soilEntry(to, move.depthMm)]),
       ...(done.includes('label') ? [{ kind: 'labelled', residentId } as const] : []),
     ];
@@ -77,7 +86,13 @@ function Sheet({ sheet, resident, home, to, today }: SheetProps) {
     <Screen
       actions={
         move && to ? (
-          <Button grow title={`It is in ${to.code}`} disabled={!isReady || isWriting} onPress={() => void isIn()} />
+          <Button
+            grow
+            rank={isQuiet ? 'second' : 'main'}
+            title={`It is in ${to.code}${isAsked ? ' all the same' : ''}`}
+            disabled={!isReady || isWriting}
+            onPress={() => void isIn()}
+          />
         ) : (
           <Button grow title="Find a box" onPress={() => router.push(`/residents/${resident.id}/boxes`)} />
         )
@@ -94,6 +109,16 @@ function Sheet({ sheet, resident, home, to, today }: SheetProps) {
         <Soft>
           {`Soil in ${to.code}: ${length.long(move.depthMm)}${soilWords(move.soilToAddL)}. First food ${dayWords(move.feedFrom, today)}.`}
         </Soft>
+      ) : null}
+      {move && to ? (
+        <QuietPanel
+          residentId={resident.id}
+          more={
+            isAsked
+              ? 'Moving it now can cost it a leg or its life. Only if it is in danger where it is: then tap again.'
+              : 'It is not moved now, unless it is in danger where it is.'
+          }
+        />
       ) : null}
       <Heading style={styles.heading}>Lies ready</Heading>
       {tools.map((tool) => (

@@ -5,6 +5,7 @@ import { CallFailed } from '@/client/api';
 import { useBook, useHandbook } from '@/client/handbook';
 import { problemOf, useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
+import { useKindOfName } from '@/client/names';
 import { keeperField } from '@/client/preferences';
 import type { OwnCard } from '@/contract/handbook';
 import { bearing } from '@/core/handbook/knownNames';
@@ -17,7 +18,7 @@ import { LinkRow } from '../components/LinkRow';
 import { useLoadState } from '../components/LoadState';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
-import { Soft, Title } from '../components/Words';
+import { Soft, Strong, Title } from '../components/Words';
 import { KindChoice } from '../residents/KindChoice';
 import { space } from '../theme/tokens';
 import { PART_WORDS } from '../words/card';
@@ -39,30 +40,36 @@ export function OwnCardScreen({ name }: { name: string }) {
       start={
         before ?? {
           ...{ name: name === NEW ? '' : name, commonName: known?.commonName ?? null, synonyms: [], keeper: null },
-          ...{ profile: known?.profile ?? 'ground-tarantula', notes: {} },
+          ...{ profile: undefined, notes: {} },
         }
       }
     />
   );
 }
 
-function CardForm({ start, isNew }: { start: OwnCard; isNew: boolean }) {
+/** A card that is being written: its kind may still have to be chosen. */
+type Draft = Omit<OwnCard, 'profile'> & { profile: string | undefined };
+
+function CardForm({ start, isNew }: { start: Draft; isNew: boolean }) {
   const { writeCard, removeCard } = useHandbook();
   const show = useLog((log) => log.show);
   const [card, setCard] = useState(start);
   const [synonyms, setSynonyms] = useState(start.synonyms.join('; '));
   const [problems, setProblems] = useState<Record<string, string>>({});
   const form = checkScientificName(card.name);
+  const told = useKindOfName(card.name);
+  const profile = card.profile ?? told?.profile;
   const note = (part: CardPart) => (text: string) => setCard({ ...card, notes: { ...card.notes, [part]: text } });
   const save = async () => {
     if (!form.ok) return setProblems({ name: form.problem });
+    if (profile === undefined) return setProblems({ profile: 'Choose what kind of animal it is.' });
     const notes = Object.fromEntries(
       Object.entries(card.notes).flatMap(([part, text]) => (text.trim() === '' ? [] : [[part, text.trim()]])),
     );
     const names = synonyms.split(';').flatMap((each) => (each.trim() === '' ? [] : [each.trim()]));
     const { keeper = null } = keeperField();
     try {
-      await writeCard({ ...card, name: card.name.trim(), notes, synonyms: names, keeper });
+      await writeCard({ ...card, profile, name: card.name.trim(), notes, synonyms: names, keeper });
       show({ text: `${card.name.trim()}: your card is kept.` });
       router.replace(`/handbook/${encodeURIComponent(withoutAuthor(card.name))}`);
     } catch (error) {
@@ -110,7 +117,8 @@ function CardForm({ start, isNew }: { start: OwnCard; isNew: boolean }) {
           onChange={(text) => setCard({ ...card, commonName: text.trim() === '' ? null : text })}
           problem={problems.commonName}
         />
-        <KindChoice profile={card.profile} onChange={(profile) => setCard({ ...card, profile })} />
+        <KindChoice profile={profile} onChange={(chosen) => setCard({ ...card, profile: chosen })} />
+        {problems.profile !== undefined ? <Strong role="alert">{problems.profile}</Strong> : null}
         <Field
           label="Other names that lead here"
           value={synonyms}

@@ -16,6 +16,7 @@ import { makeStyles } from '../components/useStyles';
 import { useGrowing } from '../components/useGrowing';
 import { LeaveAloneList } from '../round/LeaveAloneList';
 import { KeptOnPhone } from '../round/KeptOnPhone';
+import { Unworkable } from '../round/Unworkable';
 import { RoundFilter, useWalkedShelves } from '../round/RoundFilter';
 import { RoundProgress } from '../round/RoundProgress';
 import { placesOf, sectionsOf } from '../round/sections';
@@ -63,6 +64,7 @@ export function RoundScreen({ chosenHomeId }: { chosenHomeId?: string | undefine
       <RoundFilter shelves={shelves} />
       <RoundProgress sections={sections} />
       <KeptOnPhone />
+      <Unworkable rows={round.unworkable} />
       {residents.length === 0 ? <FirstSteps hasHomes={homes.length > 0} /> : null}
       {residents.length > 0 && sections.length === 0 ? <Body>Nothing is due here today.</Body> : null}
       {placesOf(sections, drawn, left).map(({ key, name, stops: ofPart, at }) => (

@@ -3,11 +3,11 @@ import { useState } from 'react';
 import { useForm, useWatch } from 'react-hook-form';
 import { Pressable, View } from 'react-native';
 import { call, CallFailed } from '@/client/api';
-import { companyOf, rankFor, sectionOf, withSoil } from '@/client/fitting';
+import { boxesFor, companyOf, sectionOf, withSoil } from '@/client/fitting';
 import { useBook } from '@/client/handbook';
 import { problemOf, useHouse } from '@/client/house';
 import { undoing, useLog } from '@/client/log';
-import { useNameIndex } from '@/client/names';
+import { useKindOfName, useNameIndex } from '@/client/names';
 import { keeperField } from '@/client/preferences';
 import type { RankedHome } from '@/core/housing/rank';
 import { isDay } from '@/core/measure/day';
@@ -73,42 +73,40 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
     defaultValues: EMPTY,
     mode: 'onTouched',
   });
-  const [profile, setProfile] = useState('ground-tarantula');
-  const [stage, setStage] = useState<Stage>('juvenile');
+  const [byHand, setByHand] = useState<{ profile: string; over: string | undefined }>();
+  const [chosenStage, setStage] = useState<Stage>('juvenile');
   const [sex, setSex] = useState<(typeof SEXES)[number]>('unknown');
   const [chosenId, setChosenId] = useState(homeId);
   const [isBusy, setBusy] = useState(false);
   const [typedName, typedSize, typedHeads] = useWatch({ control, name: ['scientificName', 'size', 'headCount'] });
+  const scientificName = typedName.trim();
+  const nameForm = checkScientificName(typedName);
+  const told = useKindOfName(nameForm.ok ? scientificName : '');
   if (loading) return <Screen>{loading}</Screen>;
 
-  const nameForm = checkScientificName(typedName);
   const suggestion = nameForm.ok ? undefined : nameForm.suggestion;
-  const scientificName = typedName.trim();
-  const kept = care.of({ profile, scientificName, stage });
-  const hasEggs = kept.stages.includes('egg');
-  const isEggs = stage === 'egg' && kept.silhouette !== 'ant';
-  const { measure } = kept;
-  const limits = SIZE_LIMITS_MM[measure.takes];
+  // What was chosen by hand holds until the name tells another kind.
+  const profile = byHand && byHand.over === told?.profile ? byHand.profile : told?.profile;
+  const stages = profile === undefined ? [] : care.of({ profile }).stages;
+  const stage = chosenStage === 'egg' || stages.includes(chosenStage) ? chosenStage : (stages.at(-1) ?? chosenStage);
+  const kept = profile === undefined ? undefined : care.of({ profile, scientificName, stage });
+  const isEggs = stage === 'egg' && kept?.silhouette !== 'ant';
+  const measure = kept?.measure;
+  const limits = measure && SIZE_LIMITS_MM[measure.takes];
   const sizeMm = lengthIn(typedSize, length.unit);
   const headCount = headCountIn(typedHeads);
-  const isMeasured = sizeMm !== undefined && sizeMm >= limits[0] && sizeMm <= limits[1];
-  const isGroup = kept.company.sameKind === 'group';
+  const isMeasured = limits !== undefined && sizeMm !== undefined && sizeMm >= limits[0] && sizeMm <= limits[1];
+  const isGroup = kept?.company.sameKind === 'group';
   const size = {
-    ...(isMeasured && { [measure.takes]: sizeMm }),
+    ...(measure && isMeasured && { [measure.takes]: sizeMm }),
     ...(isGroup && headCount !== undefined && { headCount }),
   };
+  const newcomer = profile === undefined ? undefined : { profile, scientificName, called: null, headCount, stage };
   // Kinds that are counted may come without a measure.
-  const animal = isMeasured || measure.usualMm ? { profile, scientificName, stage, ...size } : null;
-  const newcomer = { profile, scientificName, called: null, headCount };
-  const open = homes.filter((home) => companyOf(care, newcomer, home, residents).verdict !== 'fail');
-  const ranking = animal ? rankFor(care, animal, open) : [];
-  const chosen = open.find((home) => home.id === chosenId);
-  const ranked = ranking.find((each) => each.homeId === chosenId);
-  const pickProfile = (id: string) => {
-    setProfile(id);
-    const { stages } = care.of({ profile: id });
-    if (stage !== 'egg' && !stages.includes(stage)) setStage(stages.at(-1) ?? stage);
-  };
+  const animal = newcomer && (isMeasured || measure?.usualMm) ? { ...newcomer, ...size } : null;
+  const { ranking, withOthers } = animal ? boxesFor(care, animal, homes, residents) : { ranking: [], withOthers: [] };
+  const ranked = [...ranking, ...withOthers].find((each) => each.homeId === chosenId);
+  const chosen = homes.find((home) => home.id === ranked?.homeId);
   const offered = (
     scientificName === '' ? knownSpecies.map(({ name }) => ({ id: name })) : index.search(scientificName, OFFERED + 1)
   )
@@ -122,7 +120,7 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
     clearErrors('scientificName');
     if (!known) return;
     setValue('commonName', known.commonName ?? '');
-    pickProfile(known.profile);
+    setByHand(undefined);
   };
 
   const takeIn = async (values: Values) => {
@@ -158,7 +156,7 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
     } catch (error) {
       if (error instanceof CallFailed) {
         for (const { path, message } of error.fields) {
-          const field = path === measure.takes ? 'size' : path;
+          const field = path === measure?.takes ? 'size' : path;
           if (field in values) setError(field as keyof Values, { message });
         }
       }
@@ -174,7 +172,7 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
         <Button
           grow
           disabled={!chosen || !ranked || isBusy}
-          rank={ranked?.fit.verdict === 'fail' ? 'second' : 'main'}
+          rank={ranked?.verdict === 'fail' ? 'second' : 'main'}
           title={takeInTitle(chosen?.code, ranked)}
           onPress={() => void handleSubmit(takeIn)()}
         />
@@ -209,17 +207,27 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
         {nameForm.ok ? <NowNamed scientificName={scientificName} onTake={pickSpecies} /> : null}
         <FormField control={control} name="commonName" label="Common name, if any" />
         <FormField control={control} name="called" label="What you call it, if anything" />
-        {nameForm.ok ? <Cautions who={{ scientificName, profile }} /> : null}
+        {nameForm.ok && profile !== undefined ? <Cautions who={{ scientificName, profile }} /> : null}
       </View>
       <View style={styles.part}>
-        <KindChoice profile={profile} onChange={pickProfile} />
-        <Heading>Stage</Heading>
-        <Choices
-          label="Stage"
-          choices={(hasEggs ? kept.stages : ['egg' as const, ...kept.stages]).map((value) => ({ value, title: value }))}
-          value={stage}
-          onChange={setStage}
-        />
+        <KindChoice profile={profile} onChange={(id) => setByHand({ profile: id, over: told?.profile })} />
+        {kept === undefined ? (
+          <Body>Choose what kind of animal it is: its stages and its boxes follow from that.</Body>
+        ) : null}
+        {kept && told?.by === 'genus' && told.profile === profile ? (
+          <Soft>{`This species is not in the handbook; others of its genus are kept as ${kept.name.toLowerCase()}.`}</Soft>
+        ) : null}
+        {kept ? (
+          <>
+            <Heading>Stage</Heading>
+            <Choices
+              label="Stage"
+              choices={[...new Set(['egg' as const, ...kept.stages])].map((value) => ({ value, title: value }))}
+              value={stage}
+              onChange={setStage}
+            />
+          </>
+        ) : null}
         <Heading>Sex</Heading>
         <Choices label="Sex" choices={SEXES.map((value) => ({ value, title: value }))} value={sex} onChange={setSex} />
         {isEggs ? null : (
@@ -232,16 +240,18 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
             check={(text) => text.trim() === '' || instarIn(text) !== undefined || INSTAR_PROBLEM}
           />
         )}
-        <FormField
-          control={control}
-          name="size"
-          label={`${capital(measure.name)}, ${length.unit}`}
-          hint={`${measure.howTo} You may write another unit behind it: 4 in, 10 cm.`}
-          keyboard="decimal-pad"
-          check={(text) =>
-            measure.usualMm && text.trim() === '' ? true : lengthCheck(length.unit, limits[0], limits[1])(text)
-          }
-        />
+        {measure && limits ? (
+          <FormField
+            control={control}
+            name="size"
+            label={`${capital(measure.name)}, ${length.unit}`}
+            hint={`${measure.howTo} You may write another unit behind it: 4 in, 10 cm.`}
+            keyboard="decimal-pad"
+            check={(text) =>
+              measure.usualMm && text.trim() === '' ? true : lengthCheck(length.unit, limits[0], limits[1])(text)
+            }
+          />
+        ) : null}
         {isGroup ? (
           <FormField
             control={control}
@@ -275,9 +285,11 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
       </View>
       <View style={styles.part}>
         <Heading>Which box</Heading>
-        {!animal ? <Body>{`Write the ${measure.name} above, and your boxes are ranked here.`}</Body> : null}
-        {animal && open.length === 0 ? <Body>No box is free. Add one under Homes.</Body> : null}
-        {animal && chosen && ranked ? (
+        {!animal ? (
+          <Body>{`${measure ? `Write the ${measure.name}` : 'Say what it is'} above, and your boxes are ranked here.`}</Body>
+        ) : null}
+        {animal && ranking.length === 0 ? <Body>No box is free. Add one under Homes.</Body> : null}
+        {animal && newcomer && chosen && ranked ? (
           <View>
             <Strong>{`${chosen.code}, filled to ${length.long(ranked.depthMm)}`}</Strong>
             <MeasuredSection
@@ -288,7 +300,13 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
             <CompanyChecks answer={companyOf(care, newcomer, chosen, residents)} />
           </View>
         ) : null}
-        <RankedBoxes ranking={ranking} homes={open} chosenId={chosenId} onChoose={setChosenId} />
+        <RankedBoxes
+          ranking={ranking}
+          withOthers={withOthers}
+          homes={homes}
+          chosenId={chosenId}
+          onChoose={setChosenId}
+        />
         {animal ? (
           <Soft>Taking in writes the depth down as filled. Let the box settle before the animal moves in.</Soft>
         ) : null}
@@ -299,7 +317,7 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
 
 function takeInTitle(code: string | undefined, ranked: RankedHome | undefined): string {
   if (code === undefined || !ranked) return 'Choose a box first';
-  return `Take in to ${code}${ranked.fit.verdict === 'fail' ? ' all the same' : ''}`;
+  return `Take in to ${code}${ranked.verdict === 'fail' ? ' all the same' : ''}`;
 }
 
 const useStyles = makeStyles((theme) => ({

@@ -59,7 +59,7 @@ describe('the moves', () => {
     });
     useHouse.setState({
       // A new round: what lies ahead is asked anew.
-      round: { on: TODAY, stops: [] },
+      round: { on: TODAY, stops: [], unworkable: [] },
       residents: [resident('Soot', 'A2'), resident('Pip', 'A1')],
       homes: [home('A1', ['Pip']), home('A2', ['Soot']), home('B3')],
     });
@@ -164,7 +164,7 @@ describe('the moves', () => {
   });
 
   it('are none in an empty house', async () => {
-    useHouse.setState({ residents: [], round: { on: TODAY, stops: [] } });
+    useHouse.setState({ residents: [], round: { on: TODAY, stops: [], unworkable: [] } });
     await show();
     expect(screen.getByText('Nobody lives here yet: there is nobody to move.')).toBeTruthy();
   });

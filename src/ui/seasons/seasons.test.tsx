@@ -43,7 +43,7 @@ const RESIDENTS = [
 beforeEach(() => {
   jest.mocked(router.push).mockClear();
   useHouse.setState({
-    round: { on: TODAY, stops: [] },
+    round: { on: TODAY, stops: [], unworkable: [] },
     residents: RESIDENTS,
     homes: RESIDENTS.map(
       ({ id, homeId }, index) => ({ id: homeId, code: `H${index}`, residentIds: [id] }) as unknown as Home,

@@ -70,7 +70,12 @@ describe('the store', () => {
     useLog.setState({ notice: null });
     usePreferences.getState().set({ keeper: 'Odalys Fenn' });
     useHouse.setState({
-      ...{ round: { on: TODAY, stops: [] }, feeders: [...shippedFeeders], foods: [...shippedFoods], state: 'ready' },
+      ...{
+        round: { on: TODAY, stops: [], unworkable: [] },
+        feeders: [...shippedFeeders],
+        foods: [...shippedFoods],
+        state: 'ready',
+      },
     });
   });
   afterAll(() => usePreferences.getState().set({ keeper: '' }));

@@ -35,8 +35,11 @@ it('dangers stand before every step that exposes somebody', async () => {
   await see(page.getByText(venom).first()).toBeVisible();
   // And of a species that nobody knows, before it is taken in.
   await open('/take-in');
-  await page.getByRole('radio', { name: 'Burrowing tarantula' }).click();
   await page.getByLabel('Scientific name').fill("Omothymus sp. 'north quay'");
+  // Nor of its genus: then its keeper says what kind of animal it is.
+  await see(page.getByText('Choose what kind of animal it is', { exact: false })).toBeVisible();
+  await page.getByRole('radio', { name: 'Spiders', exact: true }).click();
+  await page.getByRole('radio', { name: 'Burrowing tarantula' }).click();
   await see(page.getByText('Nobody here knows this species.', { exact: false })).toBeVisible();
   await see(page.getByText(venom).first()).toBeVisible();
 });
@@ -131,6 +134,10 @@ it('a card of one’s own is kept, found by its other name, and taken out', asyn
   await page.getByLabel('Scientific name').fill('hemisotis northi');
   await page.getByRole('button', { name: 'Write Hemisotis northi' }).click();
   await page.getByLabel('Other names that lead here').fill('Caribena versicolor');
+  await page.getByRole('button', { name: 'Keep this card' }).click();
+  await see(page.getByRole('alert').getByText('Choose what kind of animal it is.')).toBeVisible();
+  await page.getByRole('radio', { name: 'Spiders', exact: true }).click();
+  await page.getByRole('radio', { name: 'Tree tarantula' }).click();
   await page.getByRole('button', { name: 'Keep this card' }).click();
   await see(page.getByText(/has a card of its own/).first()).toBeVisible();
   await page.getByLabel('Other names that lead here').fill('Hemisotis borealis');

@@ -103,14 +103,16 @@ it('one animal: its sex with what shows it, weight, note and photo; history narr
 
 it('one about to moult is left alone by every part; dead or moulting is answered with what not to do', async () => {
   await open('/');
-  await see(page.getByText(/B5.*dull and dark since.*% a moult is close, food again about/)).toBeVisible();
+  await see(page.getByText(/B5.*dull.*since.*% a moult is close, food again/)).toBeVisible();
   await see(page.getByRole('button', { name: 'B5: taken' })).toHaveCount(0);
   await openResident('orme', /^Widow Orme/);
   await page.getByRole('button', { name: 'Other boxes' }).click();
   await page.getByRole('radio', { name: /^B11/ }).click();
   await page.getByRole('button', { name: 'Move to B11', exact: true }).click();
-  await see(page.getByText(/Only if it is in danger where it is: then tap again/)).toBeVisible();
-  await see(page.getByRole('button', { name: 'Move to B11 all the same' })).toBeVisible();
+  // Its sheet comes first, and says that it is not moved now.
+  await see(page.getByText('If it gets out')).toBeVisible();
+  await see(page.getByText('It is not moved now, unless it is in danger where it is.')).toBeVisible();
+  await see(page.getByRole('button', { name: 'It is in B11', exact: true })).toBeDisabled();
 
   await openResident('orme', /^Widow Orme/);
   await page.getByRole('button', { name: 'Dead or moulting?' }).click();

@@ -17,6 +17,13 @@ export function stepWords(step: BuildStep, length: LengthWords, code: string): S
   switch (step.code) {
     case 'drill':
       return { title: drillTitle(step.plan, length), detail: drillDetail(step.plan, length) };
+    case 'glass':
+      return {
+        title: 'Do not drill the glass: it cracks, and in the hand',
+        detail: step.mayMeshLid
+          ? 'It lets in less air than this kind wants. Set fine mesh into a lid of plastic, or take another box.'
+          : 'It lets in less air than this kind wants, and mesh overhead would catch its claws: take another box.',
+      };
     case 'cover':
       return {
         title: `Cover the wide openings with mesh finer than ${length.long(step.meshApertureMm)}`,

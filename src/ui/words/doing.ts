@@ -16,6 +16,7 @@ export const DONE_WORDS: Record<JobKind, string> = {
   measure: 'measured.',
   census: 'counted.',
   'check-buried': 'looked for.',
+  look: 'looked at, nothing new.',
   battery: 'battery changed.',
   label: 'label put right.',
   papers: 'papers renewed.',

@@ -38,6 +38,10 @@ export function jobTitle(job: Job, length: LengthWords, names: Names, temperatur
       return job.reason.code === 'buried' && job.reason.sign === 'sealed'
         ? 'Look whether it is alive: do not wake it'
         : 'Look for it: brush soil aside only, do not dig';
+    case 'look':
+      return job.reason.code === 'founding'
+        ? 'Are there workers? Look through the glass'
+        : 'Has it moulted? Look for a skin, from outside';
     case 'battery':
       return 'Change the battery of the probe';
     case 'papers':
@@ -157,6 +161,10 @@ export function jobReason(job: Job, today: string, fit: FitAnswer | undefined, t
         : 'winter rest';
     case 'buried':
       return `${signWords(reason.sign)} since ${dayWords(reason.since, today)}, ${daysWords(reason.days)}`;
+    case 'quiet-over':
+      return `left alone since ${dayWords(reason.since, today)}, a moult was expected by ${dayWords(reason.on, today)}${minding}`;
+    case 'founding':
+      return `sealed in since ${dayWords(reason.since, today)}, her first workers may be there`;
     case 'moved':
       return `moved ${dayWords(reason.on, today)}`;
     case 'moulted':
@@ -193,9 +201,14 @@ export const signWords = (sign: string) => SIGN_WORDS[sign] ?? sign;
 /** Why an animal is left alone, and until when. */
 export function leaveAloneWords(quiet: LeaveAlone, today: string): string {
   if (quiet.code === 'hardening') return `hardening, food from ${dayWords(quiet.feedFrom, today)}`;
+  if (quiet.code === 'founding') {
+    const end =
+      quiet.endsOn === null ? 'too cold for brood' : `first workers by about ${dayWords(quiet.endsOn, today)}`;
+    return `sealed in with her brood since ${dayWords(quiet.since, today)}, ${end}`;
+  }
   if (quiet.code === 'resting')
     return `winter rest since ${dayWords(quiet.since, today)}, over about ${dayWords(quiet.endsOn, today)}`;
   const chance = quiet.premoultPct === null ? '' : `, ${Math.round(quiet.premoultPct)} % a moult is close`;
-  const end = quiet.endsOn === null ? 'until that is over' : `food again about ${dayWords(quiet.endsOn, today)}`;
+  const end = `food again ${dayWords(quiet.endsOn, today)}`;
   return `${quiet.signs.map(signWords).join(' and ')} since ${dayWords(quiet.since, today)}${chance}, ${end}`;
 }

@@ -13,6 +13,8 @@ const names = { feeders: [...shippedFeeders], foods: [...shippedFoods] };
 const REASONS: { [Code in Reason['code']]: Extract<Reason, { code: Code }> } = {
   never: { code: 'never', since: '2025-12-01' },
   'since-last': { code: 'since-last', days: 1, on: '2026-03-13' },
+  founding: { code: 'founding', since: '2025-12-20' },
+  'quiet-over': { code: 'quiet-over', since: '2026-02-20', on: '2026-03-12' },
   'after-refusal': { code: 'after-refusal', days: 9, on: '2026-03-05' },
   offered: { code: 'offered', on: '2026-03-13', at: '2026-03-13T19:40:00.000Z', entryId: 'e' },
   dries: { code: 'dries', by: 'weighed', since: '2026-02-01', dampWetness: 0.312, dampWetnessMin: 0.4 },
@@ -67,20 +69,23 @@ describe('sentences', () => {
     for (const task of Object.values(SITTER_TASKS)) expect(task).toMatch(/^[A-Z]/);
   });
 
-  it('of why one is left alone say until when, or that nobody can', () => {
+  it('of why one is left alone say until when', () => {
     const premoult: LeaveAlone = {
       ...{ code: 'premoult', signs: [...MOULT_SIGNS], since: '2026-03-01', premoultPct: 83.4, endsOn: '2026-04-09' },
     };
     const every: LeaveAlone[] = [
       premoult,
-      { ...premoult, premoultPct: null, endsOn: null },
+      { ...premoult, premoultPct: null },
+      { code: 'founding', since: '2025-12-20', endsOn: null },
+      { code: 'founding', since: '2025-12-20', endsOn: '2026-04-09' },
       { code: 'hardening', feedFrom: '2026-03-20' },
       { code: 'resting', since: '2025-11-01', endsOn: '2026-03-28' },
     ];
     const said = every.map((each) => leaveAloneWords(each, TODAY));
     expect(said.filter((each) => BROKEN.test(each))).toEqual([]);
-    expect(said[0]).toContain('83 % a moult is close, food again about 9 Apr');
-    expect(said[1]).toContain('until that is over');
-    expect(said.slice(2)).toEqual(['hardening, food from 20 Mar', 'winter rest since 1 Nov 2025, over about 28 Mar']);
+    expect(said[0]).toContain('83 % a moult is close, food again 9 Apr');
+    expect(said[1]).not.toContain('%');
+    expect(said[3]).toContain('first workers by about 9 Apr');
+    expect(said.slice(4)).toEqual(['hardening, food from 20 Mar', 'winter rest since 1 Nov 2025, over about 28 Mar']);
   });
 });

@@ -180,11 +180,11 @@ describe('jobs', () => {
     const today = '2026-03-14';
     expect(leaveAloneWords({ code: 'hardening', feedFrom: '2026-03-20' }, today)).toBe('hardening, food from 20 Mar');
     const quiet = { code: 'premoult', signs: ['dull', 'dark'], since: '2026-03-13' } as const;
-    expect(leaveAloneWords({ ...quiet, signs: [...quiet.signs], premoultPct: null, endsOn: null }, today)).toBe(
-      'dull and dark since yesterday, until that is over',
+    expect(leaveAloneWords({ ...quiet, signs: [...quiet.signs], premoultPct: null, endsOn: '2026-04-02' }, today)).toBe(
+      'dull and dark since yesterday, food again 2 Apr',
     );
     expect(leaveAloneWords({ ...quiet, signs: ['dull'], premoultPct: 71.6, endsOn: '2026-04-02' }, today)).toBe(
-      'dull since yesterday, 72 % a moult is close, food again about 2 Apr',
+      'dull since yesterday, 72 % a moult is close, food again 2 Apr',
     );
   });
 });

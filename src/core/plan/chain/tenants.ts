@@ -90,7 +90,8 @@ export function chainOfTenants(
 
 function needOf(tenant: Tenant, home: CandidateHome | undefined): Need {
   if (!home) return 'homeless';
-  const { scores } = rankPrepared(tenant.profile, tenant, prepareHomes([home]));
+  // Whether it serves as it is: where it stands, and in how warm a place, is its keeper's to know.
+  const { scores } = rankPrepared(tenant.profile, tenant, prepareHomes([{ ...home, temperatureC: undefined }]));
   if (statusOf(scores[0] ?? Infinity) === 'fail') return 'fails';
   return tenant.outgrownIn === null ? 'none' : 'outgrows';
 }

@@ -1,0 +1,33 @@
+import { withoutAuthor } from '@/core/measure/nameParts';
+import { bearing, type KnownName } from './knownNames';
+
+/** A species, or a card of one's own, by its names, and the care profile it is kept by. */
+export interface KindKnown extends KnownName {
+  profile: string;
+}
+
+/** The care profile that a name alone tells of. */
+export interface KindOfName {
+  profile: string;
+  /** `species`: this one is listed. `genus`: others of its genus are. */
+  by: 'species' | 'genus';
+}
+
+/**
+ * What kind of animal a name means: that of the species, by any of its names; of a species that nobody listed, the kind of its
+ * genus. Where a genus has several kinds, that of most of its species, and of two as common the one listed first.
+ * @param known cards of one's own before those that ship: of two of one name the first counts
+ * @returns null where neither the species nor its genus is known
+ */
+export function kindOfName(known: readonly KindKnown[], typed: string): KindOfName | null {
+  const name = withoutAuthor(typed);
+  const species = bearing(known, name);
+  if (species) return { profile: species.profile, by: 'species' };
+  const genus = `${name.split(' ')[0] ?? ''} `;
+  const times = new Map<string, number>();
+  for (const { name: one, synonyms = [], profile } of known) {
+    if ([one, ...synonyms].some((each) => each.startsWith(genus))) times.set(profile, (times.get(profile) ?? 0) + 1);
+  }
+  const [most] = [...times].sort(([, a], [, b]) => b - a);
+  return most ? { profile: most[0], by: 'genus' } : null;
+}

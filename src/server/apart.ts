@@ -1,0 +1,20 @@
+import { Refusal } from '@/core/refusal';
+
+/**
+ * One part of an answer about many, worked out by itself: where one strange record keeps it from being worked out, that is
+ * written in the server's output, and the rest of the answer goes on.
+ * @param told is given why, in words for the keeper
+ */
+export function apartOf<Part>(work: () => Part, told?: (why: string) => void): Part | undefined {
+  try {
+    return work();
+  } catch (error) {
+    if (!(error instanceof Refusal)) console.error(error);
+    told?.(
+      error instanceof Refusal
+        ? error.fields.map(({ message }) => message).join(' ')
+        : 'Its records contradict each other.',
+    );
+    return undefined;
+  }
+}
