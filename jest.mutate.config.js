@@ -7,6 +7,7 @@ module.exports = {
   ...node,
   displayName: undefined,
   globalSetup: undefined,
+  testSequencer: '<rootDir>/bin/lib/quickFirst.cjs',
   setupFilesAfterEnv: [...(node.setupFilesAfterEnv ?? []), '<rootDir>/bin/lib/mutateProperties.cjs'],
   testMatch: [`<rootDir>/src/core/${process.env.VB_MUTATE}/**/*.test.ts`],
 };

@@ -43,4 +43,14 @@ describe('assassin bugs in one cube', () => {
     expect(crowd(await fit(12))).not.toBe('fail');
     expect(crowd(await fit(40))).toBe('fail');
   });
+
+  it('are told so wherever their home is looked at, and one group leaves the other room', async () => {
+    const full = await house.resident(first);
+    expect([full.headCount, full.headsTogether]).toEqual([12, 22]);
+    await house.box('D2', { lengthMm: 300, widthMm: 300, heightMm: 300, lid: 'mesh', opens: 'top' }, { soilMm: 40 });
+    await house.write('moved', second, { homeId: house.boxId('D2') });
+    expect((await house.resident(first)).headsTogether ?? 12).toBe(12);
+    const kinds = await house.kinds(first);
+    expect(kinds.filter((kind) => kind === 'mend' || kind === 'rehouse')).toEqual([]);
+  });
 });

@@ -46,4 +46,33 @@ describe('springtails put in with others', () => {
   it.failing('have no dates of moults', async () => {
     expect((await house.forecast(cleaners)).forecast.next).toBeNull();
   });
+
+  it('are dwarf isopods as well, under a tarantula: what is poured and laid is for the spider', async () => {
+    await house.box('F2', 'flat-2', { soilMm: 70 });
+    const facts = { profile: 'ground-tarantula', stage: 'juvenile', legSpanMm: 70 };
+    const spider = await house.takeIn('Grammostola pulchra', 'F2', facts);
+    const isopods = await house.takeIn('Cubaris murina', 'F2', {
+      profile: 'isopod-dwarf-tropical',
+      stage: 'adult',
+      headCount: 30,
+    });
+    const home = await house.home('F2');
+    const { watering } = house.granted(await house.get(`/api/homes/${home.id}/air`));
+    await house.days(6);
+    expect((await house.kinds(isopods)).filter((kind) => kind !== 'label')).toEqual([]);
+    expect(await house.kinds(spider)).toContain('feed');
+    // Alone with them the box would be kept wetter: it is kept for the spider.
+    await house.box('F3', 'flat-2', { soilMm: 70 });
+    const alone = await house.takeIn('Grammostola pulchra', 'F3', facts);
+    const other = house.granted(await house.get(`/api/homes/${house.boxId('F3')}/air`)).watering;
+    expect(watering?.dampWetnessMin).toBe(other?.dampWetnessMin);
+    expect(alone.id).not.toBe(spider.id);
+  });
+
+  it('among themselves keep house as everybody does', async () => {
+    await house.box('F4', 'culture', { soilMm: 40 });
+    const own = await springtails('F4');
+    await house.days(10);
+    expect(await house.kinds(own)).toContain('feed');
+  });
 });

@@ -53,4 +53,17 @@ describe('a tarantula spiderling in its first weeks', () => {
     expect(forecast.next?.within90DaysPct).toBeGreaterThan(50);
     expect(forecast.next && forecast.next.p10 < forecast.next.p90).toBe(true);
   });
+
+  it('gets one piece after a moult, and one large one where it is fed large and rarely', async () => {
+    const dishes = async () => (await house.job(one, 'feed'))?.meal?.dishes.map(({ count }) => count);
+    await house.write('moulted', one, { legSpanMm: 15 });
+    await house.days(6);
+    expect(await dishes()).toEqual([1]);
+    const meal = await house.compute('meal', {
+      ...{ profile: 'ground-tarantula', stage: 'adult', legSpanMm: 118, on: await house.today() },
+      schools: { feeding: 'large-and-rarely' },
+    });
+    expect(meal.meal.dishes.map(({ count }: { count: number }) => count)).toEqual([1]);
+    expect(meal.meal.everyDays).toBe(30);
+  });
 });

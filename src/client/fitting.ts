@@ -8,8 +8,7 @@ import type { HomeState } from '@/core/housing/quantities';
 import { rankHomes, type RankedHome } from '@/core/housing/rank';
 import { sectionPlan, type SectionPlan, type SectionSubject } from '@/core/housing/section';
 import { flat, meanDepthMm, withMeanDepth, type Soil } from '@/core/housing/soil';
-import { takenMeasure } from '@/core/profiles/animal';
-import { BODY_MEASURES } from '@/core/profiles/profile';
+import { takenMeasure, tellsSize } from '@/core/profiles/animal';
 import type { CareBook } from '@/core/profiles/careBook';
 import { airSchool, type Schools } from '@/core/profiles/schools';
 import { Refusal } from '@/core/refusal';
@@ -58,15 +57,6 @@ export function fitOf(care: CareBook, home: HomeState, animal: Measured): FitAns
   }
 }
 
-/** Whether anybody can tell how large it is. */
-function isReadable(care: CareBook, animal: Measured): boolean {
-  const { measure, proportions } = care.of(animal);
-  return (
-    measure.usualMm !== undefined ||
-    BODY_MEASURES.some((name) => animal[name] !== undefined && (name === measure.takes || proportions[name]))
-  );
-}
-
 /** The worst verdict of all who live in a home; null when it is free. */
 export function verdictOfHome(care: CareBook, home: Home, residents: Resident[]): Status | null {
   const tenants = residents.filter((each) => each.homeId === home.id);
@@ -88,6 +78,7 @@ export function boxesFor(
   residents: readonly Resident[],
 ): Boxes {
   const profile = care.of(animal);
+  if (!tellsSize(profile, animal)) return { ranking: [], withOthers: [] };
   const open: Home[] = [];
   const borne: Home[] = [];
   for (const home of homes) {
@@ -144,12 +135,12 @@ export function subjectOf(care: CareBook, animal: Measured): SectionSubject {
 
 /** The cut through a home, with its animal where it has one. */
 export function sectionOf(care: CareBook, home: HomeState, animal: Measured | undefined): SectionPlan {
-  return sectionPlan(home, animal && isReadable(care, animal) ? subjectOf(care, animal) : null);
+  return sectionPlan(home, animal && tellsSize(care.of(animal), animal) ? subjectOf(care, animal) : null);
 }
 
 /** The home from above. */
 export function planOf(care: CareBook, home: HomeState, animal: Measured | undefined): PlanView {
-  return planView(home, animal && isReadable(care, animal) ? subjectOf(care, animal) : null);
+  return planView(home, animal && tellsSize(care.of(animal), animal) ? subjectOf(care, animal) : null);
 }
 
 /** Of a resident or a newcomer, what its company has to know. */

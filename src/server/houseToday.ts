@@ -5,7 +5,9 @@ import { USUAL_WARMTH } from '@/core/growth/pace';
 import { addDays } from '@/core/measure/day';
 import { dueWork } from '@/core/plan/due';
 import type { DueWork, LogEntry, PlannedMove, ResidentToday } from '@/core/plan/work';
+import { tellsSize } from '@/core/profiles/animal';
 import type { CareBook } from '@/core/profiles/careBook';
+import { Refusal } from '@/core/refusal';
 import { DAY_MS } from '@/core/readings/reading';
 import { apartOf } from './apart';
 import { careOf, materialTable } from './care';
@@ -99,6 +101,7 @@ async function gatherHouse(queries: Queries, on: string, now: string): Promise<H
       if (!home) return [];
       const log = logs.get(resident.id) ?? [];
       const lodge = (): Lodger => {
+        requireSize(care, resident);
         const today: ResidentToday = {
           ...residentOn(care, resident, log, on, table),
           home,
@@ -117,6 +120,14 @@ async function gatherHouse(queries: Queries, on: string, now: string): Promise<H
       return lodger ? [lodger] : [];
     });
   return { on, care, homes, facts, lodgers, unworkable };
+}
+
+/** @throws Refusal, in words for its keeper, where nothing that was written tells how large it is */
+function requireSize(care: CareBook, resident: Resident): void {
+  const profile = care.of(resident);
+  if (tellsSize(profile, resident)) return;
+  const message = `its ${profile.measure.name} is not known: measure it, or undo what took it away.`;
+  throw new Refusal([{ path: profile.measure.takes, message }]);
 }
 
 /** The last thing that was written about somebody, and can be taken back. */

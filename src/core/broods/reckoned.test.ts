@@ -1,7 +1,7 @@
 import { shippedEggs, shippedMoths } from '@/contract/shipped';
 import { profileOf } from '@/contract/testing/profileOf';
 import { addDays } from '@/core/measure/day';
-import { rounded } from '@/core/testing/rounded';
+import { inLines } from '@/core/testing/inLines';
 import { refusalOf } from '@/core/testing/refusalOf';
 import type { EggKind } from './eggs';
 import { meeting, type Cocoon, type MothKind } from './emergence';
@@ -39,7 +39,7 @@ describe('the hatching, as it was reckoned', () => {
   ])('%s', (_, change) => {
     const { weeks, ...rest } = hatchForecast(asked(change));
     const few = weeks.filter((week, index) => index % 6 === 0 || week.median > 8).slice(0, 6);
-    expect(rounded({ ...rest, weeks: weeks.length, few })).toMatchSnapshot();
+    expect(inLines({ ...rest, weeks: weeks.length, few })).toMatchSnapshot();
   });
 
   it('is refused at the day that cannot be', () => {
@@ -66,7 +66,7 @@ describe('the meeting, as it was reckoned', () => {
     ['of males alone', [cocoon('male', 5, 2)], 25],
     ['of one that is late', [cocoon('female', 60, 1), cocoon('male', 40, 2)], 22],
   ])('%s', (_, cocoons, temperatureC) => {
-    expect(rounded(meeting({ kind, cocoons, temperatureC, asOf: TODAY }))).toMatchSnapshot();
+    expect(inLines(meeting({ kind, cocoons, temperatureC, asOf: TODAY }))).toMatchSnapshot();
   });
 });
 
@@ -83,7 +83,7 @@ describe('the reared, as they were reckoned', () => {
         25,
       ),
     );
-    expect(rounded(after)).toMatchSnapshot();
+    expect(inLines(after)).toMatchSnapshot();
   });
 });
 

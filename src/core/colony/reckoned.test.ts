@@ -2,7 +2,7 @@ import { shippedPopulations } from '@/contract/shipped';
 import { profileOf } from '@/contract/testing/profileOf';
 import { addDays } from '@/core/measure/day';
 import { refusalOf } from '@/core/testing/refusalOf';
-import { rounded } from '@/core/testing/rounded';
+import { inLines } from '@/core/testing/inLines';
 import { usualStages, youngPerAdult } from './brood';
 import { castesOf } from './castes';
 import { countedInBand, countedInPart, countSpread } from './counting';
@@ -55,24 +55,24 @@ describe('a population, as it was reckoned', () => {
     ],
   ])('%s', (_, question) => {
     const { series, ...rest } = projectColony({ draws: 60, ...question });
-    expect(rounded({ ...rest, series: series.filter(({ week }) => week % 10 === 0) })).toMatchSnapshot();
+    expect(inLines({ ...rest, series: series.filter(({ week }) => week % 10 === 0) })).toMatchSnapshot();
     const { grown, total, last } = usualCourse(question);
-    expect(rounded({ last, grown: grown.slice(-3), total: total.slice(-3) })).toMatchSnapshot();
+    expect(inLines({ last, grown: grown.slice(-3), total: total.slice(-3) })).toMatchSnapshot();
   });
 
   it('has so many of each stage, lives so fast, and bears such a harvest', () => {
     const kinds = [SMALL, LARGE, ISOPODS, BUGS];
     const warmths = [5, 15, 21, 25, 33];
-    expect(rounded(kinds.map((kind) => warmths.map((at) => paceAt(kind, at))))).toMatchSnapshot();
-    expect(rounded(kinds.map((kind) => [youngPerAdult(kind), stagesOf(kind)]))).toMatchSnapshot();
+    expect(inLines(kinds.map((kind) => warmths.map((at) => paceAt(kind, at))))).toMatchSnapshot();
+    expect(inLines(kinds.map((kind) => [youngPerAdult(kind), stagesOf(kind)]))).toMatchSnapshot();
     const usual = kinds.flatMap((kind) =>
       [8, 24].flatMap((at) => [null, 300].map((room) => usualStages(kind, 80, 1, at, room))),
     );
-    expect(rounded(usual)).toMatchSnapshot();
+    expect(inLines(usual)).toMatchSnapshot();
     const stand = { kind: ISOPODS, counts: { adult: 120, juvenile: 200 }, temperatureC: 24, roomForHeads: 500 };
-    expect(rounded([24, 21, 10].map((temperatureC) => lastingHarvest({ ...stand, temperatureC })))).toMatchSnapshot();
+    expect(inLines([24, 21, 10].map((temperatureC) => lastingHarvest({ ...stand, temperatureC })))).toMatchSnapshot();
     const tubs = { kind: ISOPODS, needPerWeek: 20, litresPerTub: 6, temperatureC: 23, founders: 12 };
-    expect(rounded([tubs, { ...tubs, founders: 60 }, { ...tubs, temperatureC: 9 }].map(tubsFor))).toMatchSnapshot();
+    expect(inLines([tubs, { ...tubs, founders: 60 }, { ...tubs, temperatureC: 9 }].map(tubsFor))).toMatchSnapshot();
   });
 
   it('refuses counts that its kind has not, and more queens than it bears', () => {
@@ -117,7 +117,7 @@ describe('ants, as they were reckoned', () => {
       { profile: leafcutter, workers: 900, ahead: 30_000, volumeMl: 300 },
       { profile: large, workers: 5, ahead: 5, volumeMl: 0 },
     ];
-    expect(rounded(nests.map(nestAdvice))).toMatchSnapshot();
+    expect(inLines(nests.map(nestAdvice))).toMatchSnapshot();
     expect(
       refusalOf(() => nestAdvice({ ...nests[0], profile: profileOf('mantis') } as (typeof nests)[0])).fields,
     ).toMatchSnapshot();
@@ -126,7 +126,7 @@ describe('ants, as they were reckoned', () => {
 
   it('are counted, and the count is held against what was expected', () => {
     expect(
-      rounded(
+      inLines(
         [
           [30, 40],
           [1, 5],
@@ -135,7 +135,7 @@ describe('ants, as they were reckoned', () => {
       ),
     ).toMatchSnapshot();
     expect(
-      rounded([countedInBand(100, 250), countSpread(100, 250), countSpread(0, 9), countSpread(9, 9)]),
+      inLines([countedInBand(100, 250), countSpread(100, 250), countSpread(0, 9), countSpread(9, 9)]),
     ).toMatchSnapshot();
     const band = { p10: 100, median: 150, p90: 220 };
     const counts = [30, 45, 50, 85, 99, 100, 220, 221];
@@ -150,9 +150,9 @@ describe('a stage matrix, as it was reckoned', () => {
       [0.5, 0.1, 0],
       [0, 0.4, 0.6],
     ];
-    expect(rounded(projectMatrix(matrix, [10, 4, 1], 5))).toMatchSnapshot();
+    expect(inLines(projectMatrix(matrix, [10, 4, 1], 5))).toMatchSnapshot();
     expect(
-      rounded(
+      inLines(
         projectMatrix(
           [
             [0, 4],

@@ -3,7 +3,7 @@ import { profileOf } from '@/contract/testing/profileOf';
 import { addDays } from '@/core/measure/day';
 import type { CareProfile } from '@/core/profiles/profile';
 import { refusalOf } from '@/core/testing/refusalOf';
-import { rounded } from '@/core/testing/rounded';
+import { inLines } from '@/core/testing/inLines';
 import { breedersFor, yieldPerWeek } from './culture';
 import { demandOf, expectedMoults, type Eater } from './demand';
 import { feederPopulation } from './feederPopulation';
@@ -48,13 +48,13 @@ describe('a meal, as it was reckoned', () => {
         larder: { feeders: feeders.map((each) => ({ ...each, onHand: each.lengthMm < 9 ? 40 : 0 })), foods: [] },
       }),
     ];
-    expect(rounded(all.map((question) => mealOf(question)))).toMatchSnapshot();
+    expect(inLines(all.map((question) => mealOf(question)))).toMatchSnapshot();
   });
 
   it('of prey for kinds that nobody weighed, by number', () => {
     const profile = { ...profileOf('ground-tarantula'), massGPerCm3: undefined } as unknown as CareProfile;
     const asked = { ...sized(profile, 118), stage: 'adult' as const, feeders };
-    expect(rounded(preyPlan({ ...asked, headCount: 2 }))).toMatchSnapshot();
+    expect(inLines(preyPlan({ ...asked, headCount: 2 }))).toMatchSnapshot();
     expect(preyPlan({ ...asked, feeders: [] }).offers).toEqual([]);
     const round = preyPlan({
       ...sized(profileOf('ground-tarantula'), 118),
@@ -62,7 +62,7 @@ describe('a meal, as it was reckoned', () => {
       feeders,
       condition: 'round',
     });
-    expect(rounded(round)).toMatchSnapshot();
+    expect(inLines(round)).toMatchSnapshot();
   });
 
   it('takes so much out of the store, and is not given where something speaks against it', () => {
@@ -85,10 +85,10 @@ describe('a meal, as it was reckoned', () => {
 describe('feeders, as they were reckoned', () => {
   it.each(shippedFeeders.map((kind) => [kind.id, kind] as const))('%s', (_, kind) => {
     const counts = kind.classes.map((__, index) => 100 - 10 * index);
-    expect(rounded([dailySteps(kind), afterDays(kind, counts, 9), feederPopulation(kind)])).toMatchSnapshot();
+    expect(inLines([dailySteps(kind), afterDays(kind, counts, 9), feederPopulation(kind)])).toMatchSnapshot();
     const food = kind.classes.filter(({ isFood }) => isFood);
     const wanted = Object.fromEntries(food.map(({ id }, index) => [id, 30 + index]));
-    expect(rounded([breedersFor(kind, wanted), food.map(({ id }) => yieldPerWeek(kind, id, 25))])).toMatchSnapshot();
+    expect(inLines([breedersFor(kind, wanted), food.map(({ id }) => yieldPerWeek(kind, id, 25))])).toMatchSnapshot();
     const [first, last] = [kind.classes[0]?.id ?? '', kind.classes.at(-1)?.id ?? ''];
     const stock = standingStock(
       kind,
@@ -101,7 +101,7 @@ describe('feeders, as they were reckoned', () => {
       ],
       TODAY,
     );
-    expect(rounded(stock)).toMatchSnapshot();
+    expect(inLines(stock)).toMatchSnapshot();
   });
 
   it('that breed too little are refused by their kind', () => {
@@ -127,7 +127,7 @@ describe('the store, as it was reckoned', () => {
     expect([10, 13, 30, 41].map((life) => foodStock(events, life, TODAY))).toMatchSnapshot();
     const lots = foodStock(events, 30, TODAY).fresh;
     expect(
-      rounded(
+      inLines(
         [
           [20, 20, 20, 20, 90, 10],
           [0, 0, 200],
@@ -152,16 +152,16 @@ describe('the store, as it was reckoned', () => {
       { ...line, shelfLifeWeeks: 1, weeklyLossPct: 0 },
       { ...line, short: demand.map(() => 0) },
     ];
-    expect(rounded(lines.map((each) => supplyLine(each, TODAY)))).toMatchSnapshot();
+    expect(inLines(lines.map((each) => supplyLine(each, TODAY)))).toMatchSnapshot();
     const needed = CRICKET.classes.map(({ isFood }, index) =>
       demand.map((each) => (isFood && index % 2 === 0 ? each : 0)),
     );
     const counts = CRICKET.classes.map((_, index) => 15 * index);
     const cultured = CRICKET.classes.map((_, index) => (index === 3 ? 12 : 0));
     const prices = new Map(CRICKET.classes.slice(0, 5).map(({ id }) => [id, price] as const));
-    expect(rounded(feederSupply(CRICKET, counts, needed, cultured, prices, TODAY))).toMatchSnapshot();
+    expect(inLines(feederSupply(CRICKET, counts, needed, cultured, prices, TODAY))).toMatchSnapshot();
     expect(
-      rounded(
+      inLines(
         feederShortfall(
           CRICKET,
           counts,
@@ -191,7 +191,7 @@ describe('the store, as it was reckoned', () => {
       }),
       eater('stick-insect', { headCount: 12, stage: 'nymph' }),
     ];
-    expect(rounded(eaters.map((each) => demandOf([each], larder, TODAY, 5)))).toMatchSnapshot();
+    expect(inLines(eaters.map((each) => demandOf([each], larder, TODAY, 5)))).toMatchSnapshot();
     expect(eaters.map((each) => expectedMoults(each, TODAY, ahead(120)))).toMatchSnapshot();
     // A stage that has no meals adds nothing, and keeps nobody else from eating.
     const odd = eater('mantis', { stage: 'egg' as never });
@@ -217,8 +217,8 @@ describe('what somebody ate, as it was reckoned', () => {
       { on: ago(12), massG: 10.5, usualG: null },
       { on: ago(1), massG: 10.2, usualG: 12 },
     ];
-    expect(rounded(feedingHistory(meals, weighings, TODAY, 4))).toMatchSnapshot();
-    expect(rounded(feedingHistory(meals, weighings.slice(0, 1), TODAY, 2))).toMatchSnapshot();
-    expect(rounded(feedingHistory([], [...weighings].reverse(), TODAY, 1))).toMatchSnapshot();
+    expect(inLines(feedingHistory(meals, weighings, TODAY, 4))).toMatchSnapshot();
+    expect(inLines(feedingHistory(meals, weighings.slice(0, 1), TODAY, 2))).toMatchSnapshot();
+    expect(inLines(feedingHistory([], [...weighings].reverse(), TODAY, 1))).toMatchSnapshot();
   });
 });

@@ -23,6 +23,12 @@ function ratio(profile: CareProfile, name: BodyMeasure): number | undefined {
   return name === profile.measure.takes ? 1 : profile.proportions[name]?.value;
 }
 
+/** Whether its size can be told: by what was measured of it, or by what is usual for a kind that is counted. */
+export function tellsSize(profile: CareProfile, measures: AnimalMeasures): boolean {
+  const isTold = (name: BodyMeasure) => measures[name] !== undefined && ratio(profile, name) !== undefined;
+  return profile.measure.usualMm !== undefined || BODY_MEASURES.some(isTold);
+}
+
 /**
  * The measure that keepers take of this kind, worked out from another where it was not taken itself; kinds that are
  * counted and not measured have a usual one.

@@ -35,6 +35,8 @@ describe('what is carried over to another kind', () => {
       { stage: 'adult', form: 'colony', headCount: 5 },
       { form: 'group' },
     ],
+    // Its own length was taken back: the other one is better than none.
+    ['a length that says nothing of its own kind', mantis, mantis, young, { bodyLengthMm: 20 }],
     ['eggs as eggs', mantis, isopod, { stage: 'egg', form: 'eggs', headCount: 5 }, {}],
   ] as const)('%s', (_, from, to, animal, carried) => {
     expect(carriedOver(from, to, animal)).toEqual(carried);

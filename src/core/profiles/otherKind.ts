@@ -1,5 +1,5 @@
 import { BODY_MEASURES, type BodyMeasure, type CareProfile, type Form, type Stage } from './profile';
-import { takenMeasure, type AnimalMeasures } from './animal';
+import { tellsSize, type AnimalMeasures } from './animal';
 
 /** What is said otherwise of an animal once it is taken for another kind. */
 export type CarriedOver = { stage?: Stage; form?: Form } & Partial<Record<BodyMeasure, number>>;
@@ -16,20 +16,22 @@ export function carriedOver(
   animal: AnimalMeasures & { stage: Stage; form: Form },
 ): CarriedOver {
   const { stage, form } = animal;
-  const known = BODY_MEASURES.some((name) => animal[name] !== undefined) || from.measure.usualMm !== undefined;
   const { takes } = to.measure;
-  const isTold =
-    animal[takes] !== undefined ||
-    to.measure.usualMm !== undefined ||
-    BODY_MEASURES.some((name) => animal[name] !== undefined && to.proportions[name] !== undefined);
+  const isTold = tellsSize(to, animal);
   const nextStage = stage === 'egg' || to.stages.includes(stage) ? stage : stageLike(from, to, stage);
   const nextForm = formIn(to, animal);
   return {
     ...(nextStage !== stage && { stage: nextStage }),
     ...(nextForm !== form && { form: nextForm }),
-    ...(known && !isTold && { [takes]: takenMeasure(from, animal).mm }),
+    ...(!isTold && readFromRuler(from, animal) !== undefined && { [takes]: readFromRuler(from, animal) }),
   };
 }
+
+/** The length that was measured, under whatever name; of a kind that is counted what is usual. mm */
+const readFromRuler = ({ measure }: CareProfile, animal: AnimalMeasures): number | undefined =>
+  animal[measure.takes] ??
+  BODY_MEASURES.map((name) => animal[name]).find((mm) => mm !== undefined) ??
+  measure.usualMm?.value;
 
 /** As far on the way from young to grown; a colony of ants is called by its grown ones. */
 function stageLike(from: CareProfile, to: CareProfile, stage: Stage): Stage {

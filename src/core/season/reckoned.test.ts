@@ -1,6 +1,6 @@
 import { shippedRests } from '@/contract/shipped';
 import { addDays, type Day } from '@/core/measure/day';
-import { rounded } from '@/core/testing/rounded';
+import { inLines } from '@/core/testing/inLines';
 import { restPlan, type RestingKind, type RestPlan } from './rest';
 import { restCourse, weeklyTemperatures } from './restCourse';
 import { HEMISPHERES, seasonOf } from './year';
@@ -32,7 +32,7 @@ describe('a rest, as it was reckoned', () => {
     ],
     ['of eggs', () => restPlan({ kind: EGGS, hemisphere: 'north', asOf: '2026-10-01', roomC: 21, placeC: 5 })],
   ])('%s', (_, make) => {
-    expect(rounded(make())).toMatchSnapshot();
+    expect(inLines(make())).toMatchSnapshot();
   });
 
   const key = (of: RestPlan, index: number) =>
@@ -56,7 +56,7 @@ describe('a rest, as it was reckoned', () => {
     ['over', plan, plan.steps.length, 0, '2027-05-01'],
     ['never begun', plan, 0, 0, '2027-02-20'],
   ] as const)('under way, %s', (_, of, count, late, today) => {
-    expect(rounded(restCourse(of, SMALL, made(of, count, late), today))).toMatchSnapshot();
+    expect(inLines(restCourse(of, SMALL, made(of, count, late), today))).toMatchSnapshot();
   });
 
   it('has temperatures by the week, those before its first step of the room', () => {
@@ -69,6 +69,6 @@ describe('a rest, as it was reckoned', () => {
 describe('the year, as it was reckoned', () => {
   it.each(HEMISPHERES)('in the %s', (hemisphere) => {
     const days = ['01-01', '02-14', '03-21', '05-02', '07-01', '09-22', '11-30'];
-    expect(rounded(days.map((day) => seasonOf(`2026-${day}`, hemisphere)))).toMatchSnapshot();
+    expect(inLines(days.map((day) => seasonOf(`2026-${day}`, hemisphere)))).toMatchSnapshot();
   });
 });

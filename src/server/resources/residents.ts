@@ -54,7 +54,8 @@ export function residentHandlers({ database, clock }: Deps): Pick<Handlers, Name
         const given = Object.fromEntries(Object.entries(body).filter(([, value]) => value !== undefined));
         const care = await careOf(queries);
         const changed: Resident = { ...before, ...given };
-        const { form = before.form, ...said } = carriedOver(care.of(before), care.of(changed), changed);
+        const isOther = changed.profile !== before.profile;
+        const { form = before.form, ...said } = isOther ? carriedOver(care.of(before), care.of(changed), changed) : {};
         const after = { ...changed, form };
         if (body.bornOn) requireBirth(body.bornOn, before.takenInOn);
         await requireParents(queries, after, params.id);

@@ -2,6 +2,7 @@ import { View } from 'react-native';
 import { useStock } from '@/client/stock';
 import { sizeLadder } from '@/core/housing/ladder';
 import type { Animal } from '@/core/housing/fit';
+import { tellsSize } from '@/core/profiles/animal';
 import type { CareProfile } from '@/core/profiles/profile';
 import { StatusMark } from '../components/StatusMark';
 import { Body, Heading, Soft, Strong } from '../components/Words';
@@ -12,7 +13,7 @@ import { useLength } from '../words/useLength';
 export function SizeLadder({ profile, animal }: { profile: CareProfile; animal: Animal }) {
   const { boxSizes } = useStock();
   const length = useLength();
-  if (boxSizes.length === 0) return null;
+  if (boxSizes.length === 0 || !tellsSize(profile, animal)) return null;
   const { steps, endsAtMm } = sizeLadder(profile, animal, boxSizes);
   return (
     <View style={{ gap: space.s, marginTop: space.xl }}>

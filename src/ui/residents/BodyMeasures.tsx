@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import { useHouse } from '@/client/house';
 import type { Resident } from '@/contract/records';
-import { bodyOf } from '@/core/profiles/animal';
+import { bodyOf, tellsSize } from '@/core/profiles/animal';
 import { BODY_MEASURES } from '@/core/profiles/profile';
 import { usualMassG } from '@/core/profiles/weight';
 import { Fold } from '../components/Fold';
@@ -15,9 +15,8 @@ import { useLength } from '../words/useLength';
 export function BodyMeasures({ resident }: { resident: Resident }) {
   const length = useLength();
   const profile = useHouse((house) => house.care).of(resident);
-  const { takes, usualMm } = profile.measure;
-  const isKnown = usualMm !== undefined || BODY_MEASURES.some((name) => resident[name] !== undefined);
-  if (!isKnown) return null;
+  const { takes } = profile.measure;
+  if (!tellsSize(profile, resident)) return null;
   const body = bodyOf(profile, resident);
   const usual = usualMassG(profile, body[takes]?.mm ?? 0);
   const lines = [

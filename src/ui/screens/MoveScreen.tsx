@@ -39,12 +39,21 @@ export function MoveScreen({ id, to: chosenId }: { id: string; to?: string | und
   if (!resident || !home || !answer) {
     return (
       <Screen>
-        <PaneHeader back="/seasons?part=moves" title="Moves" />
+        <Back id={id} chosenId={chosenId} />
         <Body role="status">{problem ?? 'Looking it up…'}</Body>
       </Screen>
     );
   }
   return <Sheet sheet={answer} resident={resident} home={home} to={to} today={round?.on ?? ''} />;
+}
+
+/** To the boxes that it was chosen from, or to all moves. */
+function Back({ id, chosenId }: { id: string; chosenId: string | undefined }) {
+  return chosenId === undefined ? (
+    <PaneHeader back="/seasons?part=moves" title="Moves" />
+  ) : (
+    <PaneHeader back={`/residents/${id}/boxes`} title="Boxes" />
+  );
 }
 
 interface SheetProps {
@@ -98,7 +107,7 @@ function Sheet({ sheet, resident, home, to, today }: SheetProps) {
         )
       }
     >
-      <PaneHeader back="/seasons?part=moves" title="Moves" />
+      <Back id={resident.id} chosenId={move?.id === null ? move.toHomeId : undefined} />
       <LargeName>{resident.scientificName}</LargeName>
       <Strong>
         {to

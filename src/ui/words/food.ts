@@ -84,7 +84,7 @@ export function mealTitle(names: Names, meal: JobMeal, length: LengthWords): str
 }
 
 const CAUTION_WORDS: Record<FeedingCaution, string> = {
-  'first-after-quiet': 'first meal after the moult: small',
+  'first-after-quiet': 'first meal after it was left alone: one small piece',
   'rinse-and-shake': 'rinse and shake',
   'cover-the-jar': 'cover the jar',
   'search-the-old': 'search the old',

@@ -1,8 +1,17 @@
 /**
- * An answer with its numbers to six digits: what machines reckon otherwise in the last of theirs is no other answer. For
- * answers that are held against what they were when somebody last looked them over.
+ * An answer as it is held against what it was when somebody last looked it over: a line for each of its parts, with numbers to
+ * six digits. What machines reckon otherwise in the last of theirs is no other answer.
  */
-export function rounded(value: unknown): unknown {
+export function inLines(answer: unknown): string {
+  const known = rounded(answer);
+  if (Array.isArray(known)) return known.map((each) => JSON.stringify(each)).join('\n');
+  if (typeof known !== 'object' || known === null) return JSON.stringify(known);
+  return Object.entries(known)
+    .map(([name, each]) => `${name}: ${JSON.stringify(each)}`)
+    .join('\n');
+}
+
+function rounded(value: unknown): unknown {
   if (typeof value === 'number') return sixDigits(value);
   if (ArrayBuffer.isView(value)) return Array.from(value as unknown as ArrayLike<number>, rounded);
   if (Array.isArray(value)) return value.map(rounded);
