@@ -79,6 +79,11 @@ describe('a queen that founds alone', () => {
     expect(await house.kinds(other)).toContain('feed');
   });
 
+  it('is nobody yet on a day before she came', async () => {
+    const { stops, unworkable } = house.granted(await house.get('/api/round?on=2026-05-01'));
+    expect([stops, unworkable]).toEqual([[], []]);
+  });
+
   it('is fed where her kind goes out to hunt', async () => {
     await house.box('F7', TUBE, { nest: { chambers: [{ lengthMm: 60, widthMm: 16, heightMm: 16 }] } });
     const facts = { profile: 'ant-primitive-hunter', stage: 'adult', sex: 'female' };

@@ -142,7 +142,8 @@ export async function sealedQueens(
   today: Day,
 ): Promise<Map<string, { since: Day; endsOn: Day | null }>> {
   const may = residents.filter(
-    ({ profile, headCount = 0 }) => populationOf(profile)?.founding?.isSealed === true && headCount <= LONE_QUEEN,
+    ({ profile, headCount = 0, takenInOn }) =>
+      takenInOn <= today && populationOf(profile)?.founding?.isSealed === true && headCount <= LONE_QUEEN,
   );
   const entries = may.length === 0 ? [] : await entriesOfKinds(queries, idsOf(may), [...HEAD_KINDS, 'brood-seen']);
   const logs = groupBy(entries, ({ residentId }) => residentId ?? '');
