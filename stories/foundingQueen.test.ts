@@ -92,4 +92,26 @@ describe('a queen that founds alone', () => {
     expect(await house.leftAlone(hunter)).toBeNull();
     expect((await house.job(hunter, 'feed'))?.meal?.dishes.length).toBeGreaterThan(0);
   });
+
+  it('is carried to her winter rest and back, and no step of it opens her tube', async () => {
+    const winter = await emptyHouse('2026-10-20');
+    await winter.shelf('Ants', 'Room', { temperatureC: 24, relativeHumidityPct: 50 });
+    await winter.shelf('Floor', 'Cellar', { temperatureC: 8, relativeHumidityPct: 70 });
+    await winter.box('F5', TUBE, { nest: { chambers: [{ lengthMm: 60, widthMm: 16, heightMm: 16 }] } });
+    const { rooms } = winter.granted(await winter.get('/api/rooms'));
+    const late = await winter.takeIn('Lasius niger', 'F5', { stage: 'adult', sex: 'female' });
+    const cellar = rooms.find(({ name }: { name: string }) => name === 'Cellar');
+    await winter.write('rest-planned', late, { roomId: cellar.id });
+    const acts = new Set<string>();
+    for (let day = 0; day < 180; day += 3) {
+      for (const job of await winter.jobs(late)) {
+        acts.add(job.rest?.what ?? job.kind);
+        const { rest } = job;
+        if (rest) await winter.write('rest-step', late, { step: rest.key, answers: `rest ${rest.restId} ${rest.key}` });
+      }
+      await winter.days(3);
+    }
+    expect([...acts].filter((act) => !['cool', 'warm', 'look', 'alarm'].includes(act))).toEqual([]);
+    expect(acts).toContain('cool');
+  });
 });

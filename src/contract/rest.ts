@@ -22,6 +22,7 @@ const resting = {
   daysPerStep: fact,
   checkEveryDays: fact,
   isUnfed: z.boolean().optional(),
+  isUnopened: z.boolean().optional(),
 };
 export const restKind = z.discriminatedUnion('need', [
   z.strictObject({ need: z.literal('must'), ...resting }),

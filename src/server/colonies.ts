@@ -22,7 +22,7 @@ import { careOf } from './care';
 import type { Clock } from './clock';
 import { groupBy } from './groupBy';
 import { hemisphereOf, warmthIn } from './house';
-import { populationOf, restKindOf } from './kinds';
+import { LONE_QUEEN, maySealIn, populationOf, restKindFor } from './kinds';
 import { planOrNone, restsOf, type StandingRest } from './rests';
 import type { Queries } from './storage/database';
 import { entriesOfKinds } from './storage/entries';
@@ -130,7 +130,7 @@ function factsOf(scene: Scene, resident: Resident, home: Home, log: readonly Ent
             outworldL: home.nest.outworld ? nestVolumeMl({ chambers: [home.nest.outworld] }) / 1000 : null,
           }
         : null,
-    rest: restKindOf(resident.profile) ?? null,
+    rest: restKindFor(resident) ?? null,
   };
 }
 
@@ -141,10 +141,7 @@ export async function sealedQueens(
   temperatureOf: (resident: Resident) => number,
   today: Day,
 ): Promise<Map<string, { since: Day; endsOn: Day | null }>> {
-  const may = residents.filter(
-    ({ profile, headCount = 0, takenInOn }) =>
-      takenInOn <= today && populationOf(profile)?.founding?.isSealed === true && headCount <= LONE_QUEEN,
-  );
+  const may = residents.filter((resident) => resident.takenInOn <= today && maySealIn(resident));
   const entries = may.length === 0 ? [] : await entriesOfKinds(queries, idsOf(may), [...HEAD_KINDS, 'brood-seen']);
   const logs = groupBy(entries, ({ residentId }) => residentId ?? '');
   return new Map(
@@ -173,8 +170,6 @@ const idsOf = (residents: readonly Resident[]) => residents.map(({ id }) => id);
 const stageIn = (kind: PopulationKind, stage: Resident['stage']) =>
   kind.young.some(({ id }) => id === stage) ? stage : kind.adults;
 
-/** A colony written down as one is its queen, unless somebody counted that one among the workers. */
-const LONE_QUEEN = 1;
 const isFoundingIn = (kind: PopulationKind, last: Count | undefined, resident: Resident) =>
   kind.laying.by === 'queen' &&
   lastCounted(kind, last, resident) <= (last?.stages?.[kind.adults] === undefined ? LONE_QUEEN : 0);
@@ -323,7 +318,7 @@ function seenIn(kind: PopulationKind, log: readonly Entry[], counts: readonly Co
 function stepsOf({ rests, hemisphere, today }: Scene, resident: Resident, roomC: number): readonly RestStep[] {
   const standing = rests.get(resident.id);
   if (standing && standing.course.phase !== 'over') return standing.course.steps;
-  const kind = restKindOf(resident.profile);
+  const kind = restKindFor(resident);
   if (kind?.need !== 'must') return standing?.course.steps ?? [];
   return planOrNone({ kind, hemisphere, asOf: today, roomC, placeC: kind.bandC.max })?.steps ?? [];
 }

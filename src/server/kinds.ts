@@ -8,8 +8,10 @@ import {
   shippedRests,
   shippedTroubles,
 } from '@/contract/shipped';
+import type { Resident } from '@/contract/records';
 import { feederPopulation } from '@/core/feeding/feederPopulation';
 import type { CareProfile } from '@/core/profiles/profile';
+import type { RestKind } from '@/core/season/rest';
 import { troubleTable, type TroubleTable } from '@/core/trouble/table';
 
 /** What is known of a care profile in one of the lists that ship; undefined where nobody gave its numbers. */
@@ -20,8 +22,19 @@ const lookUp =
 
 /** How the kind of a care profile, or of a feeder, multiplies. */
 export const populationOf = lookUp([...shippedPopulations, ...shippedFeeders.map(feederPopulation)]);
-/** Its winter. */
+/** A colony written down as one is its queen, unless somebody counted that one among the workers. */
+export const LONE_QUEEN = 1;
+/** Of a kind whose queens seal themselves in, and without workers as far as anybody has counted. */
+export const maySealIn = ({ profile, headCount = 0 }: Pick<Resident, 'profile' | 'headCount'>): boolean =>
+  populationOf(profile)?.founding?.isSealed === true && headCount <= LONE_QUEEN;
+
+/** The winter of a kind. */
 export const restKindOf = lookUp(shippedRests);
+/** The winter of somebody; a queen that is sealed in is carried there and back, and not opened. */
+export function restKindFor(resident: Pick<Resident, 'profile' | 'headCount'>): RestKind | undefined {
+  const kind = restKindOf(resident.profile);
+  return kind && kind.need !== 'never' && maySealIn(resident) ? { ...kind, isUnopened: true } : kind;
+}
 /** How its eggs are kept. */
 export const eggKindOf = lookUp(shippedEggs);
 /** How its moths come out. */

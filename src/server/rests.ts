@@ -10,7 +10,7 @@ import { restPlan, type RestingKind, type RestPlan } from '@/core/season/rest';
 import { restCourse, type RestCourse } from '@/core/season/restCourse';
 import type { Hemisphere } from '@/core/season/year';
 import { groupBy } from './groupBy';
-import { restKindOf } from './kinds';
+import { restKindFor } from './kinds';
 import { ALARM_DAYS, homeAlarms } from './homeReadings';
 import type { Queries } from './storage/database';
 import { entriesOfKinds } from './storage/entries';
@@ -34,7 +34,7 @@ const REST_KINDS = ['rest-planned', 'rest-step', 'rest-ended'] as const;
 /** The last rest of each resident that was not given up; one that is over stays until the next is planned. */
 export async function restsOf(
   queries: Queries,
-  residents: readonly Pick<Resident, 'id' | 'profile'>[],
+  residents: readonly Pick<Resident, 'id' | 'profile' | 'headCount'>[],
   today: Day,
 ): Promise<Map<string, StandingRest>> {
   const entries = await entriesOfKinds(
@@ -47,8 +47,9 @@ export async function restsOf(
     (entry) => entry.residentId ?? '',
   );
   const rests = new Map<string, StandingRest>();
-  for (const { id, profile } of residents) {
-    const kind = restKindOf(profile);
+  for (const resident of residents) {
+    const { id } = resident;
+    const kind = restKindFor(resident);
     const rest = kind && kind.need !== 'never' ? standingRest(kind, byResident.get(id) ?? [], today) : undefined;
     if (rest) rests.set(id, rest);
   }

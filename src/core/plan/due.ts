@@ -22,7 +22,12 @@ export function dueWork(resident: ResidentToday, today: Day): DueWork {
   const leaveAlone = quietTime(resident, today);
   if (leaveAlone?.code === 'founding') {
     // Her tube is carried to a cooler place, and looked at: nothing else is done to it.
-    const jobs = [...alarmJobs(resident, today), ...carryJobs(resident, today), ...workerChecks(resident, today)];
+    const jobs = [
+      ...alarmJobs(resident, today),
+      ...restAlarms(resident, today),
+      ...carryJobs(resident, today),
+      ...workerChecks(resident, today),
+    ];
     return { jobs: withoutSkipped(jobs, resident.log, today), leaveAlone, waiting: [] };
   }
   if (leaveAlone?.code === 'resting') {

@@ -24,6 +24,8 @@ export interface RestingKind extends OfProfiles {
   daysPerStep: Fact;
   /** Eggs: there is nothing to feed, and nothing to empty. */
   isUnfed?: boolean;
+  /** A queen that is sealed in: she is carried to the cold and back, and neither fed nor counted. */
+  isUnopened?: boolean;
   /** Looked at, not disturbed, once in so many days. */
   checkEveryDays: Fact;
 }
@@ -129,20 +131,22 @@ export function restPlan({ kind: any, hemisphere, asOf, startOn, roomC, placeC }
   const looks = Math.ceil(daysBetween(cold, warmer) / checkDays) - 1;
   return {
     steps: [
-      ...(kind.isUnfed
+      ...(kind.isUnfed || kind.isUnopened
         ? []
         : [
             step('feed-well', addDays(begins, -FED_DAYS - EMPTY_DAYS), roomC),
             step('last-food', addDays(begins, -EMPTY_DAYS), roomC),
             step('clear-food', addDays(begins, 1 - EMPTY_DAYS), roomC),
           ]),
-      step('count', begins, roomC),
+      ...(kind.isUnopened ? [] : [step('count', begins, roomC)]),
       ...down.map((targetC, index) => step('cool', addDays(begins, index * stepDays), targetC)),
       step('hold', cold, restC),
-      ...Array.from({ length: looks }, (_, index) => step('check', addDays(cold, (index + 1) * checkDays), restC)),
+      ...Array.from({ length: kind.isUnopened ? 0 : looks }, (_, index) =>
+        step('check', addDays(cold, (index + 1) * checkDays), restC),
+      ),
       ...up.map((targetC, index) => step('warm', addDays(warmer, index * stepDays), targetC)),
-      step('count', ends, roomC),
-      ...(kind.isUnfed ? [] : [step('first-food', addDays(ends, 1), roomC)]),
+      ...(kind.isUnopened ? [] : [step('count', ends, roomC)]),
+      ...(kind.isUnfed || kind.isUnopened ? [] : [step('first-food', addDays(ends, 1), roomC)]),
     ],
     warnings: warningsOf(kind, daysBetween(season.begins, begins), roomC, placeC),
     restC,

@@ -10,7 +10,7 @@ import { apartOf } from '../apart';
 import { hemisphereOf, roomsOf, warmthIn } from '../house';
 import type { Handlers } from '../http/mount';
 import { invalid, notFound } from '../http/problem';
-import { restKindOf } from '../kinds';
+import { restKindFor, restKindOf } from '../kinds';
 import { measuredRest, restAlarms, restsOf, type StandingRest } from '../rests';
 import { entriesOfKinds } from '../storage/entries';
 import { findHome } from '../storage/homes';
@@ -51,7 +51,7 @@ export function restHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
       return {
         residentId: resident.id,
         asOf,
-        kind: restKindOf(resident.profile) ?? null,
+        kind: restKindFor(resident) ?? null,
         roomC: (await warmthIn(database, now))(home).temperatureC,
         places: rooms.map(({ id, name, air, from }) => ({ roomId: id, name, temperatureC: air.temperatureC, from })),
         rest: standing
@@ -79,7 +79,7 @@ export function restHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
       const standing = await restsOf(database, residents, asOf);
       const alarms = await restAlarms(database, standing, now);
       const row = (resident: Resident): RestBoard['rests'] => {
-        const kind = restKindOf(resident.profile);
+        const kind = restKindFor(resident);
         if (!kind) return [];
         const rest = standing.get(resident.id);
         const season = kind.need === 'never' ? null : restSeason(kind, hemisphere, asOf);

@@ -3,7 +3,7 @@ import type { Resident } from '@/contract/records';
 import { requireResting, restPlan } from '@/core/season/rest';
 import { hemisphereOf, roomsOf, warmthIn } from '../house';
 import { invalid, Problem } from '../http/problem';
-import { restKindOf } from '../kinds';
+import { restKindFor } from '../kinds';
 import { restsOf } from '../rests';
 import type { Queries } from '../storage/database';
 import { findHome } from '../storage/homes';
@@ -21,7 +21,7 @@ export async function requireRest(
   on: string,
   now: string,
 ): Promise<Entry['data']> {
-  const known = restKindOf(resident.profile);
+  const known = restKindFor(resident);
   if (!known) throw invalid('residentId', `Nobody gave the winter rest of ${nameOf(resident)}.`);
   const kind = requireResting(known);
   const standing = (await restsOf(queries, [resident], on)).get(resident.id);
