@@ -17,6 +17,7 @@ const onServers = {
 };
 const inDocument = {
   preset: 'jest-expo/web',
+  snapshotResolver: '<rootDir>/bin/lib/snapshots.cjs',
   transform: { '\\.[jt]sx?$': '<rootDir>/bin/lib/jestEsbuild.cjs' },
   setupFiles: [fixedDay, '<rootDir>/src/ui/testing/resizes.ts'],
   moduleNameMapper: {
