@@ -2,18 +2,7 @@ import { shippedMixes, shippedProfiles, shippedSpecies } from '@/contract/shippe
 import type { Home, Resident } from '@/contract/records';
 import { materials } from '@/contract/testing/profileOf';
 import { careBook } from '@/core/profiles/careBook';
-import {
-  askedOf,
-  boxesFor,
-  companyOf,
-  fitOf,
-  planOf,
-  sectionOf,
-  soilEntry,
-  subjectOf,
-  verdictOfHome,
-  withSoil,
-} from './fitting';
+import { askedOf, boxesFor, companyOf, fitOf, planOf, sectionOf, soilEntry, subjectOf, withSoil } from './fitting';
 import { fillingMassG, loadOf } from './weights';
 
 const care = careBook(shippedProfiles, shippedSpecies);
@@ -90,11 +79,9 @@ describe('soil that is tried', () => {
 });
 
 describe('verdicts on this device', () => {
-  it('are those of the engine, the worst of all who share a home', () => {
+  it('are those of the engine', () => {
     expect(fitOf(care, home(), resident()).verdict).toBe('fail');
     expect(fitOf(care, withSoil(home(), 119), resident()).verdict).toBe('pass');
-    expect(verdictOfHome(care, home(), [])).toBeNull();
-    expect(verdictOfHome(care, home(), [resident(), isopods])).toBe('fail');
   });
   it('rank homes, and leave out what only people read when they ask the worker', () => {
     expect(boxesFor(care, resident(), [home()], []).ranking[0]).toMatchObject({ code: 'B3', depthMm: 119 });

@@ -1,7 +1,7 @@
 import type { Home, Resident } from '@/contract/records';
 import { company, type CompanyAnswer } from '@/core/housing/company';
 import { companyWith, together } from '@/core/housing/together';
-import { fit, worse, type FitAnswer, type Status } from '@/core/housing/fit';
+import { fit, type FitAnswer } from '@/core/housing/fit';
 import { planView, type PlanView } from '@/core/housing/planView';
 import type { Homeless } from '@/core/housing/ladder';
 import type { HomeState } from '@/core/housing/quantities';
@@ -55,13 +55,6 @@ export function fitOf(care: CareBook, home: HomeState, animal: Measured): FitAns
       substrateDepthMm: { min: 0, max: home.container.heightMm, recommended: null },
     };
   }
-}
-
-/** The worst verdict of all who live in a home; null when it is free. */
-export function verdictOfHome(care: CareBook, home: Home, residents: Resident[]): Status | null {
-  const tenants = residents.filter((each) => each.homeId === home.id);
-  if (tenants.length === 0) return null;
-  return tenants.map((each) => fitOf(care, home, each).verdict).reduce(worse);
 }
 
 /** Boxes for an animal, best first: those that are put forward, and those where it would live with others that it bears. */

@@ -105,6 +105,11 @@ export const foundingRequest = z
     beganOn: day,
     seen: z.record(stageName, day).default({}),
     temperatureC: degrees,
+    /** What her place is set to from a day on, where she is cooled: the steps of a rest. */
+    steps: z
+      .array(z.strictObject({ on: day, targetC: degrees }))
+      .max(200)
+      .optional(),
     asOf: day.optional(),
   })
   .meta({ id: 'FoundingRequest' });
@@ -124,6 +129,8 @@ export const nestRequest = z
     workers: heads,
     ahead: heads,
     volumeMl: quantity('millilitres', 0, 10_000_000),
+    /** What a worker takes, where they are larger or smaller than usual. */
+    perHeadMl: quantity('millilitres', 0.0001, 1000).optional(),
   })
   .meta({ id: 'NestRequest' });
 
@@ -173,6 +180,10 @@ export const colonyFacts = z
     /** Week by week, with the rest that is on, planned, or usual. */
     temperaturesC: z.array(z.number()),
     roomForHeads: z.number().nullable(),
+    /** Of its room: of ants by their workers, each with its share of brood. */
+    fullPct: z.number().nullable(),
+    /** Nearly full from that day on. */
+    splitOn: day.nullable(),
     /** The day of the last count. */
     countedOn: day,
     countSpread: z.number(),
@@ -185,7 +196,9 @@ export const colonyFacts = z
     /** Of ants: how the workers are likely to be built. */
     castes: z.array(z.object({ id: z.string(), count: z.number() })),
     /** Of a queen without workers. */
-    founding: z.object({ beganOn: day, seen: z.record(z.string(), day), ...foundingReply.shape }).nullable(),
+    founding: z
+      .object({ beganOn: day, seen: z.record(z.string(), day), isSealed: z.boolean(), ...foundingReply.shape })
+      .nullable(),
     /** Of ants in a nest. */
     nest: z
       .object({
@@ -193,6 +206,8 @@ export const colonyFacts = z
         chambers: z.int(),
         tubeBoreMm: z.number().nullable(),
         outworldL: z.number().nullable(),
+        /** What a worker takes, with her share of brood. */
+        perHeadMl: z.number(),
       })
       .nullable(),
     rest: restKind.nullable(),

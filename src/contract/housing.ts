@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { COMPANY_RULES } from '@/core/housing/company';
 import {
   OPENINGS,
   VENT_SIDES,
@@ -354,7 +355,7 @@ export const companyReply = z
     verdict: status,
     checks: z.array(
       z.object({
-        rule: z.enum(['alone', 'eaten', 'other-colony', 'young-look-alike', 'different-damp', 'different-climate']),
+        rule: z.enum(COMPANY_RULES),
         status,
         title: z.string(),
         why: z.string(),

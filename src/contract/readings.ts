@@ -164,6 +164,9 @@ export const alarm = z.object({
   limit: z.number().optional(),
 }) satisfies z.ZodType<Alarm>;
 
+/** An alarm, and which probe it is that says so. */
+export const probeAlarm = alarm.extend({ probeId: id, probe: z.string() });
+
 export const wateringOutlook = z.object({
   dueOn: day.nullable(),
   waterMl: z.number(),
@@ -190,7 +193,7 @@ export const homeAir = z
   .object({
     room,
     watering: wateringOutlook.nullable(),
-    alarms: z.array(alarm.extend({ probeId: id, probe: z.string() })),
+    alarms: z.array(probeAlarm),
     waterLost: z.object({ lostMl: z.number(), mlPerDay: z.number(), fromAt: z.number(), toAt: z.number() }).nullable(),
     probes: z.array(probe),
   })

@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import type { StateOfHome } from '@/core/house/homeState';
+import { COMPANY_RULES } from '@/core/housing/company';
 import { FORMS, SEX_EVIDENCE, SEXES } from '@/core/profiles/profile';
 import {
   container,
@@ -13,6 +15,7 @@ import {
 import { dishArea, factors, heat } from './climate';
 import { CONDITIONS } from '@/core/feeding/prey';
 import { itemId, schools } from './feeding';
+import { probeAlarm } from './readings';
 import { day, id, instar, line, oneOf, profileId, quantity, scientificName } from './primitives';
 
 // ---- shelves ----
@@ -35,6 +38,35 @@ export const shelfChange = z
   .refine((change) => Object.keys(change).length > 0, { error: 'Give at least one field to change.' });
 
 // ---- homes ----
+
+const against = { status: z.enum(['watch', 'fail']) };
+/** How a home stands today, for all who live in it: one verdict, and what speaks against it, worst first. */
+export const stateOfHome = z
+  .object({
+    /** Null where nobody lives there. */
+    verdict: z.enum(['pass', 'watch', 'fail']).nullable(),
+    grounds: z.array(
+      z.discriminatedUnion('about', [
+        z.object({ about: z.literal('fit'), ...against, residentId: id, rule: z.string(), title: z.string() }),
+        z.object({ about: z.literal('unreadable'), ...against, residentId: id, title: z.string() }),
+        z.object({ about: z.literal('company'), ...against, rule: z.enum(COMPANY_RULES), title: z.string() }),
+        z.object({ about: z.literal('alarm'), ...against, alarm: probeAlarm }),
+        z.object({
+          ...{ about: z.literal('air'), ...against },
+          ...{ staleAir: z.enum(['still', 'stale']), airChangesPerHour: z.number() },
+        }),
+        z.object({ about: z.literal('water'), ...against, dueOn: day.nullable(), isDryAir: z.boolean() }),
+        z.object({ about: z.literal('full'), ...against, fullPct: z.number() }),
+      ]),
+    ),
+    /** By the forecast, from freshly damped; null for nests and free boxes. */
+    air: z
+      .object({ airChangesPerHour: z.number(), humidityPct: z.number(), staleAir: z.enum(['fresh', 'still', 'stale']) })
+      .nullable(),
+    /** How much of its room those take that are counted. % */
+    fullPct: z.number().nullable(),
+  })
+  .meta({ id: 'StateOfHome' }) satisfies z.ZodType<StateOfHome>;
 
 export const home = z
   .object({
@@ -64,6 +96,8 @@ export const home = z
     residentIds: z.array(id),
     /** How warm it is there on average: by its probe, else by its room and heater. C */
     temperatureC: z.number().optional(),
+    /** In the list of homes: how it stands. */
+    state: stateOfHome.optional(),
   })
   .meta({ id: 'Home' });
 export type Home = z.infer<typeof home>;

@@ -4,7 +4,7 @@ import { REST_ACTS, REST_WARNINGS, type RestKind, type RestPlan } from '@/core/s
 import { REST_PHASES, type RestCourse } from '@/core/season/restCourse';
 import { day, id, instant, profileId, quantity } from './primitives';
 import { fact, temperatureBand } from './profile';
-import { alarm } from './readings';
+import { probeAlarm } from './readings';
 
 const ground = { basis: z.enum(BASES), source: z.string().optional() };
 const degrees = quantity('degrees Celsius', -20, 60);
@@ -132,7 +132,7 @@ export const residentRest = z
         degreeHours: degreeHours.nullable(),
         /** Day by day the mean of the probe in its place, since it was cooled. C */
         measured: z.array(z.object({ on: day, temperatureC: z.number() })),
-        alarms: z.array(alarm.extend({ probe: z.string(), probeId: id })),
+        alarms: z.array(probeAlarm),
         before: counted,
         after: counted,
       })

@@ -4,7 +4,7 @@ import { JOB_KINDS, SKIP_REASONS, type Job, type LeaveAlone } from '@/core/plan/
 import { REST_ACTS } from '@/core/season/rest';
 import { jobMeal } from './feeding';
 import { day, id, instant } from './primitives';
-import { alarm } from './readings';
+import { probeAlarm } from './readings';
 
 const reason = z.discriminatedUnion('code', [
   z.object({ code: z.literal('never'), since: day }),
@@ -19,7 +19,7 @@ const reason = z.discriminatedUnion('code', [
     dampWetnessMin: z.number(),
   }),
   z.object({ code: z.literal('dry-air'), humidityPct: z.number(), minPct: z.number(), hours: z.number() }),
-  z.object({ code: z.literal('alarms'), alarms: z.array(alarm.extend({ probe: z.string(), probeId: id })) }),
+  z.object({ code: z.literal('alarms'), alarms: z.array(probeAlarm) }),
   z.object({ code: z.literal('rest'), plannedOn: day, lateDays: z.int() }),
   z.object({ code: z.literal('home-fails'), rules: z.array(z.string()) }),
   z.object({ code: z.literal('buried'), sign: z.enum(MOULT_SIGNS), days: z.int(), since: day }),

@@ -1,12 +1,14 @@
 import type { Brood, MothFlight } from '@/contract/broods';
 import type { Entry } from '@/contract/entries';
-import type { Resident } from '@/contract/records';
+import type { Home, Resident } from '@/contract/records';
 import { MATINGS, type EggKind, type Mating } from '@/core/broods/eggs';
 import { meeting, type Cocoon } from '@/core/broods/emergence';
 import { hatchForecast, type HatchForecast } from '@/core/broods/hatch';
 import { rearedAfter } from '@/core/broods/reared';
 import { surplusPlan, type SurplusWish } from '@/core/broods/surplus';
 import { mealOf } from '@/core/feeding/meal';
+import { innerVolumeL } from '@/core/housing/container';
+import { roomForHeads } from '@/core/housing/fit';
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
 import type { CareProfile } from '@/core/profiles/profile';
 import { Refusal } from '@/core/refusal';
@@ -43,6 +45,7 @@ export async function broodsOf(queries: Queries, clock: Clock): Promise<Brood[]>
     const rest = rests.get(resident.id);
     const facts: BroodFacts = {
       resident,
+      home,
       profile: care.of({ ...resident, stage: undefined }),
       log: logs.get(resident.id) ?? [],
       temperatureC: warmth(home).temperatureC,
@@ -57,6 +60,7 @@ export async function broodsOf(queries: Queries, clock: Clock): Promise<Brood[]>
 
 interface BroodFacts {
   resident: Resident;
+  home: Home;
   profile: CareProfile;
   log: readonly Entry[];
   temperatureC: number;
@@ -118,7 +122,7 @@ const wishIn = ({ data }: Pick<Entry, 'data'>): SurplusWish => ({
 
 /** What it would take to keep them all: heads, boxes, litres, and food in a week. */
 function keptAll(
-  { resident, profile, temperatureC, today, table }: BroodFacts,
+  { resident, home, profile, temperatureC, today, table }: BroodFacts,
   kind: EggKind,
   { weeks }: HatchForecast,
 ): Brood['inHalfAYear'] {
@@ -126,10 +130,12 @@ function keptAll(
   const hatching = weeks.map((week) => ({ count: week.median, daysBefore: daysBetween(week.on, on) - 3 }));
   const { heads, sizeMm, stage } = rearedAfter(profile, hatching, kind.weeklyDeathPct.value, temperatureC);
   const whole = Math.round(heads);
-  const perL = populationOf(resident.profile)?.headsPerL?.value;
-  const litres = perL === undefined ? null : heads / perL;
   const isAlone = profile.company.sameKind === 'alone';
   const measures = sizeMm === null ? {} : { [profile.measure.takes]: sizeMm };
+  // In boxes like the one that the eggs are in, by the room that its rules give to each.
+  const room = sizeMm === null ? null : roomForHeads(profile, { ...measures, stage }, home);
+  const perL = room === null ? populationOf(resident.profile)?.headsPerL?.value : room / innerVolumeL(home.container);
+  const litres = perL === undefined ? null : heads / perL;
   const meal =
     whole > 0 ? mealOf({ ...measures, profile, stage, on, headCount: isAlone ? undefined : whole, ...table }) : null;
   const perWeek = (meal ? 7 / Math.max(1, meal.everyDays) : 0) * (isAlone ? whole : 1);

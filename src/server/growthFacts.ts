@@ -59,6 +59,10 @@ export async function growthFactsOf(
   };
 }
 
+/** Of a group nobody has told of any moult; and of colonies and eggs there is none. */
+export const isUntold = ({ groups }: GrowthFacts, { id, form }: Pick<Resident, 'id' | 'form'>): boolean =>
+  form !== 'single' && (groups.get(id) ?? []).length === 0;
+
 function idsOfKin(resident: Resident, kin: readonly Kin[]): string[] {
   const { siblings, others } = kinOf(resident, kin);
   return [...siblings, ...others].map((each) => each.id);

@@ -1,3 +1,5 @@
+import type { HomeQuestion } from '@/core/house/homeState';
+import { forecastMoisture, STALE_AIR_CHANGES } from '@/core/climate/forecast';
 import { shippedMixes } from '@/contract/shipped';
 import type { Home, Resident } from '@/contract/records';
 import type { Room } from '@/contract/readings';
@@ -79,6 +81,32 @@ export function wateringFor(
   return outlooks(JSON.stringify([question, wishes, facts, today, dryAir]), () =>
     wateringOutlook(question, wishes, facts, today, dryAir),
   );
+}
+
+/** The air of a box settles within hours of its damping. days */
+const AIR_SETTLES_DAYS = 2;
+const airs = remembering<AirOfHome>(4000);
+
+/** What the air of a home does by the forecast, and how much exchange its kind wants. */
+export type AirOfHome = NonNullable<HomeQuestion['air']>;
+
+/** The air of a home as it is kept; null for nests of chambers, whose air is not reckoned. */
+export function airFor(
+  profile: CareProfile,
+  resident: Pick<Resident, 'stage'>,
+  home: Home,
+  room: Room,
+  materials: MaterialTable,
+): AirOfHome | null {
+  if (home.nest !== undefined) return null;
+  const calm = { ...room, air: steady(room.air) };
+  const question = questionFor(profile, resident, home, calm, materials, AIR_SETTLES_DAYS);
+  const wishes = wishesOf(profile);
+  return airs(JSON.stringify([question, wishes]), () => {
+    const { airChangesPerHour, steadyRelativeHumidityPct } = forecastMoisture(question, wishes);
+    const wantedPerHour = wishes.minAirChangesPerHour ?? STALE_AIR_CHANGES;
+    return { airChangesPerHour, humidityPct: steadyRelativeHumidityPct, wantedPerHour };
+  });
 }
 
 /** Warmth is read off the probe in a home over so many days: about as long as an interval of the quick ones. */

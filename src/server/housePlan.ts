@@ -3,7 +3,7 @@ import type { MoultForecast } from '@/core/growth/forecast';
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
 import { planHouse, type HousePlan } from '@/core/plan/levelling';
 import { airSchool } from '@/core/profiles/schools';
-import { rememberedForecast, subjectOf } from './growthFacts';
+import { isUntold, rememberedForecast, subjectOf } from './growthFacts';
 import type { HouseToday, Lodger } from './houseToday';
 import type { Queries } from './storage/database';
 import { listAbsences } from './storage/absences';
@@ -37,9 +37,7 @@ export function growthAhead(house: HouseToday, { resident, home, log }: Lodger, 
   const { care, facts, on } = house;
   const profile = care.of(resident);
   if (!profile.growth.intervals) return null;
-  // Of a group nobody has told of any moult; and of colonies and eggs there is none.
-  const isUntold = resident.form !== 'single' && (facts.groups.get(resident.id) ?? []).length === 0;
-  if (isUntold) return null;
+  if (isUntold(facts, resident)) return null;
   const subject = subjectOf(facts, care, resident, home, log, on);
   const { stage, headCount, headsTogether, isGuest, schools } = resident;
   const { takes } = profile.measure;

@@ -1,25 +1,28 @@
 import type { Entry } from '@/contract/entries';
 import type { Home, Resident } from '@/contract/records';
+import type { WateringOutlook } from '@/core/climate/watering';
 import { dampedFor } from '@/core/climate/homeAir';
-import { USUAL_WARMTH } from '@/core/growth/pace';
+import type { ColonyState } from '@/core/house/colonyState';
+import type { StateOfHome } from '@/core/house/homeState';
 import { addDays } from '@/core/measure/day';
 import { dueWork } from '@/core/plan/due';
-import type { DueWork, LogEntry, PlannedMove, ResidentToday } from '@/core/plan/work';
+import type { DueWork, LogEntry, PlannedMove, ProbeAlarm, ResidentToday } from '@/core/plan/work';
 import { tellsSize } from '@/core/profiles/animal';
 import type { CareBook } from '@/core/profiles/careBook';
 import { Refusal } from '@/core/refusal';
 import { DAY_MS } from '@/core/readings/reading';
 import { apartOf } from './apart';
 import { careOf, materialTable } from './care';
-import { sealedQueens } from './colonies';
+import { colonyStates, sealedIn } from './colonies';
 import { ALARM_DAYS, homeAlarms, weighingsOf } from './homeReadings';
 import { groupBy } from './groupBy';
 import { housed } from './housed';
 import { growthFactsOf, type GrowthFacts } from './growthFacts';
-import { roomsOf, wateringFor } from './house';
+import { airFor, roomsOf, wateringFor, type AirOfHome } from './house';
 import { houseState } from './houseState';
 import { remembering } from './remembering';
 import { shelfOf } from './larder';
+import { statesOfHomes } from './homeStates';
 import { logsOf } from './logs';
 import { moultOutlooks } from './offers';
 import type { Queries } from './storage/database';
@@ -31,7 +34,7 @@ import { listResidents } from './storage/residents';
 import { roomOfShelf } from './storage/rooms';
 import { restsUnderWay } from './rests';
 import { residentOn, tableOf } from './today';
-import { waterFacts } from './waterFacts';
+import { lastDamping, waterFacts } from './waterFacts';
 
 /** One resident with its home and everything that its work depends on. */
 export interface Lodger {
@@ -58,6 +61,12 @@ export interface HouseToday {
   care: CareBook;
   homes: readonly Home[];
   facts: GrowthFacts;
+  /** How those that are counted stand. */
+  colonies: ReadonlyMap<string, ColonyState>;
+  /** How each home stands, by its id. */
+  homeStates: ReadonlyMap<string, StateOfHome>;
+  /** Everybody who is in, as it counts with those it lives with. */
+  residents: readonly Resident[];
   lodgers: Lodger[];
   unworkable: Unworkable[];
 }
@@ -76,8 +85,10 @@ export function houseToday(queries: Queries, on: string, now: string): Promise<H
 
 async function gatherHouse(queries: Queries, on: string, now: string): Promise<HouseToday> {
   const care = await careOf(queries);
+  const written = await listResidents(queries);
+  const colonies = await colonyStates(queries, written, on, now);
   const [residents, homes, entries] = [
-    housed(care, await listResidents(queries)),
+    housed(care, written, colonies),
     await listHomes(queries),
     await entriesForRound(queries, on),
   ];
@@ -89,7 +100,6 @@ async function gatherHouse(queries: Queries, on: string, now: string): Promise<H
   const rests = await restsUnderWay(queries, residents, on, now);
   const moves = plannedMoves(entries, homeById, on);
   const homeOf = (resident: Resident) => homeById.get(resident.homeId);
-  const sealed = await sealedQueens(queries, residents, (resident) => warmthOf(facts, homeOf(resident)), on);
   const batteries = new Set(
     (await listProbes(queries)).flatMap((probe) => (probe.kind === 'hand' ? [] : (probe.homeId ?? []))),
   );
@@ -105,10 +115,10 @@ async function gatherHouse(queries: Queries, on: string, now: string): Promise<H
         const today: ResidentToday = {
           ...residentOn(care, resident, log, on, table),
           home,
-          ...waters.get(resident.id),
+          ...morningOf(waters.get(home.id), resident),
           outlooks: moultOutlooks(care, facts, resident, home, log, on),
           rest: rests.get(resident.id),
-          ...(resident.form === 'colony' && { sealedIn: sealed.get(resident.id) ?? null }),
+          ...(resident.form === 'colony' && { sealedIn: sealedIn(colonies.get(resident.id)) }),
           move: moves.get(resident.id),
           hasBattery: batteries.has(home.id),
         };
@@ -119,7 +129,8 @@ async function gatherHouse(queries: Queries, on: string, now: string): Promise<H
       });
       return lodger ? [lodger] : [];
     });
-  return { on, care, homes, facts, lodgers, unworkable };
+  const homeStates = statesOfHomes({ on, care, homes, residents, colonies, waters });
+  return { on, care, homes, facts, colonies, homeStates, residents, lodgers, unworkable };
 }
 
 /** @throws Refusal, in words for its keeper, where nothing that was written tells how large it is */
@@ -135,10 +146,6 @@ function lastOf(entries: readonly Entry[], residentId: string): string | null {
   const own = entries.filter((entry) => entry.residentId === residentId && entry.kind !== 'taken-in');
   return own.sort((a, b) => a.at.localeCompare(b.at)).at(-1)?.id ?? null;
 }
-
-/** How warm a home is, on average. C */
-const warmthOf = ({ warmth }: GrowthFacts, home: Home | undefined) =>
-  home ? warmth(home).temperatureC : USUAL_WARMTH.referenceC;
 
 /** The moves that stand: planned last, neither dropped nor made before the day. */
 function plannedMoves(
@@ -174,8 +181,23 @@ interface Scene {
   now: string;
 }
 
-/** For the one that each home is damped for: when that is due, and what its probes say is wrong. */
-async function waterOfHomes(queries: Queries, scene: Scene) {
+/** The water and the air of a home, by who it is damped for. */
+export interface WaterOfHome {
+  tenantId: string;
+  /** When it is to be damped, as it stood this morning: what is damped today is shown as done. */
+  morning: WateringOutlook | null | undefined;
+  /** As it stands now. */
+  now: WateringOutlook | null | undefined;
+  alarms: ProbeAlarm[];
+  air: AirOfHome | null | undefined;
+}
+
+/** What the work of one goes by: the home is damped for one of those who live in it. */
+const morningOf = (water: WaterOfHome | undefined, { id }: Resident): Pick<ResidentToday, 'watering' | 'alarms'> =>
+  water?.tenantId === id ? { watering: water.morning, alarms: water.alarms } : {};
+
+/** When each home is to be damped, what its air does, and what its probes say is wrong. */
+async function waterOfHomes(queries: Queries, scene: Scene): Promise<Map<string, WaterOfHome>> {
   const { care, residents, homes, entries, on, now } = scene;
   const [rooms, roomByShelf, materials] = [
     await roomsOf(queries, now),
@@ -187,7 +209,7 @@ async function waterOfHomes(queries: Queries, scene: Scene) {
   const tenantsOf = groupBy(residents, (resident) => resident.homeId);
   const entriesOf = groupBy(entries, (entry) => entry.residentId ?? '');
   const probesOf = groupBy(probes, (probe) => probe.homeId ?? '');
-  const water = new Map<string, Pick<ResidentToday, 'watering' | 'alarms'>>();
+  const water = new Map<string, WaterOfHome>();
   for (const home of homes) {
     const tenants = tenantsOf.get(home.id) ?? [];
     const tenant = dampedFor(care, tenants);
@@ -197,9 +219,17 @@ async function waterOfHomes(queries: Queries, scene: Scene) {
     const inHome = probesOf.get(home.id) ?? [];
     const alarms = homeAlarms(inHome, readings, profile.climate, Date.parse(now));
     const log = tenants.flatMap((each) => entriesOf.get(each.id) ?? []);
-    const facts = waterFacts(log, weighingsOf(inHome, readings), on, addDays(on, -1));
-    const watering = apartOf(() => wateringFor(profile, tenant, home, room, materials, facts, on, alarms));
-    water.set(tenant.id, { watering, alarms });
+    const weighings = weighingsOf(inHome, readings);
+    const wateringBy = (until: string) => {
+      const facts = waterFacts(log, weighings, on, until);
+      return apartOf(() => wateringFor(profile, tenant, home, room, materials, facts, on, alarms));
+    };
+    const morning = wateringBy(addDays(on, -1));
+    const isDampedToday = lastDamping(log, on)?.on === on;
+    water.set(home.id, {
+      ...{ tenantId: tenant.id, morning, now: isDampedToday ? wateringBy(on) : morning, alarms },
+      air: apartOf(() => airFor(profile, tenant, home, room, materials)),
+    });
   }
   return water;
 }

@@ -1,3 +1,4 @@
+import { LONE_QUEEN } from '@/core/house/colonyState';
 import {
   shippedBoxSigns,
   shippedCauses,
@@ -22,10 +23,8 @@ const lookUp =
 
 /** How the kind of a care profile, or of a feeder, multiplies. */
 export const populationOf = lookUp([...shippedPopulations, ...shippedFeeders.map(feederPopulation)]);
-/** A colony written down as one is its queen, unless somebody counted that one among the workers. */
-export const LONE_QUEEN = 1;
 /** Of a kind whose queens seal themselves in, and without workers as far as anybody has counted. */
-export const maySealIn = ({ profile, headCount = 0 }: Pick<Resident, 'profile' | 'headCount'>): boolean =>
+const maySealIn = ({ profile, headCount = 0 }: Pick<Resident, 'profile' | 'headCount'>): boolean =>
   populationOf(profile)?.founding?.isSealed === true && headCount <= LONE_QUEEN;
 
 /** The winter of a kind. */

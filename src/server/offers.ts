@@ -2,13 +2,14 @@ import type { Entry, NewEntry } from '@/contract/entries';
 import type { Home } from '@/contract/records';
 import { shippedFeeders, shippedFoods } from '@/contract/shipped';
 import { whyNot, type Dish } from '@/core/feeding/food';
+import type { ColonyState } from '@/core/house/colonyState';
 import { addDays, dayOfMoment, type Day } from '@/core/measure/day';
 import { quietTime } from '@/core/plan/quiet';
 import type { LeaveAlone, LogEntry, MoultOutlook } from '@/core/plan/work';
 import { noticedDays, noticedSigns } from '@/core/plan/signs';
 import type { CareBook } from '@/core/profiles/careBook';
 import type { CareProfile } from '@/core/profiles/profile';
-import { sealedQueens } from './colonies';
+import { colonyStates, sealedIn } from './colonies';
 import { growthFactsOf, rememberedForecast, subjectOf, type GrowthFacts } from './growthFacts';
 import { invalid, Problem } from './http/problem';
 import { logsOf } from './logs';
@@ -104,12 +105,15 @@ async function quietOn(queries: Queries, care: CareBook, resident: Ever, on: str
   // Only where something was noticed is the moult forecast worth its time.
   const isNoticed = noticedSigns(log, on).length > 0;
   const isColony = resident.form === 'colony';
-  const home = isNoticed || isColony ? await findHome(queries, resident.homeId) : undefined;
+  const home = isNoticed ? await findHome(queries, resident.homeId) : undefined;
   const facts = home && (await growthFactsOf(queries, resident, on, now));
   const outlooks = home && facts && isNoticed ? moultOutlooks(care, facts, resident, home, log, on) : undefined;
-  const sealed = home && facts && (await sealedQueens(queries, [resident], () => facts.warmth(home).temperatureC, on));
+  const states = isColony ? await colonyStates(queries, [resident], on, now) : new Map<string, ColonyState>();
   const rest = (await restsUnderWay(queries, [resident], on, now)).get(resident.id);
-  return quietTime({ ...residentOn(care, resident, log, on), outlooks, rest, sealedIn: sealed?.get(resident.id) }, on);
+  return quietTime(
+    { ...residentOn(care, resident, log, on), outlooks, rest, sealedIn: sealedIn(states.get(resident.id)) },
+    on,
+  );
 }
 
 /** Whether a moult was close, and when, as it stood on each day on which something was noticed; none for those that moult no more. */

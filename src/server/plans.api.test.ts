@@ -94,7 +94,9 @@ describe('the plans of a house', () => {
       until: move.window.until,
     };
     expect((await write(planned)).status).toBe(201);
-    expect(await job('move')).toMatchObject({ move: { toCode: 'A2' }, cannotWait: false });
+    // Its box fails: the move that is settled cannot wait either, and no other is asked for beside it.
+    expect(await job('move')).toMatchObject({ move: { toCode: 'A2' }, cannotWait: true });
+    expect(await job('rehouse')).toBeUndefined();
     expect((await server.get('/api/seasons')).body.marks).toContainEqual(
       expect.objectContaining({ kind: 'move', residentId: spiderId, median: TODAY }),
     );

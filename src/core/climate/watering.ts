@@ -1,4 +1,5 @@
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
+import type { Status } from '@/core/housing/fit';
 import type { Wishes } from './forecast';
 import { followMoisture, type MoistureCourse, type MoistureQuestion } from './moisture';
 
@@ -87,6 +88,17 @@ function ageAt(course: MoistureCourse, fact: WaterFact): number {
       ? course.dampWetness.findIndex((each) => each <= fact.wetness)
       : course.lostMl.findIndex((each) => each >= fact.lostMl);
   return at < 0 ? course.dampWetness.length - 1 : at;
+}
+
+/** Late by more than so many days, damp soil should not wait another. From memory */
+export const DAMP_TOLERANCE_DAYS = 2;
+
+/** How the water of a home stands: too dry by its probe or late (fail), due (watch), or as it should be. */
+export function waterStatus(watering: Pick<WateringOutlook, 'dueOn' | 'dryAir'> | null, today: Day): Status {
+  if (!watering) return 'pass';
+  if (watering.dryAir) return 'fail';
+  if (watering.dueOn === null || watering.dueOn > today) return 'pass';
+  return daysBetween(watering.dueOn, today) > DAMP_TOLERANCE_DAYS ? 'fail' : 'watch';
 }
 
 /** An amount as it is poured: to the millilitre when small, to five, then to ten. mL */

@@ -6,7 +6,8 @@ import { usualStages } from './brood';
 import { lastingHarvest } from './culture';
 import { paceAt, type PopulationKind } from './kind';
 import { projectMatrix } from './matrix';
-import { CROWDED_SHARE, projectColony, usualCourse, type ColonyQuestion } from './project';
+import { CROWDED_PCT } from './fullness';
+import { projectColony, usualCourse, type ColonyQuestion } from './project';
 
 const kindOf = (profile: string) =>
   shippedPopulations.find((each) => each.profiles.includes(profile)) as PopulationKind;
@@ -154,8 +155,8 @@ describe('a culture', () => {
     const question = { kind: SPRINGTAIL, counts: { adult: 50 }, temperatureC: 20, weeks: 60, draws: 100 };
     const { crowdedWeek, series } = projectColony({ ...question, roomForHeads: 3000 });
     expect(crowdedWeek).not.toBeNull();
-    expect(series[crowdedWeek ?? 0]?.total.median).toBeGreaterThan(CROWDED_SHARE * 3000);
-    expect(series[(crowdedWeek ?? 1) - 1]?.total.median).toBeLessThanOrEqual(CROWDED_SHARE * 3000);
+    expect(series[crowdedWeek ?? 0]?.total.median).toBeGreaterThan((CROWDED_PCT / 100) * 3000);
+    expect(series[(crowdedWeek ?? 1) - 1]?.total.median).toBeLessThanOrEqual((CROWDED_PCT / 100) * 3000);
     expect(projectColony(question).crowdedWeek).toBeNull();
   });
 });

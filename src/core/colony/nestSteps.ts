@@ -8,6 +8,8 @@ export interface NestQuestion {
   /** Workers that are likely in half a year. */
   ahead: number;
   volumeMl: number;
+  /** What a worker takes, by her length; left out: a usual one. mL */
+  perHeadMl?: number | undefined;
 }
 
 export interface NestAdvice {
@@ -44,11 +46,11 @@ function limitsOf(rules: readonly FitRule[]) {
  * How full a nest is, what of it to close, and how large the next module may be.
  * @throws Refusal at `profile` for kinds that live in no nest
  */
-export function nestAdvice({ profile, workers, ahead, volumeMl }: NestQuestion): NestAdvice {
+export function nestAdvice({ profile, workers, ahead, volumeMl, perHeadMl: each }: NestQuestion): NestAdvice {
   if (!profile.nest) {
     throw new Refusal([{ path: 'profile', message: `Must be a kind that lives in a nest; got ${profile.name}.` }]);
   }
-  const perHeadMl = profile.nest.perHeadMl.value;
+  const perHeadMl = each ?? profile.nest.perHeadMl.value;
   const limits = limitsOf(profile.fit);
   const taken = workers * perHeadMl;
   const fullPct = volumeMl > 0 ? (100 * taken) / volumeMl : 100;

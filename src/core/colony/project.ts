@@ -1,3 +1,4 @@
+import { CROWDED_PCT, fullnessPct } from './fullness';
 import { evenAt, evenSteps } from '@/core/growth/evenDraws';
 import { normalQuantile } from '@/core/growth/normal';
 import { numbersOf } from '@/core/growth/quantiles';
@@ -47,8 +48,6 @@ export interface ColonyForecast {
   crowdedWeek: number | null;
 }
 
-/** From so much of its room on a colony is crowded. Common practice, no source: before it is full */
-export const CROWDED_SHARE = 0.8;
 /** A stage moves on in so many steps at most: the more, the less it spreads. Chosen here */
 const MOST_STEPS = 4;
 /** In rest nothing ages as fast. From memory */
@@ -102,8 +101,9 @@ export function projectColony(question: ColonyQuestion): ColonyForecast {
     });
   });
   const { roomForHeads } = question;
-  const crowded =
-    roomForHeads === undefined ? -1 : series.findIndex(({ total }) => total.median > CROWDED_SHARE * roomForHeads);
+  const isCrowded = ({ stages, total }: ColonyWeek) =>
+    fullnessPct(kind, stages[kind.adults]?.median ?? 0, total.median, roomForHeads ?? Infinity) > CROWDED_PCT;
+  const crowded = roomForHeads === undefined ? -1 : series.findIndex(isCrowded);
   const isFounding = kind.adults === 'worker' && (question.counts.worker ?? 0) < 1;
   const first = isFounding ? numbersOf(firsts) : null;
   return {

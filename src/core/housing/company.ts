@@ -12,8 +12,17 @@ export interface Lodger {
   isEggs?: boolean | undefined;
 }
 
+export const COMPANY_RULES = [
+  'alone',
+  'eaten',
+  'other-colony',
+  'young-look-alike',
+  'different-damp',
+  'different-climate',
+] as const;
+
 export interface CompanyCheck {
-  rule: 'alone' | 'eaten' | 'other-colony' | 'young-look-alike' | 'different-damp' | 'different-climate';
+  rule: (typeof COMPANY_RULES)[number];
   status: Status;
   title: string;
   why: string;

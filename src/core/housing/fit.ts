@@ -18,6 +18,7 @@ import {
 } from '@/core/profiles/profile';
 import { defaultSchool, type School } from '@/core/profiles/schools';
 import type { Together } from './together';
+import { nestVolumeMl } from './nest';
 import { depthBand, type DepthBand, type DepthDemand } from './depthBand';
 import {
   homeFacts,
@@ -159,11 +160,33 @@ interface Context {
   perHeadMl: number | undefined;
 }
 
-/** Nest that a worker takes: it grows with the cube of her length. mL */
-function perHeadMl(profile: CareProfile, animal: Animal): number | undefined {
+/** Nest that a worker takes, with her share of brood: it grows with the cube of her length; undefined for kinds without a nest. mL */
+export function perHeadMl(profile: CareProfile, animal: Animal): number | undefined {
   const usual = profile.measure.usualMm?.value;
   if (!profile.nest || usual === undefined) return undefined;
   return profile.nest.perHeadMl.value * (takenMeasure(profile, animal).mm / usual) ** 3;
+}
+
+/**
+ * Grown heads of a kind that a home has room for: of ants by the chambers of their nest, of others by the floor that the rules
+ * of their kind give to each; null where neither is said. The fit of a home with so many passes, and with more is watched.
+ * @throws Refusal as `fit` does.
+ */
+export function roomForHeads(profile: CareProfile, animal: Animal, home: HomeState): number | null {
+  const each = perHeadMl(profile, animal);
+  if (each !== undefined) return home.nest ? nestVolumeMl(home.nest) / each : null;
+  // Two at least: the rule is about those that live together.
+  const together = { ...animal, headsTogether: Infinity, isGuest: false };
+  const crowd = rulesInForce(profile, together).find(({ quantity, min }) => quantity === 'floorAreaPerHeadMm2' && min);
+  if (!crowd) return null;
+  const context = {
+    body: bodyOf(profile, animal),
+    youngWidthMm: undefined,
+    headCount: undefined,
+    perHeadMl: undefined,
+  };
+  const facts = homeFacts(home);
+  return facts.floorAreaMm2 / at(bind(crowd.min, context), facts);
 }
 
 /** With those of its kind that live with it. */

@@ -1,4 +1,4 @@
-import { pouredMl } from '@/core/climate/watering';
+import { DAMP_TOLERANCE_DAYS, pouredMl } from '@/core/climate/watering';
 import { isGlass } from '@/core/housing/container';
 import { fit, type Check, type FitAnswer } from '@/core/housing/fit';
 import { withMeanDepth } from '@/core/housing/soil';
@@ -18,8 +18,6 @@ export function homeJobs(resident: ResidentToday, today: Day): Job[] {
   ];
 }
 
-/** Late by more than this many days, damp soil should not wait another. */
-const DAMP_TOLERANCE_DAYS = 2;
 const DAMP_MINUTES = 1;
 
 /** When the soil is damped: on the day its forecast names, or at once when its air has been too dry for too long. */
@@ -94,6 +92,10 @@ function isAsked(work: RegularWork['work'], { form, headCount, log }: ResidentTo
   }
 }
 
+/** Whether one lives in a home that fails, in a way that only another home mends. */
+export const needsAnotherHome = (resident: ResidentToday, today: Day): boolean =>
+  homeWork({ ...resident, move: undefined }, today).some(({ kind }) => kind === 'rehouse');
+
 function homeWork(resident: ResidentToday, today: Day): Job[] {
   const { profile, home } = resident;
   const present = fit(profile, { ...resident, ...home, school: airSchool(profile, resident.schools) });
@@ -106,6 +108,8 @@ function homeWork(resident: ResidentToday, today: Day): Job[] {
     fit(profile, { ...resident, ...home, school: airSchool(profile, resident.schools), soil, substrateDepthMm: toMm });
   const bySoil = mended && mended.verdict !== 'fail';
   const kind = bySoil ? 'soil' : failing.every(({ quantity }) => isMended(quantity, home)) ? 'mend' : 'rehouse';
+  // Where it goes and when is settled: that move is asked for, and nothing else.
+  if (kind === 'rehouse' && resident.move) return [];
   return [
     {
       kind,

@@ -1,3 +1,4 @@
+import { needsAnotherHome } from './homeJobs';
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
 import { doneToday, jobOf, LOOK_MINUTES, sinceLast, waiting, type Rhythm } from './jobParts';
 import { quietOver } from './quiet';
@@ -84,14 +85,15 @@ function labelling({ log }: ResidentToday, today: Day): Job[] {
 }
 
 /** The move to another home that was settled, from its day on; once made, that it was made. */
-function plannedMove({ move, log, profile }: ResidentToday, today: Day): Job[] {
+function plannedMove(resident: ResidentToday, today: Day): Job[] {
+  const { move, log, profile } = resident;
   if (!move || move.on > today) return [];
   return [
     {
       kind: 'move',
       dueOn: move.on,
       until: move.until,
-      cannotWait: move.until < today,
+      cannotWait: move.until < today || needsAnotherHome(resident, today),
       minutes: profile.homeWork.moveMinutes,
       reason: { code: 'move-planned', on: move.on, until: move.until },
       move,

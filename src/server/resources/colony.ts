@@ -5,12 +5,13 @@ import { foundingState } from '@/core/colony/founding';
 import type { PopulationKind } from '@/core/colony/kind';
 import { projectMatrix } from '@/core/colony/matrix';
 import { nestAdvice } from '@/core/colony/nestSteps';
-import { projectColony, usualCourse, CROWDED_SHARE, type Band } from '@/core/colony/project';
+import { projectColony, type Band } from '@/core/colony/project';
+import { fullnessPct } from '@/core/colony/fullness';
 import { tubsFor } from '@/core/colony/tubs';
 import { addDays, type Day } from '@/core/measure/day';
-import type { ColonyFacts } from '@/contract/colony';
+import type { ColonyState } from '@/core/house/colonyState';
 import { careOf } from '../care';
-import { coloniesOf } from '../colonies';
+import { colonyFacts, colonyStates } from '../colonies';
 import type { Handlers } from '../http/mount';
 import { invalid, notFound } from '../http/problem';
 import { groupBy } from '../groupBy';
@@ -34,10 +35,10 @@ export function colonyHandlers({ database, clock }: Deps): Pick<Handlers, Names>
       const asked = { ...question, kind, temperatureC: temperaturesC ?? temperatureC ?? 0, countSpread: spread };
       const { series, firstWorkersWeek, crowdedWeek } = projectColony(asked);
       const now = Object.values(question.counts).reduce((sum, count) => sum + count, 0);
-      const { roomForHeads } = question;
+      const { roomForHeads, counts } = question;
       return {
         series,
-        nestFullPct: roomForHeads === undefined ? null : (100 * now) / roomForHeads,
+        nestFullPct: roomForHeads === undefined ? null : fullnessPct(kind, counts[kind.adults] ?? 0, now, roomForHeads),
         splitOn: crowdedWeek === null ? null : addDays(asOf, 7 * crowdedWeek),
         firstWorkersOn: firstWorkersWeek && daysOf(firstWorkersWeek, asOf),
         lastingHarvestPerWeek: temperatureC === undefined ? null : lastingHarvest({ ...asked, temperatureC }),
@@ -70,18 +71,19 @@ export function colonyHandlers({ database, clock }: Deps): Pick<Handlers, Names>
     residentColony: async ({ params }) => {
       const resident = await findResident(database, params.id);
       if (!resident) throw notFound('resident with that id');
-      const facts = (await coloniesOf(database, clock, [resident])).get(resident.id);
-      if (!facts) throw notFound('colony or culture with that id');
-      return facts;
+      const today = clock.today();
+      const state = (await colonyStates(database, [resident], today, clock.now())).get(resident.id);
+      if (!state) throw notFound('colony or culture with that id');
+      return colonyFacts(resident, state, today);
     },
 
     colonies: async () => {
       const asOf = clock.today();
       const residents = await listResidents(database);
-      const facts = await coloniesOf(database, clock, residents);
+      const states = await colonyStates(database, residents, asOf, clock.now());
       const rests = await restsOf(database, residents, asOf);
       const parted = groupBy(
-        await entriesOfKinds(database, [...facts.keys()], ['parted']),
+        await entriesOfKinds(database, [...states.keys()], ['parted']),
         ({ residentId }) => residentId ?? '',
       );
       // Taken out of it: written down as parted, or taken in as having come out of it.
@@ -95,8 +97,8 @@ export function colonyHandlers({ database, clock }: Deps): Pick<Handlers, Names>
       return {
         asOf,
         colonies: residents.flatMap((resident) => {
-          const colony = facts.get(resident.id);
-          const { kind } = colony ?? {};
+          const colony = states.get(resident.id);
+          const kind = populationOf(resident.profile);
           if (!colony || !kind) return [];
           return [
             {
@@ -104,7 +106,8 @@ export function colonyHandlers({ database, clock }: Deps): Pick<Handlers, Names>
               heads: colony.heads,
               countedOn: colony.countedOn,
               roomForHeads: colony.roomForHeads,
-              ...roomOf(kind, colony, asOf),
+              ...{ fullPct: colony.fullPct, splitOn: colony.splitOn },
+              lastingHarvestPerWeek: harvestOf(kind, colony),
               verdict: colony.verdict,
               outOfId: resident.outOfId,
               partedOn: lastPart(resident.id),
@@ -125,21 +128,10 @@ function requireKind(profile: string): PopulationKind {
   return kind;
 }
 
-/** How full it is, when it is crowded by its usual course, and what may be taken out. */
-function roomOf(
-  kind: PopulationKind,
-  { counts, queens, temperatureC, temperaturesC, roomForHeads }: ColonyFacts,
-  asOf: Day,
-) {
-  if (roomForHeads === null) return { fullPct: null, splitOn: null, lastingHarvestPerWeek: null };
-  const question = { kind, counts, queens, roomForHeads };
-  const { total } = usualCourse({ ...question, temperatureC: temperaturesC, weeks: temperaturesC.length });
-  const week = total.findIndex((heads) => heads > CROWDED_SHARE * roomForHeads);
-  return {
-    fullPct: (100 * (total[0] ?? 0)) / roomForHeads,
-    splitOn: week < 0 ? null : addDays(asOf, 7 * week),
-    lastingHarvestPerWeek: kind.laying.by === 'female' ? lastingHarvest({ ...question, temperatureC }) : null,
-  };
+/** What may be taken out of a culture in a week for ever; null for ants, and where nobody knows its room. */
+function harvestOf(kind: PopulationKind, { counts, queens, temperatureC, roomForHeads }: ColonyState): number | null {
+  if (roomForHeads === null || kind.laying.by !== 'female') return null;
+  return lastingHarvest({ kind, counts, queens, temperatureC, roomForHeads });
 }
 
 const daysOf = ({ p10, median, p90 }: Band, asOf: Day) => ({

@@ -13,14 +13,10 @@ import { Refusal } from '@/core/refusal';
 import { airSchool } from '@/core/profiles/schools';
 import { apartOf } from '../apart';
 import { careOf } from '../care';
-import { growthFactsOf, subjectOf } from '../growthFacts';
+import { isUntold, subjectOf } from '../growthFacts';
+import { houseToday } from '../houseToday';
 import type { Handlers } from '../http/mount';
-import { housed } from '../housed';
 import { notFound } from '../http/problem';
-import { logsOf } from '../logs';
-import { entriesForRound } from '../storage/entries';
-import { findHome, listHomes } from '../storage/homes';
-import { listResidents } from '../storage/residents';
 import type { Deps } from './deps';
 
 type Names = 'moult' | 'survival' | 'degreeDays' | 'stillness' | 'census' | 'residentMoult' | 'moultFacts';
@@ -71,23 +67,13 @@ export function growthHandlers({ database, clock }: Deps): Pick<Handlers, Names>
     },
 
     moultFacts: async () => {
-      const [care, residents, homes] = [
-        await careOf(database),
-        housed(await careOf(database), await listResidents(database)),
-        await listHomes(database),
-      ];
       const asOf = clock.today();
-      const facts = await growthFactsOf(database, residents, asOf, clock.now());
-      const logs = logsOf(await entriesForRound(database, asOf));
-      const homeById = new Map(homes.map((home) => [home.id, home]));
+      const { care, facts, lodgers } = await houseToday(database, asOf, clock.now());
       return {
         asOf,
         tellers: facts.tellers,
-        residents: residents.flatMap((resident) => {
-          const home = homeById.get(resident.homeId);
-          const isUntold = resident.form !== 'single' && (facts.groups.get(resident.id) ?? []).length === 0;
-          if (!home || isUntold) return [];
-          const log = logs.get(resident.id) ?? [];
+        residents: lodgers.flatMap(({ resident, home, log }) => {
+          if (isUntold(facts, resident)) return [];
           const subject = apartOf(() => subjectOf(facts, care, resident, home, log, asOf));
           return subject ? [{ ...subject, profile: resident.profile }] : [];
         }),
@@ -95,13 +81,11 @@ export function growthHandlers({ database, clock }: Deps): Pick<Handlers, Names>
     },
 
     residentMoult: async ({ params }) => {
-      const care = await careOf(database);
-      const resident = housed(care, await listResidents(database)).find(({ id }) => id === params.id);
-      const home = resident && (await findHome(database, resident.homeId));
-      if (!resident || !home) throw notFound('resident with that id');
       const asOf = clock.today();
-      const facts = await growthFactsOf(database, resident, asOf, clock.now());
-      const log = logsOf(await entriesForRound(database, asOf, resident.id)).get(resident.id) ?? [];
+      const { care, facts, lodgers } = await houseToday(database, asOf, clock.now());
+      const lodger = lodgers.find(({ resident }) => resident.id === params.id);
+      if (!lodger) throw notFound('resident with that id');
+      const { resident, home, log } = lodger;
       const profile = care.of(resident);
       const subject = subjectOf(facts, care, resident, home, log, asOf);
       const outgrownMm = outgrownAtMm(profile, { ...resident, school: airSchool(profile, resident.schools) }, home);

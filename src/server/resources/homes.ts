@@ -3,7 +3,7 @@ import { shippedMixes } from '@/contract/shipped';
 import type { Home } from '@/contract/records';
 import { deepestMm } from '@/core/housing/soil';
 import { withoutUndefined } from '@/core/withoutUndefined';
-import { warmthIn } from '../house';
+import { houseToday } from '../houseToday';
 import type { Handlers } from '../http/mount';
 import { invalid, notFound, Problem } from '../http/problem';
 import { sqlState, UNIQUE_VIOLATION, type Queries } from '../storage/database';
@@ -12,7 +12,6 @@ import {
   findHome,
   holdHome,
   insertHome,
-  listHomes,
   nextPlace,
   removePhoto,
   updateHome,
@@ -27,9 +26,14 @@ type Names = 'homes' | 'addHome' | 'changeHome' | 'setHomePhoto' | 'removeHomePh
 export function homeHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
   return {
     homes: async () => {
-      const warmth = await warmthIn(database, clock.now());
-      const homes = await listHomes(database);
-      return { homes: homes.map((home) => ({ ...home, temperatureC: warmth(home).temperatureC })) };
+      const { homes, facts, homeStates } = await houseToday(database, clock.today(), clock.now());
+      return {
+        homes: homes.map((home) => ({
+          ...home,
+          temperatureC: facts.warmth(home).temperatureC,
+          state: homeStates.get(home.id),
+        })),
+      };
     },
 
     addHome: ({ body }) =>

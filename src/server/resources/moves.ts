@@ -4,7 +4,7 @@ import type { MovesReply } from '@/contract/plan';
 import { shippedBoxSizes, shippedHandling } from '@/contract/shipped';
 import { handlingSheet } from '@/core/plan/handling';
 import { solveChain } from '@/core/plan/chain/solve';
-import { chainOfTenants, type Tenant } from '@/core/plan/chain/tenants';
+import { chainOfTenants, type Need, type Tenant } from '@/core/plan/chain/tenants';
 import { boxesToBuy } from '@/core/housing/ladder';
 import { rankHomes, soilToAddL } from '@/core/housing/rank';
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
@@ -84,7 +84,10 @@ export function moveHandlers({ database, clock }: Deps): Pick<Handlers, 'movesPl
           const left = leaves.get(move.waitsFor ?? '');
           const freeFrom = left === undefined ? on : addDays(left, cleaningDays);
           return [
-            { ...move, soilToAddL: soilToAddL(home, move.depthMm), ...windowOf(scene, lodger, move.on, freeFrom) },
+            {
+              ...{ ...move, soilToAddL: soilToAddL(home, move.depthMm) },
+              ...windowOf(scene, lodger, move.on, freeFrom, canWait(move.need)),
+            },
           ];
         }),
       };
@@ -141,8 +144,11 @@ function sharedHomes({ lodgers }: HouseToday): ReadonlySet<string> {
   return new Set([...counts].filter(([, count]) => count > 1).map(([id]) => id));
 }
 
+/** One whose home fails, or that has none, is moved on the first day on which it can be. */
+const canWait = (need: Need): boolean => need !== 'fails' && need !== 'homeless';
+
 /** The days about a move on which it could be made as well, and what stands against the others. */
-function windowOf({ on, days, busy }: Scene, lodger: Lodger, moveOn: Day, freeFrom: Day) {
+function windowOf({ on, days, busy }: Scene, lodger: Lodger, moveOn: Day, freeFrom: Day, mayWait: boolean) {
   const { rest, quiet } = closedSpans(lodger.today, on, days);
   const closed = [...rest, ...quiet];
   const first = Math.max(0, daysBetween(on, freeFrom));
@@ -151,7 +157,7 @@ function windowOf({ on, days, busy }: Scene, lodger: Lodger, moveOn: Day, freeFr
   let from = chosen;
   while (isOpen(from - 1)) from -= 1;
   let until = chosen;
-  while (isOpen(until + 1)) until += 1;
+  while (mayWait && isOpen(until + 1)) until += 1;
   const told = (why: 'rest' | 'moult' | 'busy' | 'tub') => (span: { from: number; to: number }) => ({
     from: addDays(on, span.from),
     until: addDays(on, Math.min(span.to, days) - 1),

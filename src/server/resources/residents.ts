@@ -8,7 +8,7 @@ import { carriedOver } from '@/core/profiles/otherKind';
 import type { CareProfile, Form } from '@/core/profiles/profile';
 import { withoutUndefined } from '@/core/withoutUndefined';
 import { careOf } from '../care';
-import { housed } from '../housed';
+import { houseToday } from '../houseToday';
 import type { Handlers } from '../http/mount';
 import { invalid, notFound, Problem } from '../http/problem';
 import { listOwnCards } from '../storage/handbook';
@@ -20,7 +20,6 @@ import {
   insertResident,
   isKnown,
   listGone,
-  listResidents,
   updateBirth,
   updateResident,
   writeForbidden,
@@ -37,7 +36,7 @@ type Names = 'residents' | 'goneResidents' | 'takeIn' | 'changeResident' | 'hist
 
 export function residentHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
   return {
-    residents: async () => ({ residents: housed(await careOf(database), await listResidents(database)) }),
+    residents: async () => ({ residents: [...(await houseToday(database, clock.today(), clock.now())).residents] }),
 
     goneResidents: async () => ({ residents: await listGone(database) }),
 

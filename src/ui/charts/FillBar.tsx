@@ -1,12 +1,11 @@
 import { View } from 'react-native';
-import { CROWDED_SHARE } from '@/core/colony/project';
+import { CROWDED_PCT } from '@/core/colony/fullness';
 import { makeStyles } from '../components/useStyles';
 import { radius, space, stroke } from '../theme/tokens';
 
 const HEIGHT = 10;
 /** Beyond this the bar is full; how much more is said in words. */
 const MOST_PCT = 120;
-const FULL_PCT = 100 * CROWDED_SHARE;
 
 /** How much of its room is taken, like soil in a box; past the line it is crowded. The number stands beside it. */
 export function FillBar({ pct }: { pct: number }) {
@@ -14,8 +13,8 @@ export function FillBar({ pct }: { pct: number }) {
   const share = (value: number) => `${(100 * Math.min(MOST_PCT, value)) / MOST_PCT}%` as const;
   return (
     <View style={styles.box} aria-hidden>
-      <View style={[styles.soil, pct > FULL_PCT && styles.crowded, { width: share(pct) }]} />
-      <View style={[styles.line, pct > FULL_PCT && styles.overLine, { left: share(FULL_PCT) }]} />
+      <View style={[styles.soil, pct > CROWDED_PCT && styles.crowded, { width: share(pct) }]} />
+      <View style={[styles.line, pct > CROWDED_PCT && styles.overLine, { left: share(CROWDED_PCT) }]} />
     </View>
   );
 }

@@ -8,7 +8,6 @@ import { useCall } from '@/client/useCall';
 import type { ColonyFacts } from '@/contract/colony';
 import { stagesOf } from '@/core/colony/kind';
 import type { ColonyForecast } from '@/core/colony/project';
-import { addDays } from '@/core/measure/day';
 import type { CareProfile } from '@/core/profiles/profile';
 import type { Resident } from '@/contract/records';
 import { StageAreas } from '../charts/StageAreas';
@@ -108,7 +107,7 @@ function Course({ facts, profile }: { facts: ColonyFacts; profile: CareProfile }
   if (!kind) return null;
   if (problem !== undefined) return <Body>{problem}</Body>;
   if (!worked) return <Soft role="status">Counting ahead…</Soft>;
-  const { series, crowdedWeek } = worked.forecast;
+  const { series } = worked.forecast;
   const end = series.at(-1);
   const names = [kind.adults, ...kind.young.map((stage) => stage.id).reverse()];
   const isCulture = kind.laying.by === 'female';
@@ -132,7 +131,7 @@ function Course({ facts, profile }: { facts: ColonyFacts; profile: CareProfile }
             `${rests ? 'Hatched: its winter rest. ' : ''}At ${temperature.long(facts.temperatureC)}` +
             `${roomForHeads === null ? '' : `, room for about ${headsWords(roomForHeads)}`}.`}
         </Soft>
-        {roomForHeads === null || !isCulture ? null : <Body>{roomWords(facts, roomForHeads, crowdedWeek)}</Body>}
+        {roomForHeads === null || !isCulture ? null : <Body>{roomWords(facts)}</Body>}
         {isCulture && worked.harvest >= 1 ? (
           <Body>{`About ${headsWords(worked.harvest)} grown ones a week may be taken out for ever.`}</Body>
         ) : null}
@@ -143,11 +142,10 @@ function Course({ facts, profile }: { facts: ColonyFacts; profile: CareProfile }
   );
 }
 
-function roomWords({ counts, asOf, isCounted }: ColonyFacts, room: number, crowdedWeek: number | null): string {
-  const now = Object.values(counts).reduce((sum, count) => sum + count, 0);
-  const full = `${Math.round((100 * now) / room)} % of its room is taken`;
+function roomWords({ fullPct, splitOn, asOf, isCounted }: ColonyFacts): string {
+  const full = `${Math.round(fullPct ?? 0)} % of its room is taken`;
   const act = isCounted ? ['split it', ', and keep the old soil: it is full of young'] : ['give some another box', ''];
-  if (crowdedWeek === 0) return `${full}: ${act[0]} now${act[1]}.`;
-  if (crowdedWeek === null) return `${full}; it is not crowded within a year.`;
-  return `${full}; crowded about ${dayWords(addDays(asOf, 7 * crowdedWeek), asOf)}: ${act[0]} then${act[1]}.`;
+  if (splitOn === null) return `${full}; it is not nearly full within a year.`;
+  if (splitOn <= asOf) return `${full}: ${act[0]} now${act[1]}.`;
+  return `${full}; nearly full about ${dayWords(splitOn, asOf)}: ${act[0]} then${act[1]}.`;
 }

@@ -25,11 +25,10 @@ const AHEAD_WEEKS = 26;
 /** A nest by its modules: how full, what to close or to add and when, and how the colony is moved. */
 export function NestPanel({ profile, facts, nest, forecast }: Props) {
   const length = useLength();
-  const { asOf, heads } = facts;
-  const { volumeMl, chambers, tubeBoreMm, outworldL } = nest;
+  const { asOf, heads, splitOn } = facts;
+  const { volumeMl, chambers, tubeBoreMm, outworldL, perHeadMl } = nest;
   const ahead = forecast.series[AHEAD_WEEKS]?.stages.worker?.median ?? heads;
-  const advice = nestAdvice({ profile, workers: heads, ahead, volumeMl });
-  const crowdedOn = forecast.crowdedWeek === null ? null : addDays(asOf, 7 * forecast.crowdedWeek);
+  const advice = nestAdvice({ profile, workers: heads, ahead, volumeMl, perHeadMl });
   const tube = tubeBoreMm === null ? 'no tube' : `tube ${length.long(tubeBoreMm)} wide`;
   return (
     <View style={{ gap: space.xs, marginTop: space.xl }}>
@@ -39,7 +38,7 @@ export function NestPanel({ profile, facts, nest, forecast }: Props) {
         {`${chambers} ${chambers === 1 ? 'chamber' : 'chambers'}, ${volumeWords(volumeMl)} in all; ${tube}; ` +
           `${outworldL === null ? 'no outworld' : `outworld ${volumeWords(1000 * outworldL)}`}`}
       </Soft>
-      <Body>{adviceWords(advice, crowdedOn, asOf)}</Body>
+      <Body>{adviceWords(advice, splitOn, asOf)}</Body>
       <Fold title="Moving into a new nest">
         {movingPlan(addDays(asOf, 1), profile).map(({ on, what }) => (
           <Body key={what}>{capital(`${dayWords(on, asOf)}: ${MOVE_ACT_WORDS[what]}`)}</Body>
@@ -54,14 +53,14 @@ export function NestPanel({ profile, facts, nest, forecast }: Props) {
   );
 }
 
-function adviceWords({ verdict, closeMl, nextModuleMl }: NestAdvice, crowdedOn: Day | null, asOf: Day): string {
+function adviceWords({ verdict, closeMl, nextModuleMl }: NestAdvice, fullOn: Day | null, asOf: Day): string {
   if (closeMl !== null) {
     const much = verdict === 'far-too-large' ? 'Far too much empty space' : 'Too much empty space';
     return `${much}: spare chambers become rubbish tips. Close off about ${volumeWords(closeMl)}, and add nothing.`;
   }
   if (nextModuleMl === null) return 'Room for half a year: add nothing now.';
   const size = `up to ${volumeWords(nextModuleMl)}; leave the old one on`;
-  if (verdict === 'full' || (crowdedOn !== null && crowdedOn <= asOf)) return `Add a module now, ${size}.`;
-  if (crowdedOn === null) return `Not crowded within a year; the next module may be ${size}.`;
-  return `Add a module by ${dayWords(crowdedOn, asOf)}, ${size}.`;
+  if (verdict === 'full' || (fullOn !== null && fullOn <= asOf)) return `Add a module now, ${size}.`;
+  if (fullOn === null) return `Not nearly full within a year; the next module may be ${size}.`;
+  return `Add a module by ${dayWords(fullOn, asOf)}, ${size}.`;
 }

@@ -33,6 +33,7 @@ const TODAY = '2026-10-01';
 const kindOf = (profile: string) => shippedPopulations.find((each) => each.profiles.includes(profile)) ?? null;
 const of = (profile: string, change: Partial<ColonyFacts>): ColonyFacts => ({
   ...{ residentId: 'r', asOf: TODAY, counts: {}, estimated: [], queens: 1, temperatureC: 24, roomForHeads: null },
+  ...{ fullPct: null, splitOn: null },
   ...{
     temperaturesC: Array<number>(52).fill(24),
     countedOn: TODAY,
@@ -71,6 +72,7 @@ describe('a colony ahead', () => {
   it('that is founding is told to be left until its first workers; what is seen is noted with one tap', async () => {
     const founding = {
       ...{ beganOn: '2026-09-01', seen: { egg: '2026-09-10' }, furthest: 'egg', isLate: false, food: 'none' as const },
+      isSealed: true,
       firstWorkers: { p10: '2026-10-20', median: '2026-10-30', p90: '2026-11-10' },
     };
     await show(of('ant-small-temperate', { counts: { egg: 8 }, founding }));
@@ -82,7 +84,7 @@ describe('a colony ahead', () => {
 
   it('in a nest that is far too large is told what to close, and how it is moved', async () => {
     const kind = kindOf('ant-large-mediterranean');
-    const nest = { volumeMl: 432, chambers: 3, tubeBoreMm: 9, outworldL: 6.7 };
+    const nest = { volumeMl: 432, chambers: 3, tubeBoreMm: 9, outworldL: 6.7, perHeadMl: 1.5 };
     const castes = castesOf(kind?.castes ?? [], 50);
     await show(of('ant-large-mediterranean', { counts: { worker: 50 }, heads: 50, roomForHeads: 310, nest, castes }));
     expect(screen.getByText(/Close off about 325 mL, and add nothing\./)).toBeTruthy();
@@ -92,7 +94,15 @@ describe('a colony ahead', () => {
   });
 
   it('of a culture says when to split it, what may be taken out for ever, and how many tubs a need takes', async () => {
-    await show(of('isopod-temperate', { queens: 0, counts: { adult: 300, juvenile: 190 }, roomForHeads: 540 }));
+    await show(
+      of('isopod-temperate', {
+        queens: 0,
+        counts: { adult: 300, juvenile: 190 },
+        roomForHeads: 540,
+        fullPct: 91,
+        splitOn: TODAY,
+      }),
+    );
     expect(
       screen.getByText(/^91 % of its room is taken: split it now, and keep the old soil: it is full/),
     ).toBeTruthy();

@@ -12,6 +12,7 @@ import { useStock } from '@/client/stock';
 import type { Home, Resident } from '@/contract/records';
 import type { HomeAir } from '@/contract/readings';
 import { airFlow } from '@/core/climate/airFlow';
+import { alarmStatus } from '@/core/house/homeState';
 import { dampedFor, recipeIn, wishesOf } from '@/core/climate/homeAir';
 import { LEFT_OUT } from '@/core/climate/leftOut';
 import { pouredMl } from '@/core/climate/watering';
@@ -144,7 +145,7 @@ function AirPane({ asked: base, tenant, air, load }: PaneProps) {
       {air.watering ? <Soft>{wateringReason(air.watering, today)}</Soft> : null}
       {air.alarms.map((alarm) => (
         <View key={`${alarm.probeId} ${alarm.kind}`} style={styles.verdict}>
-          <StatusMark status="fail" />
+          <StatusMark status={alarmStatus(alarm)} />
           <Body style={{ flex: 1 }}>{alarmWords(alarm, temperature)}</Body>
         </View>
       ))}
@@ -169,7 +170,7 @@ function AirPane({ asked: base, tenant, air, load }: PaneProps) {
             days={days}
             readings={isTrying ? [] : readings}
           />
-          <Numbers ahead={ahead} before={isTrying ? before : null} />
+          <Numbers ahead={ahead} before={isTrying ? before : null} standing={isTrying ? null : home.state?.air} />
         </>
       ) : (
         <Body>Working it out.</Body>
@@ -257,16 +258,21 @@ function useReadings(air: HomeAir): (readonly [number, number])[] {
 }
 
 type Ahead = NonNullable<ReturnType<typeof useAhead>>;
+type StandingAir = NonNullable<Home['state']>['air'] | undefined;
 
 /** The answers in numbers; where another way is tried, beside how it stands. */
-function Numbers({ ahead, before }: { ahead: Ahead; before: Ahead | null }) {
+function Numbers({ ahead, before, standing }: { ahead: Ahead; before: Ahead | null; standing: StandingAir }) {
   const styles = useStyles();
-  const stale = STALE_WORDS[ahead.forecast.staleAir];
+  // As it stands its air is what the house says of it, over whatever span it is looked at here.
+  const stale = STALE_WORDS[standing?.staleAir ?? ahead.forecast.staleAir];
   const rows = [
     { title: 'damped every', of: ({ forecast }: Ahead) => everyWords(forecast.daysToRedamp) },
     { title: 'with', of: ({ forecast }: Ahead) => waterWords(pouredMl(forecast.redampMl)) },
     { title: 'air when fresh', of: ({ forecast }: Ahead) => pct(forecast.steadyRelativeHumidityPct) },
-    { title: 'changes of air', of: ({ forecast }: Ahead) => changesWords(forecast.airChangesPerHour) },
+    {
+      title: 'changes of air',
+      of: ({ forecast }: Ahead) => changesWords(standing?.airChangesPerHour ?? forecast.airChangesPerHour),
+    },
     ...(ahead.forecast.dishMlPerDay >= 0.5 || (before?.forecast.dishMlPerDay ?? 0) >= 0.5
       ? [{ title: 'the dish loses', of: ({ forecast }: Ahead) => `${Math.round(7 * forecast.dishMlPerDay)} mL a week` }]
       : []),

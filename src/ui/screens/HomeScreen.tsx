@@ -7,7 +7,8 @@ import { useLog } from '@/client/log';
 import type { Home, Resident } from '@/contract/records';
 import { company } from '@/core/housing/company';
 import { innerVolumeL } from '@/core/housing/container';
-import { worse, type FitAnswer } from '@/core/housing/fit';
+import type { HomeGround } from '@/core/house/homeState';
+import { worse, type Status } from '@/core/housing/fit';
 import { flat, type Soil } from '@/core/housing/soil';
 import { Button } from '../components/Button';
 import { Choices } from '../components/Choices';
@@ -28,7 +29,9 @@ import { SoilShape } from '../housing/SoilShape';
 import { useAskedOnce } from '../components/useAskedOnce';
 import { QuietPanel, quietOf } from '../residents/QuietPanel';
 import { space } from '../theme/tokens';
+import { groundWords, HOME_WORD } from '../words/homeState';
 import { calledWords, containerWords, lifeWords } from '../words/residents';
+import { useTemperature } from '../words/temperature';
 import { useLength } from '../words/useLength';
 
 /** One box: its section to scale, its verdicts, and another filling to try. */
@@ -153,7 +156,15 @@ function HomePane({ home }: { home: Home }) {
           <PlanDrawing plan={planOf(care, tried, main?.resident)} subject={home.code} />
         )}
       </View>
-      {fit ? <Verdict fit={fit} isTrying={isTrying} /> : null}
+      {fit && isTrying ? (
+        <Verdict status={fit.verdict} word={STATUS_WORD[fit.verdict]} note="with the filling you try; not saved yet" />
+      ) : null}
+      {home.state?.verdict && !isTrying ? (
+        <>
+          <Verdict status={home.state.verdict} word={HOME_WORD[home.state.verdict]} note="as it stands" />
+          <Against grounds={home.state.grounds} />
+        </>
+      ) : null}
       {hasSoil ? (
         <>
           <DepthEditor
@@ -217,13 +228,27 @@ function Tenant({ resident }: { resident: Resident }) {
   );
 }
 
-function Verdict({ fit, isTrying }: { fit: FitAnswer; isTrying: boolean }) {
-  const ink = useStatusInk(fit.verdict);
+/** What speaks against it beside its rules, which are listed below with their numbers. */
+function Against({ grounds }: { grounds: readonly HomeGround[] }) {
+  const temperature = useTemperature();
+  const today = useHouse((house) => house.round?.on ?? '');
+  return grounds
+    .filter(({ about }) => about !== 'fit' && about !== 'company')
+    .map((ground, index) => (
+      <View key={`${ground.about} ${index}`} style={{ flexDirection: 'row', gap: space.s, paddingTop: space.xs }}>
+        <StatusMark status={ground.status} />
+        <Body style={{ flex: 1 }}>{groundWords(ground, today, temperature)}</Body>
+      </View>
+    ));
+}
+
+function Verdict({ status, word, note }: { status: Status; word: string; note: string }) {
+  const ink = useStatusInk(status);
   return (
     <View style={{ flexDirection: 'row', alignItems: 'center', gap: space.s, paddingTop: space.s }} aria-live="polite">
-      <StatusMark status={fit.verdict} />
-      <Strong style={{ color: ink }}>{STATUS_WORD[fit.verdict]}</Strong>
-      <Soft>{isTrying ? 'with the filling you try; not saved yet' : 'as it stands'}</Soft>
+      <StatusMark status={status} />
+      <Strong style={{ color: ink }}>{word}</Strong>
+      <Soft>{note}</Soft>
     </View>
   );
 }

@@ -1,21 +1,20 @@
 import { router } from 'expo-router';
 import { View } from 'react-native';
-import { fitOf, verdictOfHome } from '@/client/fitting';
 import { useHouse } from '@/client/house';
 import { useStock } from '@/client/stock';
 import { loadOf } from '@/client/weights';
 import type { Home, Shelf } from '@/contract/records';
-import { worse } from '@/core/housing/fit';
 import { Button } from '../components/Button';
 import { CodeTag } from '../components/CodeTag';
 import { ListRow } from '../components/ListRow';
 import { useLoadState } from '../components/LoadState';
 import { Screen } from '../components/Screen';
 import { ShelfHeading } from '../components/ShelfHeading';
-import { STATUS_WORD, StatusMark, useStatusInk } from '../components/StatusMark';
+import { StatusMark, useStatusInk } from '../components/StatusMark';
 import { Body, Name, Soft, Strong, Title } from '../components/Words';
 import { Trouble } from '../housing/Trouble';
 import { space } from '../theme/tokens';
+import { HOME_WORD } from '../words/homeState';
 import { containerWords } from '../words/residents';
 import { useLength } from '../words/useLength';
 
@@ -56,16 +55,14 @@ export function HomesScreen({ chosenId }: { chosenId?: string | undefined }) {
 }
 
 function HomeRow({ home, isChosen }: { home: Home; isChosen: boolean }) {
-  const { residents, care } = useHouse();
+  const { residents } = useHouse();
   const length = useLength();
   const tenants = residents.filter((each) => each.homeId === home.id);
-  const verdict = verdictOfHome(care, home, tenants);
+  const verdict = home.state?.verdict ?? null;
   const names = tenants.map((each) => each.scientificName).join(', ');
-  const fits = tenants.map((each) => fitOf(care, home, each));
-  const worst = fits.find((fit) => fits.every((other) => worse(fit.verdict, other.verdict) === fit.verdict));
   return (
     <ListRow
-      label={`${home.code}, ${names === '' ? 'free' : names}${verdict ? `, ${STATUS_WORD[verdict]}` : ''}`}
+      label={`${home.code}, ${names === '' ? 'free' : names}${verdict ? `, ${HOME_WORD[verdict]}` : ''}`}
       onPress={() => router.push(`/homes/${home.id}`)}
       isChosen={isChosen}
       left={<CodeTag code={home.code} />}
@@ -75,7 +72,7 @@ function HomeRow({ home, isChosen }: { home: Home; isChosen: boolean }) {
       {tenants.map((each) => (
         <Name key={each.id}>{each.scientificName}</Name>
       ))}
-      {worst ? <Trouble fit={worst} /> : null}
+      <Trouble state={home.state} />
       <Soft>{`${containerWords(home, length)}${home.quarantineSince === null ? '' : ', in quarantine'}`}</Soft>
     </ListRow>
   );

@@ -1,7 +1,6 @@
 import { router } from 'expo-router';
 import { memo, useEffect, useMemo } from 'react';
 import { View } from 'react-native';
-import { fitOf } from '@/client/fitting';
 import { useGone } from '@/client/gone';
 import { useNextMoults } from '@/client/growthWorker';
 import { useHouse } from '@/client/house';
@@ -16,9 +15,10 @@ import { useLoadState } from '../components/LoadState';
 import { useKept } from '../components/places';
 import { Screen } from '../components/Screen';
 import { ShelfHeading } from '../components/ShelfHeading';
-import { STATUS_WORD, StatusMark } from '../components/StatusMark';
+import { StatusMark } from '../components/StatusMark';
 import { Body, Name, Soft, Strong, Title } from '../components/Words';
 import { Trouble } from '../housing/Trouble';
+import { HOME_WORD } from '../words/homeState';
 import { found, soughtOf } from '../residents/search';
 import { space } from '../theme/tokens';
 import { dayWords } from '../words/days';
@@ -142,20 +142,19 @@ interface RowProps {
 
 /** Drawn again only when something about it has changed: the list is long, and typing goes through it. */
 const ResidentRow = memo(function ResidentRow({ resident, home, moult, isChosen }: RowProps) {
-  const care = useHouse((house) => house.care);
   const length = useLength();
-  const fit = useMemo(() => fitOf(care, home, resident), [care, home, resident]);
-  const about = moult ?? STATUS_WORD[fit.verdict];
+  const verdict = home.state?.verdict ?? 'pass';
+  const about = moult ?? HOME_WORD[verdict];
   return (
     <ListRow
       label={`${calledWords(resident)}, ${resident.scientificName}, ${home.code}, ${about}`}
       onPress={() => router.push(`/residents/${resident.id}`)}
       isChosen={isChosen}
       left={<CodeTag code={home.code} />}
-      right={moult === undefined ? <StatusMark status={fit.verdict} /> : null}
+      right={moult === undefined ? <StatusMark status={verdict} /> : null}
     >
       <Name>{resident.scientificName}</Name>
-      {moult === undefined ? <Trouble fit={fit} /> : <Strong>{moult}</Strong>}
+      {moult === undefined ? <Trouble state={home.state} /> : <Strong>{moult}</Strong>}
       <Soft>{[resident.called, lifeWords(resident, length)].filter((word) => word !== null).join(', ')}</Soft>
     </ListRow>
   );

@@ -3,7 +3,7 @@ import type { HeatCaution } from '@/core/climate/heat';
 import type { Stale } from '@/core/climate/forecast';
 import type { HeatSource } from '@/core/climate/homeAir';
 import type { Relaxation, VentOption } from '@/core/climate/ventPlan';
-import { pouredMl } from '@/core/climate/watering';
+import { pouredMl, waterStatus } from '@/core/climate/watering';
 import type { Status } from '@/core/housing/fit';
 import { daysBetween } from '@/core/measure/day';
 import { SIDE_WORDS } from './home';
@@ -17,14 +17,14 @@ export const pct = (value: number) => `${Math.round(value)} %`;
 
 /** What to do about the water of a home, and when. */
 export function wateringWords(watering: HomeAir['watering'], today: string): { status: Status; title: string } {
-  if (!watering) return { status: 'pass', title: 'Its soil is not kept damp' };
+  const status = waterStatus(watering, today);
+  if (!watering) return { status, title: 'Its soil is not kept damp' };
   const { dueOn, waterMl, where, dryAir } = watering;
   const water = `${waterWords(pouredMl(waterMl))} ${where === 'damp-end' ? 'at the damp end' : 'over all the soil'}`;
-  if (dryAir) return { status: 'fail', title: `Too dry: ${water} today` };
-  if (dueOn === null) return { status: 'pass', title: 'Stays damp for months' };
-  const days = daysBetween(today, dueOn);
-  if (days <= 0) return { status: days < -2 ? 'fail' : 'watch', title: `Damp it today: ${water}` };
-  return { status: 'pass', title: `Damp it again in ${daysWords(days)}` };
+  if (dryAir) return { status, title: `Too dry: ${water} today` };
+  if (dueOn === null) return { status, title: 'Stays damp for months' };
+  if (dueOn <= today) return { status, title: `Damp it today: ${water}` };
+  return { status, title: `Damp it again in ${daysWords(daysBetween(today, dueOn))}` };
 }
 
 const BY_WORDS = {

@@ -1,0 +1,280 @@
+import { usualStages, youngPerAdult } from '@/core/colony/brood';
+import { castesOf } from '@/core/colony/castes';
+import { countSpread } from '@/core/colony/counting';
+import { countVerdict, type CountVerdict } from '@/core/colony/expected';
+import { foundingState, type FoundingState, type SeenBrood } from '@/core/colony/founding';
+import { CROWDED_PCT, fullnessPct } from '@/core/colony/fullness';
+import type { PopulationKind } from '@/core/colony/kind';
+import { projectColony, usualCourse } from '@/core/colony/project';
+import { innerVolumeL } from '@/core/housing/container';
+import { perHeadMl, roomForHeads } from '@/core/housing/fit';
+import { nestVolumeMl } from '@/core/housing/nest';
+import type { HomeState } from '@/core/housing/quantities';
+import { addDays, daysBetween, type Day } from '@/core/measure/day';
+import type { AnimalMeasures } from '@/core/profiles/animal';
+import { BODY_MEASURES, type CareProfile, type Form, type Stage } from '@/core/profiles/profile';
+import type { RestStep } from '@/core/season/rest';
+import { weeklyTemperatures } from '@/core/season/restCourse';
+
+/** Colonies are looked at a year ahead. weeks */
+const AHEAD_WEEKS = 52;
+/** Two counts that lie closer together than this say nothing of how it goes. days */
+const TELLING_DAYS = 14;
+/** Draws that a count is held against. */
+const VERDICT_DRAWS = 200;
+/** A colony written down as one is its queen, unless somebody counted that one among the workers. */
+export const LONE_QUEEN = 1;
+
+/** What was counted on a day: heads in all, or by stages; with the doubt of an estimate. */
+export interface Count {
+  on: Day;
+  heads: number | undefined;
+  stages: Record<string, number> | undefined;
+  low: number | undefined;
+  high: number | undefined;
+}
+
+/** What the log of a colony or a culture tells of its numbers, oldest first. */
+export interface ColonyLog {
+  counts: readonly Count[];
+  /** The last word on its queens. */
+  queens: number | undefined;
+  /** Heads that went (or, less than 0, came) on a day. */
+  gone: readonly { on: Day; heads: number }[];
+  /** Brood that was seen with a founding queen. */
+  seen: readonly { on: Day; stage: string }[];
+}
+
+export interface ColonyQuestion {
+  today: Day;
+  /** Null for kinds whose numbers nobody gave. */
+  kind: PopulationKind | null;
+  profile: CareProfile;
+  resident: AnimalMeasures & { form: Form; stage: Stage; takenInOn: Day };
+  home: HomeState;
+  log: ColonyLog;
+  temperatureC: number;
+  /** Of the rest that is on, planned, or usual. */
+  steps: readonly Pick<RestStep, 'on' | 'targetC'>[];
+}
+
+/** How a colony or a culture stands today, and what its course is worked out from. */
+export interface ColonyState {
+  counts: Record<string, number>;
+  /** Stages that nobody counted, filled with what is usual beside so many grown ones. */
+  estimated: string[];
+  queens: number;
+  temperatureC: number;
+  /** Week by week, a year ahead. */
+  temperaturesC: number[];
+  /** Heads of all stages that there is room for; null where nobody can say. */
+  roomForHeads: number | null;
+  /** Of its room; null where that is not known. */
+  fullPct: number | null;
+  /** The day from which it is nearly full by its usual course; null while it is not within a year. */
+  splitOn: Day | null;
+  countedOn: Day;
+  countSpread: number;
+  /** Of ants the workers, of others all. */
+  heads: number;
+  /** Nobody takes its size: it is reckoned on from its last count; else it is followed head by head. */
+  isCounted: boolean;
+  verdict: CountVerdict | null;
+  castes: { id: string; count: number }[];
+  /** Of a queen without workers. */
+  founding: (FoundingState & { beganOn: Day; seen: SeenBrood; isSealed: boolean }) | null;
+  nest: {
+    volumeMl: number;
+    chambers: number;
+    tubeBoreMm: number | null;
+    outworldL: number | null;
+    /** What a worker takes, with her share of brood. mL */
+    perHeadMl: number;
+  } | null;
+}
+
+/**
+ * How a colony, a culture or a group that is counted stands today: its last count, with what nobody counted as is usual, followed
+ * from its day on at the warmth it had; how full its home is by that; and, of a queen without workers, when she has her first.
+ * @throws Refusal for counts that the kind cannot have, and where nothing tells the size of its heads
+ */
+export function colonyState(question: ColonyQuestion): ColonyState {
+  const { today, kind, profile, resident, home, log, temperatureC, steps } = question;
+  const last = log.counts.at(-1);
+  // A colony nobody counted the queens of has one.
+  const queens = log.queens ?? (kind?.laying.by === 'queen' ? 1 : 0);
+  const base: Base = { ...question, room: kind && roomIn(kind, question), queens };
+  // Those whose size is taken are followed head by head; what is only counted is reckoned on from its last count.
+  const isCounted = BODY_MEASURES.every((name) => resident[name] === undefined);
+  const stands = !kind
+    ? { counts: {}, estimated: [] }
+    : isCounted
+      ? standOf(kind, base)
+      : { counts: { [stageIn(kind, resident.stage)]: resident.headCount ?? 1 }, estimated: [] };
+  const heads = kind ? headsIn(kind, stands.counts) : (resident.headCount ?? 0);
+  // She is founding until somebody has seen a worker, whatever should be there by now.
+  const seen = kind && isFoundingIn(kind, last, resident) ? seenIn(kind, log) : null;
+  const beganOn = resident.takenInOn;
+  const each = perHeadMl(profile, resident);
+  return {
+    ...stands,
+    queens,
+    temperatureC,
+    temperaturesC: weeklyTemperatures(steps, today, AHEAD_WEEKS, temperatureC),
+    roomForHeads: base.room,
+    ...roomTaken(kind, stands.counts, base),
+    countedOn: last?.on ?? resident.takenInOn,
+    countSpread: countSpread(last?.low, last?.high),
+    heads,
+    isCounted,
+    verdict: kind && isCounted ? verdictOf(kind, base) : null,
+    castes: kind?.castes ? castesOf(kind.castes, Math.round(heads)) : [],
+    founding:
+      kind && seen && beganOn <= today
+        ? {
+            ...{ beganOn, seen, isSealed: kind.founding?.isSealed === true },
+            ...foundingState({ kind, beganOn, seen, temperatureC, steps, asOf: today }),
+          }
+        : null,
+    nest:
+      home.nest && each !== undefined
+        ? {
+            volumeMl: nestVolumeMl(home.nest),
+            chambers: home.nest.chambers.length,
+            tubeBoreMm: home.nest.tubeBoreMm ?? null,
+            outworldL: home.nest.outworld ? nestVolumeMl({ chambers: [home.nest.outworld] }) / 1000 : null,
+            perHeadMl: each,
+          }
+        : null,
+  };
+}
+
+interface Base extends ColonyQuestion {
+  room: number | null;
+  queens: number;
+}
+
+/** The stage of the kind that a stage of its profile is: one of the young, else grown. */
+const stageIn = (kind: PopulationKind, stage: Stage) =>
+  kind.young.some(({ id }) => id === stage) ? stage : kind.adults;
+
+/** Whether a queen is alone as far as anybody has counted. */
+const isFoundingIn = (
+  kind: PopulationKind,
+  last: Count | undefined,
+  resident: Pick<AnimalMeasures, 'headCount'>,
+): boolean =>
+  kind.laying.by === 'queen' &&
+  lastCounted(kind, last, resident) <= (last?.stages?.[kind.adults] === undefined ? LONE_QUEEN : 0);
+
+/** Heads, of ants the workers, by the last count. */
+const lastCounted = (
+  kind: PopulationKind,
+  last: Count | undefined,
+  { headCount }: Pick<AnimalMeasures, 'headCount'>,
+): number => last?.stages?.[kind.adults] ?? last?.heads ?? headCount ?? 0;
+
+/** Of ants the workers are the heads; of others all. */
+const headsIn = (kind: PopulationKind, counts: Readonly<Record<string, number>>): number =>
+  kind.laying.by === 'queen' ? (counts[kind.adults] ?? 0) : total(counts);
+
+const total = (counts: Readonly<Record<string, number>>) => Object.values(counts).reduce((sum, each) => sum + each, 0);
+
+/** Heads that went since a day, less those that came: taken out, passed on, dead. */
+const removedBetween = ({ gone }: ColonyLog, from: Day, to: Day): number =>
+  gone.filter(({ on }) => on > from && on <= to).reduce((sum, { heads }) => sum + heads, 0);
+
+/** How it stands today: the last count, with what nobody counted as is usual, followed from its day on. */
+function standOf(kind: PopulationKind, base: Base): { counts: Record<string, number>; estimated: string[] } {
+  const { today, queens, temperatureC, room, resident, log } = base;
+  const last = log.counts.at(-1);
+  const heads = lastCounted(kind, last, resident);
+  // With a founding queen there is only what she has laid since.
+  const isFounding = isFoundingIn(kind, last, resident);
+  const usual = isFounding ? { [kind.adults]: 0 } : usualStages(kind, heads, queens, temperatureC, room);
+  const then = { ...usual, ...last?.stages };
+  const estimated = Object.keys(usual).filter((stage) => stage !== kind.adults && last?.stages?.[stage] === undefined);
+  const from = last?.on ?? resident.takenInOn;
+  const now = followed(kind, then, from, base);
+  return { counts: withRemoved(kind, now, removedBetween(log, from, today)), estimated };
+}
+
+/** Of ants only workers go or come; of others heads of every stage, as they stand. */
+function withRemoved(kind: PopulationKind, counts: Record<string, number>, removed: number): Record<string, number> {
+  const heads = headsIn(kind, counts);
+  const times = heads > 0 ? Math.max(0, 1 - removed / heads) : 1;
+  const moves = (stage: string) => kind.laying.by === 'female' || stage === kind.adults;
+  return Object.fromEntries(
+    Object.entries(counts).map(([stage, count]) => [stage, moves(stage) ? count * times : count]),
+  );
+}
+
+/** The usual course of a count up to today. */
+function followed(kind: PopulationKind, counts: Record<string, number>, from: Day, base: Base): Record<string, number> {
+  const { today, steps, temperatureC, room, queens } = base;
+  const weeks = Math.round(daysBetween(from, today) / 7);
+  if (weeks < 1) return counts;
+  return usualCourse({
+    ...{ kind, counts, queens, weeks, temperatureC: weeklyTemperatures(steps, from, weeks, temperatureC) },
+    ...(room !== null && { roomForHeads: room }),
+  }).last;
+}
+
+/** What the last count says against what the one before it would have grown to. */
+function verdictOf(kind: PopulationKind, { steps, temperatureC, room, queens, log }: Base): CountVerdict | null {
+  const [before, last] = [log.counts.at(-2), log.counts.at(-1)];
+  if (before?.heads === undefined || last?.heads === undefined) return null;
+  const days = daysBetween(before.on, last.on);
+  if (days < TELLING_DAYS) return null;
+  const weeks = Math.round(days / 7);
+  const { series } = projectColony({
+    ...{ kind, queens, weeks, draws: VERDICT_DRAWS },
+    counts: { ...usualStages(kind, before.heads, queens, temperatureC, room), ...before.stages },
+    temperatureC: weeklyTemperatures(steps, before.on, weeks, temperatureC),
+    countSpread: Math.hypot(countSpread(before.low, before.high), countSpread(last.low, last.high)),
+    ...(room !== null && { roomForHeads: room }),
+  });
+  const end = series.at(-1);
+  const expected = kind.laying.by === 'queen' ? end?.stages[kind.adults] : end?.total;
+  return expected ? countVerdict(last.heads, expected, removedBetween(log, before.on, last.on)) : null;
+}
+
+/** The first day on which each stage was seen with a founding queen: noted, or counted. */
+function seenIn(kind: PopulationKind, { seen: noted, counts }: ColonyLog): SeenBrood {
+  const seen: Record<string, Day> = {};
+  const see = (stage: string, on: Day) => {
+    const before = seen[stage];
+    if (before === undefined || on < before) seen[stage] = on;
+  };
+  for (const { stage, on } of noted) see(stage, on);
+  for (const { on, stages = {} } of counts) {
+    for (const { id } of kind.young) if ((stages[id] ?? 0) > 0) see(id, on);
+  }
+  return seen;
+}
+
+/**
+ * As many heads of all stages as there is room for: by the chambers of a nest or the floor that its rules give to each, else by
+ * the litres of its home.
+ */
+function roomIn(kind: PopulationKind, { profile, resident, home }: ColonyQuestion): number | null {
+  const grown = roomForHeads(profile, resident, home);
+  // A nest is measured by its workers, each with its share of brood.
+  if (grown !== null) return kind.laying.by === 'queen' ? grown * (1 + youngPerAdult(kind)) : grown;
+  return kind.headsPerL ? kind.headsPerL.value * innerVolumeL(home.container) : null;
+}
+
+/** How full it is, and when it is nearly full by its usual course. */
+function roomTaken(
+  kind: PopulationKind | null,
+  counts: Record<string, number>,
+  { today, queens, temperatureC, steps, room }: Base,
+): Pick<ColonyState, 'fullPct' | 'splitOn'> {
+  if (!kind || room === null) return { fullPct: null, splitOn: null };
+  const temperatures = weeklyTemperatures(steps, today, AHEAD_WEEKS, temperatureC);
+  const question = { kind, counts, queens, roomForHeads: room, weeks: AHEAD_WEEKS, temperatureC: temperatures };
+  const { grown, total: all } = usualCourse(question);
+  const full = all.map((heads, week) => fullnessPct(kind, grown[week] ?? 0, heads, room));
+  const week = full.findIndex((pct) => pct > CROWDED_PCT);
+  return { fullPct: full[0] ?? 0, splitOn: week < 0 ? null : addDays(today, 7 * week) };
+}
