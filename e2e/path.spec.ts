@@ -33,7 +33,7 @@ testOfPower('from taking in to the log, over a restart and a kill (on a phone)',
     await page.getByRole('button', { name: 'Take in to B11' }).click();
     await expect(page.getByText('Harbour taken in to B11.')).toBeVisible();
     await expect(page.getByRole('img', { name: /Section through B11/ })).toBeVisible();
-    await expect(page.getByText('Fits', { exact: true })).toBeVisible();
+    await expect(page.getByText('In order', { exact: true })).toBeVisible();
   });
 
   await test.step('it meets the keeper on the round of a day to come, and its log can be written', async () => {

@@ -16,7 +16,7 @@ import { apartOf } from './apart';
 import { careOf } from './care';
 import type { Clock } from './clock';
 import { groupBy } from './groupBy';
-import { hemisphereOf, warmthIn } from './house';
+import { hemisphereOf, warmthIn } from './house/air';
 import { larderOf, shelfOf } from './larder';
 import { eggKindOf, mothKindOf, populationOf } from './kinds';
 import { restsOf, warmAgainOn } from './rests';

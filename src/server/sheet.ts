@@ -6,7 +6,7 @@ import type { Day } from '@/core/measure/day';
 import type { Dish } from '@/core/feeding/food';
 import { groupBy } from './groupBy';
 import { isDangerous } from './dangers';
-import { houseToday, type Lodger } from './houseToday';
+import { houseToday, type Lodger } from './house/houseToday';
 import { shelfOf } from './larder';
 import type { Queries } from './storage/database';
 import { listShelves } from './storage/shelves';

@@ -9,7 +9,7 @@ import { quietTime } from '@/core/plan/quiet';
 import { latest } from '@/core/plan/signs';
 import { Refusal } from '@/core/refusal';
 import type { Supplier } from './devices/supplier';
-import { houseToday, type HouseToday } from './houseToday';
+import { houseToday, type HouseToday } from './house/houseToday';
 import { larderOf, shelfOf } from './larder';
 import type { Queries } from './storage/database';
 import { listCultures } from './storage/store';

@@ -5,7 +5,7 @@ import type { LogEntry, ResidentToday } from '@/core/plan/work';
 import type { CareBook } from '@/core/profiles/careBook';
 import { weightHolds } from '@/core/profiles/weight';
 import type { Hemisphere } from '@/core/season/year';
-import { hemisphereOf } from './house';
+import { hemisphereOf } from './house/air';
 import { larderOf, type Shelf } from './larder';
 import { mealsBefore } from './meals';
 import type { Queries } from './storage/database';

@@ -9,14 +9,14 @@ import { PROBE_STEP_MS, simulatedReadings, simulatedWeighings, type TrueAir } fr
 import type { MaterialTable } from '@/core/substrate/material';
 import { careOf, materialTable } from '../care';
 import type { Clock } from '../clock';
-import { questionFor, roomsOf } from '../house';
+import { questionFor, roomsOf } from '../house/air';
 import type { Database, Queries } from '../storage/database';
 import { waterEntriesOf } from '../storage/entries';
 import { listHomes } from '../storage/homes';
 import { listSimulated } from '../storage/probes';
 import { listResidents } from '../storage/residents';
 import { roomOfShelf } from '../storage/rooms';
-import { momentOf } from '../waterFacts';
+import { momentOf } from '../house/waterFacts';
 import { addReadings } from './takeReadings';
 
 /** A probe that was just hung up has this much to tell, so that charts are not empty. */

@@ -1,5 +1,5 @@
 import { shippedBoxSizes, shippedHazards, shippedMixes, shippedSpecies } from '@/contract/shipped';
-import { hemisphereOf, writeHemisphere } from '../house';
+import { hemisphereOf, writeHemisphere } from '../house/air';
 import type { Handlers } from '../http/mount';
 import type { Deps } from './deps';
 

@@ -11,7 +11,7 @@ import { addReadings, CLOCK_AHEAD_MS } from '../devices/takeReadings';
 import { homeAlarms, weighingsOf } from '../homeReadings';
 import type { Handlers } from '../http/mount';
 import { invalid, notFound, Problem } from '../http/problem';
-import { questionFor, roomsOf, wateringFor } from '../house';
+import { questionFor, roomsOf, wateringFor } from '../house/air';
 import type { Queries } from '../storage/database';
 import { waterEntriesOf } from '../storage/entries';
 import { findHome, updateFactors } from '../storage/homes';
@@ -19,7 +19,7 @@ import { findProbe, findProbeLike, insertProbe, listProbes } from '../storage/pr
 import { readingsOfHomes } from '../storage/readings';
 import { residentsIn } from '../storage/residents';
 import { roomOfShelf } from '../storage/rooms';
-import { lastDamping, momentOf, waterFacts } from '../waterFacts';
+import { lastDamping, momentOf, waterFacts } from '../house/waterFacts';
 import type { Deps } from './deps';
 
 type Names = 'homeAir' | 'calibrateHome' | 'resetCalibration' | 'readHome';

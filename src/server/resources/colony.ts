@@ -11,7 +11,7 @@ import { tubsFor } from '@/core/colony/tubs';
 import { addDays, type Day } from '@/core/measure/day';
 import type { ColonyState } from '@/core/house/colonyState';
 import { careOf } from '../care';
-import { colonyFacts, colonyStates } from '../colonies';
+import { colonyFacts, colonyStates } from '../house/colonies';
 import type { Handlers } from '../http/mount';
 import { invalid, notFound } from '../http/problem';
 import { groupBy } from '../groupBy';

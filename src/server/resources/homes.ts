@@ -3,7 +3,7 @@ import { shippedMixes } from '@/contract/shipped';
 import type { Home } from '@/contract/records';
 import { deepestMm } from '@/core/housing/soil';
 import { withoutUndefined } from '@/core/withoutUndefined';
-import { houseToday } from '../houseToday';
+import { houseToday } from '../house/houseToday';
 import type { Handlers } from '../http/mount';
 import { invalid, notFound, Problem } from '../http/problem';
 import { sqlState, UNIQUE_VIOLATION, type Queries } from '../storage/database';

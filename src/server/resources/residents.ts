@@ -8,7 +8,7 @@ import { carriedOver } from '@/core/profiles/otherKind';
 import type { CareProfile, Form } from '@/core/profiles/profile';
 import { withoutUndefined } from '@/core/withoutUndefined';
 import { careOf } from '../care';
-import { houseToday } from '../houseToday';
+import { houseToday } from '../house/houseToday';
 import type { Handlers } from '../http/mount';
 import { invalid, notFound, Problem } from '../http/problem';
 import { listOwnCards } from '../storage/handbook';

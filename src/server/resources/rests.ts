@@ -7,7 +7,7 @@ import { requireResting, restPlan, restSeason, type RestKind } from '@/core/seas
 import { restCourse } from '@/core/season/restCourse';
 import type { Hemisphere } from '@/core/season/year';
 import { apartOf } from '../apart';
-import { hemisphereOf, roomsOf, warmthIn } from '../house';
+import { hemisphereOf, roomsOf, warmthIn } from '../house/air';
 import type { Handlers } from '../http/mount';
 import { invalid, notFound } from '../http/problem';
 import { restKindFor, restKindOf } from '../kinds';

@@ -1,6 +1,6 @@
 import type { Handlers } from '../http/mount';
 import { notFound } from '../http/problem';
-import { roomsOf } from '../house';
+import { roomsOf } from '../house/air';
 import { findRoom, updateRoomAir } from '../storage/rooms';
 import type { Deps } from './deps';
 

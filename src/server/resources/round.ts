@@ -1,6 +1,6 @@
 import { planHouse } from '@/core/plan/levelling';
 import type { Handlers } from '../http/mount';
-import { houseToday, type Lodger } from '../houseToday';
+import { houseToday, type Lodger } from '../house/houseToday';
 import type { Deps } from './deps';
 
 /** The work is levelled over a week. */

@@ -4,7 +4,7 @@ import { restCourse } from '@/core/season/restCourse';
 import type { RestUnderWay, ResidentToday } from '@/core/plan/work';
 import { contradictionsOf, keptBy, schoolChange } from '@/core/plan/schoolChange';
 import { careOf } from '../care';
-import { houseToday, type Lodger } from '../houseToday';
+import { houseToday, type Lodger } from '../house/houseToday';
 import type { Handlers } from '../http/mount';
 import { invalid } from '../http/problem';
 import { restKindOf } from '../kinds';

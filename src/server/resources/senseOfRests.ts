@@ -1,7 +1,7 @@
 import type { Entry } from '@/contract/entries';
 import type { Resident } from '@/contract/records';
 import { requireResting, restPlan } from '@/core/season/rest';
-import { hemisphereOf, roomsOf, warmthIn } from '../house';
+import { hemisphereOf, roomsOf, warmthIn } from '../house/air';
 import { invalid, Problem } from '../http/problem';
 import { restKindFor } from '../kinds';
 import { restsOf } from '../rests';

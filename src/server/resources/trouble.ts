@@ -4,7 +4,7 @@ import { diagnose } from '@/core/trouble/diagnose';
 import type { TroubleEnd } from '@/core/trouble/table';
 import { boxFacts } from '../boxFacts';
 import { careOf } from '../care';
-import { houseToday } from '../houseToday';
+import { houseToday } from '../house/houseToday';
 import type { Handlers } from '../http/mount';
 import { invalid, notFound } from '../http/problem';
 import { troublesOf } from '../kinds';

@@ -3,7 +3,7 @@ import type { ColonyState } from '@/core/house/colonyState';
 import { homeState, type StateOfHome } from '@/core/house/homeState';
 import type { CareBook } from '@/core/profiles/careBook';
 import { airSchool } from '@/core/profiles/schools';
-import { groupBy } from './groupBy';
+import { groupBy } from '../groupBy';
 import type { WaterOfHome } from './houseToday';
 
 interface Scene {

@@ -5,9 +5,9 @@ import { planHouse, type HousePlan } from '@/core/plan/levelling';
 import { airSchool } from '@/core/profiles/schools';
 import { isUntold, rememberedForecast, subjectOf } from './growthFacts';
 import type { HouseToday, Lodger } from './houseToday';
-import type { Queries } from './storage/database';
-import { listAbsences } from './storage/absences';
-import { listKeepers } from './storage/keepers';
+import type { Queries } from '../storage/database';
+import { listAbsences } from '../storage/absences';
+import { listKeepers } from '../storage/keepers';
 
 /** Days on which none of the keepers has time: those that all of them named, and absences of all. */
 export async function busyDaysOf(queries: Queries, from: Day, days: number): Promise<Day[]> {

@@ -8,15 +8,15 @@ import type { SealedIn } from '@/core/plan/work';
 import type { CareBook } from '@/core/profiles/careBook';
 import type { RestStep } from '@/core/season/rest';
 import type { Hemisphere } from '@/core/season/year';
-import { apartOf } from './apart';
-import { careOf } from './care';
-import { groupBy } from './groupBy';
-import { hemisphereOf, warmthIn } from './house';
-import { populationOf, restKindFor } from './kinds';
-import { planOrNone, restsOf, type StandingRest } from './rests';
-import type { Queries } from './storage/database';
-import { entriesOfKinds } from './storage/entries';
-import { listHomes } from './storage/homes';
+import { apartOf } from '../apart';
+import { careOf } from '../care';
+import { groupBy } from '../groupBy';
+import { hemisphereOf, warmthIn } from './air';
+import { populationOf, restKindFor } from '../kinds';
+import { planOrNone, restsOf, type StandingRest } from '../rests';
+import type { Queries } from '../storage/database';
+import { entriesOfKinds } from '../storage/entries';
+import { listHomes } from '../storage/homes';
 
 /** How the colonies, cultures and counted groups among some residents stand on a day; those that cannot be worked out are left out. */
 export async function colonyStates(

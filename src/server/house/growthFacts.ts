@@ -5,17 +5,17 @@ import { kinOf, type Kin } from '@/core/growth/kin';
 import { outgrownAtMm } from '@/core/growth/outgrown';
 import { moultQuestion, type Subject, type Teller } from '@/core/growth/subject';
 import type { CareProfile } from '@/core/profiles/profile';
-import { remembering } from './remembering';
+import { remembering } from '../remembering';
 import type { Day } from '@/core/measure/day';
 import type { LogEntry } from '@/core/plan/work';
 import { noticedSigns } from '@/core/plan/signs';
 import type { CareBook } from '@/core/profiles/careBook';
-import { groupBy } from './groupBy';
-import { warmthIn } from './house';
-import { digestOf } from './secrets';
-import type { Queries } from './storage/database';
-import { headEntriesOf, moultsOf, type MoultRow } from './storage/entries';
-import { listKin } from './storage/residents';
+import { groupBy } from '../groupBy';
+import { warmthIn } from './air';
+import { digestOf } from '../secrets';
+import type { Queries } from '../storage/database';
+import { headEntriesOf, moultsOf, type MoultRow } from '../storage/entries';
+import { listKin } from '../storage/residents';
 
 /** Everything in the house that a moult forecast learns from. */
 export interface GrowthFacts {

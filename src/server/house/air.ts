@@ -13,11 +13,11 @@ import type { Alarm } from '@/core/readings/alarms';
 import { DAY_MS } from '@/core/readings/reading';
 import type { Hemisphere } from '@/core/season/year';
 import type { MaterialTable } from '@/core/substrate/material';
-import { remembering } from './remembering';
-import type { Queries } from './storage/database';
-import { readMeta, writeMeta } from './storage/meta';
-import { meanWarmthOfHomes } from './storage/readings';
-import { listRooms, measuredRooms, roomOfShelf, type RoomRow } from './storage/rooms';
+import { remembering } from '../remembering';
+import type { Queries } from '../storage/database';
+import { readMeta, writeMeta } from '../storage/meta';
+import { meanWarmthOfHomes } from '../storage/readings';
+import { listRooms, measuredRooms, roomOfShelf, type RoomRow } from '../storage/rooms';
 
 /** A room's probes speak for it over the last week. */
 const ROOM_DAYS = 7;
