@@ -2,14 +2,13 @@ import type { Entry, NewEntry } from '@/contract/entries';
 import type { Home } from '@/contract/records';
 import { shippedFeeders, shippedFoods } from '@/contract/shipped';
 import { whyNot, type Dish } from '@/core/feeding/food';
-import type { ColonyState } from '@/core/house/colonyState';
 import { addDays, dayOfMoment, type Day } from '@/core/measure/day';
 import { quietTime } from '@/core/plan/quiet';
 import type { LeaveAlone, LogEntry, MoultOutlook } from '@/core/plan/work';
 import { noticedDays, noticedSigns } from '@/core/plan/signs';
 import type { CareBook } from '@/core/profiles/careBook';
 import type { CareProfile } from '@/core/profiles/profile';
-import { colonyStates, sealedIn } from './house/colonies';
+import { colonyStateOf, sealedIn } from './house/colonies';
 import { growthFactsOf, rememberedForecast, subjectOf, type GrowthFacts } from './house/growthFacts';
 import { invalid, Problem } from './http/problem';
 import { logsOf } from './logs';
@@ -101,19 +100,16 @@ function requireAllowed({ food }: Dish, index: number, profile: CareProfile, res
 
 /** Why one is left alone on a day; null where it is not. */
 async function quietOn(queries: Queries, care: CareBook, resident: Ever, on: string, now: string) {
-  const log = logsOf(await entriesForRound(queries, on, resident.id)).get(resident.id) ?? [];
+  const log = logsOf(await entriesForRound(queries, on, [resident.id])).get(resident.id) ?? [];
   // Only where something was noticed is the moult forecast worth its time.
   const isNoticed = noticedSigns(log, on).length > 0;
   const isColony = resident.form === 'colony';
   const home = isNoticed ? await findHome(queries, resident.homeId) : undefined;
   const facts = home && (await growthFactsOf(queries, resident, on, now));
   const outlooks = home && facts && isNoticed ? moultOutlooks(care, facts, resident, home, log, on) : undefined;
-  const states = isColony ? await colonyStates(queries, [resident], on, now) : new Map<string, ColonyState>();
+  const state = isColony ? await colonyStateOf(queries, resident, on, now) : undefined;
   const rest = (await restsUnderWay(queries, [resident], on, now)).get(resident.id);
-  return quietTime(
-    { ...residentOn(care, resident, log, on), outlooks, rest, sealedIn: sealedIn(states.get(resident.id)) },
-    on,
-  );
+  return quietTime({ ...residentOn(care, resident, log, on), outlooks, rest, sealedIn: sealedIn(state) }, on);
 }
 
 /** Whether a moult was close, and when, as it stood on each day on which something was noticed; none for those that moult no more. */

@@ -29,7 +29,7 @@ export interface StandingRest {
   course: RestCourse;
 }
 
-const REST_KINDS = ['rest-planned', 'rest-step', 'rest-ended'] as const;
+export const REST_KINDS = ['rest-planned', 'rest-step', 'rest-ended'] as const;
 
 /** The last rest of each resident that was not given up; one that is over stays until the next is planned. */
 export async function restsOf(
@@ -46,14 +46,22 @@ export async function restsOf(
     entries.filter((entry) => entry.on <= today),
     (entry) => entry.residentId ?? '',
   );
-  const rests = new Map<string, StandingRest>();
-  for (const resident of residents) {
-    const { id } = resident;
-    const kind = restKindFor(resident);
-    const rest = kind && kind.need !== 'never' ? standingRest(kind, byResident.get(id) ?? [], today) : undefined;
-    if (rest) rests.set(id, rest);
-  }
-  return rests;
+  return new Map(
+    residents.flatMap((resident) => {
+      const rest = restOf(resident, byResident.get(resident.id) ?? [], today);
+      return rest ? [[resident.id, rest] as const] : [];
+    }),
+  );
+}
+
+/** The rest of one by the entries about its rests up to today, oldest first. */
+export function restOf(
+  resident: Pick<Resident, 'profile' | 'headCount'>,
+  entries: readonly Entry[],
+  today: Day,
+): StandingRest | undefined {
+  const kind = restKindFor(resident);
+  return kind && kind.need !== 'never' ? standingRest(kind, entries, today) : undefined;
 }
 
 function standingRest(kind: RestingKind, entries: readonly Entry[], today: Day): StandingRest | undefined {

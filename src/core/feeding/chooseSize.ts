@@ -17,8 +17,8 @@ export interface ChosenSize {
 }
 
 /** Whether so many are more than the house has; what it breeds comes back, and of what nobody counts there is enough. */
-export const isShort = ({ onHand, isBred }: PreyOnOffer, count: number): boolean =>
-  isBred !== true && onHand !== undefined && onHand < count;
+export const isShort = ({ onHand, isBred, isFewerThan }: PreyOnOffer, count: number): boolean =>
+  isBred !== true && (isFewerThan ? isFewerThan(count) : onHand !== undefined && onHand < count);
 
 /**
  * The size and the number nearest to a weight: of few pieces, from the house, of a length that is liked. Of sizes that

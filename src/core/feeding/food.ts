@@ -60,6 +60,8 @@ export interface PreyOnOffer {
   onHand?: number | undefined;
   /** A culture of the house yields it. */
   isBred?: boolean | undefined;
+  /** Asked in the place of `onHand` by a house that remembers what was asked of its store. */
+  isFewerThan?: ((count: number) => boolean) | undefined;
 }
 
 export interface FoodOnOffer extends Food {

@@ -30,6 +30,8 @@ export interface Planned {
   id: string;
   today: ResidentToday;
   due?: DueWork | undefined;
+  /** Its work ahead, for at least as many days, where that is known already. */
+  outlook?: Outlook | undefined;
 }
 
 /** A job goes on a later day within its tolerance when that day is lighter by more than this for each day. Chosen here */
@@ -53,8 +55,8 @@ export function planHouse(
 ): HousePlan {
   const minutes = new Float64Array(days);
   const jobs = new Map<string, readonly PlannedJob[]>();
-  for (const { id, today, due } of residents) {
-    jobs.set(id, placed(workAhead(today, from, days, due), minutes, days, busy));
+  for (const { id, today, due, outlook } of residents) {
+    jobs.set(id, placed(outlook ?? workAhead(today, from, days, due), minutes, days, busy));
   }
   return { from, days, minutes, jobs, busy };
 }

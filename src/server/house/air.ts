@@ -114,17 +114,23 @@ const WARMTH_DAYS = 60;
 
 /** How warm each home is: by a probe in it, else by its room and its heater. */
 export async function warmthIn(queries: Queries, now: string) {
+  return (await roomsAndWarmth(queries, now)).warmth;
+}
+
+/** The rooms with their air, which of them a home stands in, and how warm it is there. */
+export async function roomsAndWarmth(queries: Queries, now: string) {
   const since = new Date(Date.parse(now) - WARMTH_DAYS * DAY_MS).toISOString();
   const probed = await meanWarmthOfHomes(queries, since, USUAL_WARMTH.baseC);
-  const rooms = await roomsOf(queries, now);
+  const rooms = new Map((await roomsOf(queries, now)).map((room) => [room.id, room]));
   const roomByShelf = await roomOfShelf(queries);
-  return (home: Home): { temperatureC: number; from: 'probe' | 'room' } => {
+  const roomOf = (home: Home) => rooms.get(roomByShelf.get(home.shelfId) ?? '');
+  const warmth = (home: Home): { temperatureC: number; from: 'probe' | 'room' } => {
     const read = probed.get(home.id);
     if (read !== undefined) return { temperatureC: read, from: 'probe' };
-    const room = rooms.find((each) => each.id === roomByShelf.get(home.shelfId));
-    const air = room?.air.temperatureC ?? USUAL_WARMTH.referenceC;
+    const air = roomOf(home)?.air.temperatureC ?? USUAL_WARMTH.referenceC;
     return { temperatureC: air + (home.heat?.warmingK ?? 0), from: 'room' };
   };
+  return { rooms, roomOf, warmth };
 }
 
 const HEMISPHERE_KEY = 'hemisphere';

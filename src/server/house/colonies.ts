@@ -5,51 +5,36 @@ import { HEAD_KINDS } from '@/core/growth/census';
 import { colonyState, type ColonyLog, type ColonyState, type Count } from '@/core/house/colonyState';
 import type { Day } from '@/core/measure/day';
 import type { SealedIn } from '@/core/plan/work';
-import type { CareBook } from '@/core/profiles/careBook';
 import type { RestStep } from '@/core/season/rest';
-import type { Hemisphere } from '@/core/season/year';
 import { apartOf } from '../apart';
 import { careOf } from '../care';
-import { groupBy } from '../groupBy';
 import { hemisphereOf, warmthIn } from './air';
 import { populationOf, restKindFor } from '../kinds';
 import { planOrNone, restsOf, type StandingRest } from '../rests';
 import type { Queries } from '../storage/database';
 import { entriesOfKinds } from '../storage/entries';
-import { listHomes } from '../storage/homes';
+import { findHome } from '../storage/homes';
+import type { Shared } from './shared';
 
-/** How the colonies, cultures and counted groups among some residents stand on a day; those that cannot be worked out are left out. */
-export async function colonyStates(
+/** Whether one is counted: a colony, a culture, a group. */
+export const isCountedForm = ({ form }: Pick<Resident, 'form'>): boolean => form === 'group' || form === 'colony';
+
+/** How one that is counted stands on a day; undefined for others, and where that cannot be worked out. */
+export async function colonyStateOf(
   queries: Queries,
-  residents: readonly Resident[],
+  resident: Resident,
   today: Day,
   now: string,
-): Promise<Map<string, ColonyState>> {
-  const counted = residents.filter(
-    ({ form, takenInOn }) => (form === 'group' || form === 'colony') && takenInOn <= today,
-  );
-  if (counted.length === 0) return new Map();
-  const scene: Scene = {
-    today,
-    care: await careOf(queries),
-    hemisphere: await hemisphereOf(queries),
+): Promise<ColonyState | undefined> {
+  const home = isCountedForm(resident) ? await findHome(queries, resident.homeId) : undefined;
+  if (!home || resident.takenInOn > today) return undefined;
+  const scene = {
+    ...{ on: today, care: await careOf(queries), hemisphere: await hemisphereOf(queries) },
     warmth: await warmthIn(queries, now),
-    rests: await restsOf(queries, counted, today),
   };
-  const homes = new Map((await listHomes(queries)).map((home) => [home.id, home]));
-  const entries = await entriesOfKinds(
-    queries,
-    counted.map(({ id }) => id),
-    [...HEAD_KINDS, 'brood-seen'],
-  );
-  const logs = groupBy(entries, ({ residentId }) => residentId ?? '');
-  return new Map(
-    counted.flatMap((resident) => {
-      const home = homes.get(resident.homeId);
-      const state = home && apartOf(() => stateOf(scene, resident, home, logs.get(resident.id) ?? []));
-      return state ? [[resident.id, state]] : [];
-    }),
-  );
+  const rest = (await restsOf(queries, [resident], today)).get(resident.id);
+  const entries = await entriesOfKinds(queries, [resident.id], [...HEAD_KINDS, 'brood-seen']);
+  return apartOf(() => countedState(scene, resident, home, entries, rest));
 }
 
 /** A colony as it is sent to the page, which follows it on by itself. */
@@ -69,23 +54,26 @@ export const sealedIn = (state: ColonyState | undefined): SealedIn | null =>
     ? { since: state.founding.beganOn, endsOn: state.founding.firstWorkers?.p90 ?? null }
     : null;
 
-interface Scene {
-  today: Day;
-  care: CareBook;
-  hemisphere: Hemisphere;
-  warmth: Awaited<ReturnType<typeof warmthIn>>;
-  rests: ReadonlyMap<string, StandingRest>;
-}
+type Scene = Pick<Shared, 'on' | 'care' | 'hemisphere' | 'warmth'>;
 
-function stateOf(scene: Scene, resident: Resident, home: Home, log: readonly Entry[]): ColonyState {
-  const { today, care } = scene;
+/**
+ * How one that is counted stands, by what its log tells of its heads, oldest first.
+ * @throws Refusal as `colonyState` does
+ */
+export function countedState(
+  scene: Scene,
+  resident: Resident,
+  home: Home,
+  heads: readonly Entry[],
+  rest: StandingRest | undefined,
+): ColonyState {
   const { temperatureC } = scene.warmth(home);
   return colonyState({
-    ...{ today, resident, home, temperatureC },
+    ...{ today: scene.on, resident, home, temperatureC },
     kind: populationOf(resident.profile) ?? null,
-    profile: care.of(resident),
-    log: colonyLog(log),
-    steps: stepsOf(scene, resident, temperatureC),
+    profile: scene.care.of(resident),
+    log: colonyLog(heads),
+    steps: stepsOf(scene, resident, temperatureC, rest),
   });
 }
 
@@ -113,10 +101,14 @@ function colonyLog(entries: readonly Entry[]): ColonyLog {
 }
 
 /** The rest that is on or planned; for a kind that must rest, the usual one of its next season. */
-function stepsOf({ rests, hemisphere, today }: Scene, resident: Resident, roomC: number): readonly RestStep[] {
-  const standing = rests.get(resident.id);
+function stepsOf(
+  { hemisphere, on }: Scene,
+  resident: Resident,
+  roomC: number,
+  standing: StandingRest | undefined,
+): readonly RestStep[] {
   if (standing && standing.course.phase !== 'over') return standing.course.steps;
   const kind = restKindFor(resident);
   if (kind?.need !== 'must') return standing?.course.steps ?? [];
-  return planOrNone({ kind, hemisphere, asOf: today, roomC, placeC: kind.bandC.max })?.steps ?? [];
+  return planOrNone({ kind, hemisphere, asOf: on, roomC, placeC: kind.bandC.max })?.steps ?? [];
 }

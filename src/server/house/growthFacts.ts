@@ -1,3 +1,4 @@
+import type { Entry } from '@/contract/entries';
 import type { Home, Resident } from '@/contract/records';
 import { censusOf, typicalMoults } from '@/core/growth/census';
 import { forgivingForecast, type MoultForecast } from '@/core/growth/forecast';
@@ -12,6 +13,7 @@ import { noticedSigns } from '@/core/plan/signs';
 import type { CareBook } from '@/core/profiles/careBook';
 import { groupBy } from '../groupBy';
 import { warmthIn } from './air';
+import type { Shared } from './shared';
 import { digestOf } from '../secrets';
 import type { Queries } from '../storage/database';
 import { headEntriesOf, moultsOf, type MoultRow } from '../storage/entries';
@@ -19,43 +21,64 @@ import { listKin } from '../storage/residents';
 
 /** Everything in the house that a moult forecast learns from. */
 export interface GrowthFacts {
-  moults: Map<string, MoultRow[]>;
+  moults: ReadonlyMap<string, MoultRow[]>;
   /** Single animals, here or gone, that have moulted. */
-  tellers: Teller[];
+  tellers: readonly Teller[];
   /** Moults of groups, by the day half of it had come to an instar. */
-  groups: Map<string, { on: Day; instar: number }[]>;
-  warmth: Awaited<ReturnType<typeof warmthIn>>;
-  /** Another one whenever a teller has told something else. */
-  print: string;
+  groups: ReadonlyMap<string, GroupMoult[]>;
+  warmth: Shared['warmth'];
+  /** Of a species: another one whenever one of it has told something else. */
+  printOf: (scientificName: string) => string;
 }
 
-/** @param residents all of the house, or one: then only those that tell of it are looked up */
+export interface GroupMoult {
+  on: Day;
+  instar: number;
+}
+
+/** What those tell that ever were here, in the order of their ids. */
+export function tellersOf(kin: Iterable<Kin>, moults: ReadonlyMap<string, MoultRow[]>): Teller[] {
+  return [...kin]
+    .sort((a, b) => (a.id < b.id ? -1 : 1))
+    .flatMap((each) => {
+      const rows = moults.get(each.id);
+      return rows ? [{ ...each, moults: rows.map(({ on, stage }) => ({ on, stage })) }] : [];
+    });
+}
+
+/** The moults of a group by its census. */
+export function groupMoults(heads: readonly Entry[], today: Day): GroupMoult[] {
+  const census = censusOf(
+    heads.filter(({ kind }) => kind !== 'brood-seen'),
+    today,
+  );
+  return typicalMoults(census, census.heads);
+}
+
+/** Works out what each species tells when it is asked for, and keeps it. */
+export function printsOf(tellers: readonly Teller[], known = new Map<string, string>()): GrowthFacts['printOf'] {
+  const bySpecies = groupBy(tellers, ({ scientificName }) => scientificName);
+  return (scientificName) => {
+    const print = known.get(scientificName) ?? digestOf(JSON.stringify(bySpecies.get(scientificName) ?? []));
+    known.set(scientificName, print);
+    return print;
+  };
+}
+
+/** What tells of one resident alone. */
 export async function growthFactsOf(
   queries: Queries,
-  residents: readonly Resident[] | Resident,
+  resident: Resident,
   today: Day,
   now: string,
 ): Promise<GrowthFacts> {
-  const [all, one] = 'id' in residents ? [[residents], residents] : [residents, null];
-  const kin = await listKin(queries, one && one.scientificName);
-  const moults = await moultsOf(queries, one && [one.id, ...idsOfKin(one, kin)]);
-  const warmth = await warmthIn(queries, now);
-  const grouped = all.filter((each) => each.form === 'group').map((each) => each.id);
-  const heads = grouped.length > 0 ? await headEntriesOf(queries, grouped) : [];
-  const headsOf = groupBy(heads, (entry) => entry.residentId ?? '');
-  const tellers = kin.flatMap((each) => {
-    const rows = moults.get(each.id);
-    return rows ? [{ ...each, moults: rows.map(({ on, stage }) => ({ on, stage })) }] : [];
-  });
+  const kin = await listKin(queries, resident.scientificName);
+  const moults = await moultsOf(queries, [resident.id, ...idsOfKin(resident, kin)]);
+  const heads = resident.form === 'group' ? await headEntriesOf(queries, [resident.id]) : [];
+  const tellers = tellersOf(kin, moults);
   return {
-    ...{ moults, tellers, print: digestOf(JSON.stringify(tellers)) },
-    groups: new Map(
-      grouped.map((id) => {
-        const census = censusOf(headsOf.get(id) ?? [], today);
-        return [id, typicalMoults(census, census.heads)] as const;
-      }),
-    ),
-    warmth,
+    ...{ moults, tellers, printOf: printsOf(tellers), warmth: await warmthIn(queries, now) },
+    groups: new Map(resident.form === 'group' ? [[resident.id, groupMoults(heads, today)]] : []),
   };
 }
 
@@ -124,7 +147,7 @@ export function rememberedForecast(
   outgrowing?: { home: Home; animal: Parameters<typeof outgrownAtMm>[1] },
 ): MoultForecast {
   const told = outgrowing && { ...outgrowing.animal, home: { ...outgrowing.home, residentIds: [] } };
-  const question = JSON.stringify([facts.print, printOf(profile), subject, on, ahead, told]);
+  const question = JSON.stringify([facts.printOf(subject.scientificName), printOf(profile), subject, on, ahead, told]);
   return forecasts(question, () => {
     const outgrownMm = outgrowing && outgrownAtMm(profile, outgrowing.animal, outgrowing.home);
     return forgivingForecast({ ...moultQuestion(profile, subject, facts.tellers, on), ahead, outgrownMm });

@@ -4,6 +4,7 @@ import type { Endpoint } from '@/contract/endpoint';
 import { endpoints } from '@/contract/endpoints';
 import { fieldMessages } from '@/contract/errors';
 import type { EndpointName } from '@/contract/routes';
+import { serialised } from './serialised';
 import { Problem } from './problem';
 
 type Parsed<Schema> = Schema extends z.ZodType ? z.output<Schema> : undefined;
@@ -35,21 +36,12 @@ export function mount(app: Express, handlers: Handlers): void {
         body: parsePart(endpoint.body, request.body),
         token: /^Bearer (\S{1,200})$/.exec(request.headers.authorization ?? '')?.[1],
       };
-      response.status(endpoint.status ?? 200).json(checked(name, endpoint, await handler(input)));
+      const answer = await handler(input);
+      const report = (why: string) =>
+        console.error(`The reply of ${name} has not the shape it should have: ${why}`);
+      response.status(endpoint.status ?? 200).type('json').send(serialised(endpoint.reply, answer, report));
     });
   }
-}
-
-/**
- * A reply in the shape of the contract. One that has another is a fault here, and is told in the server's output; it is sent
- * all the same: a page that misses one number shows more than a page that gets nothing.
- */
-function checked(name: string, { reply }: Endpoint, answer: unknown): unknown {
-  const parsed = reply.safeParse(answer);
-  if (parsed.success) return parsed.data;
-  const where = parsed.error.issues.slice(0, 5).map(({ path, message }) => `${path.join('.')}: ${message}`);
-  console.error(`The reply of ${name} has not the shape it should have: ${where.join('; ')}`);
-  return answer;
 }
 
 function parsePart(schema: z.ZodType | undefined, value: unknown, inPath = false): unknown {

@@ -11,14 +11,14 @@ import { tubsFor } from '@/core/colony/tubs';
 import { addDays, type Day } from '@/core/measure/day';
 import type { ColonyState } from '@/core/house/colonyState';
 import { careOf } from '../care';
-import { colonyFacts, colonyStates } from '../house/colonies';
+import { colonyFacts } from '../house/colonies';
 import type { Handlers } from '../http/mount';
 import { invalid, notFound } from '../http/problem';
 import { groupBy } from '../groupBy';
 import { populationOf } from '../kinds';
-import { restsOf } from '../rests';
+import { houseToday } from '../house/houseToday';
 import { entriesOfKinds } from '../storage/entries';
-import { findResident, listResidents } from '../storage/residents';
+import { findResident } from '../storage/residents';
 import type { Deps } from './deps';
 
 type Names = 'population' | 'colony' | 'founding' | 'nest' | 'tubs' | 'count' | 'residentColony' | 'colonies';
@@ -72,16 +72,14 @@ export function colonyHandlers({ database, clock }: Deps): Pick<Handlers, Names>
       const resident = await findResident(database, params.id);
       if (!resident) throw notFound('resident with that id');
       const today = clock.today();
-      const state = (await colonyStates(database, [resident], today, clock.now())).get(resident.id);
+      const state = (await houseToday(database, today, clock.now())).colonies.get(resident.id);
       if (!state) throw notFound('colony or culture with that id');
       return colonyFacts(resident, state, today);
     },
 
     colonies: async () => {
       const asOf = clock.today();
-      const residents = await listResidents(database);
-      const states = await colonyStates(database, residents, asOf, clock.now());
-      const rests = await restsOf(database, residents, asOf);
+      const { residents, colonies: states, rests } = await houseToday(database, asOf, clock.now());
       const parted = groupBy(
         await entriesOfKinds(database, [...states.keys()], ['parted']),
         ({ residentId }) => residentId ?? '',

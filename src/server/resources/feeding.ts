@@ -69,7 +69,7 @@ function usualOf(profile: CareProfile, measures: AnimalMeasures): number | null 
 }
 
 async function nextOf(queries: Queries, resident: Ever, today: Day): Promise<Meal | null> {
-  const log = logsOf(await entriesForRound(queries, today, resident.id)).get(resident.id) ?? [];
+  const log = logsOf(await entriesForRound(queries, today, [resident.id])).get(resident.id) ?? [];
   const table = await tableOf(queries, [resident], today, await shelfOf(queries, today));
   return nextMeal(residentOn(await careOf(queries), resident, log, today, table), today);
 }

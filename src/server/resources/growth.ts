@@ -71,7 +71,7 @@ export function growthHandlers({ database, clock }: Deps): Pick<Handlers, Names>
       const { care, facts, lodgers } = await houseToday(database, asOf, clock.now());
       return {
         asOf,
-        tellers: facts.tellers,
+        tellers: [...facts.tellers],
         residents: lodgers.flatMap(({ resident, home, log }) => {
           if (isUntold(facts, resident)) return [];
           const subject = apartOf(() => subjectOf(facts, care, resident, home, log, asOf));

@@ -28,11 +28,7 @@ export function homeHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
     homes: async () => {
       const { homes, facts, homeStates } = await houseToday(database, clock.today(), clock.now());
       return {
-        homes: homes.map((home) => ({
-          ...home,
-          temperatureC: facts.warmth(home).temperatureC,
-          state: homeStates.get(home.id),
-        })),
+        homes: homes.map((home) => rowOf(home, facts.warmth(home).temperatureC, homeStates.get(home.id))),
       };
     },
 
@@ -89,6 +85,17 @@ export function homeHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
         return { home: await requireHome(queries, params.id) };
       }),
   };
+}
+
+/** The row of a home as it was answered last: as long as nothing about it changes it is the very same. */
+const rows = new WeakMap<Home, Home>();
+
+function rowOf(home: Home, temperatureC: number, state: Home['state']): Home {
+  const known = rows.get(home);
+  if (known?.state === state && known?.temperatureC === temperatureC) return known;
+  const row = { ...home, temperatureC, state };
+  rows.set(home, row);
+  return row;
 }
 
 /** A container may change round what is in it, but must still hold it. */

@@ -3,8 +3,9 @@
 CREATE TABLE touched (
   id bigint GENERATED ALWAYS AS IDENTITY PRIMARY KEY,
   tx xid8 NOT NULL DEFAULT pg_current_xact_id(),
-  -- 'resident', 'home' and 'room' say whose; 'store' is what lies in it; 'all' may have changed anything.
-  what text NOT NULL CHECK (what IN ('resident', 'home', 'room', 'store', 'all')),
+  -- 'resident', 'home' and 'room' say whose; 'air' is what the probes in a home say; 'store' is what lies in it; 'all' may
+  -- have changed anything.
+  what text NOT NULL CHECK (what IN ('resident', 'home', 'air', 'room', 'store', 'all')),
   about uuid
 );
 CREATE INDEX touched_tx ON touched (tx);
@@ -56,7 +57,7 @@ END $$;
 CREATE FUNCTION touch_probes() RETURNS trigger LANGUAGE plpgsql AS $$
 BEGIN
   INSERT INTO touched (what, about)
-    SELECT DISTINCT 'home', r.home_id FROM changed r WHERE r.home_id IS NOT NULL
+    SELECT DISTINCT 'air', r.home_id FROM changed r WHERE r.home_id IS NOT NULL
     UNION SELECT DISTINCT 'room', r.room_id FROM changed r WHERE r.room_id IS NOT NULL;
   RETURN NULL;
 END $$;
@@ -64,7 +65,7 @@ END $$;
 CREATE FUNCTION touch_readings() RETURNS trigger LANGUAGE plpgsql AS $$
 BEGIN
   INSERT INTO touched (what, about)
-    SELECT DISTINCT 'home', p.home_id FROM probe p WHERE p.home_id IS NOT NULL
+    SELECT DISTINCT 'air', p.home_id FROM probe p WHERE p.home_id IS NOT NULL
       AND p.id IN (SELECT r.probe_id FROM changed r)
     UNION SELECT DISTINCT 'room', p.room_id FROM probe p WHERE p.room_id IS NOT NULL
       AND p.id IN (SELECT r.probe_id FROM changed r);

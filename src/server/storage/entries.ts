@@ -167,25 +167,25 @@ const APART = `e.data ->> 'sign', e.data ->> 'job', e.data ->> 'paper', e.data ?
 export async function entriesForRound(
   queries: Queries,
   day: string,
-  residentId: string | null = null,
+  residentIds: readonly string[] | null = null,
 ): Promise<Entry[]> {
   const rows = await queries.query<EntryRow>(
     `SELECT * FROM (
        SELECT DISTINCT ON (e.resident_id, e.kind, ${APART}) ${COLUMNS} FROM entry e
        WHERE e.undone_at IS NULL AND e.resident_id IS NOT NULL AND e.on_day < $1
-         AND ($2::uuid IS NULL OR e.resident_id = $2)
+         AND ($2::uuid[] IS NULL OR e.resident_id = ANY ($2))
        ORDER BY e.resident_id, e.kind, ${APART}, e.on_day DESC, e.at DESC, e.seq DESC) past
      UNION
      SELECT ${COLUMNS} FROM entry e
      WHERE e.undone_at IS NULL AND e.resident_id IS NOT NULL AND e.on_day < $1 AND e.kind IN ('sign', 'refused')
-       AND ($2::uuid IS NULL OR e.resident_id = $2)
+       AND ($2::uuid[] IS NULL OR e.resident_id = ANY ($2))
        AND NOT EXISTS (
          SELECT 1 FROM entry s WHERE s.resident_id = e.resident_id AND s.kind IN ('eaten', 'moulted')
            AND s.undone_at IS NULL AND s.on_day <= $1 AND (s.on_day, s.at, s.seq) > (e.on_day, e.at, e.seq))
      UNION ALL
      SELECT ${COLUMNS} FROM entry e WHERE e.undone_at IS NULL AND e.resident_id IS NOT NULL AND e.on_day = $1
-       AND ($2::uuid IS NULL OR e.resident_id = $2)`,
-    [day, residentId],
+       AND ($2::uuid[] IS NULL OR e.resident_id = ANY ($2))`,
+    [day, residentIds],
   );
   return rows.map(fromRow);
 }
@@ -274,7 +274,7 @@ export interface MoultRow extends Partial<Record<BodyMeasure, number>> {
  * The moults of single animals, here or gone, oldest first, with the sizes taken after each and the stage it began.
  * @param of whose; everybody's if null
  */
-export async function moultsOf(queries: Queries, of: string[] | null): Promise<Map<string, MoultRow[]>> {
+export async function moultsOf(queries: Queries, of: readonly string[] | null): Promise<Map<string, MoultRow[]>> {
   const rows = await queries.query<{ resident_id: string; on_day: string; data: Record<string, unknown> }>(
     `SELECT DISTINCT ON (e.resident_id, e.on_day) e.resident_id, e.on_day, e.data
      FROM entry e WHERE e.kind = 'moulted' AND e.undone_at IS NULL AND NOT e.data ? 'count'

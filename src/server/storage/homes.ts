@@ -58,6 +58,23 @@ export const listHomes = standing(async (queries): Promise<readonly Home[]> => {
   return (await queries.query<HomeRow>(`${select('')} ORDER BY s.position, h.place, h.code`)).map(fromRow);
 });
 
+/** The ids of all homes in the order of the round: room by room as their shelves stand, and on a shelf from the left. */
+export async function homeOrder(queries: Queries): Promise<string[]> {
+  const rows = await queries.query<{ id: string }>(
+    'SELECT h.id FROM home h JOIN shelf s ON s.id = h.shelf_id ORDER BY s.position, h.place, h.code',
+  );
+  return rows.map(({ id }) => id);
+}
+
+/** Some homes, in no order; who lives in them is left out. */
+export async function homesOf(queries: Queries, ids: readonly string[]): Promise<Home[]> {
+  const rows = await queries.query<HomeRow>(
+    `SELECT h.*, '[]'::json AS resident_ids FROM home_now h WHERE h.id = ANY ($1::uuid[])`,
+    [ids],
+  );
+  return rows.map(fromRow);
+}
+
 export async function findHome(queries: Queries, id: string): Promise<Home | undefined> {
   const everInIt = `WHERE r.id IN (SELECT e.resident_id FROM entry e
     WHERE e.home_id = $1 AND e.kind IN ('taken-in', 'moved') AND e.undone_at IS NULL)`;

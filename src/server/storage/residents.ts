@@ -97,6 +97,19 @@ export const listResidents = standing(async (queries): Promise<readonly Resident
   return rows.map(fromRow);
 });
 
+/** Some residents as they are now, in no order; those that are not here are left out. */
+export async function residentsNow(queries: Queries, ids: readonly string[]): Promise<Resident[]> {
+  const rows = await queries.query<ResidentRow>(`SELECT ${CHOSEN} FROM resident_now r WHERE r.id = ANY ($1::uuid[])`, [
+    ids,
+  ]);
+  return rows.map(fromRow);
+}
+
+/** The ids of all that ever were here. */
+export async function everyId(queries: Queries): Promise<string[]> {
+  return (await queries.query<{ id: string }>('SELECT id FROM resident')).map(({ id }) => id);
+}
+
 export async function findResident(queries: Queries, id: string): Promise<Resident | undefined> {
   const [row] = await queries.query<ResidentRow>(`SELECT ${CHOSEN} FROM resident_now r WHERE r.id = $1`, [id]);
   return row && fromRow(row);
@@ -138,14 +151,21 @@ export async function listKin(queries: Queries, scientificName: string | null): 
      WHERE $1::text IS NULL OR scientific_name = $1 ORDER BY id`,
     [scientificName],
   );
-  return rows.map(({ id, scientific_name, mother_id, out_of_id, batch }) => ({
-    id,
-    scientificName: scientific_name,
-    motherId: mother_id,
-    outOfId: out_of_id,
-    batch,
-  }));
+  return rows.map(kinFromRow);
 }
+
+/** To whom some are related, here or gone. */
+export async function kinOfIds(queries: Queries, ids: readonly string[]): Promise<Kin[]> {
+  const rows = await queries.query<ResidentRow>(
+    'SELECT id, scientific_name, mother_id, out_of_id, batch FROM resident WHERE id = ANY ($1::uuid[])',
+    [ids],
+  );
+  return rows.map(kinFromRow);
+}
+
+const kinFromRow = ({ id, scientific_name, mother_id, out_of_id, batch }: ResidentRow): Kin => ({
+  ...{ id, scientificName: scientific_name, motherId: mother_id, outOfId: out_of_id, batch },
+});
 
 /** Those that are here no longer, the last to leave first. */
 export async function listGone(queries: Queries): Promise<GoneResident[]> {

@@ -1,0 +1,99 @@
+import type { Entry } from '@/contract/entries';
+import type { Home, Resident } from '@/contract/records';
+import type { PastMeal } from '@/core/feeding/food';
+import { HEAD_KINDS } from '@/core/growth/census';
+import type { Kin } from '@/core/growth/kin';
+import type { Day } from '@/core/measure/day';
+import { groupBy } from '../groupBy';
+import { mealsBefore } from '../meals';
+import { REST_KINDS } from '../rests';
+import type { Queries } from '../storage/database';
+import { entriesForRound, entriesOfKinds, moultsOf, type MoultRow } from '../storage/entries';
+import { homesOf } from '../storage/homes';
+import { kinOfIds, residentsNow } from '../storage/residents';
+
+/** What was written down about residents and homes, as far as a day is worked out from it; by id. */
+export interface Records {
+  residents: Map<string, Resident>;
+  homes: Map<string, Home>;
+  /** What the round goes by: the latest entry of each kind, and all of the day. */
+  entries: Map<string, Entry[]>;
+  /** The last meals before the day. */
+  meals: Map<string, PastMeal[]>;
+  /** Heads that were counted, came and went; brood that was seen. */
+  heads: Map<string, Entry[]>;
+  /** Winter rests. */
+  rests: Map<string, Entry[]>;
+  /** Of everybody that ever was here. */
+  kin: Map<string, Kin>;
+  moults: Map<string, MoultRow[]>;
+}
+
+export const noRecords = (): Records => ({
+  ...{ residents: new Map(), homes: new Map(), entries: new Map(), meals: new Map(), heads: new Map() },
+  ...{ rests: new Map(), kin: new Map(), moults: new Map() },
+});
+
+/** Read at once: no statement holds the embedded database, and with it the server, for long. */
+const AT_ONCE = 60;
+
+/** Reads what was written about some residents and puts it in the place of what was known; of those that are gone nothing stays but their kin. */
+export async function readResidents(
+  queries: Queries,
+  records: Records,
+  ids: readonly string[],
+  on: Day,
+): Promise<void> {
+  for (let from = 0; from < ids.length; from += AT_ONCE) {
+    const some = ids.slice(from, from + AT_ONCE);
+    const [residents, entries, meals] = [
+      await residentsNow(queries, some),
+      await entriesForRound(queries, on, some),
+      await mealsBefore(queries, some, on),
+    ];
+    const about = groupBy(
+      await entriesOfKinds(queries, some, [...HEAD_KINDS, 'brood-seen', ...REST_KINDS]),
+      ({ residentId }) => residentId ?? '',
+    );
+    put(records.residents, some, new Map(residents.map((each) => [each.id, each])));
+    put(
+      records.entries,
+      some,
+      groupBy(entries, ({ residentId }) => residentId ?? ''),
+    );
+    put(records.meals, some, meals);
+    put(
+      records.heads,
+      some,
+      picked(about, ({ kind }) => !IS_REST.has(kind)),
+    );
+    put(
+      records.rests,
+      some,
+      picked(about, ({ kind, on: day }) => IS_REST.has(kind) && day <= on),
+    );
+    put(records.kin, some, new Map((await kinOfIds(queries, some)).map((each) => [each.id, each])));
+    put(records.moults, some, await moultsOf(queries, some));
+  }
+}
+
+const IS_REST: ReadonlySet<Entry['kind']> = new Set(REST_KINDS);
+
+const picked = (entries: ReadonlyMap<string, Entry[]>, isWanted: (entry: Entry) => boolean): Map<string, Entry[]> =>
+  new Map([...entries].map(([id, list]) => [id, list.filter(isWanted)]));
+
+/** Reads some homes and puts them in the place of what was known. */
+export async function readHomes(queries: Queries, records: Records, ids: readonly string[]): Promise<void> {
+  for (let from = 0; from < ids.length; from += AT_ONCE) {
+    const some = ids.slice(from, from + AT_ONCE);
+    put(records.homes, some, new Map((await homesOf(queries, some)).map((each) => [each.id, each])));
+  }
+}
+
+function put<Value>(into: Map<string, Value>, ids: readonly string[], values: ReadonlyMap<string, Value>): void {
+  for (const id of ids) {
+    const value = values.get(id);
+    if (value === undefined) into.delete(id);
+    else into.set(id, value);
+  }
+}

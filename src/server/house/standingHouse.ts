@@ -1,0 +1,378 @@
+import type { Entry } from '@/contract/entries';
+import type { Home, Resident } from '@/contract/records';
+import { dampedFor } from '@/core/climate/homeAir';
+import type { ColonyState } from '@/core/house/colonyState';
+import { homeState, type StateOfHome } from '@/core/house/homeState';
+import { addDays, type Day } from '@/core/measure/day';
+import { dueWork } from '@/core/plan/due';
+import type { ProbeAlarm, RestUnderWay } from '@/core/plan/work';
+import { tellsSize } from '@/core/profiles/animal';
+import type { CareBook } from '@/core/profiles/careBook';
+import { airSchool } from '@/core/profiles/schools';
+import { Refusal } from '@/core/refusal';
+import { apartOf } from '../apart';
+import { groupBy } from '../groupBy';
+import { homeAlarms, weighingsOf } from '../homeReadings';
+import { larderOf, shelfOf } from '../larder';
+import { logsOf } from '../logs';
+import { moultOutlooks } from '../offers';
+import { restAlarms, restOf, type StandingRest } from '../rests';
+import type { Queries } from '../storage/database';
+import { homeOrder } from '../storage/homes';
+import { everyId } from '../storage/residents';
+import { residentOn } from '../today';
+import { airFor, wateringFor } from './air';
+import { countedState, isCountedForm, sealedIn } from './colonies';
+import { groupMoults, printsOf, tellersOf, type GrowthFacts, type GroupMoult } from './growthFacts';
+import { housed } from './housed';
+import type { HouseToday, Lodger, Unworkable, WaterOfHome } from './houseToday';
+import { moveOf } from './plannedMoves';
+import { noRecords, readHomes, readResidents, type Records } from './records';
+import { readAir, readShared, type Shared } from './shared';
+import { answersTheSame, askedOf, differInNumbers, onHandOf, type StoreAsked } from './storeAsked';
+import type { Touched } from './touched';
+import { lastDamping, waterFacts } from './waterFacts';
+
+/**
+ * The house on a day, kept: what was written down, and the state of everybody and of every home that is worked out from it. A
+ * state stands until something it depends on is touched; then that one is worked out anew, and those who share its home.
+ */
+export class StandingHouse {
+  private shared: Shared;
+  private readonly records: Records;
+  private order: string[] = [];
+  /** Another object whenever anything is another: who keeps what came of it knows by that. */
+  private answer: HouseToday | undefined;
+  private readonly colonies = new Map<string, ColonyState>();
+  private readonly rests = new Map<string, StandingRest>();
+  private readonly restAlarms = new Map<string, ProbeAlarm[]>();
+  private readonly groups = new Map<string, GroupMoult[]>();
+  private readonly housed = new Map<string, Resident>();
+  private readonly waters = new Map<string, WaterOfHome>();
+  private readonly states = new Map<string, StateOfHome>();
+  private readonly lodgers = new Map<string, Lodger>();
+  private readonly unworkable = new Map<string, Unworkable>();
+  private readonly asked = new Map<string, StoreAsked>();
+  private growth: GrowthFacts;
+  private prints: ReadonlyMap<string, string> = new Map();
+
+  private constructor(shared: Shared) {
+    this.shared = shared;
+    this.records = noRecords();
+    this.growth = this.growthNow();
+  }
+
+  /** Reads everything and works everything out; so that others are answered meanwhile, in many small steps. */
+  static async gather(queries: Queries, on: Day, now: string): Promise<StandingHouse> {
+    const house = new StandingHouse(await readShared(queries, on, now));
+    house.order = await homeOrder(queries);
+    await readHomes(queries, house.records, house.order);
+    await readResidents(queries, house.records, await everyId(queries), on);
+    house.growth = house.growthNow();
+    await house.workOut(queries, new Set(house.records.residents.keys()), new Set(house.order));
+    return house;
+  }
+
+  /** The day of which it tells. */
+  get on(): Day {
+    return this.shared.on;
+  }
+
+  /** Brings up to date what was touched; and, where time has gone by, what the probes and rooms say. */
+  async update(queries: Queries, touched: Touched, now: string, isLater: boolean): Promise<void> {
+    const { residents: ids, homes, air, rooms, store } = touched;
+    const { records } = this;
+    const dirtyHomes = new Set(homes);
+    const dirty = new Set(ids);
+    // Where those lived that were touched, and where they live now.
+    const touchHomesOf = () => {
+      for (const id of ids) {
+        const homeId = records.residents.get(id)?.homeId;
+        if (homeId !== undefined) dirtyHomes.add(homeId);
+      }
+    };
+    touchHomesOf();
+    await readResidents(queries, records, [...ids], this.on);
+    touchHomesOf();
+    if (homes.size > 0) this.order = await homeOrder(queries);
+    await readHomes(queries, records, [...homes]);
+    if (store) for (const id of await this.storeTouched(queries)) dirty.add(id);
+    if (isLater || rooms.size > 0 || air.size > 0) {
+      const before = this.shared;
+      this.shared = { ...this.shared, ...(await readAir(queries, now)), now };
+      for (const id of this.homesOfOtherAir(before)) dirtyHomes.add(id);
+      // The place of a rest is no home: what its probe says is asked of the room.
+      for (const [id, { course }] of this.rests) if (course.phase === 'cold') dirty.add(id);
+    }
+    for (const { id, homeId } of records.residents.values()) if (dirtyHomes.has(homeId)) dirty.add(id);
+    for (const id of this.kinTouched(ids)) dirty.add(id);
+    if (dirty.size === 0 && dirtyHomes.size === 0) return;
+    await this.workOut(queries, dirty, dirtyHomes);
+  }
+
+  /** The house as it stands; the same object until something is worked out anew. */
+  today(): HouseToday {
+    this.answer ??= this.answerNow();
+    return this.answer;
+  }
+
+  private async workOut(queries: Queries, dirty: ReadonlySet<string>, dirtyHomes: ReadonlySet<string>): Promise<void> {
+    this.answer = undefined;
+    const { records } = this;
+    const pause = pauses();
+    const here = [...dirty].flatMap((id) => records.residents.get(id) ?? []);
+    this.forget(dirty, dirtyHomes);
+    await this.workOutRests(queries, here);
+    for (const resident of here) {
+      if (isCountedForm(resident)) this.workOutColony(resident);
+      await pause();
+    }
+    this.growth = this.growthNow();
+    const byHome = groupBy(records.residents.values(), ({ homeId }) => homeId);
+    for (const homeId of dirtyHomes) {
+      const tenants = inOrderOfComing(byHome.get(homeId) ?? []);
+      this.settle(homeId, tenants);
+      for (const each of housed(this.shared.care, tenants, this.colonies)) this.housed.set(each.id, each);
+      const home = records.homes.get(homeId);
+      if (home)
+        this.workOutWater(
+          home,
+          tenants.flatMap(({ id }) => this.housed.get(id) ?? []),
+        );
+      await pause();
+    }
+    for (const { id } of here) {
+      this.workOutLodger(id);
+      await pause();
+    }
+    for (const homeId of dirtyHomes) {
+      const home = records.homes.get(homeId);
+      if (home) this.states.set(homeId, this.stateOf(home, inOrderOfComing(byHome.get(homeId) ?? [])));
+      await pause();
+    }
+  }
+
+  /** Writes into a home who lives in it; as long as those are the same it stays the same object. */
+  private settle(homeId: string, tenants: readonly Resident[]): void {
+    const home = this.records.homes.get(homeId);
+    const residentIds = tenants.map(({ id }) => id);
+    if (!home || home.residentIds.join() === residentIds.join()) return;
+    this.records.homes.set(homeId, { ...home, residentIds });
+  }
+
+  private forget(dirty: ReadonlySet<string>, dirtyHomes: ReadonlySet<string>): void {
+    const kept = [this.colonies, this.groups, this.lodgers, this.unworkable, this.asked, this.rests, this.restAlarms];
+    for (const id of dirty) {
+      for (const map of kept) map.delete(id);
+      // How one counts with those it lives with is worked out with its home.
+      if (!this.records.residents.has(id)) this.housed.delete(id);
+    }
+    for (const id of dirtyHomes) for (const map of [this.waters, this.states]) map.delete(id);
+  }
+
+  private async workOutRests(queries: Queries, residents: readonly Resident[]): Promise<void> {
+    const rests = new Map<string, StandingRest>();
+    for (const resident of residents) {
+      const rest = restOf(resident, this.records.rests.get(resident.id) ?? [], this.on);
+      if (rest) rests.set(resident.id, rest);
+    }
+    for (const [id, rest] of rests) this.rests.set(id, rest);
+    for (const [id, alarms] of await restAlarms(queries, rests, this.shared.now)) this.restAlarms.set(id, alarms);
+  }
+
+  private workOutColony(resident: Resident): void {
+    const { id, homeId, takenInOn, form } = resident;
+    const home = this.records.homes.get(homeId);
+    const heads = this.records.heads.get(id) ?? [];
+    if (form === 'group') this.groups.set(id, groupMoults(heads, this.on));
+    if (!home || takenInOn > this.on) return;
+    const state = apartOf(() => countedState(this.shared, resident, home, heads, this.rests.get(id)));
+    if (state) this.colonies.set(id, state);
+  }
+
+  private growthNow(): GrowthFacts {
+    const { kin, moults } = this.records;
+    const tellers = tellersOf(kin.values(), moults);
+    // Of its own: an answer that was given before tells by what was told before.
+    const prints = new Map(this.prints);
+    this.prints = prints;
+    return {
+      ...{ moults, tellers, groups: this.groups, printOf: printsOf(tellers, prints) },
+      warmth: (home) => this.shared.warmth(home),
+    };
+  }
+
+  /** Those of the species of somebody touched whose moults are awaited: what one tells, others are told by. */
+  private kinTouched(ids: ReadonlySet<string>): string[] {
+    const before = this.growth.tellers;
+    const after = tellersOf(this.records.kin.values(), this.records.moults);
+    const told = (tellers: typeof before, id: string) => JSON.stringify(tellers.find((each) => each.id === id));
+    const species = new Set(
+      [...ids].flatMap((id) =>
+        told(before, id) === told(after, id) ? [] : (this.records.kin.get(id)?.scientificName ?? []),
+      ),
+    );
+    if (species.size === 0) return [];
+    this.prints = new Map([...this.prints].filter(([name]) => !species.has(name)));
+    return [...this.lodgers.values()].flatMap(({ resident, today }) =>
+      species.has(resident.scientificName) && (today.outlooks ?? []).length > 0 ? [resident.id] : [],
+    );
+  }
+
+  /** Those to whom the store answers otherwise than before. */
+  private async storeTouched(queries: Queries): Promise<string[]> {
+    const before = this.shared.larder;
+    this.shared = { ...this.shared, larder: larderOf(await shelfOf(queries, this.on)) };
+    const after = this.shared.larder;
+    if (!differInNumbers(before, after)) return [...this.lodgers.keys()];
+    const [was, is] = [onHandOf(before), onHandOf(after)];
+    return [...this.asked].flatMap(([id, asked]) => (answersTheSame(asked, was, is) ? [] : [id]));
+  }
+
+  /** Homes whose room, warmth, probes or readings say something else than before. */
+  private homesOfOtherAir(before: Shared): string[] {
+    const told = (shared: Shared, home: Home) => {
+      const probes = shared.probes.get(home.id) ?? [];
+      const heard = probes.map(({ id, kind, place, name }) => [id, kind, place, name, shared.readings.get(id)?.length]);
+      // A probe that says nothing is told of by the time.
+      const at = probes.length > 0 ? shared.now : '';
+      return JSON.stringify([shared.roomOf(home), shared.warmth(home), heard, at]);
+    };
+    return [...this.records.homes.values()]
+      .filter((home) => told(before, home) !== told(this.shared, home))
+      .map(({ id }) => id);
+  }
+
+  /** When a home is to be damped, what its air does, and what its probes say is wrong: by who it is damped for. */
+  private workOutWater(home: Home, tenants: readonly Resident[]): void {
+    const { care, materials, on, now, probes, readings } = this.shared;
+    const tenant = dampedFor(care, tenants);
+    const room = this.shared.roomOf(home);
+    if (!tenant || !room) return;
+    const profile = care.of(tenant);
+    const inHome = probes.get(home.id) ?? [];
+    const alarms = homeAlarms(inHome, readings, profile.climate, Date.parse(now));
+    const log = tenants.flatMap(({ id }) => this.records.entries.get(id) ?? []);
+    const weighings = weighingsOf(inHome, readings);
+    const wateringBy = (until: Day) => {
+      const facts = waterFacts(log, weighings, on, until);
+      return apartOf(() => wateringFor(profile, tenant, home, room, materials, facts, on, alarms));
+    };
+    const morning = wateringBy(addDays(on, -1));
+    const isDampedToday = lastDamping(log, on)?.on === on;
+    this.waters.set(home.id, {
+      ...{ tenantId: tenant.id, morning, now: isDampedToday ? wateringBy(on) : morning, alarms },
+      air: apartOf(() => airFor(profile, tenant, home, room, materials)),
+    });
+  }
+
+  private workOutLodger(id: string): void {
+    const { care, on, hemisphere, probes } = this.shared;
+    const resident = this.housed.get(id);
+    const home = resident && this.records.homes.get(resident.homeId);
+    if (!resident || !home || resident.takenInOn > on) return;
+    const entries = this.records.entries.get(id) ?? [];
+    const log = logsOf(entries).get(id) ?? [];
+    const { larder, asked } = askedOf(this.shared.larder);
+    const water = this.waters.get(home.id);
+    const rest = this.rests.get(id);
+    const lodge = (): Lodger => {
+      requireSize(care, resident);
+      const today = {
+        ...residentOn(care, resident, log, on),
+        ...{ home, larder, hemisphere, meals: this.records.meals.get(id) },
+        ...(water?.tenantId === id && { watering: water.morning, alarms: water.alarms }),
+        outlooks: moultOutlooks(care, this.growth, resident, home, log, on),
+        rest: rest && this.underWay(id, rest),
+        ...(resident.form === 'colony' && { sealedIn: sealedIn(this.colonies.get(id)) }),
+        move: moveOf(entries, this.records.homes, on),
+        hasBattery: (probes.get(home.id) ?? []).some(({ kind }) => kind !== 'hand'),
+      };
+      return { resident, home, log, today, due: dueWork(today, on) };
+    };
+    const lodger = apartOf(lodge, (why) => {
+      this.unworkable.set(id, { resident, home, why, entryId: lastOf(entries) });
+    });
+    if (lodger) this.lodgers.set(id, lodger);
+    this.asked.set(id, asked);
+  }
+
+  private underWay(id: string, { id: planId, course }: StandingRest): RestUnderWay {
+    return { id: planId, course, alarms: this.restAlarms.get(id) ?? [] };
+  }
+
+  private stateOf(home: Home, tenants: readonly Resident[]): StateOfHome {
+    const { care, on } = this.shared;
+    const { air = null, now: watering = null, alarms = [] } = this.waters.get(home.id) ?? {};
+    return homeState({
+      ...{ home, today: on, air, watering, alarms },
+      tenants: tenants.map(({ id }) => {
+        const resident = this.housed.get(id) as Resident;
+        const profile = care.of(resident);
+        const { stage, legSpanMm, bodyLengthMm, carapaceWidthMm, headCount, headsTogether, isGuest } = resident;
+        const label = resident.called ?? resident.scientificName;
+        const isEggs = resident.form === 'eggs';
+        return {
+          ...{ id, profile, stage, legSpanMm, bodyLengthMm, carapaceWidthMm, headCount, headsTogether, isGuest },
+          school: airSchool(profile, resident.schools),
+          lodger: { label, scientificName: resident.scientificName, profile, headCount, isEggs },
+          fullPct: this.colonies.get(id)?.fullPct ?? null,
+        };
+      }),
+    });
+  }
+
+  private answerNow(): HouseToday {
+    const { records, shared } = this;
+    const homes = this.order.flatMap((id) => records.homes.get(id) ?? []);
+    const byHome = groupBy(this.housed.values(), ({ homeId }) => homeId);
+    const residents = homes.flatMap(({ id }) => inOrderOfComing(byHome.get(id) ?? []));
+    return {
+      ...{ on: shared.on, care: shared.care, homes, residents },
+      // Copies: who has asked for this answer keeps it as it is.
+      facts: { ...this.growth, moults: new Map(records.moults), groups: new Map(this.groups), warmth: shared.warmth },
+      colonies: new Map(this.colonies),
+      rests: new Map(this.rests),
+      homeStates: new Map(this.states),
+      lodgers: residents.flatMap(({ id }) => this.lodgers.get(id) ?? []),
+      unworkable: residents.flatMap(({ id }) => this.unworkable.get(id) ?? []),
+    };
+  }
+}
+
+/** Nothing holds the server for longer than this while a house is worked out. ms */
+const PAUSE_AFTER_MS = 8;
+
+/** Lets others be answered whenever some time has gone by. */
+function pauses(): () => Promise<void> | undefined {
+  let begun = performance.now();
+  return () => {
+    if (performance.now() - begun < PAUSE_AFTER_MS) return undefined;
+    return new Promise((resume) => {
+      setImmediate(() => {
+        begun = performance.now();
+        resume();
+      });
+    });
+  };
+}
+
+/** As they came into a home; of those that came on one day in the order of their ids. */
+const inOrderOfComing = (residents: readonly Resident[]): Resident[] =>
+  [...residents].sort((a, b) =>
+    a.takenInOn === b.takenInOn ? (a.id < b.id ? -1 : 1) : a.takenInOn < b.takenInOn ? -1 : 1,
+  );
+
+/** @throws Refusal, in words for its keeper, where nothing that was written tells how large it is */
+function requireSize(care: CareBook, resident: Resident): void {
+  const profile = care.of(resident);
+  if (tellsSize(profile, resident)) return;
+  const message = `its ${profile.measure.name} is not known: measure it, or undo what took it away.`;
+  throw new Refusal([{ path: profile.measure.takes, message }]);
+}
+
+/** The last thing that was written about somebody, and can be taken back. */
+function lastOf(entries: readonly Entry[]): string | null {
+  const own = entries.filter(({ kind }) => kind !== 'taken-in');
+  return own.sort((a, b) => a.at.localeCompare(b.at)).at(-1)?.id ?? null;
+}
