@@ -2,10 +2,11 @@ import type { Brood, MothFlight } from '@/contract/broods';
 import type { Entry } from '@/contract/entries';
 import type { Home, Resident } from '@/contract/records';
 import { MATINGS, type EggKind, type Mating } from '@/core/broods/eggs';
-import { meeting, type Cocoon } from '@/core/broods/emergence';
+import { meeting, type Cocoon, type Meeting, type MeetQuestion } from '@/core/broods/emergence';
 import { hatchForecast, type HatchForecast } from '@/core/broods/hatch';
 import { rearedAfter } from '@/core/broods/reared';
 import { surplusPlan, type SurplusWish } from '@/core/broods/surplus';
+import type { Larder } from '@/core/feeding/food';
 import { mealOf } from '@/core/feeding/meal';
 import { innerVolumeL } from '@/core/housing/container';
 import { roomForHeads } from '@/core/housing/fit';
@@ -13,50 +14,55 @@ import { addDays, daysBetween, type Day } from '@/core/measure/day';
 import type { CareProfile } from '@/core/profiles/profile';
 import { Refusal } from '@/core/refusal';
 import { apartOf } from './apart';
-import { careOf } from './care';
 import type { Clock } from './clock';
 import { groupBy } from './groupBy';
-import { hemisphereOf, warmthIn } from './house/air';
-import { larderOf, shelfOf } from './larder';
+import { houseToday, type Lodger } from './house/houseToday';
+import { inTurn } from './house/inTurn';
+import { larderOf } from './larder';
+import { remembering } from './remembering';
+import { warmAgainOn } from './rests';
 import { eggKindOf, mothKindOf, populationOf } from './kinds';
-import { restsOf, warmAgainOn } from './rests';
 import type { Queries } from './storage/database';
 import { entriesOfKinds } from './storage/entries';
-import { listHomes } from './storage/homes';
-import { listResidents } from './storage/residents';
 
 /** "What will I house if I keep them all": that long ahead. days */
 const HALF_A_YEAR = 182;
 
 /** All eggs of the house, with when they hatch and what becomes of them. */
 export async function broodsOf(queries: Queries, clock: Clock): Promise<Brood[]> {
-  const [today, now] = [clock.today(), clock.now()];
-  const eggs = (await listResidents(queries)).filter((resident) => resident.form === 'eggs');
-  const care = await careOf(queries);
-  const warmth = await warmthIn(queries, now);
-  const homes = new Map((await listHomes(queries)).map((home) => [home.id, home]));
-  const table = { larder: larderOf(await shelfOf(queries, today)), hemisphere: await hemisphereOf(queries) };
-  const rests = await restsOf(queries, eggs, today);
-  const ids = eggs.map((each) => each.id);
+  const house = await houseToday(queries, clock.today(), clock.now());
+  const eggs = house.lodgers.filter(({ resident }) => resident.form === 'eggs');
+  const ids = eggs.map(({ resident }) => resident.id);
   const logs = groupBy(await entriesOfKinds(queries, ids, ['laid', 'surplus']), ({ residentId }) => residentId ?? '');
-  return eggs.flatMap((resident) => {
-    const home = homes.get(resident.homeId);
-    if (!home) return [];
-    const rest = rests.get(resident.id);
-    const facts: BroodFacts = {
-      resident,
-      home,
-      profile: care.of({ ...resident, stage: undefined }),
-      log: logs.get(resident.id) ?? [],
-      temperatureC: warmth(home).temperatureC,
-      warmSince: rest && warmAgainOn(rest),
-      today,
-      table,
-    };
-    const brood = apartOf(() => broodOf(facts));
-    return brood ? [brood] : [];
+  const table = { larder: withoutNumbers(larderOf(house.shelf)), hemisphere: house.hemisphere };
+  const broods = await inTurn(eggs, (lodger) => {
+    const known = kept.get(lodger);
+    if (known) return known;
+    const { resident, home, on } = lodger;
+    const rest = house.rests.get(resident.id);
+    const brood = apartOf(() =>
+      broodOf({
+        ...{ resident, home, table, today: on },
+        profile: house.care.of({ ...resident, stage: undefined }),
+        log: logs.get(resident.id) ?? [],
+        temperatureC: house.facts.warmth(home).temperatureC,
+        warmSince: rest && warmAgainOn(rest),
+      }),
+    );
+    if (brood) kept.set(lodger, brood);
+    return brood;
   });
+  return broods.flatMap((brood) => brood ?? []);
 }
+
+/** What becomes of some eggs, as long as nothing about them changes. */
+const kept = new WeakMap<Lodger, Brood>();
+
+/** Half a year from now there may be as much of anything as is wanted. */
+const withoutNumbers = ({ feeders, foods }: Larder): Larder => ({
+  feeders: feeders.map((feeder) => ({ ...feeder, onHand: undefined })),
+  foods: foods.map((food) => ({ ...food, onHand: undefined })),
+});
 
 interface BroodFacts {
   resident: Resident;
@@ -154,14 +160,19 @@ function keptAll(
   };
 }
 
+/** Whether cocoons meet is followed through hundreds of courses: what was asked before is remembered. */
+const meetings = remembering<Meeting>(100);
+const knownMeeting = (question: MeetQuestion) => meetings(JSON.stringify(question), () => meeting(question));
+
 /** Cocoons and moths of the house, species by species. */
 export async function flightsOf(queries: Queries, clock: Clock): Promise<MothFlight[]> {
   const today = clock.today();
-  const moths = (await listResidents(queries)).filter(
+  const house = await houseToday(queries, today, clock.now());
+  const moths = house.residents.filter(
     (resident) => mothKindOf(resident.profile) && (resident.stage === 'pupa' || resident.stage === 'adult'),
   );
-  const warmth = await warmthIn(queries, clock.now());
-  const homes = new Map((await listHomes(queries)).map((home) => [home.id, home]));
+  const { warmth } = house.facts;
+  const homes = new Map(house.homes.map((home) => [home.id, home]));
   const ids = moths.map((each) => each.id);
   const logs = groupBy(
     await entriesOfKinds(queries, ids, ['taken-in', 'moulted', 'measured']),
@@ -190,7 +201,7 @@ export async function flightsOf(queries: Queries, clock: Clock): Promise<MothFli
         scientificName,
         residentIds: ids.filter((id) => group.some((each) => each.id === id)),
         out: { female: headsOf('female'), male: headsOf('male') },
-        meeting: cocoons.length > 0 ? meeting({ kind, cocoons, temperatureC, asOf: today }) : null,
+        meeting: cocoons.length > 0 ? knownMeeting({ kind, cocoons, temperatureC, asOf: today }) : null,
         temperatureC,
         wakeC: kind.wakeC.value,
         pairC: kind.pairC.value,

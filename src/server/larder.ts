@@ -1,3 +1,5 @@
+import type { CultureFacts } from './storage/store';
+import type { Dish } from '@/core/feeding/food';
 import { shippedFeeders, shippedFoods } from '@/contract/shipped';
 import type { StockEntry, StockLine } from '@/contract/store';
 import { standingStock, type StockEvent } from '@/core/feeding/feederStages';
@@ -6,8 +8,6 @@ import { foodStock, totalOf, type FoodLot } from '@/core/feeding/foodStock';
 import type { Day } from '@/core/measure/day';
 import { Refusal } from '@/core/refusal';
 import { MATERIALS } from '@/core/substrate/material';
-import { fedSince, listCultures, standingStockEntries } from './storage/store';
-import type { Queries } from './storage/database';
 
 /** Materials do not go off. */
 const FOR_EVER_DAYS = 36_500;
@@ -57,30 +57,51 @@ export interface Shelf {
   bred: ReadonlySet<string>;
 }
 
-/** What the store holds on `today`, by what was bought, counted and lost, what was fed, and what has grown since. */
-export async function shelfOf(queries: Queries, today: Day): Promise<Shelf> {
-  const entries = await standingStockEntries(queries);
-  const since = new Map(shippedFeeders.map((kind) => [kind.id, beginOf(kind, entries)]));
-  const foodSince = entries[0]?.on;
-  const begins = [...since.values(), foodSince].filter((day) => day !== undefined);
-  const fed =
-    begins.length > 0
-      ? await fedSince(
-          queries,
-          begins.reduce((a, b) => (a < b ? a : b)),
-        )
-      : [];
-  const events = [
-    ...entries.map(({ on, at, item, kind, amount }) => ({ on, at, item, kind: CHANGE[kind], count: amount })),
-    ...fed.map(({ on, at, dish }) => ({ on, at, item: dish.food, kind: 'out' as const, count: amountOf(dish) })),
-  ].sort((a, b) => a.on.localeCompare(b.on) || a.at.localeCompare(b.at));
+export const EMPTY_SHELF: Shelf = { lines: [], feeders: new Map(), lots: new Map(), bred: new Set() };
+
+/** A dish that was given on a day. */
+export interface FedDish {
+  dish: Dish;
+  on: Day;
+  at: string;
+}
+
+/** From when on the book of the store tells; undefined while nothing was written into it. */
+export function bookBegins(entries: readonly StockEntry[]): Day | undefined {
+  const begins = shippedFeeders.flatMap((kind) => beginOf(kind, entries) ?? []);
+  return [...begins, ...(entries[0] ? [entries[0].on] : [])].sort()[0];
+}
+
+/**
+ * What the store holds on `today`, by what was bought, counted and lost, what was fed, and what has grown since.
+ * @param entries that stand, in the order in which it happened
+ * @param fed since the book begins, in any order
+ */
+export function shelfFrom(
+  entries: readonly StockEntry[],
+  fed: Iterable<FedDish>,
+  cultures: readonly CultureFacts[],
+  today: Day,
+): Shelf {
+  const byItem = new Map<string, (StockEvent & { item: string; at: string })[]>();
+  const add = (event: StockEvent & { item: string; at: string }) => {
+    const list = byItem.get(event.item);
+    if (list) list.push(event);
+    else byItem.set(event.item, [event]);
+  };
+  for (const { on, at, item, kind, amount } of entries) add({ on, at, item, kind: CHANGE[kind], count: amount });
+  for (const { on, at, dish } of fed) add({ on, at, item: dish.food, kind: 'out', count: amountOf(dish) });
+  const before = (a: { on: Day; at: string }, b: { on: Day; at: string }) =>
+    a.on === b.on ? (a.at < b.at ? -1 : a.at > b.at ? 1 : 0) : a.on < b.on ? -1 : 1;
+  const eventsOf = (items: readonly string[]) => items.flatMap((item) => byItem.get(item) ?? []).sort(before);
   const countedOn = new Map(entries.filter((each) => each.kind === 'counted').map((each) => [each.item, each.on]));
   const lines: StockLine[] = [];
   const feeders = new Map<string, number[]>();
   const lots = new Map<string, FoodLot[]>();
   for (const kind of shippedFeeders) {
-    const begin = since.get(kind.id);
-    const counts = standingStock(kind, begin ? events.filter((each) => each.on >= begin) : [], today);
+    const begin = beginOf(kind, entries);
+    const events = begin ? eventsOf(kind.classes.map(({ id }) => id)).filter((each) => each.on >= begin) : [];
+    const counts = standingStock(kind, events, today);
     feeders.set(kind.id, counts);
     kind.classes.forEach(({ id }, index) => {
       const onHand = Math.round(counts[index] ?? 0);
@@ -91,14 +112,13 @@ export async function shelfOf(queries: Queries, today: Day): Promise<Shelf> {
   for (const item of new Set(entries.map((each) => each.item))) {
     if (classIds.has(item)) continue;
     const food = foodById.get(item);
-    const own = events.filter((each) => each.item === item);
-    const { fresh, stale } = foodStock(own, food?.shelfLifeDays ?? FOR_EVER_DAYS, today);
+    const { fresh, stale } = foodStock(eventsOf([item]), food?.shelfLifeDays ?? FOR_EVER_DAYS, today);
     lots.set(item, fresh);
     const unit = food ? (food.kind === 'sugar' ? 'ml' : 'g') : 'L';
     const useBy = (food && fresh[0]?.goodUntil) ?? null;
     lines.push({ item, unit, onHand: totalOf(fresh), stale, useBy, countedOn: countedOn.get(item) ?? null });
   }
-  const bred = new Set((await listCultures(queries)).flatMap((each) => (each.breeders > 0 ? each.harvested : [])));
+  const bred = new Set(cultures.flatMap((each) => (each.breeders > 0 ? each.harvested : [])));
   return { lines, feeders, lots, bred };
 }
 

@@ -6,8 +6,7 @@ import type { Day } from '@/core/measure/day';
 import type { Dish } from '@/core/feeding/food';
 import { groupBy } from './groupBy';
 import { isDangerous } from './dangers';
-import { houseToday, type Lodger } from './house/houseToday';
-import { shelfOf } from './larder';
+import { houseToday, type HouseToday, type Lodger } from './house/houseToday';
 import type { Queries } from './storage/database';
 import { listShelves } from './storage/shelves';
 
@@ -67,7 +66,7 @@ export async function sheetOf(queries: Queries, absence: AbsenceFacts, today: Da
       whoOf(residentId).map((who) => ({ ...who, why, until })),
     ),
     needsKeeper: plan.needsKeeper.flatMap(whoOf),
-    stock: await stockFor(queries, plan.visits, lodgers, today),
+    stock: stockFor(house, plan.visits, lodgers, today),
   };
 }
 
@@ -83,12 +82,12 @@ const dishLine = ({ food, count, massG, volumeMl }: Dish) => ({
 });
 
 /** What the visits take out of the store, and what lies there. */
-async function stockFor(
-  queries: Queries,
+function stockFor(
+  { shelf }: HouseToday,
   visits: readonly Visit[],
   lodgers: ReadonlyMap<string, Lodger>,
   today: Day,
-): Promise<SitterSheet['stock']> {
+): SitterSheet['stock'] {
   const needed = new Map<string, { amount: number; unit: 'pieces' | 'g' | 'mL' }>();
   for (const { kind, residentId } of visits.flatMap(({ tasks }) => tasks)) {
     const lodger = kind === 'feed' ? lodgers.get(residentId) : undefined;
@@ -103,8 +102,7 @@ async function stockFor(
       needed.set(food, { amount: (needed.get(food)?.amount ?? 0) + amount, unit });
     }
   }
-  const { lines } = await shelfOf(queries, today);
-  const onHand = new Map(lines.map((line) => [line.item, line.onHand]));
+  const onHand = new Map(shelf.lines.map((line) => [line.item, line.onHand]));
   return [...needed].map(([food, { amount, unit }]) => ({
     ...{ name: nameOfFood.get(food) ?? food, needed: Math.ceil(amount), unit },
     have: onHand.get(food) ?? null,

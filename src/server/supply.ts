@@ -1,16 +1,17 @@
 import { shippedFeeders, shippedFoods } from '@/contract/shipped';
 import type { SupplyPlan } from '@/contract/store';
 import { breedersFor, yieldPerWeek } from '@/core/feeding/culture';
-import { demandOf, type Eater } from '@/core/feeding/demand';
+import { demandOf, type Demand, type Eater } from '@/core/feeding/demand';
 import type { FoodLot } from '@/core/feeding/foodStock';
 import { feederSupply, foodShortfall, supplyLine, type PriceLine } from '@/core/feeding/supply';
 import type { Day } from '@/core/measure/day';
-import { quietTime } from '@/core/plan/quiet';
 import { latest } from '@/core/plan/signs';
 import { Refusal } from '@/core/refusal';
 import type { Supplier } from './devices/supplier';
-import { houseToday, type HouseToday } from './house/houseToday';
-import { larderOf, shelfOf } from './larder';
+import { houseToday, type HouseToday, type Lodger } from './house/houseToday';
+import { inTurn } from './house/inTurn';
+import { answersTheSame, askedOf, onHandOf, type StoreAsked } from './house/storeAsked';
+import { larderOf } from './larder';
 import type { Queries } from './storage/database';
 import { listCultures } from './storage/store';
 
@@ -18,9 +19,9 @@ const WEEKS = 12;
 
 /** What the house will eat in the weeks to come, what stock and cultures leave short, and what to order when. */
 export async function supplyPlanOf(queries: Queries, supplier: Supplier, today: Day, now: string): Promise<SupplyPlan> {
-  const shelf = await shelfOf(queries, today);
-  const eaters = eatersOf(await houseToday(queries, today, now), today);
-  const demand = demandOf(eaters, larderOf(shelf), today, WEEKS);
+  const house = await houseToday(queries, today, now);
+  const { shelf } = house;
+  const demand = await demandOfHouse(house);
   const prices = new Map((await supplier.priceList()).lines.map((line) => [line.item, line]));
   const lines = [
     ...(await feederLines(queries, demand, shelf.feeders, prices, today)),
@@ -30,20 +31,45 @@ export async function supplyPlanOf(queries: Queries, supplier: Supplier, today: 
   return { from: today, weeks: WEEKS, supplier: supplier.name, lines, totalCost };
 }
 
-/** Everybody that is fed, with the last meal, the last moult and how long it is left alone. */
-function eatersOf({ lodgers }: HouseToday, on: Day): Eater[] {
-  return lodgers.flatMap(({ today, log }) => {
-    if ((!today.profile.feeding && !today.profile.diet) || today.isGuest) return [];
-    const leaveAlone = quietTime(today, on);
-    return [
-      {
-        ...today,
-        lastMealOn: latest(log, ['offered'], on)?.on,
-        lastMoultOn: latest(log, ['moulted'], on)?.on,
-        quietUntil: leaveAlone?.code === 'hardening' ? leaveAlone.feedFrom : (leaveAlone?.endsOn ?? undefined),
-      },
-    ];
+/** What one will eat, and what was asked of the store for it: it stands while the store would answer the same. */
+const eaten = new WeakMap<Lodger, { demand: Demand; asked: StoreAsked; onHand: ReadonlyMap<string, number> }>();
+
+/** What everybody will eat. */
+async function demandOfHouse({ on, lodgers, shelf }: HouseToday): Promise<Demand> {
+  const larder = larderOf(shelf);
+  const onHand = onHandOf(larder);
+  const all = await inTurn(lodgers, (lodger) => {
+    const eater = eaterOf(lodger, on);
+    if (!eater) return undefined;
+    const known = eaten.get(lodger);
+    if (known && answersTheSame(known.asked, known.onHand, onHand)) return known.demand;
+    const { larder: asking, asked } = askedOf(larder);
+    const demand = demandOf([eater], asking, on, WEEKS);
+    eaten.set(lodger, { demand, asked, onHand });
+    return demand;
   });
+  const sum: Demand = new Map();
+  for (const demand of all) {
+    for (const [item, weeks] of demand ?? []) {
+      const before = sum.get(item) ?? none();
+      sum.set(
+        item,
+        before.map((each, week) => each + (weeks[week] ?? 0)),
+      );
+    }
+  }
+  return sum;
+}
+
+/** One that is fed, with the last meal, the last moult and how long it is left alone. */
+function eaterOf({ today, log, due: { leaveAlone } }: Lodger, on: Day): Eater | undefined {
+  if ((!today.profile.feeding && !today.profile.diet) || today.isGuest) return undefined;
+  return {
+    ...today,
+    lastMealOn: latest(log, ['offered'], on)?.on,
+    lastMoultOn: latest(log, ['moulted'], on)?.on,
+    quietUntil: leaveAlone?.code === 'hardening' ? leaveAlone.feedFrom : (leaveAlone?.endsOn ?? undefined),
+  };
 }
 
 type Lines = SupplyPlan['lines'];

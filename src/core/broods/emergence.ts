@@ -63,6 +63,8 @@ const DRAWS = 300;
 const SEED = 4870;
 /** More cocoons of one batch tell no more of when the first and the last come out. Chosen here */
 const MOST_FOLLOWED = 12;
+/** Of so many the first, the last and whether any two meet hardly change with more. Chosen here */
+const MOST_IN_ALL = 60;
 /** A sex that is among the cocoons in fewer of the draws has no day of its own. Chosen here */
 const KNOWN_SHARE = 0.25;
 /** Kept cool a cocoon is held back by at least so much of the days. Chosen here: else the days had no end */
@@ -126,7 +128,8 @@ export function meeting(question: MeetQuestion): Meeting {
 function drawsOf({ kind, cocoons, temperatureC, asOf }: MeetQuestion): Draw[] {
   const { cocoonDays, adultDays, malesAheadDays } = kind;
   const { centre, spread } = waitingTime(cocoonDays, kind, temperatureC);
-  const single = cocoons.flatMap((each) => Array.from({ length: Math.min(each.count, MOST_FOLLOWED) }, () => each));
+  const followed = cocoons.flatMap((each) => Array.from({ length: Math.min(each.count, MOST_FOLLOWED) }, () => each));
+  const single = spreadOver(followed, MOST_IN_ALL);
   // The same seed each time: the same question has the same answer.
   const generator = xoroshiro128plus(SEED);
   return Array.from({ length: DRAWS }, () => {
@@ -142,6 +145,12 @@ function drawsOf({ kind, cocoons, temperatureC, asOf }: MeetQuestion): Draw[] {
     }
     return draw;
   });
+}
+
+/** At most so many of a list, evenly from its first to its last. */
+function spreadOver<Each>(list: readonly Each[], most: number): readonly Each[] {
+  if (list.length <= most) return list;
+  return Array.from({ length: most }, (_, index) => list[Math.floor((index * list.length) / most)] as Each);
 }
 
 /** A log-normal time of which it is known that it is longer than an age. */

@@ -53,12 +53,23 @@ export function planHouse(
   days: number,
   busy: ReadonlySet<number> = new Set(),
 ): HousePlan {
+  const level = levelling(from, days, busy);
+  for (const { id, today, due, outlook } of residents) level.add(id, outlook ?? workAhead(today, from, days, due));
+  return level.plan;
+}
+
+/** The same, resident by resident, for whoever does other things in between. The plan is whole when all were added. */
+export function levelling(
+  from: Day,
+  days: number,
+  busy: ReadonlySet<number> = new Set(),
+): { add: (id: string, outlook: Outlook) => void; plan: HousePlan } {
   const minutes = new Float64Array(days);
   const jobs = new Map<string, readonly PlannedJob[]>();
-  for (const { id, today, due, outlook } of residents) {
-    jobs.set(id, placed(outlook ?? workAhead(today, from, days, due), minutes, days, busy));
-  }
-  return { from, days, minutes, jobs, busy };
+  return {
+    add: (id, outlook) => jobs.set(id, placed(outlook, minutes, days, busy)),
+    plan: { from, days, minutes, jobs, busy },
+  };
 }
 
 /**

@@ -20,7 +20,7 @@ export async function eventsOf(queries: Queries, keeper: Keeper, on: Day, now: s
   const walked = house.lodgers.filter(
     ({ home }) => keeper.roomIds.length === 0 || keeper.roomIds.includes(rooms.get(home.shelfId) ?? ''),
   );
-  const plan = planOf(house, WALK_DAYS, await busyDaysOf(queries, on, WALK_DAYS));
+  const plan = await planOf(house, WALK_DAYS, await busyDaysOf(queries, on, WALK_DAYS));
   const absences = await listAbsences(queries, on);
   const busy = new Set(keeper.busyDays);
   const isAway = (day: Day) =>

@@ -1,10 +1,12 @@
 import type { Home } from '@/contract/records';
 import type { MoultForecast } from '@/core/growth/forecast';
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
-import { planHouse, type HousePlan } from '@/core/plan/levelling';
+import { levelling, type HousePlan } from '@/core/plan/levelling';
+import { workAhead } from '@/core/plan/workAhead';
 import { airSchool } from '@/core/profiles/schools';
 import { isUntold, rememberedForecast, subjectOf } from './growthFacts';
 import type { HouseToday, Lodger } from './houseToday';
+import { inTurn, keptFor } from './inTurn';
 import type { Queries } from '../storage/database';
 import { listAbsences } from '../storage/absences';
 import { listKeepers } from '../storage/keepers';
@@ -22,15 +24,17 @@ export async function busyDaysOf(queries: Queries, from: Day, days: number): Pro
 }
 
 /** The work of the house ahead, levelled about the days on which nobody has time. */
-export function planOf({ on, lodgers }: HouseToday, days: number, busyDays: readonly Day[]): HousePlan {
-  const busy = new Set(busyDays.map((day) => daysBetween(on, day)));
-  return planHouse(
-    lodgers.map(({ resident, today }) => ({ id: resident.id, today })),
-    on,
-    days,
-    busy,
-  );
+export async function planOf({ on, lodgers }: HouseToday, days: number, busyDays: readonly Day[]): Promise<HousePlan> {
+  const level = levelling(on, days, new Set(busyDays.map((day) => daysBetween(on, day))));
+  await inTurn(lodgers, (lodger) => level.add(lodger.resident.id, outlookOf(lodger)));
+  return level.plan;
 }
+
+/** As far as anybody looks ahead. */
+export const YEAR_DAYS = 366;
+
+/** The work of a year of one: the day on which its lodger was worked out is the first of it. */
+const outlookOf = keptFor(({ on, today, due }: Lodger) => workAhead(today, on, YEAR_DAYS, due));
 
 /** The next moults of one, and the day on which its home is outgrown; null for those that tell nothing of it. */
 export function growthAhead(house: HouseToday, { resident, home, log }: Lodger, ahead: number): MoultForecast | null {

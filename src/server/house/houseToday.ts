@@ -5,6 +5,8 @@ import type { StateOfHome } from '@/core/house/homeState';
 import { dayOfMoment, type Day } from '@/core/measure/day';
 import type { DueWork, LogEntry, ProbeAlarm, ResidentToday } from '@/core/plan/work';
 import type { CareBook } from '@/core/profiles/careBook';
+import type { Hemisphere } from '@/core/season/year';
+import type { Shelf } from '../larder';
 import type { StandingRest } from '../rests';
 import type { Database, Queries } from '../storage/database';
 import type { AirOfHome } from './air';
@@ -14,6 +16,8 @@ import { touchedSince } from './touched';
 
 /** One resident with its home and everything that its work depends on. */
 export interface Lodger {
+  /** The day of which it tells. */
+  on: Day;
   resident: Resident;
   home: Home;
   log: LogEntry[];
@@ -46,6 +50,9 @@ export interface WaterOfHome {
 export interface HouseToday {
   on: Day;
   care: CareBook;
+  hemisphere: Hemisphere;
+  /** What lies in the store. */
+  shelf: Shelf;
   homes: readonly Home[];
   facts: GrowthFacts;
   /** How those that are counted stand. */

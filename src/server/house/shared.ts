@@ -9,7 +9,7 @@ import type { MaterialTable } from '@/core/substrate/material';
 import { careOf, materialTable } from '../care';
 import { groupBy } from '../groupBy';
 import { ALARM_DAYS } from '../homeReadings';
-import { larderOf, shelfOf } from '../larder';
+import { EMPTY_SHELF, larderOf, type Shelf } from '../larder';
 import type { Queries } from '../storage/database';
 import { listProbes } from '../storage/probes';
 import { readingsOfHomes } from '../storage/readings';
@@ -22,6 +22,8 @@ export interface Shared {
   care: CareBook;
   hemisphere: Hemisphere;
   materials: MaterialTable;
+  /** What lies in the store, and what can be fed of it. */
+  shelf: Shelf;
   larder: Larder;
   rooms: ReadonlyMap<string, Room>;
   /** The room that a home stands in. */
@@ -33,6 +35,7 @@ export interface Shared {
   readings: Map<string, MarkedReading[]>;
 }
 
+/** The store comes with the records: what was fed is taken out of it. */
 export async function readShared(queries: Queries, on: Day, now: string): Promise<Shared> {
   const [care, hemisphere, materials] = [
     await careOf(queries),
@@ -41,7 +44,7 @@ export async function readShared(queries: Queries, on: Day, now: string): Promis
   ];
   return {
     ...{ on, now, care, hemisphere, materials },
-    larder: larderOf(await shelfOf(queries, on)),
+    ...{ shelf: EMPTY_SHELF, larder: larderOf(EMPTY_SHELF) },
     ...(await readAir(queries, now)),
   };
 }

@@ -13,7 +13,7 @@ import { Refusal } from '@/core/refusal';
 import { apartOf } from '../apart';
 import { groupBy } from '../groupBy';
 import { homeAlarms, weighingsOf } from '../homeReadings';
-import { larderOf, shelfOf } from '../larder';
+import { larderOf } from '../larder';
 import { logsOf } from '../logs';
 import { moultOutlooks } from '../offers';
 import { restAlarms, restOf, type StandingRest } from '../rests';
@@ -25,10 +25,12 @@ import { airFor, wateringFor } from './air';
 import { countedState, isCountedForm, sealedIn } from './colonies';
 import { groupMoults, printsOf, tellersOf, type GrowthFacts, type GroupMoult } from './growthFacts';
 import { housed } from './housed';
+import { pauses } from './inTurn';
 import type { HouseToday, Lodger, Unworkable, WaterOfHome } from './houseToday';
 import { moveOf } from './plannedMoves';
 import { noRecords, readHomes, readResidents, type Records } from './records';
 import { readAir, readShared, type Shared } from './shared';
+import { readFed, readStore, storeNow, type Store } from './store';
 import { answersTheSame, askedOf, differInNumbers, onHandOf, type StoreAsked } from './storeAsked';
 import type { Touched } from './touched';
 import { lastDamping, waterFacts } from './waterFacts';
@@ -39,6 +41,7 @@ import { lastDamping, waterFacts } from './waterFacts';
  */
 export class StandingHouse {
   private shared: Shared;
+  private store: Store;
   private readonly records: Records;
   private order: string[] = [];
   /** Another object whenever anything is another: who keeps what came of it knows by that. */
@@ -56,18 +59,22 @@ export class StandingHouse {
   private growth: GrowthFacts;
   private prints: ReadonlyMap<string, string> = new Map();
 
-  private constructor(shared: Shared) {
+  private constructor(shared: Shared, store: Store) {
     this.shared = shared;
+    this.store = store;
     this.records = noRecords();
     this.growth = this.growthNow();
   }
 
   /** Reads everything and works everything out; so that others are answered meanwhile, in many small steps. */
   static async gather(queries: Queries, on: Day, now: string): Promise<StandingHouse> {
-    const house = new StandingHouse(await readShared(queries, on, now));
+    const house = new StandingHouse(await readShared(queries, on, now), await readStore(queries));
     house.order = await homeOrder(queries);
     await readHomes(queries, house.records, house.order);
-    await readResidents(queries, house.records, await everyId(queries), on);
+    const ids = await everyId(queries);
+    await readResidents(queries, house.records, ids, on);
+    await readFed(queries, house.store, ids);
+    house.shared = house.withStore();
     house.growth = house.growthNow();
     await house.workOut(queries, new Set(house.records.residents.keys()), new Set(house.order));
     return house;
@@ -96,7 +103,7 @@ export class StandingHouse {
     touchHomesOf();
     if (homes.size > 0) this.order = await homeOrder(queries);
     await readHomes(queries, records, [...homes]);
-    if (store) for (const id of await this.storeTouched(queries)) dirty.add(id);
+    if (store) for (const id of await this.storeTouched(queries, [...ids])) dirty.add(id);
     if (isLater || rooms.size > 0 || air.size > 0) {
       const before = this.shared;
       this.shared = { ...this.shared, ...(await readAir(queries, now)), now };
@@ -106,6 +113,8 @@ export class StandingHouse {
     }
     for (const { id, homeId } of records.residents.values()) if (dirtyHomes.has(homeId)) dirty.add(id);
     for (const id of this.kinTouched(ids)) dirty.add(id);
+    // Also what nobody's state depends on may be another: what lies in the store, which box stands where.
+    if (store || isLater || homes.size + rooms.size + air.size + dirty.size > 0) this.answer = undefined;
     if (dirty.size === 0 && dirtyHomes.size === 0) return;
     await this.workOut(queries, dirty, dirtyHomes);
   }
@@ -219,10 +228,20 @@ export class StandingHouse {
     );
   }
 
+  private withStore(): Shared {
+    const shelf = storeNow(this.store, this.on);
+    return { ...this.shared, shelf, larder: larderOf(shelf) };
+  }
+
   /** Those to whom the store answers otherwise than before. */
-  private async storeTouched(queries: Queries): Promise<string[]> {
+  private async storeTouched(queries: Queries, fed: readonly string[]): Promise<string[]> {
     const before = this.shared.larder;
-    this.shared = { ...this.shared, larder: larderOf(await shelfOf(queries, this.on)) };
+    const { begins, fed: known } = this.store;
+    this.store = { ...(await readStore(queries)), fed: known };
+    // A book that begins earlier tells of meals that were not read.
+    const isLonger = this.store.begins !== undefined && (begins === undefined || this.store.begins < begins);
+    await readFed(queries, this.store, isLonger ? await everyId(queries) : fed);
+    this.shared = this.withStore();
     const after = this.shared.larder;
     if (!differInNumbers(before, after)) return [...this.lodgers.keys()];
     const [was, is] = [onHandOf(before), onHandOf(after)];
@@ -288,7 +307,7 @@ export class StandingHouse {
         move: moveOf(entries, this.records.homes, on),
         hasBattery: (probes.get(home.id) ?? []).some(({ kind }) => kind !== 'hand'),
       };
-      return { resident, home, log, today, due: dueWork(today, on) };
+      return { on, resident, home, log, today, due: dueWork(today, on) };
     };
     const lodger = apartOf(lodge, (why) => {
       this.unworkable.set(id, { resident, home, why, entryId: lastOf(entries) });
@@ -328,7 +347,7 @@ export class StandingHouse {
     const byHome = groupBy(this.housed.values(), ({ homeId }) => homeId);
     const residents = homes.flatMap(({ id }) => inOrderOfComing(byHome.get(id) ?? []));
     return {
-      ...{ on: shared.on, care: shared.care, homes, residents },
+      ...{ on: shared.on, care: shared.care, shelf: shared.shelf, hemisphere: shared.hemisphere, homes, residents },
       // Copies: who has asked for this answer keeps it as it is.
       facts: { ...this.growth, moults: new Map(records.moults), groups: new Map(this.groups), warmth: shared.warmth },
       colonies: new Map(this.colonies),
@@ -338,23 +357,6 @@ export class StandingHouse {
       unworkable: residents.flatMap(({ id }) => this.unworkable.get(id) ?? []),
     };
   }
-}
-
-/** Nothing holds the server for longer than this while a house is worked out. ms */
-const PAUSE_AFTER_MS = 8;
-
-/** Lets others be answered whenever some time has gone by. */
-function pauses(): () => Promise<void> | undefined {
-  let begun = performance.now();
-  return () => {
-    if (performance.now() - begun < PAUSE_AFTER_MS) return undefined;
-    return new Promise((resume) => {
-      setImmediate(() => {
-        begun = performance.now();
-        resume();
-      });
-    });
-  };
 }
 
 /** As they came into a home; of those that came on one day in the order of their ids. */

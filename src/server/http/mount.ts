@@ -37,9 +37,11 @@ export function mount(app: Express, handlers: Handlers): void {
         token: /^Bearer (\S{1,200})$/.exec(request.headers.authorization ?? '')?.[1],
       };
       const answer = await handler(input);
-      const report = (why: string) =>
-        console.error(`The reply of ${name} has not the shape it should have: ${why}`);
-      response.status(endpoint.status ?? 200).type('json').send(serialised(endpoint.reply, answer, report));
+      const report = (why: string) => console.error(`The reply of ${name} has not the shape it should have: ${why}`);
+      response
+        .status(endpoint.status ?? 200)
+        .type('json')
+        .send(serialised(endpoint.reply, answer, report));
     });
   }
 }

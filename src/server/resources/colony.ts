@@ -12,6 +12,7 @@ import { addDays, type Day } from '@/core/measure/day';
 import type { ColonyState } from '@/core/house/colonyState';
 import { careOf } from '../care';
 import { colonyFacts } from '../house/colonies';
+import { inTurn, keptFor } from '../house/inTurn';
 import type { Handlers } from '../http/mount';
 import { invalid, notFound } from '../http/problem';
 import { groupBy } from '../groupBy';
@@ -94,27 +95,29 @@ export function colonyHandlers({ database, clock }: Deps): Pick<Handlers, Names>
           .at(-1) ?? null;
       return {
         asOf,
-        colonies: residents.flatMap((resident) => {
-          const colony = states.get(resident.id);
-          const kind = populationOf(resident.profile);
-          if (!colony || !kind) return [];
-          return [
-            {
-              residentId: resident.id,
-              heads: colony.heads,
-              countedOn: colony.countedOn,
-              roomForHeads: colony.roomForHeads,
-              ...{ fullPct: colony.fullPct, splitOn: colony.splitOn },
-              lastingHarvestPerWeek: harvestOf(kind, colony),
-              verdict: colony.verdict,
-              outOfId: resident.outOfId,
-              partedOn: lastPart(resident.id),
-              isCounted: colony.isCounted,
-              isFounding: colony.founding !== null,
-              isResting: rests.get(resident.id)?.course.isQuiet ?? false,
-            },
-          ];
-        }),
+        colonies: (
+          await inTurn(residents, (resident) => {
+            const colony = states.get(resident.id);
+            const kind = populationOf(resident.profile);
+            if (!colony || !kind) return [];
+            return [
+              {
+                residentId: resident.id,
+                heads: colony.heads,
+                countedOn: colony.countedOn,
+                roomForHeads: colony.roomForHeads,
+                ...{ fullPct: colony.fullPct, splitOn: colony.splitOn },
+                lastingHarvestPerWeek: harvestOf(kind)(colony),
+                verdict: colony.verdict,
+                outOfId: resident.outOfId,
+                partedOn: lastPart(resident.id),
+                isCounted: colony.isCounted,
+                isFounding: colony.founding !== null,
+                isResting: rests.get(resident.id)?.course.isQuiet ?? false,
+              },
+            ];
+          })
+        ).flat(),
       };
     },
   };
@@ -127,7 +130,14 @@ function requireKind(profile: string): PopulationKind {
 }
 
 /** What may be taken out of a culture in a week for ever; null for ants, and where nobody knows its room. */
-function harvestOf(kind: PopulationKind, { counts, queens, temperatureC, roomForHeads }: ColonyState): number | null {
+function harvestOf(kind: PopulationKind): (colony: ColonyState) => number | null {
+  const known = harvests.get(kind) ?? keptFor((colony: ColonyState) => harvestNow(kind, colony));
+  harvests.set(kind, known);
+  return known;
+}
+const harvests = new WeakMap<PopulationKind, (colony: ColonyState) => number | null>();
+
+function harvestNow(kind: PopulationKind, { counts, queens, temperatureC, roomForHeads }: ColonyState): number | null {
   if (roomForHeads === null || kind.laying.by !== 'female') return null;
   return lastingHarvest({ kind, counts, queens, temperatureC, roomForHeads });
 }

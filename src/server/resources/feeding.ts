@@ -1,3 +1,4 @@
+import { houseToday } from '../house/houseToday';
 import { shippedFeeders, shippedFoods } from '@/contract/shipped';
 import { breedersFor } from '@/core/feeding/culture';
 import { preyOf, type Meal } from '@/core/feeding/food';
@@ -13,13 +14,11 @@ import { usualMassG } from '@/core/profiles/weight';
 import { careOf } from '../care';
 import type { Handlers } from '../http/mount';
 import { notFound } from '../http/problem';
-import { requireFeeder, shelfOf } from '../larder';
-import { logsOf } from '../logs';
+import { requireFeeder } from '../larder';
 import { pastMeals } from '../meals';
 import type { Queries } from '../storage/database';
-import { entriesForRound, mealEntriesOf, weighingsOfResident } from '../storage/entries';
+import { mealEntriesOf, weighingsOfResident } from '../storage/entries';
 import { findEver, type Ever } from '../storage/residents';
-import { residentOn, tableOf } from '../today';
 import type { Deps } from './deps';
 
 type Names = 'larder' | 'prey' | 'meal' | 'feederCulture' | 'feederOrders' | 'feedingHistory';
@@ -57,7 +56,7 @@ export function feedingHandlers({ database, clock }: Deps): Pick<Handlers, Names
         usualG: usualOf(profile, measures),
       }));
       const history = feedingHistory(meals, weighings, today, HISTORY_WEEKS);
-      const next = resident.leftOn === null ? await nextOf(database, resident, today) : null;
+      const next = resident.leftOn === null ? await nextOf(database, resident, today, clock.now()) : null;
       return { ...history, next };
     },
   };
@@ -68,8 +67,8 @@ function usualOf(profile: CareProfile, measures: AnimalMeasures): number | null 
   return measures[takes] === undefined ? null : usualMassG(profile, takenMeasure(profile, measures).mm);
 }
 
-async function nextOf(queries: Queries, resident: Ever, today: Day): Promise<Meal | null> {
-  const log = logsOf(await entriesForRound(queries, today, [resident.id])).get(resident.id) ?? [];
-  const table = await tableOf(queries, [resident], today, await shelfOf(queries, today));
-  return nextMeal(residentOn(await careOf(queries), resident, log, today, table), today);
+async function nextOf(queries: Queries, { id }: Ever, today: Day, now: string): Promise<Meal | null> {
+  const { lodgers } = await houseToday(queries, today, now);
+  const lodger = lodgers.find(({ resident }) => resident.id === id);
+  return lodger ? nextMeal(lodger.today, today) : null;
 }

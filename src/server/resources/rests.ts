@@ -1,3 +1,4 @@
+import { houseToday } from '../house/houseToday';
 import type { ResidentRest, RestBoard } from '@/contract/rest';
 import type { Entry } from '@/contract/entries';
 import type { Resident } from '@/contract/records';
@@ -7,14 +8,14 @@ import { requireResting, restPlan, restSeason, type RestKind } from '@/core/seas
 import { restCourse } from '@/core/season/restCourse';
 import type { Hemisphere } from '@/core/season/year';
 import { apartOf } from '../apart';
-import { hemisphereOf, roomsOf, warmthIn } from '../house/air';
+import { roomsOf, warmthIn } from '../house/air';
 import type { Handlers } from '../http/mount';
 import { invalid, notFound } from '../http/problem';
 import { restKindFor, restKindOf } from '../kinds';
 import { measuredRest, restAlarms, restsOf, type StandingRest } from '../rests';
 import { entriesOfKinds } from '../storage/entries';
 import { findHome } from '../storage/homes';
-import { findResident, listResidents } from '../storage/residents';
+import { findResident } from '../storage/residents';
 import type { Deps } from './deps';
 
 type Names = 'rest' | 'restCourse' | 'residentRest' | 'rests';
@@ -74,9 +75,7 @@ export function restHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
 
     rests: async (): Promise<RestBoard> => {
       const [asOf, now] = [clock.today(), clock.now()];
-      const residents = await listResidents(database);
-      const hemisphere = await hemisphereOf(database);
-      const standing = await restsOf(database, residents, asOf);
+      const { residents, hemisphere, rests: standing } = await houseToday(database, asOf, now);
       const alarms = await restAlarms(database, standing, now);
       const row = (resident: Resident): RestBoard['rests'] => {
         const kind = restKindFor(resident);

@@ -3,13 +3,13 @@ import { addDays, type Day } from '@/core/measure/day';
 import { apartOf } from '../apart';
 import { broodsOf } from '../broods';
 import { closedSpans } from '@/core/plan/workAhead';
-import { busyDaysOf, growthAhead, planOf } from '../house/housePlan';
+import { busyDaysOf, growthAhead, planOf, YEAR_DAYS } from '../house/housePlan';
 import { houseToday, type HouseToday, type Lodger } from '../house/houseToday';
+import { inTurn, keptFor } from '../house/inTurn';
 import type { Handlers } from '../http/mount';
 import { listAbsences } from '../storage/absences';
 import type { Deps } from './deps';
 
-const YEAR_DAYS = 366;
 /** Moults looked ahead for the year. */
 const MOULTS = 4;
 /** A window that ends so far off says nothing more. days */
@@ -22,24 +22,36 @@ export function seasonHandlers({ database, clock }: Deps): Pick<Handlers, 'seaso
       const house = await houseToday(database, on, clock.now());
       const busyDays = await busyDaysOf(database, on, YEAR_DAYS);
       const until = addDays(on, YEAR_DAYS - 1);
-      const marks = [
-        ...house.lodgers.flatMap((lodger) => apartOf(() => marksOf(house, lodger)) ?? []),
+      const foreseen = [
+        ...(await inTurn(house.lodgers, (lodger) => keptMarks(house, lodger))).flat(),
         ...(await hatches(database, clock)),
       ];
       return {
         from: on,
         days: YEAR_DAYS,
-        marks: marks.filter((mark) => mark.until >= on && mark.from <= until),
-        minutes: Array.from(planOf(house, YEAR_DAYS, busyDays).minutes, (minutes) => Math.round(minutes)),
+        marks: foreseen.filter((mark) => mark.until >= on && mark.from <= until),
+        minutes: Array.from((await planOf(house, YEAR_DAYS, busyDays)).minutes, Math.round),
         busyDays,
         absences: await listAbsences(database, on),
-        closed: house.lodgers.flatMap((lodger) => closedOf(lodger, on)),
+        closed: (await inTurn(house.lodgers, closedOf)).flat(),
       };
     },
   };
 }
 
 const NO_MOVE = { moveId: null, toHomeId: null };
+
+/** What was foreseen of one, as long as nothing about it changes, nor what others of its kind have told. */
+const marks = new WeakMap<Lodger, { print: string; marks: SeasonMark[] }>();
+
+function keptMarks(house: HouseToday, lodger: Lodger): SeasonMark[] {
+  const print = house.facts.printOf(lodger.resident.scientificName);
+  const known = marks.get(lodger);
+  if (known?.print === print) return known.marks;
+  const found = apartOf(() => marksOf(house, lodger)) ?? [];
+  marks.set(lodger, { print, marks: found });
+  return found;
+}
 
 /** Everything that is foreseen of one resident. */
 function marksOf(house: HouseToday, lodger: Lodger): SeasonMark[] {
@@ -95,13 +107,13 @@ async function hatches(database: Deps['database'], clock: Deps['clock']): Promis
 }
 
 /** When one is not moved, and why. */
-function closedOf(lodger: Lodger, on: Day): Seasons['closed'] {
-  const { rest, quiet } = closedSpans(lodger.today, on, YEAR_DAYS);
+const closedOf = keptFor(({ on, today, resident }: Lodger): Seasons['closed'] => {
+  const { rest, quiet } = closedSpans(today, on, YEAR_DAYS);
   const told = (why: 'rest' | 'moult') => (span: { from: number; to: number }) => ({
-    residentId: lodger.resident.id,
+    residentId: resident.id,
     from: addDays(on, span.from),
     until: addDays(on, Math.min(span.to, YEAR_DAYS) - 1),
     why,
   });
   return [...rest.map(told('rest')), ...quiet.map(told('moult'))].filter(({ from, until }) => from <= until);
-}
+});

@@ -1,10 +1,12 @@
+import { shelfOn } from '../house/store';
+import { houseToday } from '../house/houseToday';
 import { randomUUID } from 'node:crypto';
 import type { Culture, NewStockEntry } from '@/contract/store';
 import { yieldPerWeek } from '@/core/feeding/culture';
 import { FEEDER_POST, listSupplier, priceLinesOf } from '../devices/supplier';
 import type { Handlers } from '../http/mount';
 import { invalid, notFound } from '../http/problem';
-import { requireFeeder, shelfOf, stockItems } from '../larder';
+import { requireFeeder, stockItems } from '../larder';
 import type { Queries } from '../storage/database';
 import {
   deleteCulture,
@@ -42,7 +44,7 @@ export function storeHandlers({ database, clock }: Deps): Pick<Handlers, Names> 
   return {
     store: async () => {
       const on = clock.today();
-      const { lines } = await shelfOf(database, on);
+      const { lines } = (await houseToday(database, on, clock.now())).shelf;
       return { on, lines, cultures: (await listCultures(database)).map(withYield) };
     },
 
@@ -133,7 +135,7 @@ async function requireThere(queries: Queries, { item, kind, amount }: NewStockEn
   if (!stockItems.has(item))
     throw invalid('item', `Nothing is called ${item} here. See /api/larder and /api/materials.`);
   if (kind !== 'died' && kind !== 'thrown') return;
-  const line = (await shelfOf(queries, on)).lines.find((each) => each.item === item);
+  const line = (await shelfOn(queries, on)).lines.find((each) => each.item === item);
   const there = (line?.onHand ?? 0) + (line?.stale ?? 0);
   if (amount <= there + 1e-9) return;
   throw invalid(

@@ -46,14 +46,19 @@ export async function undoStockEntry(queries: Queries, id: string, at: string): 
   await queries.query('UPDATE stock_entry SET undone_at = $2 WHERE id = $1 AND undone_at IS NULL', [id, at]);
 }
 
-/** What was fed from a day on, dish by dish, in the order in which it happened. */
-export async function fedSince(queries: Queries, since: string): Promise<{ dish: Dish; on: string; at: string }[]> {
+/** What some were fed from a day on, dish by dish, in the order in which it happened. */
+export async function fedBy(
+  queries: Queries,
+  residentIds: readonly string[],
+  since: string,
+): Promise<{ residentId: string; dish: Dish; on: string; at: string }[]> {
   return queries.query(
-    `SELECT d AS dish, e.on_day AS on, e.at
+    `SELECT e.resident_id AS "residentId", d AS dish, e.on_day AS on, e.at
      FROM entry e CROSS JOIN LATERAL jsonb_array_elements(e.data -> 'dishes') d
-     WHERE e.kind = 'offered' AND e.undone_at IS NULL AND e.on_day >= $1 AND e.data ? 'dishes'
+     WHERE e.resident_id = ANY ($1::uuid[]) AND e.kind = 'offered' AND e.undone_at IS NULL AND e.on_day >= $2
+       AND e.data ? 'dishes'
      ORDER BY e.on_day, e.at, e.seq`,
-    [since],
+    [residentIds, since],
   );
 }
 

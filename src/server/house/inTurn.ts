@@ -1,0 +1,39 @@
+/** Nothing holds the server for longer than this while a house is worked out. ms */
+const PAUSE_AFTER_MS = 8;
+
+/** Lets others be answered whenever some time has gone by: waited for between two pieces of work. */
+export function pauses(): () => Promise<void> | undefined {
+  let begun = performance.now();
+  return () => {
+    if (performance.now() - begun < PAUSE_AFTER_MS) return undefined;
+    return new Promise((resume) => {
+      setImmediate(() => {
+        begun = performance.now();
+        resume();
+      });
+    });
+  };
+}
+
+/** What is worked out for each of many, one after another, while others are answered in between. */
+export async function inTurn<Each, Answer>(all: Iterable<Each>, work: (each: Each) => Answer): Promise<Answer[]> {
+  const pause = pauses();
+  const answers: Answer[] = [];
+  for (const each of all) {
+    answers.push(work(each));
+    await pause();
+  }
+  return answers;
+}
+
+/** An answer about an object that is never changed, worked out once and kept as long as that object is. */
+export function keptFor<Key extends object, Answer>(work: (key: Key) => Answer): (key: Key) => Answer {
+  const known = new WeakMap<Key, { answer: Answer }>();
+  return (key) => {
+    const before = known.get(key);
+    if (before) return before.answer;
+    const answer = work(key);
+    known.set(key, { answer });
+    return answer;
+  };
+}
