@@ -1,5 +1,5 @@
 import type { Resident } from '@/contract/records';
-import type { JobKind } from '@/core/plan/work';
+import type { JobKind } from '@/core/plan/jobs';
 import { emptyHouse, type House } from './house';
 
 /**

@@ -2,7 +2,8 @@ import { shippedBoxSizes, shippedFeeders, shippedFoods } from '@/contract/shippe
 import type { Home, Resident } from '@/contract/records';
 import type { ResidentMoult } from '@/contract/growth';
 import type { Stop } from '@/contract/round';
-import type { Job, JobKind } from '@/core/plan/work';
+import type { JobKind } from '@/core/plan/jobs';
+import type { Job } from '@/core/plan/work';
 import { control } from '@/server/testing/standingServer';
 import { standingAddress } from '@/server/testing/standingServers';
 import { lengths } from '@/ui/testing/words';

@@ -3,7 +3,8 @@ import { createJSONStorage, persist } from 'zustand/middleware';
 import type { z } from 'zod';
 import type { newEntry } from '@/contract/entries';
 import type { ReplayResult } from '@/contract/replay';
-import type { JobKind, SkipReason } from '@/core/plan/work';
+import type { JobKind } from '@/core/plan/jobs';
+import type { SkipReason } from '@/core/plan/work';
 import { call, CallFailed } from './api';
 
 export type NewEntry = z.input<typeof newEntry>;

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { MATINGS } from '@/core/broods/eggs';
 import { CONDITIONS } from '@/core/feeding/prey';
-import { JOB_KINDS, SKIP_REASONS } from '@/core/plan/work';
+import { JOB_KINDS } from '@/core/plan/jobs';
+import { SKIP_REASONS } from '@/core/plan/work';
 import { TROUBLE_ENDS } from '@/core/trouble/table';
 import { HIGHEST_INSTAR, LEAVING_CAUSES, MOULT_SIGNS } from '@/core/profiles/profile';
 import { surplusWish } from './broods';

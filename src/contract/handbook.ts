@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { CARD_PARTS } from '@/core/handbook/card';
-import { JOB_KINDS } from '@/core/plan/work';
+import { JOB_KINDS } from '@/core/plan/jobs';
 import { CASE_KINDS } from '@/core/training/cases';
 import { BASES } from '@/core/profiles/profile';
 import { SCHOOL_TOPICS } from '@/core/profiles/schools';

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { JOB_KINDS, SKIP_REASONS } from '@/core/plan/work';
+import { JOB_KINDS } from '@/core/plan/jobs';
+import { SKIP_REASONS } from '@/core/plan/work';
 import { FORMS, MOULT_SIGNS } from '@/core/profiles/profile';
 import { HEMISPHERES } from '@/core/season/year';
 import { ENTRY_KINDS } from './entries';
@@ -28,7 +29,7 @@ const workSubject = z.strictObject({
   schools: schools.optional(),
   home: z.strictObject({ container, substrateDepthMm, ...homeContents }),
   hemisphere: oneOf(HEMISPHERES).optional(),
-  hasBattery: z.boolean().optional(),
+  batterySince: day.optional(),
   /** When its soil is to be damped, and for how many days it holds then. */
   watering: z
     .strictObject({

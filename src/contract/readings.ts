@@ -61,6 +61,8 @@ export const probe = z
     homeId: id.nullable(),
     roomId: id.nullable(),
     fault: z.enum(PROBE_FAULTS),
+    /** Its battery is as old, until it is changed. */
+    addedAt: instant,
     latest: z
       .object({
         at: instant,

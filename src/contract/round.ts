@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { MOULT_SIGNS } from '@/core/profiles/profile';
-import { JOB_KINDS, SKIP_REASONS, type Job, type LeaveAlone } from '@/core/plan/work';
+import { JOB_KINDS } from '@/core/plan/jobs';
+import { SKIP_REASONS, type Job, type LeaveAlone } from '@/core/plan/work';
 import { REST_ACTS } from '@/core/season/rest';
 import { jobMeal } from './feeding';
 import { day, id, instant } from './primitives';

@@ -1,6 +1,7 @@
 import type { Entry } from '@/contract/entries';
 import type { Dish } from '@/core/feeding/food';
-import type { JobKind, LogEntry, LogKind, SkipReason } from '@/core/plan/work';
+import type { JobKind } from '@/core/plan/jobs';
+import type { LogEntry, LogKind, SkipReason } from '@/core/plan/work';
 import { BODY_MEASURES, MOULT_SIGNS } from '@/core/profiles/profile';
 import { groupBy } from './groupBy';
 

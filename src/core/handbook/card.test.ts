@@ -1,3 +1,4 @@
+import { JOBS } from '@/core/plan/jobs';
 import {
   shippedEggs,
   shippedHazards,
@@ -8,9 +9,9 @@ import {
   shippedSpecies,
 } from '@/contract/shipped';
 import { careBook } from '@/core/profiles/careBook';
-import { JOB_KINDS } from '@/core/plan/work';
+import { JOB_KINDS } from '@/core/plan/jobs';
 import { BASES } from '@/core/profiles/profile';
-import { CAUTIONS, dangersOf, hazardsAt, JOB_EXPOSURE, together } from '@/core/profiles/hazards';
+import { CAUTIONS, dangersOf, hazardsAt, together } from '@/core/profiles/hazards';
 import { careCard } from './card';
 
 const sources = {
@@ -94,7 +95,7 @@ describe('dangers', () => {
 
   it('are shown before whatever opens the box of one that bites, and more before what brings it nearer', () => {
     const { hazards } = of('tree-tarantula', 'Poecilotheria regalis');
-    const silent = JOB_KINDS.filter((kind) => hazardsAt(hazards, JOB_EXPOSURE[kind]).length === 0);
+    const silent = JOB_KINDS.filter((kind) => hazardsAt(hazards, JOBS[kind].nearness).length === 0);
     // Done from outside: an alarm is looked into, a label written, papers sent off.
     expect(silent).toEqual(['alarm', 'look', 'label', 'papers']);
     const millipede = of('millipede-tropical', 'Archispirostreptus gigas').hazards;

@@ -1,33 +1,10 @@
+import { factsOf } from './jobs';
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
 import { quietTime } from './quiet';
 import { closedFor, isClosed, opensAt, type Span } from './spans';
 import { workAhead, type Outlook, type Stream } from './workAhead';
-import type { JobKind, LeaveAlone, ResidentToday } from './work';
-
-/** What a sitter can do without knowing the animals. The rest waits, or is done before. */
-const SITTERS: ReadonlySet<JobKind> = new Set([
-  'feed',
-  'leftovers',
-  'search',
-  'damp',
-  'mist',
-  'water',
-  'calcium',
-  'rest',
-] as const);
-/** What can be done ahead of its day, so that it lasts the longer. */
-const AHEAD: ReadonlySet<JobKind> = new Set([
-  'feed',
-  'damp',
-  'mist',
-  'water',
-  'calcium',
-  'clutch',
-  'barrier',
-  'rubbish',
-  'clean',
-  'turn',
-] as const);
+import type { JobKind } from './jobs';
+import type { LeaveAlone, ResidentToday } from './work';
 
 /** Longer absences are no matter for a sitter. Chosen here */
 export const MOST_ABSENT_DAYS = 120;
@@ -162,14 +139,14 @@ function needOf(
   // What is due once before anybody leaves is done on the walk of its day.
   if (due < first && stream.next(due) === null) return null;
   if (Math.max(due, stream.due + stream.toleranceDays) > last) return 'waits';
-  if (!SITTERS.has(stream.kind) && !AHEAD.has(stream.kind)) return 'waits';
+  if (!factsOf(stream.kind).isForSitters && !factsOf(stream.kind).canBeAhead) return 'waits';
   // Food is given so early that what is left can still be taken out.
   const ahead = first - 1 - (stream.then?.afterDays ?? 0);
-  const canAhead = AHEAD.has(stream.kind) && ahead >= 0 && !isClosed(ahead, closed);
+  const canAhead = factsOf(stream.kind).canBeAhead && ahead >= 0 && !isClosed(ahead, closed);
   const every = canAhead ? stream.next(ahead) : null;
   const next = every === null ? due : opensAt(Math.max(ahead + Math.max(1, every), first), closed);
   const deadline = (every === null ? Math.max(due, first) : next) + stream.toleranceDays;
-  if (!SITTERS.has(stream.kind) && deadline <= last)
+  if (!factsOf(stream.kind).isForSitters && deadline <= last)
     return canAhead ? { residentId, stream, closed, isShut, ahead, deadline: Infinity } : 'waits';
   return { residentId, stream, closed, isShut, ahead: canAhead ? ahead : null, deadline };
 }

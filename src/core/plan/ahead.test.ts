@@ -8,7 +8,8 @@ import { dueWork } from './due';
 import { planHouse, replanned, type HousePlan, type PlannedJob } from './levelling';
 import { quietTime } from './quiet';
 import { closedFor, isClosed } from './spans';
-import type { JobKind, LogEntry, LogKind, ResidentToday } from './work';
+import type { JobKind } from './jobs';
+import type { LogEntry, LogKind, ResidentToday } from './work';
 import { workAhead } from './workAhead';
 
 const KINDS: LogKind[] = [

@@ -1,12 +1,13 @@
 import type { Day } from '@/core/measure/day';
 import { feedingJobs } from './feedingJobs';
 import { alarmJobs, homeJobs } from './homeJobs';
-import { jobOf, NEVER_PRESSES } from './jobParts';
+import { jobOf } from './jobParts';
+import { factsOf, type JobKind } from './jobs';
 import { quietTime } from './quiet';
 import { batteryRhythm, buriedJobs, moultChecks, recordJobs, workerChecks } from './recordJobs';
 import { carryJobs, restAlarms, restJobs } from './restJobs';
 import { inOrder } from './signs';
-import type { DueWork, Job, JobKind, LeaveAlone, LogEntry, ResidentToday } from './work';
+import type { DueWork, Job, LeaveAlone, LogEntry, ResidentToday } from './work';
 
 /**
  * The work one resident gives on `today`, most pressing first, each job with why it is due; jobs done today stay in
@@ -50,28 +51,17 @@ export function dueWork(resident: ResidentToday, today: Day): DueWork {
   const isHeld = (job: Job) => job.doneBy === undefined && leaveAlone !== null && waits(job.kind, leaveAlone);
   const jobs = all.filter((job) => !isHeld(job));
   const waiting = all.filter(isHeld).map(({ kind }) => kind);
-  const pressing = jobs.filter((job) => !NEVER_PRESSES.has(job.kind));
-  const others = jobs.filter((job) => NEVER_PRESSES.has(job.kind));
+  const pressing = jobs.filter((job) => factsOf(job.kind).presses);
+  const others = jobs.filter((job) => !factsOf(job.kind).presses);
   return { jobs: withoutSkipped([...pressing, ...others], resident.log, today), leaveAlone, waiting };
 }
 
-/** What opens the box, handles the animal or feeds it. */
-export const WAITS_FOR_QUIET: ReadonlySet<JobKind> = new Set([
-  'feed',
-  'soil',
-  'mend',
-  'rehouse',
-  'move',
-  'clean',
-  'turn',
-  'refresh',
-  'weigh',
-  'measure',
-  'census',
-] as const);
-/** One that hangs in its moult is not even misted. */
-const waits = (kind: JobKind, quiet: LeaveAlone) =>
-  WAITS_FOR_QUIET.has(kind) || (kind === 'mist' && quiet.code === 'premoult' && quiet.signs.includes('hanging'));
+const waits = (kind: JobKind, quiet: LeaveAlone) => {
+  const { waits: held } = factsOf(kind);
+  // One that hangs in its moult is not even misted.
+  const isHanging = quiet.code === 'premoult' && quiet.signs.includes('hanging');
+  return held !== null && (held.for === 'quiet' || isHanging);
+};
 
 /** What was put off is not due before its day; on the day it was put off it is shown, to be taken back. */
 function withoutSkipped(jobs: Job[], log: readonly LogEntry[], today: Day): Job[] {

@@ -1,6 +1,7 @@
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
+import { factsOf, type JobKind } from './jobs';
 import { latest } from './signs';
-import type { Job, JobKind, LogEntry, LogKind, Reason } from './work';
+import type { Job, LogEntry, LogKind, Reason } from './work';
 
 /** Looking in takes so long. Chosen here */
 export const LOOK_MINUTES = 2;
@@ -40,17 +41,6 @@ export function sinceLast(
   };
 }
 
-/** Nothing is harmed when these are late: they are asked for, and do not press. */
-export const NEVER_PRESSES: ReadonlySet<JobKind> = new Set([
-  'weigh',
-  'measure',
-  'census',
-  'refresh',
-  'clean',
-  'battery',
-  'label',
-] as const);
-
 /** The job of a rhythm on a day: nothing before it is due. */
 export function jobOf(rhythm: Rhythm, log: LogEntry[], today: Day): Job[] {
   const { kind, dueOn, minutes, reason, toleranceDays } = rhythm;
@@ -67,5 +57,5 @@ export function waiting(
   today: Day,
 ): Pick<Job, 'until' | 'cannotWait'> {
   const until = addDays(dueOn, Math.floor(toleranceDays));
-  return { until, cannotWait: until < today && !NEVER_PRESSES.has(kind) };
+  return { until, cannotWait: until < today && factsOf(kind).presses };
 }

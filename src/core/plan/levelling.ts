@@ -1,7 +1,8 @@
 import type { Day } from '@/core/measure/day';
 import { closedFor, opensAt, type Span } from './spans';
 import { workAhead, type Outlook, type Stream } from './workAhead';
-import type { DueWork, JobKind, ResidentToday } from './work';
+import type { JobKind } from './jobs';
+import type { DueWork, ResidentToday } from './work';
 
 /** One piece of work on its day; days are counted from the first day of the plan. */
 export interface PlannedJob {

@@ -62,8 +62,8 @@ function resting(done: [string, number][], alarms: ProbeAlarm[] = []): Partial<R
 }
 
 const SPIDERS: [string, ResidentToday][] = [
-  ['whose every work is late', one('ground-tarantula', LATE, { hasBattery: true })],
-  ['that had all', one('ground-tarantula', FRESH, { hasBattery: true })],
+  ['whose every work is late', one('ground-tarantula', LATE, { batterySince: ago(400) })],
+  ['that had all', one('ground-tarantula', FRESH, { batterySince: ago(400) })],
   ['that was just taken in', one('ground-tarantula', [entry('taken-in', 0)])],
   ['of which nothing is written', one('jumping-spider', [])],
   [

@@ -44,8 +44,15 @@ describe('work that is asked for now and then', () => {
 
   it('changes the battery of a probe before its year is over', () => {
     const since = (days: number) => ({ log: [entry('taken-in', 500), entry('battery', days)] });
-    expect(kinds([], { ...since(300), hasBattery: true })).toContain('battery');
-    expect(kinds([], { ...since(299), hasBattery: true })).not.toContain('battery');
+    expect(kinds([], { ...since(300), batterySince: ago(500) })).toContain('battery');
+    expect(kinds([], { ...since(299), batterySince: ago(500) })).not.toContain('battery');
+    expect(kinds([], { batterySince: ago(300) })).toContain('battery');
+    expect(kinds([], { batterySince: ago(299) })).not.toContain('battery');
+    // Another home has another probe: moving in changes no battery.
+    expect(kinds([entry('moved', 20)], { batterySince: ago(300) })).toContain('battery');
+    // The probe hangs in the box: one that is left alone is not disturbed for it.
+    const dark = work([entry('sign', 2, { sign: 'dark' })], { batterySince: ago(300) });
+    expect(dark.waiting).toContain('battery');
     expect(kinds([], since(300))).not.toContain('battery');
   });
 

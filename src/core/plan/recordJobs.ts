@@ -1,6 +1,6 @@
 import { needsAnotherHome } from './homeJobs';
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
-import { doneToday, jobOf, LOOK_MINUTES, sinceLast, waiting, type Rhythm } from './jobParts';
+import { doneToday, jobOf, LOOK_MINUTES, waiting, type Rhythm } from './jobParts';
 import { quietOver } from './quiet';
 import { inOrder, latest, standingSigns } from './signs';
 import type { Job, ResidentToday } from './work';
@@ -47,11 +47,17 @@ function papers(resident: ResidentToday, today: Day): Job[] {
   ];
 }
 
-/** The battery of a probe; nothing for homes without one. */
-export function batteryRhythm({ hasBattery, log }: ResidentToday, today: Day): Rhythm[] {
-  if (!hasBattery) return [];
-  const doneWith = ['battery'] as const;
-  return [{ kind: 'battery', ...BATTERY, doneWith, ...sinceLast(log, doneWith, BATTERY.everyDays, today) }];
+/** The battery of a probe; nothing for homes without one. It is as old as the probe, whoever moves in or out. */
+export function batteryRhythm({ batterySince, log }: ResidentToday, today: Day): Rhythm[] {
+  if (batterySince === undefined) return [];
+  const changed = latest(log, ['battery'], addDays(today, -1))?.on;
+  const on = changed !== undefined && changed > batterySince ? changed : batterySince;
+  return [
+    {
+      ...{ kind: 'battery', ...BATTERY, doneWith: ['battery'], dueOn: addDays(on, BATTERY.everyDays) },
+      reason: { code: 'since-last', days: daysBetween(on, today), on },
+    },
+  ];
 }
 
 /** Its size is taken once after each moult, where the moult was written down without. */

@@ -7,7 +7,8 @@ import type { Day } from '@/core/measure/day';
 import { airSchool, schoolsInForce, type SchoolTopic } from '@/core/profiles/schools';
 import { nextMeal } from './feedingJobs';
 import { planHouse } from './levelling';
-import type { JobKind, JobMeal, ResidentToday } from './work';
+import type { JobKind } from './jobs';
+import type { JobMeal, ResidentToday } from './work';
 
 /** Work of a kind in a year, this way and that. */
 export interface ChangedWork {

@@ -1,5 +1,5 @@
-import { WAITS_FOR_QUIET } from './due';
-import type { JobKind } from './work';
+import { factsOf } from './jobs';
+import type { JobKind } from './jobs';
 
 /** Days from `from` up to, but without, `to`, counted from the first day of a plan. */
 export interface Span {
@@ -9,8 +9,9 @@ export interface Span {
 
 /** When a kind of work is not done: in a rest nothing but its steps and alarms, in quiet days nothing that opens the box or feeds. */
 export function closedFor(kind: JobKind, { rest, quiet }: { rest: Span[]; quiet: Span[] }): Span[] {
-  if (kind === 'rest' || kind === 'alarm') return [];
-  return WAITS_FOR_QUIET.has(kind) ? [...rest, ...quiet] : rest;
+  const { isOfRest, waits } = factsOf(kind);
+  if (isOfRest) return [];
+  return waits?.for === 'quiet' ? [...rest, ...quiet] : rest;
 }
 
 export const isClosed = (day: number, closed: readonly Span[]): boolean =>

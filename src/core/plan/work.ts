@@ -11,6 +11,7 @@ import type { Alarm } from '@/core/readings/alarms';
 import type { RestAct } from '@/core/season/rest';
 import type { RestCourse } from '@/core/season/restCourse';
 import type { Hemisphere } from '@/core/season/year';
+import type { JobKind } from './jobs';
 
 /** What keepers write down about a resident that the round depends on. */
 export type LogKind =
@@ -87,8 +88,8 @@ export interface ResidentToday extends AnimalMeasures, Partial<Together> {
   form?: Form | undefined;
   /** The move that is planned for it. */
   move?: PlannedMove | undefined;
-  /** A probe with a battery hangs in its home. */
-  hasBattery?: boolean | undefined;
+  /** A probe with a battery hangs in its home since that day. */
+  batterySince?: Day | undefined;
   /** At least the latest entry of each kind (and of each kind of sign) before today, and all of today's. */
   log: LogEntry[];
   /** When its soil is to be damped, as it stood this morning; null for kinds whose soil is not kept damp. */
@@ -139,39 +140,6 @@ export interface MoultOutlook {
   closeDays: number;
   signs: MoultSign[];
 }
-
-/** Everything that can be due. */
-export const JOB_KINDS = [
-  'alarm',
-  'prey-out',
-  'leftovers',
-  'search',
-  'feed',
-  'damp',
-  'mist',
-  'water',
-  'calcium',
-  'clutch',
-  'barrier',
-  'rubbish',
-  'clean',
-  'turn',
-  'refresh',
-  'weigh',
-  'measure',
-  'census',
-  'check-buried',
-  'look',
-  'battery',
-  'label',
-  'papers',
-  'rest',
-  'soil',
-  'mend',
-  'move',
-  'rehouse',
-] as const;
-export type JobKind = (typeof JOB_KINDS)[number];
 
 /** The entry that does each regular work. */
 export const DONE_WITH = {

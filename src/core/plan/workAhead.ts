@@ -9,7 +9,8 @@ import { batteryRhythm, paperToRenew } from './recordJobs';
 import { restMinutes, REST_TOLERANCE_DAYS } from './restJobs';
 import { latest } from './signs';
 import type { Span } from './spans';
-import type { Job, JobKind, ResidentToday } from './work';
+import type { JobKind } from './jobs';
+import type { Job, ResidentToday } from './work';
 
 /** Work that comes again, or once, in days counted from the first day of a plan. */
 export interface Stream {

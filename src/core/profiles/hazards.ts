@@ -1,4 +1,3 @@
-import type { JobKind } from '@/core/plan/work';
 import type { Basis } from './profile';
 
 /** What an animal can do to its keeper. */
@@ -86,38 +85,6 @@ export function together(all: readonly Dangers[]): Dangers {
   const law = all.length === 1 ? (all[0]?.law ?? null) : null;
   return { hazards, law, of: all.some(({ of }) => of === 'kind') ? 'kind' : 'species' };
 }
-
-/** How near each job of the walk brings its keeper; null for those done from outside. */
-export const JOB_EXPOSURE: Record<JobKind, Exposure | null> = {
-  alarm: null,
-  'prey-out': 'open',
-  leftovers: 'open',
-  search: 'open',
-  feed: 'open',
-  damp: 'open',
-  mist: 'open',
-  water: 'open',
-  calcium: 'open',
-  clutch: 'soil',
-  barrier: 'open',
-  rubbish: 'open',
-  clean: 'soil',
-  turn: 'soil',
-  refresh: 'soil',
-  weigh: 'handle',
-  measure: 'handle',
-  census: 'soil',
-  'check-buried': 'soil',
-  look: null,
-  battery: 'open',
-  label: null,
-  papers: null,
-  rest: 'open',
-  soil: 'soil',
-  mend: 'handle',
-  move: 'handle',
-  rehouse: 'handle',
-};
 
 /** The hazards that a step brings, where it brings any. */
 export function hazardsAt(hazards: readonly Hazard[], exposure: Exposure | null): Hazard[] {

@@ -1,7 +1,7 @@
+import { JOBS } from '@/core/plan/jobs';
 import type { Keeper } from '@/contract/keepers';
-import { JOB_NOUNS } from '@/contract/sheetWords';
 import { addDays, type Day } from '@/core/measure/day';
-import type { JobKind } from '@/core/plan/work';
+import type { JobKind } from '@/core/plan/jobs';
 import { busyDaysOf, planOf } from '../house/housePlan';
 import { houseToday } from '../house/houseToday';
 import { listAbsences } from '../storage/absences';
@@ -36,7 +36,7 @@ export async function eventsOf(queries: Queries, keeper: Keeper, on: Day, now: s
     const minutes = Math.round(ofDay.reduce((sum, job) => sum + job.minutes, 0));
     const counts = new Map<JobKind, number>();
     for (const { kind } of ofDay) counts.set(kind, (counts.get(kind) ?? 0) + 1);
-    const text = [...counts].map(([kind, count]) => `${JOB_NOUNS[kind]}: ${count}`).join(', ');
+    const text = [...counts].map(([kind, count]) => `${JOBS[kind].noun}: ${count}`).join(', ');
     const when = {
       kind: 'time' as const,
       on: day,

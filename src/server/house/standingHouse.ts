@@ -1,9 +1,10 @@
 import type { Entry } from '@/contract/entries';
+import type { Probe } from '@/contract/readings';
 import type { Home, Resident } from '@/contract/records';
 import { dampedFor } from '@/core/climate/homeAir';
 import type { ColonyState } from '@/core/house/colonyState';
 import { homeState, type StateOfHome } from '@/core/house/homeState';
-import { addDays, type Day } from '@/core/measure/day';
+import { addDays, dayOfMoment, type Day } from '@/core/measure/day';
 import { dueWork } from '@/core/plan/due';
 import type { ProbeAlarm, RestUnderWay } from '@/core/plan/work';
 import { tellsSize } from '@/core/profiles/animal';
@@ -305,7 +306,7 @@ export class StandingHouse {
         rest: rest && this.underWay(id, rest),
         ...(resident.form === 'colony' && { sealedIn: sealedIn(this.colonies.get(id)) }),
         move: moveOf(entries, this.records.homes, on),
-        hasBattery: (probes.get(home.id) ?? []).some(({ kind }) => kind !== 'hand'),
+        batterySince: oldestBattery(probes.get(home.id) ?? []),
       };
       return { on, resident, home, log, today, due: dueWork(today, on) };
     };
@@ -372,6 +373,10 @@ function requireSize(care: CareBook, resident: Resident): void {
   const message = `its ${profile.measure.name} is not known: measure it, or undo what took it away.`;
   throw new Refusal([{ path: profile.measure.takes, message }]);
 }
+
+/** Since when the probe hangs in a home whose battery has been in it for longest; undefined for a home without one. */
+const oldestBattery = (probes: readonly Probe[]): Day | undefined =>
+  probes.flatMap(({ kind, addedAt }) => (kind === 'hand' ? [] : dayOfMoment(new Date(addedAt)))).sort()[0];
 
 /** The last thing that was written about somebody, and can be taken back. */
 function lastOf(entries: readonly Entry[]): string | null {

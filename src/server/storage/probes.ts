@@ -9,6 +9,7 @@ interface ProbeRow {
   home_id: string | null;
   room_id: string | null;
   fault: Probe['fault'];
+  added_at: string;
   at: string | null;
   temperature_c: number | null;
   relative_humidity_pct: number | null;
@@ -16,7 +17,7 @@ interface ProbeRow {
 }
 
 const SELECT = `
-  SELECT p.id, p.name, p.kind, p.place, p.home_id, p.room_id, p.fault, l.at, l.temperature_c,
+  SELECT p.id, p.name, p.kind, p.place, p.home_id, p.room_id, p.fault, p.added_at, l.at, l.temperature_c,
     l.relative_humidity_pct, l.mass_g
   FROM probe p
   LEFT JOIN LATERAL (
@@ -31,6 +32,7 @@ const fromRow = (row: ProbeRow): Probe => ({
   homeId: row.home_id,
   roomId: row.room_id,
   fault: row.fault,
+  addedAt: row.added_at,
   latest:
     row.at === null
       ? null

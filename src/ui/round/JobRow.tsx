@@ -1,3 +1,4 @@
+import { JOBS } from '@/core/plan/jobs';
 import { router } from 'expo-router';
 import { useState, type ReactNode } from 'react';
 import { Pressable, View } from 'react-native';
@@ -7,14 +8,15 @@ import { useHouse } from '@/client/house';
 import { useLog, type NewEntry } from '@/client/log';
 import { useQueue } from '@/client/queue';
 import type { Home, Resident } from '@/contract/records';
-import type { Job, JobKind } from '@/core/plan/work';
+import type { JobKind } from '@/core/plan/jobs';
+import type { Job } from '@/core/plan/work';
 import { Button } from '../components/Button';
 import { TickCircle } from '../components/TickCircle';
 import { makeStyles } from '../components/useStyles';
 import { Soft, Strong } from '../components/Words';
 import { circle, space, target } from '../theme/tokens';
 import { dayWords } from '../words/days';
-import { DONE_WORDS, SKIP_WORDS } from '../words/doing';
+import { SKIP_WORDS } from '../words/doing';
 import { jobReason, jobTitle } from '../words/jobs';
 import { useTemperature } from '../words/temperature';
 import { useLength } from '../words/useLength';
@@ -58,7 +60,7 @@ export function JobRow({ job, home, resident, today, children }: Props) {
   const tick = () => {
     const takeBack = job.doneBy ?? skipped?.entryId;
     if (takeBack !== undefined) return void undo(takeBack);
-    if (isTicked(job)) return say([entryFor(job, home, resident)], DONE_WORDS[job.kind]);
+    if (isTicked(job)) return say([entryFor(job, home, resident)], JOBS[job.kind].done);
   };
   const isPrey = job.kind === 'feed' && job.meal?.eats === 'prey' && !done && !skipped;
   const answerPrey = (outcome: Outcome) => {

@@ -1,3 +1,4 @@
+import { JOBS } from '@/core/plan/jobs';
 import { router } from 'expo-router';
 import { memo } from 'react';
 import { Pressable, View } from 'react-native';
@@ -5,7 +6,7 @@ import { dangersIn } from '@/client/dangers';
 import { useHouse } from '@/client/house';
 import type { Stop } from '@/contract/round';
 import type { Job } from '@/core/plan/work';
-import { hazardsAt, JOB_EXPOSURE, type Hazard } from '@/core/profiles/hazards';
+import { hazardsAt, type Hazard } from '@/core/profiles/hazards';
 import { CodeTag } from '../components/CodeTag';
 import { useIsWide } from '../components/useLayout';
 import { makeStyles } from '../components/useStyles';
@@ -76,7 +77,7 @@ function StopRows({ stop, today, isChosen }: Props) {
 /** What the nearest of its open jobs brings its keeper. */
 function nearest(hazards: readonly Hazard[], jobs: readonly Job[]): Hazard[] {
   const open = jobs.filter(({ doneBy, skipped }) => doneBy === undefined && !skipped);
-  const ids = new Set(open.flatMap(({ kind }) => hazardsAt(hazards, JOB_EXPOSURE[kind]).map(({ id }) => id)));
+  const ids = new Set(open.flatMap(({ kind }) => hazardsAt(hazards, JOBS[kind].nearness).map(({ id }) => id)));
   return hazards.filter(({ id }) => ids.has(id));
 }
 

@@ -1,7 +1,8 @@
 import { soilEntry } from '@/client/fitting';
 import type { NewEntry } from '@/client/log';
 import type { Home, Resident } from '@/contract/records';
-import { DONE_WITH, type Job, type JobKind } from '@/core/plan/work';
+import type { JobKind } from '@/core/plan/jobs';
+import { DONE_WITH, type Job } from '@/core/plan/work';
 
 /** What became of prey that is offered at this moment. */
 export const outcomeAfter = ({ id, ...offer }: NewEntry & { id: string }, kind: 'eaten' | 'refused'): NewEntry => ({

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import type { Shelf } from '@/contract/records';
 import type { Stop } from '@/contract/round';
-import { JOB_KINDS, type Job } from '@/core/plan/work';
+import { JOB_KINDS } from '@/core/plan/jobs';
+import type { Job } from '@/core/plan/work';
 import { whyNot } from '../seasons/MoveDay';
 import { marksOn, minutesOn, monthsOn, weeksOfMonth } from '../seasons/calendarDays';
 import { placesOf, sectionsOf } from './sections';

@@ -1,4 +1,4 @@
-import { JOB_NOUNS } from '@/contract/sheetWords';
+import { JOBS } from '@/core/plan/jobs';
 import type { CardKey, CardLine, CardPart, Calculator } from '@/core/handbook/card';
 import { ruleWords } from './profiles';
 import { capital } from './text';
@@ -92,7 +92,7 @@ export function cardValue(line: CardLine, temperature: (celsius: number) => stri
 }
 
 export const cardLabel = (line: CardLine): string =>
-  line.rule ? line.rule.words.pass : line.work ? capital(JOB_NOUNS[line.work]) : KEY_WORDS[line.key];
+  line.rule ? line.rule.words.pass : line.work ? capital(JOBS[line.work].noun) : KEY_WORDS[line.key];
 
 /** What a number rests on: its basis with its source, its school, its stages. */
 export function cardGround({ basis, source, school, stages }: CardLine): string {

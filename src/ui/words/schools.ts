@@ -1,5 +1,5 @@
+import { JOBS } from '@/core/plan/jobs';
 import type { SchoolEffect } from '@/contract/handbook';
-import { JOB_NOUNS } from '@/contract/sheetWords';
 import type { DrillPlan } from '@/core/housing/drilling';
 import type { SchoolTopic } from '@/core/profiles/schools';
 import { changesNumber } from './air';
@@ -24,7 +24,7 @@ type Change = SchoolEffect['residents'][number]['change'];
 export function changeWords({ work, checks, meal, openings }: Change, names: Names, length: LengthWords): string[] {
   return [
     ...work.map(
-      ({ kind, timesBefore, timesAfter }) => `${JOB_NOUNS[kind]}: ${timesAfter} times a year instead of ${timesBefore}`,
+      ({ kind, timesBefore, timesAfter }) => `${JOBS[kind].noun}: ${timesAfter} times a year instead of ${timesBefore}`,
     ),
     ...checks.map(({ title, before, after }) =>
       after === null

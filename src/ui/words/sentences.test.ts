@@ -1,8 +1,9 @@
+import { JOBS } from '@/core/plan/jobs';
 import { shippedFeeders, shippedFoods } from '@/contract/shipped';
-import { JOB_KINDS, SKIP_REASONS, type Job, type LeaveAlone, type Reason } from '@/core/plan/work';
+import { JOB_KINDS } from '@/core/plan/jobs';
+import { SKIP_REASONS, type Job, type LeaveAlone, type Reason } from '@/core/plan/work';
 import { MOULT_SIGNS } from '@/core/profiles/profile';
-import { SITTER_TASKS } from '@/contract/sheetWords';
-import { DONE_WORDS, SKIP_WORDS, waitingWords } from './doing';
+import { SKIP_WORDS, waitingWords } from './doing';
 import { jobReason, jobTitle, leaveAloneWords } from './jobs';
 import { BROKEN, lengths } from '../testing/words';
 import { temperatureWords } from './temperature';
@@ -51,7 +52,7 @@ describe('sentences', () => {
         const said = [
           jobTitle(job, lengths('mm'), names, temperature),
           jobReason(job, TODAY, undefined, temperature),
-          DONE_WORDS[kind],
+          JOBS[kind].done,
         ];
         expect([kind, reason.code, said.filter((each) => each === '' || BROKEN.test(each))]).toEqual([
           kind,
@@ -66,7 +67,7 @@ describe('sentences', () => {
     for (const why of SKIP_REASONS) expect(SKIP_WORDS[why]).toMatch(/^[A-Z]/);
     expect(waitingWords([...JOB_KINDS])).not.toMatch(BROKEN);
     expect(waitingWords(['water'])).toBe('');
-    for (const task of Object.values(SITTER_TASKS)) expect(task).toMatch(/^[A-Z]/);
+    for (const { task } of Object.values(JOBS)) if (task !== null) expect(task).toMatch(/^[A-Z]/);
   });
 
   it('of why one is left alone say until when', () => {
