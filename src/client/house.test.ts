@@ -67,6 +67,36 @@ describe('the house as a page knows it', () => {
     expect(after.round?.stops[1]).toBe(before.round?.stops[1]);
   });
 
+  it('is told what has changed alone, and draws nothing else anew', async () => {
+    const first = { token: 't1', isWhole: true, on: '2026-03-14', homes: [], residents: [], stops: [], over: [] };
+    answers = { ...told(), '/api/house/changes': { ...first, unworkable: [] } };
+    await loadCare();
+    const before = useHouse.getState();
+    const stop = { residentId: 's', jobs: [{ kind: 'feed' }] };
+    const changed = {
+      ...first,
+      token: 't2',
+      isWhole: false,
+      residents: [resident('s', 61)],
+      stops: [stop],
+      over: ['r'],
+    };
+    answers = { '/api/house/changes?since=t1': { ...changed, unworkable: [] } };
+    asked = [];
+    await load();
+    expect(asked).toEqual(['/api/house/changes?since=t1']);
+    const after = useHouse.getState();
+    expect(after.homes).toBe(before.homes);
+    expect(after.residents.map(({ legSpanMm }) => legSpanMm)).toEqual([40, 61]);
+    expect(after.residents[0]).toBe(before.residents[0]);
+    expect(after.round?.stops).toEqual([stop]);
+    // Told that a list has another order, it asks for all of them.
+    answers = { ...told(), '/api/house/changes?since=t2': { ...first, token: 't3', unworkable: [] } };
+    await load();
+    expect(asked).toContain('/api/residents');
+    expect(jobsOf('r')).toHaveLength(2);
+  });
+
   it('stays as it was last told while nobody answers, and says so', async () => {
     await loadCare();
     const { residents } = useHouse.getState();

@@ -1,6 +1,6 @@
 import { create } from 'zustand';
 import type { Home, Resident, Shelf } from '@/contract/records';
-import type { Round } from '@/contract/round';
+import type { Round, Stop } from '@/contract/round';
 import type { Species } from '@/contract/species';
 import type { FeederKind, Food } from '@/core/feeding/food';
 import type { JobKind } from '@/core/plan/jobs';
@@ -9,6 +9,7 @@ import type { Hemisphere } from '@/core/season/year';
 import { careBook, type CareBook } from '@/core/profiles/careBook';
 import type { HazardBook } from '@/core/profiles/hazards';
 import { call, CallFailed } from './api';
+import { keepAnswers } from './offline';
 import { useQueue, type Act } from './queue';
 import { sameAs } from './sameAs';
 
@@ -60,6 +61,7 @@ export const useHouse = create<House>()((set, get) => ({
   problem: null,
   load: async () => {
     try {
+      if (await patched(get, set)) return;
       const knowsCare = get().care.profiles.length > 0;
       const [{ shelves }, { homes }, { residents }, round, care] = await Promise.all([
         call('shelves', {}),
@@ -107,6 +109,56 @@ export const useHouse = create<House>()((set, get) => ({
     if (round) set({ round: withJob(round, residentId, kind, mark) });
   },
 }));
+
+/** What the server called its last answer: it tells what has changed since. */
+let token: string | undefined;
+
+/** Fetches what has changed since it was last told, and puts it in its place; false where everything is to be fetched. */
+async function patched(get: () => House, set: (change: Partial<House>) => void): Promise<boolean> {
+  const { round } = get();
+  if (round === null || token === undefined) {
+    // A page that starts while the server is away shows what the browser has kept.
+    token = await call('changes', { query: {} })
+      .then((first) => first.token)
+      .catch(() => undefined);
+    return false;
+  }
+  const told = await call('changes', { query: { since: token } });
+  token = told.token;
+  const { homes, residents, state } = get();
+  if (told.isWhole || state === 'empty') return false;
+  const stops = stopsAfter(round.stops, told.stops, new Set(told.over), residents);
+  set({
+    homes: replaced(homes, told.homes),
+    residents: replaced(residents, told.residents),
+    round: withKept({ on: told.on, stops, unworkable: told.unworkable }),
+    problem: null,
+  });
+  const now = get();
+  keepAnswers({
+    ...{ '/api/homes': { homes: now.homes }, '/api/residents': { residents: now.residents } },
+    '/api/round': now.round,
+  });
+  return true;
+}
+
+/** A list with other rows in the place of those with their ids. */
+function replaced<Row extends { id: string }>(rows: Row[], others: readonly Row[]): Row[] {
+  if (others.length === 0) return rows;
+  const byId = new Map(others.map((row) => [row.id, row]));
+  return rows.map((row) => byId.get(row.id) ?? row);
+}
+
+/** The stops of a round after some have changed, come or gone: in the order of those who live there. */
+function stopsAfter(
+  stops: readonly Stop[],
+  others: readonly Stop[],
+  over: ReadonlySet<string>,
+  residents: readonly Resident[],
+): Stop[] {
+  const byResident = new Map([...stops, ...others].map((stop) => [stop.residentId, stop]));
+  return residents.flatMap(({ id }) => (over.has(id) ? [] : (byResident.get(id) ?? [])));
+}
 
 type Care = Pick<House, 'care' | 'ownProfiles' | 'species' | 'hazards' | 'feeders' | 'foods' | 'hemisphere'>;
 

@@ -4,3 +4,29 @@ export function keepForOffline(): void {
   // Without it the page works as long as it stays open.
   navigator.serviceWorker.register('/sw.js').catch(() => undefined);
 }
+
+/** The cache in which the browser keeps what the server last answered (`bin/build`). */
+const CACHE = 'house';
+/** Several changes in a row are kept once. ms */
+const KEPT_AFTER_MS = 2000;
+let timer: ReturnType<typeof setTimeout> | undefined;
+
+/** Keeps lists as they are now, put together from what has changed, for a page that starts while the server is away. */
+export function keepAnswers(answers: Readonly<Record<string, unknown>>): void {
+  if (typeof caches === 'undefined') return;
+  clearTimeout(timer);
+  timer = setTimeout(() => {
+    const headers = { 'Content-Type': 'application/json' };
+    void caches
+      .open(CACHE)
+      .then((cache) =>
+        Promise.all(
+          Object.entries(answers).map(([path, body]) =>
+            cache.put(path, new Response(JSON.stringify(body), { headers })),
+          ),
+        ),
+      )
+      // Without it the page knows less when it starts alone.
+      .catch(() => undefined);
+  }, KEPT_AFTER_MS);
+}

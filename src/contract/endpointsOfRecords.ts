@@ -1,10 +1,11 @@
+import { changes } from './changes';
 import { z } from 'zod';
 import { broodBoard } from './broods';
 import { residentRest, restBoard } from './rest';
 import { colonyBoard, colonyFacts } from './colony';
 import { moultFacts, residentBatch, residentMoult } from './growth';
 import { boxSize } from './housing';
-import { day, id, oneOf, profileId } from './primitives';
+import { day, id, line, oneOf, profileId } from './primitives';
 import { careProfile } from './profile';
 import { entry, ENTRY_KINDS, newEntries, newEntry, newJoin, newPart, newResidentPhoto } from './entries';
 import {
@@ -124,6 +125,12 @@ export const recordEndpoints = {
     ...routes.species,
     summary: 'The species that ship with the program, and what animals can do to their keepers.',
     reply: z.object({ species: z.array(species), hazards: hazardBook }),
+  },
+  changes: {
+    ...routes.changes,
+    summary: 'What has changed in the lists of homes and residents and in the round since a page was told.',
+    query: z.strictObject({ since: line('what the answer before called its token', 40).optional() }),
+    reply: changes,
   },
   shelves: {
     ...routes.shelves,

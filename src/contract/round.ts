@@ -67,23 +67,27 @@ export const leaveAlone = z.discriminatedUnion('code', [
   z.object({ code: z.literal('founding'), since: day, endsOn: day.nullable() }),
 ]) satisfies z.ZodType<LeaveAlone>;
 
+/** One box on the walk. */
+export const stop = z.object({
+  residentId: id,
+  homeId: id,
+  shelfId: id,
+  jobs: z.array(job),
+  leaveAlone: leaveAlone.nullable(),
+  /** Due too, and waiting until it is left alone no longer. */
+  waiting: z.array(z.enum(JOB_KINDS)),
+});
+
+/** One whose records cannot be worked out: why, and the entry to take back. */
+export const unworkable = z.object({ residentId: id, homeId: id, why: z.string(), entryId: id.nullable() });
+
 /** One day's walk: a stop for every resident with work, or to be left alone, in shelf order. */
 export const round = z
   .object({
     on: day,
-    stops: z.array(
-      z.object({
-        residentId: id,
-        homeId: id,
-        shelfId: id,
-        jobs: z.array(job),
-        leaveAlone: leaveAlone.nullable(),
-        /** Due too, and waiting until it is left alone no longer. */
-        waiting: z.array(z.enum(JOB_KINDS)),
-      }),
-    ),
-    /** Those whose records cannot be worked out: why, and the entry to take back. */
-    unworkable: z.array(z.object({ residentId: id, homeId: id, why: z.string(), entryId: id.nullable() })),
+    stops: z.array(stop),
+    /** Those whose records cannot be worked out. */
+    unworkable: z.array(unworkable),
   })
   .meta({ id: 'Round' });
 export type Round = z.infer<typeof round>;

@@ -89,6 +89,7 @@ export const routes = {
   dropImport: { method: 'delete', path: '/api/imports/:id' },
   house: { method: 'get', path: '/api/house' },
   changeHouse: { method: 'put', path: '/api/house' },
+  changes: { method: 'get', path: '/api/house/changes' },
   larder: { method: 'get', path: '/api/larder' },
   store: { method: 'get', path: '/api/store' },
   stockEntries: { method: 'get', path: '/api/store/entries' },

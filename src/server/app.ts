@@ -29,6 +29,7 @@ import { schoolHandlers } from './resources/schools';
 import { storeHandlers } from './resources/store';
 import { groupHandlers } from './resources/groups';
 import { growthHandlers } from './resources/growth';
+import { changesHandlers } from './resources/changes';
 import { homeHandlers } from './resources/homes';
 import { importHandlers } from './resources/imports';
 import { keeperHandlers } from './resources/keepers';
@@ -110,6 +111,7 @@ export function createApp(options: AppOptions): Express {
     ...aboutHandlers(options),
     ...shelfHandlers(options),
     ...homeHandlers(options),
+    ...changesHandlers(options),
     ...residentHandlers(options),
     ...entryHandlers(options),
     ...roundHandlers(options),

@@ -3,7 +3,7 @@ import { shippedMixes } from '@/contract/shipped';
 import type { Home } from '@/contract/records';
 import { deepestMm } from '@/core/housing/soil';
 import { withoutUndefined } from '@/core/withoutUndefined';
-import { houseToday } from '../house/houseToday';
+import { houseToday, type HouseToday } from '../house/houseToday';
 import type { Handlers } from '../http/mount';
 import { invalid, notFound, Problem } from '../http/problem';
 import { sqlState, UNIQUE_VIOLATION, type Queries } from '../storage/database';
@@ -26,10 +26,8 @@ type Names = 'homes' | 'addHome' | 'changeHome' | 'setHomePhoto' | 'removeHomePh
 export function homeHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
   return {
     homes: async () => {
-      const { homes, facts, homeStates } = await houseToday(database, clock.today(), clock.now());
-      return {
-        homes: homes.map((home) => rowOf(home, facts.warmth(home).temperatureC, homeStates.get(home.id))),
-      };
+      const house = await houseToday(database, clock.today(), clock.now());
+      return { homes: homeRows(house) };
     },
 
     addHome: ({ body }) =>
@@ -89,6 +87,10 @@ export function homeHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
 
 /** The row of a home as it was answered last: as long as nothing about it changes it is the very same. */
 const rows = new WeakMap<Home, Home>();
+
+/** All homes as they are listed, in the order of the round. */
+export const homeRows = ({ homes, facts, homeStates }: HouseToday): Home[] =>
+  homes.map((home) => rowOf(home, facts.warmth(home).temperatureC, homeStates.get(home.id)));
 
 function rowOf(home: Home, temperatureC: number, state: Home['state']): Home {
   const known = rows.get(home);

@@ -1,8 +1,8 @@
-import type { Stop } from '@/contract/round';
+import type { Round, Stop } from '@/contract/round';
 import { planHouse } from '@/core/plan/levelling';
 import { workAhead, type Outlook } from '@/core/plan/workAhead';
 import type { Handlers } from '../http/mount';
-import { houseToday, type Lodger } from '../house/houseToday';
+import { houseToday, type HouseToday, type Lodger } from '../house/houseToday';
 import type { Deps } from './deps';
 
 /** The work is levelled over a week. */
@@ -12,14 +12,20 @@ export function roundHandlers({ database, clock }: Deps): Pick<Handlers, 'round'
   return {
     round: async ({ query }) => {
       const on = query.on ?? clock.today();
-      const house = await houseToday(database, on, clock.now());
-      const lighter = lighterDays(house.lodgers, on);
-      const stops = house.lodgers.flatMap((lodger) => stopOf(lodger, lighter) ?? []);
-      const unworkable = house.unworkable.map(({ resident, home, why, entryId }) => ({
-        ...{ residentId: resident.id, homeId: home.id, why, entryId },
-      }));
-      return { on, stops, unworkable };
+      return roundOf(await houseToday(database, on, clock.now()));
     },
+  };
+}
+
+/** The walk of a house on its day. */
+export function roundOf({ on, lodgers, unworkable }: HouseToday): Round {
+  const lighter = lighterDays(lodgers, on);
+  return {
+    on,
+    stops: lodgers.flatMap((lodger) => stopOf(lodger, lighter) ?? []),
+    unworkable: unworkable.map(({ resident, home, why, entryId }) => ({
+      ...{ residentId: resident.id, homeId: home.id, why, entryId },
+    })),
   };
 }
 
