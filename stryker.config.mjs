@@ -14,8 +14,9 @@ export default {
   incremental: true,
   incrementalFile: `.cache/mutation/${folder}.incremental.json`,
   concurrency: 2,
-  timeoutMS: 4_000,
-  timeoutFactor: 1.5,
+  // A mutant that goes on for ever costs this and a new process: no more than it takes to tell it from a slow one.
+  timeoutMS: 1_500,
+  timeoutFactor: 1.25,
   reporters: ['clear-text', 'json', 'progress-append-only'],
   clearTextReporter: {
     allowColor: false,

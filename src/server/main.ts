@@ -1,4 +1,5 @@
 import path from 'node:path';
+import { forgetTouched } from './house/touched';
 import { checkShippedData } from '@/contract/shippedData';
 import { createApp } from './app';
 import { startDevices } from './devices/devices';
@@ -84,6 +85,12 @@ async function keepCounted(database: Database | undefined): Promise<void> {
   setInterval(() => void countRows(database).catch(console.error), COUNTED_EVERY_MS).unref();
 }
 
+/** Forgets what was touched so long ago that nobody asks for it. */
+async function keepForgetting(database: Database): Promise<void> {
+  await forgetTouched(database);
+  setInterval(() => void forgetTouched(database).catch(console.error), COUNTED_EVERY_MS).unref();
+}
+
 async function main(): Promise<void> {
   const { version } = packageFacts;
   checkShippedData();
@@ -93,6 +100,7 @@ async function main(): Promise<void> {
   const clock = wanted.testClock ?? systemClock;
   if (wanted.demo) await seedDemo(database, clock);
   await keepCounted(wanted.databaseUrl ? undefined : database);
+  await keepForgetting(database);
   const devices = await startDevices({ database, clock }, wanted.mqttPort, wanted.mqttUrl);
   const onDisk = !wanted.databaseUrl && wanted.data !== 'memory';
   const app = createApp({

@@ -171,11 +171,13 @@ export class StandingHouse {
   }
 
   private forget(dirty: ReadonlySet<string>, dirtyHomes: ReadonlySet<string>): void {
-    const kept = [this.colonies, this.groups, this.lodgers, this.unworkable, this.asked, this.rests, this.restAlarms];
+    const kept = [this.groups, this.lodgers, this.unworkable, this.asked, this.rests, this.restAlarms];
     for (const id of dirty) {
       for (const map of kept) map.delete(id);
       // How one counts with those it lives with is worked out with its home.
-      if (!this.records.residents.has(id)) this.housed.delete(id);
+      const resident = this.records.residents.get(id);
+      if (!resident) this.housed.delete(id);
+      if (!resident || !isCountedForm(resident)) this.colonies.delete(id);
     }
     for (const id of dirtyHomes) for (const map of [this.waters, this.states]) map.delete(id);
   }
@@ -195,9 +197,12 @@ export class StandingHouse {
     const home = this.records.homes.get(homeId);
     const heads = this.records.heads.get(id) ?? [];
     if (form === 'group') this.groups.set(id, groupMoults(heads, this.on));
+    const before = this.colonies.get(id);
+    this.colonies.delete(id);
     if (!home || takenInOn > this.on) return;
     const state = apartOf(() => countedState(this.shared, resident, home, heads, this.rests.get(id)));
-    if (state) this.colonies.set(id, state);
+    // One that stands as it stood is the same: what takes long to work out from it is kept by it.
+    if (state) this.colonies.set(id, before && JSON.stringify(before) === JSON.stringify(state) ? before : state);
   }
 
   private growthNow(): GrowthFacts {

@@ -27,7 +27,7 @@ it('what cannot wait comes first, then shelves in the order of the walk, and tho
   // A shelf whose work is lighter on another day has none today: which those are, the day says.
   const inOrder = ['Shelf A', 'Shelf B, upper', 'Shelf B, lower', 'Shelf C', 'Shelf D, leaves', 'Shelf E, cultures'];
   const shelves = [...inOrder, 'Ant bench', 'North Store, low'].filter((name) => headings.includes(name));
-  expect(shelves.length).toBeGreaterThan(3);
+  expect(shelves.length).toBeGreaterThan(2);
   expect(headings.slice(0, -1)).toEqual(['Cannot wait', ...shelves, 'Lighter another day']);
   await see(page.getByText(/B5.*Grammostola pulchra.*dull.*since/)).toBeVisible();
   await see(page.getByText(/B6.*Poecilotheria regalis.*hardening, food from/)).toBeVisible();
