@@ -7,6 +7,7 @@ import { stillness } from '@/core/growth/stillness';
 import { moultQuestion } from '@/core/growth/subject';
 import { kaplanMeier } from '@/core/growth/survival';
 import { addDays } from '@/core/measure/day';
+import type { LeaveAlone } from '@/core/plan/work';
 import { requireStage } from '@/core/profiles/animal';
 import { quietDaysAfterMoult } from '@/core/growth/quietDays';
 import { Refusal } from '@/core/refusal';
@@ -100,10 +101,17 @@ export function growthHandlers({ database, clock }: Deps): Pick<Handlers, Names>
         temperatureFrom: from,
         isGroup: resident.form !== 'single',
         outgrownMm,
-        forecast: withQuiet(question, forgivingForecast(question)),
+        // How long it is left alone is asked of the one that says so on the round.
+        forecast: { ...forgivingForecast(question), ...quietOf(lodger.due.leaveAlone) },
       };
     },
   };
+}
+
+/** The days on which a new skin hardens; nulls where none does. */
+function quietOf(leaveAlone: LeaveAlone | null): { quietUntil: string | null; firstFeedOn: string | null } {
+  if (leaveAlone?.code !== 'hardening') return { quietUntil: null, firstFeedOn: null };
+  return { quietUntil: addDays(leaveAlone.feedFrom, -1), firstFeedOn: leaveAlone.feedFrom };
 }
 
 /** The forecast, and the days after the last moult on which it is left alone. */

@@ -10,7 +10,8 @@ import { StatusMark } from '../components/StatusMark';
 import { useTheme } from '../components/useStyles';
 import { Body, Soft, Strong } from '../components/Words';
 import { space } from '../theme/tokens';
-import { changesNumber, changesWords, holesWords, pct, relaxWords } from '../words/air';
+import { holesWords, pct, relaxWords } from '../words/air';
+import { changesNumber, changesWords } from '../words/staleAir';
 import { daysWords } from '../words/days';
 import { useLength } from '../words/useLength';
 

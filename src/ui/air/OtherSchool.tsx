@@ -10,7 +10,8 @@ import { Slider } from '../components/Slider';
 import { makeStyles, useTheme } from '../components/useStyles';
 import { Body, Soft, Strong } from '../components/Words';
 import { space } from '../theme/tokens';
-import { pct, STALE_WORDS } from '../words/air';
+import { pct } from '../words/air';
+import { STALE_WORDS } from '../words/staleAir';
 
 const DAYS = 21;
 /** A dish of this share of the floor is what the other school calls large; from memory. */

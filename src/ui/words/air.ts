@@ -1,6 +1,6 @@
+import { changesNumber } from './staleAir';
 import type { HomeAir, Probe, Room } from '@/contract/readings';
 import type { HeatCaution } from '@/core/climate/heat';
-import type { Stale } from '@/core/climate/forecast';
 import type { HeatSource } from '@/core/climate/homeAir';
 import type { Relaxation, VentOption } from '@/core/climate/ventPlan';
 import { pouredMl, waterStatus } from '@/core/climate/watering';
@@ -45,24 +45,6 @@ export function roomWords({ air, from }: Room, temperature: TemperatureWords): s
   const source = { readings: 'by its probes', set: 'as set', usual: 'taken as usual, not measured' }[from];
   return `${temperature.long(air.temperatureC)}, ${pct(air.relativeHumidityPct)}, ${source}`;
 }
-
-export const STALE_WORDS: Record<Stale, { status: Status; title: string; why: string }> = {
-  fresh: { status: 'pass', title: 'Air moves', why: 'Enough exchange for what evaporates.' },
-  still: {
-    status: 'watch',
-    title: 'Still, wet air',
-    why: 'Air is exchanged, but it stays so damp that nothing dries: mould and sour soil begin here.',
-  },
-  stale: {
-    status: 'watch',
-    title: 'Stale air',
-    why: 'Less exchange of air than this kind wants. Open more, or open wider.',
-  },
-};
-
-/** Changes of air: "2.6 an hour". */
-export const changesWords = (perHour: number) => `${changesNumber(perHour)} an hour`;
-export const changesNumber = (perHour: number) => (perHour < 10 ? perHour.toFixed(1) : String(Math.round(perHour)));
 
 /** One opening: "left, 12 of 4 mm". */
 export const openingSide = (side: string): string =>

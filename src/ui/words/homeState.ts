@@ -1,6 +1,6 @@
 import type { HomeGround, StateOfHome } from '@/core/house/homeState';
 import type { Status } from '@/core/housing/fit';
-import { changesWords, STALE_WORDS } from './air';
+import { changesWords, STALE_WORDS } from './staleAir';
 import { dayWords } from './days';
 import { alarmWords } from './jobs';
 import type { TemperatureWords } from './temperature';

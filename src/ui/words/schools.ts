@@ -2,7 +2,7 @@ import { JOBS } from '@/core/plan/jobs';
 import type { SchoolEffect } from '@/contract/handbook';
 import type { DrillPlan } from '@/core/housing/drilling';
 import type { SchoolTopic } from '@/core/profiles/schools';
-import { changesNumber } from './air';
+import { changesNumber } from './staleAir';
 import { openingsWords } from './build';
 import { dishWords, type Names } from './food';
 import type { LengthWords } from './useLength';
