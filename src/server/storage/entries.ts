@@ -184,7 +184,8 @@ export async function entriesForRound(
            AND s.undone_at IS NULL AND s.on_day <= $1 AND (s.on_day, s.at, s.seq) > (e.on_day, e.at, e.seq))
      UNION ALL
      SELECT ${COLUMNS} FROM entry e WHERE e.undone_at IS NULL AND e.resident_id IS NOT NULL AND e.on_day = $1
-       AND ($2::uuid[] IS NULL OR e.resident_id = ANY ($2))`,
+       AND ($2::uuid[] IS NULL OR e.resident_id = ANY ($2))
+     ORDER BY on_day, at, id`,
     [day, residentIds],
   );
   return rows.map(fromRow);
