@@ -32,7 +32,7 @@ import { moveOf } from './plannedMoves';
 import { noRecords, readHomes, readResidents, type Records } from './records';
 import { readAir, readShared, type Shared } from './shared';
 import { readFed, readStore, storeNow, type Store } from './store';
-import { answersTheSame, askedOf, differInNumbers, onHandOf, type StoreAsked } from './storeAsked';
+import { answersTheSame, askedOf, differOnlyInNumbers, onHandOf, type StoreAsked } from './storeAsked';
 import type { Touched } from './touched';
 import { lastDamping, waterFacts } from './waterFacts';
 
@@ -249,7 +249,7 @@ export class StandingHouse {
     await readFed(queries, this.store, isLonger ? await everyId(queries) : fed);
     this.shared = this.withStore();
     const after = this.shared.larder;
-    if (!differInNumbers(before, after)) return [...this.lodgers.keys()];
+    if (!differOnlyInNumbers(before, after)) return [...this.lodgers.keys()];
     const [was, is] = [onHandOf(before), onHandOf(after)];
     return [...this.asked].flatMap(([id, asked]) => (answersTheSame(asked, was, is) ? [] : [id]));
   }

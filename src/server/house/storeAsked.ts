@@ -19,7 +19,7 @@ export function askedOf(larder: Larder): { larder: Larder; asked: StoreAsked } {
 }
 
 /** Two stores in which another answer can only come from how many there are of a size. */
-export function differInNumbers(a: Larder, b: Larder): boolean {
+export function differOnlyInNumbers(a: Larder, b: Larder): boolean {
   const shape = ({ feeders, foods }: Larder) =>
     JSON.stringify([
       feeders.map(({ onHand, ...feeder }) => [feeder, onHand === undefined]),
