@@ -5,7 +5,7 @@ import { entry, LARDER, TODAY } from '@/contract/testing/spiderToday';
 import { addDays, daysBetween } from '@/core/measure/day';
 import { absencePlan, type AbsentOne } from './absence';
 import { dueWork } from './due';
-import { planHouse, replanned, type HousePlan, type PlannedJob } from './levelling';
+import { levelling, planHouse, type HousePlan, type PlannedJob } from './levelling';
 import { quietTime } from './quiet';
 import { closedFor, isClosed } from './spans';
 import type { JobKind } from './jobs';
@@ -114,18 +114,15 @@ describe('the work ahead', () => {
     );
   });
 
-  it('is planned anew for one resident only when something is written down about it', () => {
+  it('is the same by what was foreseen before of those of whom nothing was written since, and for a longer time', () => {
     fc.assert(
       fc.property(house, (residents) => {
-        const plan = planHouse(residents, TODAY, 60);
-        const [first] = residents;
-        const fed = { ...first?.today, log: [...(first?.today.log ?? []), line('offered', 0)] } as ResidentToday;
-        const after = replanned(plan, 'r0', fed);
-        for (const { id } of residents.slice(1)) expect(after.jobs.get(id)).toBe(plan.jobs.get(id));
-        const total = jobsOf(after).reduce((sum, job) => sum + job.minutes, 0);
-        expect(after.minutes.reduce((sum, each) => sum + each, 0)).toBeCloseTo(total, 6);
-        // One that has left gives no work.
-        expect(replanned(after, 'r0', undefined).jobs.has('r0')).toBe(false);
+        const known = residents.map((each) => ({ ...each, outlook: workAhead(each.today, TODAY, 200) }));
+        const level = levelling(TODAY, 60);
+        for (const { id, outlook } of known) level.add(id, outlook);
+        const plain = planHouse(residents, TODAY, 60);
+        expect([...level.plan.jobs]).toEqual([...plain.jobs]);
+        expect(planHouse(known, TODAY, 60).minutes).toEqual(plain.minutes);
       }),
       { numRuns: 40 },
     );

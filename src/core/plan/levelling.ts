@@ -73,20 +73,6 @@ export function levelling(
   };
 }
 
-/**
- * The plan after something was written down about one resident: its work is planned anew among that of the others, who
- * keep theirs. Pass undefined for one that has left.
- */
-export function replanned(plan: HousePlan, id: string, today: ResidentToday | undefined): HousePlan {
-  const { from, days, busy } = plan;
-  const minutes = plan.minutes.slice();
-  for (const job of plan.jobs.get(id) ?? []) minutes[job.on] = (minutes[job.on] ?? 0) - job.minutes;
-  const jobs = new Map(plan.jobs);
-  if (today) jobs.set(id, placed(workAhead(today, from, days), minutes, days, busy));
-  else jobs.delete(id);
-  return { from, days, minutes, jobs, busy };
-}
-
 /** Puts the work of one resident on days, and adds its minutes there. */
 function placed(outlook: Outlook, load: Float64Array, days: number, busy: ReadonlySet<number>): PlannedJob[] {
   const jobs: PlannedJob[] = [];
