@@ -1,6 +1,6 @@
 import type axe from 'axe-core';
 import type { Page } from '@playwright/test';
-import { expect, test } from './house';
+import { expect, test, openBox } from './house';
 
 /** Every place, and how to get to what has no address of its own. */
 /** A board of the seasons, once a row of it is there. */
@@ -53,8 +53,7 @@ const PLACES: { name: string; open: (page: Page) => Promise<void> }[] = [
   {
     name: 'one home',
     open: async (page) => {
-      await page.goto('/homes');
-      await page.getByRole('link', { name: /^B3/ }).click();
+      await openBox(page, /^B3/);
       await page.getByRole('button', { name: /Too far to fall/ }).click();
     },
   },
@@ -129,16 +128,14 @@ const PLACES: { name: string; open: (page: Page) => Promise<void> }[] = [
   {
     name: 'a nest from above',
     open: async (page) => {
-      await page.goto('/homes');
-      await page.getByRole('link', { name: /^F1/ }).click();
+      await openBox(page, /^F1/);
       await page.getByRole('radio', { name: 'from above' }).click();
     },
   },
   {
     name: 'changing a box',
     open: async (page) => {
-      await page.goto('/homes');
-      await page.getByRole('link', { name: /^C5/ }).click();
+      await openBox(page, /^C5/);
       await page.getByRole('button', { name: 'Change the box' }).click();
     },
   },
@@ -153,8 +150,7 @@ const PLACES: { name: string; open: (page: Page) => Promise<void> }[] = [
   {
     name: 'a build sheet',
     open: async (page) => {
-      await page.goto('/homes');
-      await page.getByRole('link', { name: /^E1/ }).click();
+      await openBox(page, /^E1/);
       await page.getByRole('button', { name: 'Build sheet' }).click();
       await expect(page.getByText(/Mix .* coir/)).toBeVisible();
     },
@@ -162,8 +158,7 @@ const PLACES: { name: string; open: (page: Page) => Promise<void> }[] = [
   {
     name: 'air and water',
     open: async (page) => {
-      await page.goto('/homes');
-      await page.getByRole('link', { name: /^C2/ }).click();
+      await openBox(page, /^C2/);
       await page.getByRole('button', { name: 'Air and water' }).last().click();
       await expect(page.getByRole('img', { name: /^Humidity over/ })).toBeVisible();
       for (const part of [/each opening/, /Holes for the band/, /other school/, /Set right/, /leaves out/]) {
@@ -175,8 +170,7 @@ const PLACES: { name: string; open: (page: Page) => Promise<void> }[] = [
   {
     name: 'readings',
     open: async (page) => {
-      await page.goto('/homes');
-      await page.getByRole('link', { name: /^B4/ }).click();
+      await openBox(page, /^B4/);
       await page.getByRole('button', { name: 'Readings' }).last().click();
       await page.getByRole('button', { name: 'Course of B4 air' }).click();
       await expect(page.getByRole('img', { name: /^Temperature/ })).toBeVisible();

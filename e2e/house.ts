@@ -1,7 +1,7 @@
 import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
-import { test as base } from '@playwright/test';
+import { expect, test as base, type Page } from '@playwright/test';
 import { testStart } from '../src/core/testing/testStart';
 import { control, startProcess, type ServerProcess } from '../src/server/testing/standingServer';
 
@@ -89,4 +89,17 @@ export const testOfPower = base.extend<{ house: OwnHouse }>({
   baseURL: async ({ house }, use) => use(house.address),
 });
 
-export { expect } from '@playwright/test';
+export { expect };
+
+/** Opens a box from the list of homes, which holds only what is near the window: it is scrolled to, as a keeper does. */
+export async function openBox(page: Page, code: RegExp): Promise<void> {
+  await page.goto('/homes');
+  const link = page.getByRole('link', { name: code });
+  await expect(page.getByRole('heading', { name: 'Homes' })).toBeVisible();
+  await page.mouse.move(250, 400);
+  await expect(async () => {
+    if ((await link.count()) === 0) await page.mouse.wheel(0, 600);
+    await expect(link).toBeVisible({ timeout: 250 });
+  }).toPass();
+  await link.click();
+}

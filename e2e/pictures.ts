@@ -1,6 +1,6 @@
 import path from 'node:path';
 import type { Page } from '@playwright/test';
-import { test } from './house';
+import { openBox, test } from './house';
 
 const PHONE = { width: 390, height: 844 };
 const WIDE = { width: 1280, height: 800 };
@@ -18,11 +18,6 @@ const residentNamed = async (page: Page, name: RegExp) => {
   await page.goto('/residents');
   await residentNamedHere(page, name);
 };
-const homeCalled = async (page: Page, code: RegExp) => {
-  await page.goto('/homes');
-  await page.getByRole('link', { name: code }).click();
-};
-
 const PICTURES: Picture[] = [
   { name: 'round', size: PHONE, open: (page) => page.goto('/') },
   { name: 'round-night', size: PHONE, look: 'night', open: (page) => page.goto('/') },
@@ -37,7 +32,7 @@ const PICTURES: Picture[] = [
         .click();
     },
   },
-  { name: 'home', size: PHONE, open: (page) => homeCalled(page, /^B3/) },
+  { name: 'home', size: PHONE, open: (page) => openBox(page, /^B3/) },
   { name: 'residents', size: PHONE, open: (page) => page.goto('/residents') },
   { name: 'resident', size: PHONE, open: (page) => residentNamed(page, /^Widow Orme/) },
   {
@@ -83,7 +78,7 @@ const PICTURES: Picture[] = [
     name: 'build-sheet',
     size: PHONE,
     open: async (page) => {
-      await homeCalled(page, /^E1/);
+      await openBox(page, /^E1/);
       await page.getByRole('button', { name: 'Build sheet' }).click();
       await page.getByText(/^1\. /).scrollIntoViewIfNeeded();
     },
@@ -92,7 +87,7 @@ const PICTURES: Picture[] = [
     name: 'air',
     size: PHONE,
     open: async (page) => {
-      await homeCalled(page, /^C2/);
+      await openBox(page, /^C2/);
       await page.getByRole('button', { name: 'Air and water' }).last().click();
       await page.getByRole('img', { name: /^Humidity over/ }).waitFor();
     },
