@@ -12,7 +12,7 @@ interface Named {
 }
 
 /** Until then what is waited for must have come. ms */
-const PATIENCE_MS = 8000;
+const PATIENCE_MS = 20_000;
 
 // What was looked for says enough; the whole page in a message hides it.
 configure({ getElementError: (message) => new Error(message ?? 'not found') });
