@@ -95,8 +95,7 @@ export { expect };
 export async function openBox(page: Page, code: RegExp): Promise<void> {
   await page.goto('/homes');
   const link = page.getByRole('link', { name: code });
-  // The first page of a server that has just begun waits for its house to be gathered.
-  await expect(page.getByRole('heading', { name: 'Homes' })).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByRole('heading', { name: 'Homes' })).toBeVisible();
   await page.mouse.move(250, 400);
   await expect(async () => {
     if ((await link.count()) === 0) await page.mouse.wheel(0, 600);
