@@ -117,6 +117,25 @@ describe('how full a nest is', () => {
   });
 });
 
+describe('cleaners in the box of another', () => {
+  it('fill it without anybody being told to split them: not its box, not the list of colonies', async () => {
+    const house = await emptyHouse('2026-03-14');
+    await house.box('B1', { lengthMm: 300, widthMm: 200, heightMm: 200, vents: HOLES }, { soilMm: 100 });
+    const spider = { profile: 'ground-tarantula', stage: 'juvenile', legSpanMm: 60, on: '2025-06-01' };
+    await house.takeIn('Lasiodora parahybana', 'B1', spider);
+    const tails = { profile: 'springtail', stage: 'adult', headCount: 20_000, on: '2025-06-01' };
+    const cleaners = await house.takeIn('Folsomia candida', 'B1', tails);
+    const home = await house.home('B1');
+    expect(home.state?.fullPct).toBeNull();
+    expect(grounds(home).filter((each) => each.startsWith('full'))).toEqual([]);
+    const { colonies } = house.granted(await house.get('/api/colonies'));
+    const row = colonies.find(({ residentId }: { residentId: string }) => residentId === cleaners.id);
+    expect(row).toMatchObject({ fullPct: null, splitOn: null });
+    const page = house.granted(await house.get(`/api/residents/${cleaners.id}/colony`)) as ColonyFacts;
+    expect(page).toMatchObject({ fullPct: null, splitOn: null });
+  });
+});
+
 describe('when a queen has her first workers', () => {
   const firstWorkers = async (house: House, queen: Resident) =>
     (house.granted(await house.get(`/api/residents/${queen.id}/colony`)) as ColonyFacts).founding?.firstWorkers;

@@ -145,5 +145,9 @@ export type Joining = Pick<Resident, 'scientificName' | 'profile' | 'headCount'>
 
 /** What speaks against an animal joining those who live in a home; nothing where it is free. */
 export function companyOf(care: CareBook, animal: Joining, home: Home, residents: Resident[]): CompanyAnswer {
-  return company([...tenantsBeside(animal, home, residents), animal].map((each) => lodgerOf(care, each)));
+  return companyIn(care, [...tenantsBeside(animal, home, residents), animal]);
 }
+
+/** Whether some who live in one home, or would, bear each other. */
+export const companyIn = (care: CareBook, tenants: readonly Joining[]): CompanyAnswer =>
+  company(tenants.map((each) => lodgerOf(care, each)));

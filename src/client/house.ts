@@ -72,14 +72,12 @@ export const useHouse = create<House>()((set, get) => ({
       ]);
       const before = get();
       const byId = ({ id }: { id: string }) => id;
+      toldStops = sameAs(toldStops, round.stops, ({ residentId }) => residentId);
       set({
         shelves: sameAs(before.shelves, shelves, byId),
         homes: sameAs(before.homes, homes, byId),
         residents: sameAs(before.residents, residents, byId),
-        round: withKept({
-          ...round,
-          stops: sameAs(before.round?.stops ?? [], round.stops, (stop) => stop.residentId),
-        }),
+        round: withKept({ ...round, stops: toldStops }),
         ...care,
         state: 'ready',
         problem: null,
@@ -112,6 +110,8 @@ export const useHouse = create<House>()((set, get) => ({
 
 /** What the server called its last answer: it tells what has changed since. */
 let token: string | undefined;
+/** The stops as the server told them, before this phone marks what it has kept or just ticked. */
+let toldStops: Stop[] = [];
 
 /** Fetches what has changed since it was last told, and puts it in its place; false where everything is to be fetched. */
 async function patched(get: () => House, set: (change: Partial<House>) => void): Promise<boolean> {
@@ -127,17 +127,17 @@ async function patched(get: () => House, set: (change: Partial<House>) => void):
   token = told.token;
   const { homes, residents, state } = get();
   if (told.isWhole || state === 'empty') return false;
-  const stops = stopsAfter(round.stops, told.stops, new Set(told.over), residents);
+  toldStops = stopsAfter(toldStops, told.stops, new Set(told.over), residents);
   set({
     homes: replaced(homes, told.homes),
     residents: replaced(residents, told.residents),
-    round: withKept({ on: told.on, stops, unworkable: told.unworkable }),
+    round: withKept({ on: told.on, stops: toldStops, unworkable: told.unworkable }),
     problem: null,
   });
   const now = get();
   keepAnswers({
     ...{ '/api/homes': { homes: now.homes }, '/api/residents': { residents: now.residents } },
-    '/api/round': now.round,
+    '/api/round': { ...now.round, stops: toldStops },
   });
   return true;
 }

@@ -1,6 +1,5 @@
 import { z } from 'zod';
-import type { EggKind } from '@/core/broods/eggs';
-import { MATINGS } from '@/core/broods/eggs';
+import { type EggKind, MATINGS } from '@/core/broods/eggs';
 import type { MothKind } from '@/core/broods/emergence';
 import { BASES, SEXES, STAGES } from '@/core/profiles/profile';
 import { day, id, oneOf, profileId, quantity } from './primitives';

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { COMPANY_RULES } from '@/core/housing/company';
+import { COMPANY_RULES, type CompanyAnswer } from '@/core/housing/company';
 import {
   OPENINGS,
   VENT_SIDES,
@@ -9,7 +9,6 @@ import {
   type Container,
   type Vent,
 } from '@/core/housing/container';
-import type { CompanyAnswer } from '@/core/housing/company';
 import type { FitAnswer } from '@/core/housing/fit';
 import { FURNITURE_KINDS, type Furniture } from '@/core/housing/furniture';
 import type { Nest } from '@/core/housing/nest';

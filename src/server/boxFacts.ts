@@ -1,6 +1,5 @@
-import type { MarkedReading } from '@/core/readings/reading';
+import { type MarkedReading, DAY_MS } from '@/core/readings/reading';
 import { shippedSpecies } from '@/contract/shipped';
-import { forecastMoisture } from '@/core/climate/forecast';
 import { quietDaysAfterMoult } from '@/core/growth/quietDays';
 import { bearing } from '@/core/handbook/knownNames';
 import { fit } from '@/core/housing/fit';
@@ -9,16 +8,12 @@ import { nextMeal } from '@/core/plan/feedingJobs';
 import { latest } from '@/core/plan/signs';
 import type { LogKind } from '@/core/plan/work';
 import { airSchool } from '@/core/profiles/schools';
-import { DAY_MS } from '@/core/readings/reading';
 import type { BoxFacts } from '@/core/trouble/boxSigns';
-import { materialTable } from './care';
-import { questionFor, roomsOf } from './house/air';
 import { growthAhead } from './house/housePlan';
 import type { HouseToday, Lodger } from './house/houseToday';
 import type { Queries } from './storage/database';
 import { listProbes } from './storage/probes';
 import { readingsOfHomes } from './storage/readings';
-import { roomOfShelf } from './storage/rooms';
 
 /** The air is what its probes measured on the last day, else what is forecast for the box. */
 const MEASURED_DAYS = 1;
@@ -29,10 +24,8 @@ export async function boxFacts(queries: Queries, house: HouseToday, lodger: Lodg
   const { resident, home, log, today } = lodger;
   const profile = care.of(resident);
   const { climate, measure } = profile;
-  const [measured, forecast] = [
-    await measuredAir(queries, home.id, now),
-    await forecastAir(queries, house, lodger, now),
-  ];
+  const measured = await measuredAir(queries, home.id, now);
+  const forecast = house.homeStates.get(home.id)?.air;
   const since = (...kinds: LogKind[]) => daysSince(latest(log, kinds, on)?.on, on);
   const growth = growthAhead(house, lodger, 1);
   const offered = latest(log, ['offered'], on);
@@ -81,15 +74,4 @@ async function measuredAir(queries: Queries, homeId: string, now: string) {
 function meanOf(readings: readonly MarkedReading[], value: (reading: MarkedReading) => number | undefined) {
   const values = readings.flatMap((each) => value(each) ?? []);
   return values.length > 0 ? values.reduce((sum, each) => sum + each, 0) / values.length : undefined;
-}
-
-/** What the moisture engine says of it as it is kept; undefined for nests, and where its room is not known. */
-async function forecastAir(queries: Queries, { care }: HouseToday, { resident, home }: Lodger, now: string) {
-  if (home.nest !== undefined) return undefined;
-  const roomId = (await roomOfShelf(queries)).get(home.shelfId);
-  const room = (await roomsOf(queries, now)).find(({ id }) => id === roomId);
-  if (!room) return undefined;
-  const question = questionFor(care.of(resident), resident, home, room, await materialTable(queries), 2);
-  const { steadyRelativeHumidityPct, airChangesPerHour } = forecastMoisture(question);
-  return { humidityPct: steadyRelativeHumidityPct, airChangesPerHour };
 }

@@ -1,9 +1,8 @@
 import type { CultureFacts } from './storage/store';
-import type { Dish } from '@/core/feeding/food';
+import { type Dish, amountOf, preyOf, type FeederKind, type Larder } from '@/core/feeding/food';
 import { shippedFeeders, shippedFoods } from '@/contract/shipped';
 import type { StockEntry, StockLine } from '@/contract/store';
 import { standingStock, type StockEvent } from '@/core/feeding/feederStages';
-import { amountOf, preyOf, type FeederKind, type Larder } from '@/core/feeding/food';
 import { foodStock, totalOf, type FoodLot } from '@/core/feeding/foodStock';
 import type { Day } from '@/core/measure/day';
 import { Refusal } from '@/core/refusal';

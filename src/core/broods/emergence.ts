@@ -63,8 +63,6 @@ const DRAWS = 300;
 const SEED = 4870;
 /** More cocoons of one batch tell no more of when the first and the last come out. Chosen here */
 const MOST_FOLLOWED = 12;
-/** Of so many the first, the last and whether any two meet hardly change with more. Chosen here */
-const MOST_IN_ALL = 60;
 /** A sex that is among the cocoons in fewer of the draws has no day of its own. Chosen here */
 const KNOWN_SHARE = 0.25;
 /** Kept cool a cocoon is held back by at least so much of the days. Chosen here: else the days had no end */
@@ -128,8 +126,7 @@ export function meeting(question: MeetQuestion): Meeting {
 function drawsOf({ kind, cocoons, temperatureC, asOf }: MeetQuestion): Draw[] {
   const { cocoonDays, adultDays, malesAheadDays } = kind;
   const { centre, spread } = waitingTime(cocoonDays, kind, temperatureC);
-  const followed = cocoons.flatMap((each) => Array.from({ length: Math.min(each.count, MOST_FOLLOWED) }, () => each));
-  const single = spreadOver(followed, MOST_IN_ALL);
+  const single = cocoons.flatMap((each) => Array.from({ length: Math.min(each.count, MOST_FOLLOWED) }, () => each));
   // The same seed each time: the same question has the same answer.
   const generator = xoroshiro128plus(SEED);
   return Array.from({ length: DRAWS }, () => {
@@ -145,12 +142,6 @@ function drawsOf({ kind, cocoons, temperatureC, asOf }: MeetQuestion): Draw[] {
     }
     return draw;
   });
-}
-
-/** At most so many of a list, evenly from its first to its last. */
-function spreadOver<Each>(list: readonly Each[], most: number): readonly Each[] {
-  if (list.length <= most) return list;
-  return Array.from({ length: most }, (_, index) => list[Math.floor((index * list.length) / most)] as Each);
 }
 
 /** A log-normal time of which it is known that it is longer than an age. */
@@ -177,6 +168,8 @@ function meetShare(draws: readonly Draw[], later: Later): number {
 
 /** The shortest time in the cool that does as well as any, for the sex that is first; null where it is not worth it. */
 function bestHold(draws: readonly Draw[], sex: Sex, apart: number, gained: number) {
+  // Where nearly all meet as they are there is nothing to gain.
+  if (100 * (1 - apart) < WORTH_PCT) return null;
   let best = { days: 0, share: apart };
   for (let days = 1; days <= MOST_HELD_DAYS; days += 1) {
     const share = meetShare(draws, { ...AS_THEY_ARE, [sex]: days * gained });

@@ -1,4 +1,4 @@
-import { JOBS } from '@/core/plan/jobs';
+import { JOBS, JOB_KINDS } from '@/core/plan/jobs';
 import {
   shippedEggs,
   shippedHazards,
@@ -9,7 +9,6 @@ import {
   shippedSpecies,
 } from '@/contract/shipped';
 import { careBook } from '@/core/profiles/careBook';
-import { JOB_KINDS } from '@/core/plan/jobs';
 import { BASES } from '@/core/profiles/profile';
 import { CAUTIONS, dangersOf, hazardsAt, together } from '@/core/profiles/hazards';
 import { careCard } from './card';

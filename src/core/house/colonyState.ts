@@ -9,6 +9,7 @@ import { projectColony, usualCourse } from '@/core/colony/project';
 import { innerVolumeL } from '@/core/housing/container';
 import { perHeadMl, roomForHeads } from '@/core/housing/fit';
 import { nestVolumeMl } from '@/core/housing/nest';
+import type { Together } from '@/core/housing/together';
 import type { HomeState } from '@/core/housing/quantities';
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
 import type { AnimalMeasures } from '@/core/profiles/animal';
@@ -50,7 +51,7 @@ export interface ColonyQuestion {
   /** Null for kinds whose numbers nobody gave. */
   kind: PopulationKind | null;
   profile: CareProfile;
-  resident: AnimalMeasures & { form: Form; stage: Stage; takenInOn: Day };
+  resident: AnimalMeasures & Partial<Pick<Together, 'isGuest'>> & { form: Form; stage: Stage; takenInOn: Day };
   home: HomeState;
   log: ColonyLog;
   temperatureC: number;
@@ -69,7 +70,7 @@ export interface ColonyState {
   temperaturesC: number[];
   /** Heads of all stages that there is room for; null where nobody can say. */
   roomForHeads: number | null;
-  /** Of its room; null where that is not known. */
+  /** Of its room; null where that is not known, and for cleaners among others, who set nothing for their home. */
   fullPct: number | null;
   /** The day from which it is nearly full by its usual course; null while it is not within a year. */
   splitOn: Day | null;
@@ -268,9 +269,9 @@ function roomIn(kind: PopulationKind, { profile, resident, home }: ColonyQuestio
 function roomTaken(
   kind: PopulationKind | null,
   counts: Record<string, number>,
-  { today, queens, temperatureC, steps, room }: Base,
+  { today, queens, temperatureC, steps, room, resident }: Base,
 ): Pick<ColonyState, 'fullPct' | 'splitOn'> {
-  if (!kind || room === null) return { fullPct: null, splitOn: null };
+  if (!kind || room === null || resident.isGuest) return { fullPct: null, splitOn: null };
   const temperatures = weeklyTemperatures(steps, today, AHEAD_WEEKS, temperatureC);
   const question = { kind, counts, queens, roomForHeads: room, weeks: AHEAD_WEEKS, temperatureC: temperatures };
   const { grown, total: all } = usualCourse(question);

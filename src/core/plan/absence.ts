@@ -1,9 +1,8 @@
-import { factsOf } from './jobs';
+import { factsOf, type JobKind } from './jobs';
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
 import { quietTime } from './quiet';
 import { closedFor, isClosed, opensAt, type Span } from './spans';
 import { workAhead, type Outlook, type Stream } from './workAhead';
-import type { JobKind } from './jobs';
 import type { LeaveAlone, ResidentToday } from './work';
 
 /** Longer absences are no matter for a sitter. Chosen here */

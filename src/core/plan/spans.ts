@@ -1,5 +1,4 @@
-import { factsOf } from './jobs';
-import type { JobKind } from './jobs';
+import { factsOf, type JobKind } from './jobs';
 
 /** Days from `from` up to, but without, `to`, counted from the first day of a plan. */
 export interface Span {

@@ -1,7 +1,6 @@
-import { JOBS } from '@/core/plan/jobs';
+import { JOBS, type JobKind } from '@/core/plan/jobs';
 import type { Keeper } from '@/contract/keepers';
 import { addDays, type Day } from '@/core/measure/day';
-import type { JobKind } from '@/core/plan/jobs';
 import { busyDaysOf, planOf } from '../house/housePlan';
 import { houseToday } from '../house/houseToday';
 import { listAbsences } from '../storage/absences';

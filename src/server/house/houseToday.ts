@@ -1,15 +1,13 @@
 import type { Home, Resident } from '@/contract/records';
-import type { WateringOutlook } from '@/core/climate/watering';
 import type { ColonyState } from '@/core/house/colonyState';
 import type { StateOfHome } from '@/core/house/homeState';
 import { dayOfMoment, type Day } from '@/core/measure/day';
-import type { DueWork, LogEntry, ProbeAlarm, ResidentToday } from '@/core/plan/work';
+import type { DueWork, LogEntry, ResidentToday } from '@/core/plan/work';
 import type { CareBook } from '@/core/profiles/careBook';
 import type { Hemisphere } from '@/core/season/year';
 import type { Shelf } from '../larder';
 import type { StandingRest } from '../rests';
 import type { Database, Queries } from '../storage/database';
-import type { AirOfHome } from './air';
 import type { GrowthFacts } from './growthFacts';
 import { StandingHouse } from './standingHouse';
 import { touchedSince } from './touched';
@@ -33,17 +31,6 @@ export interface Unworkable {
   why: string;
   /** What was written about it last. */
   entryId: string | null;
-}
-
-/** The water and the air of a home, by who it is damped for. */
-export interface WaterOfHome {
-  tenantId: string;
-  /** When it is to be damped, as it stood this morning: what is damped today is shown as done. */
-  morning: WateringOutlook | null | undefined;
-  /** As it stands now. */
-  now: WateringOutlook | null | undefined;
-  alarms: ProbeAlarm[];
-  air: AirOfHome | null | undefined;
 }
 
 /** The house on a day: everybody who is in, in shelf order. */
@@ -72,6 +59,8 @@ const HEARD_AFTER_MS = 10 * 60_000;
 
 interface Kept {
   house: StandingHouse;
+  /** As it stood then: it may be brought up to date for somebody else at any moment. */
+  today: HouseToday;
   since: string;
   /** The time that it tells of, in steps of `HEARD_AFTER_MS`. */
   step: number;
@@ -96,7 +85,7 @@ export async function houseToday(queries: Queries, on: Day, now: string): Promis
   const next = broughtUp(queries, known, on, now);
   kept.set(queries, next);
   try {
-    return (await next).house.today();
+    return (await next).today;
   } catch (error) {
     if (kept.get(queries) === next) kept.delete(queries);
     throw error;
@@ -107,8 +96,8 @@ async function broughtUp(queries: Database, known: Kept | undefined, on: Day, no
   const step = Math.floor(Date.parse(now) / HEARD_AFTER_MS);
   const touched = await touchedSince(queries, known?.since ?? null);
   const { since } = touched;
-  if (known?.house.on !== on || touched.all)
-    return { house: await StandingHouse.gather(queries, on, now), since, step };
-  await known.house.update(queries, touched, now, known.step !== step);
-  return { house: known.house, since, step };
+  const stands = known !== undefined && known.house.on === on && !touched.all;
+  const house = stands ? known.house : await StandingHouse.gather(queries, on, now);
+  if (stands) await house.update(queries, touched, now, known.step !== step);
+  return { house, today: house.today(), since, step };
 }

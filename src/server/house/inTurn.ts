@@ -1,4 +1,4 @@
-/** Nothing holds the server for longer than this while a house is worked out. ms */
+/** Nothing holds the server for longer than this while a house is worked out. ms, chosen here */
 const PAUSE_AFTER_MS = 8;
 
 /** Lets others be answered whenever some time has gone by: waited for between two pieces of work. */
@@ -36,4 +36,12 @@ export function keptFor<Key extends object, Answer>(work: (key: Key) => Answer):
     known.set(key, { answer });
     return answer;
   };
+}
+
+/** Read at once: no statement holds the embedded database, and with it the server, for long. Chosen here */
+const AT_ONCE = 60;
+
+/** Some work for many ids, a part of them at a time. */
+export async function inParts(ids: readonly string[], work: (some: readonly string[]) => Promise<void>): Promise<void> {
+  for (let from = 0; from < ids.length; from += AT_ONCE) await work(ids.slice(from, from + AT_ONCE));
 }

@@ -7,6 +7,7 @@ import type { Day } from '@/core/measure/day';
 import { groupBy } from '../groupBy';
 import { mealsBefore } from '../meals';
 import { REST_KINDS } from '../rests';
+import { inParts } from './inTurn';
 import type { Queries } from '../storage/database';
 import { entriesForRound, entriesOfKinds, moultsOf, type MoultRow } from '../storage/entries';
 import { homesOf } from '../storage/homes';
@@ -34,18 +35,9 @@ export const noRecords = (): Records => ({
   ...{ rests: new Map(), kin: new Map(), moults: new Map() },
 });
 
-/** Read at once: no statement holds the embedded database, and with it the server, for long. */
-const AT_ONCE = 60;
-
 /** Reads what was written about some residents and puts it in the place of what was known; of those that are gone nothing stays but their kin. */
-export async function readResidents(
-  queries: Queries,
-  records: Records,
-  ids: readonly string[],
-  on: Day,
-): Promise<void> {
-  for (let from = 0; from < ids.length; from += AT_ONCE) {
-    const some = ids.slice(from, from + AT_ONCE);
+export const readResidents = (queries: Queries, records: Records, ids: readonly string[], on: Day): Promise<void> =>
+  inParts(ids, async (some) => {
     const [residents, entries, meals] = [
       await residentsNow(queries, some),
       await entriesForRound(queries, on, some),
@@ -55,7 +47,7 @@ export async function readResidents(
       await entriesOfKinds(queries, some, [...HEAD_KINDS, 'brood-seen', ...REST_KINDS]),
       ({ residentId }) => residentId ?? '',
     );
-    put(records.residents, some, new Map(residents.map((each) => [each.id, each])));
+    put(records.residents, some, byId(residents));
     put(
       records.entries,
       some,
@@ -72,10 +64,9 @@ export async function readResidents(
       some,
       picked(about, ({ kind, on: day }) => IS_REST.has(kind) && day <= on),
     );
-    put(records.kin, some, new Map((await kinOfIds(queries, some)).map((each) => [each.id, each])));
+    put(records.kin, some, byId(await kinOfIds(queries, some)));
     put(records.moults, some, await moultsOf(queries, some));
-  }
-}
+  });
 
 const IS_REST: ReadonlySet<Entry['kind']> = new Set(REST_KINDS);
 
@@ -83,14 +74,13 @@ const picked = (entries: ReadonlyMap<string, Entry[]>, isWanted: (entry: Entry) 
   new Map([...entries].map(([id, list]) => [id, list.filter(isWanted)]));
 
 /** Reads some homes and puts them in the place of what was known. */
-export async function readHomes(queries: Queries, records: Records, ids: readonly string[]): Promise<void> {
-  for (let from = 0; from < ids.length; from += AT_ONCE) {
-    const some = ids.slice(from, from + AT_ONCE);
-    put(records.homes, some, new Map((await homesOf(queries, some)).map((each) => [each.id, each])));
-  }
-}
+export const readHomes = (queries: Queries, records: Records, ids: readonly string[]): Promise<void> =>
+  inParts(ids, async (some) => put(records.homes, some, byId(await homesOf(queries, some))));
 
-function put<Value>(into: Map<string, Value>, ids: readonly string[], values: ReadonlyMap<string, Value>): void {
+const byId = <Row extends { id: string }>(rows: readonly Row[]) => new Map(rows.map((row) => [row.id, row]));
+
+/** Puts what was read about some ids in the place of what was known; nothing was read about those that are no more. */
+export function put<Value>(into: Map<string, Value>, ids: readonly string[], values: ReadonlyMap<string, Value>): void {
   for (const id of ids) {
     const value = values.get(id);
     if (value === undefined) into.delete(id);

@@ -1,10 +1,9 @@
 import type { Entry } from '@/contract/entries';
 import type { Probe } from '@/contract/readings';
 import type { Home, Resident } from '@/contract/records';
-import { dampedFor } from '@/core/climate/homeAir';
 import type { ColonyState } from '@/core/house/colonyState';
 import { homeState, type StateOfHome } from '@/core/house/homeState';
-import { addDays, dayOfMoment, type Day } from '@/core/measure/day';
+import { dayOfMoment, type Day } from '@/core/measure/day';
 import { dueWork } from '@/core/plan/due';
 import type { ProbeAlarm, RestUnderWay } from '@/core/plan/work';
 import { tellsSize } from '@/core/profiles/animal';
@@ -13,7 +12,6 @@ import { airSchool } from '@/core/profiles/schools';
 import { Refusal } from '@/core/refusal';
 import { apartOf } from '../apart';
 import { groupBy } from '../groupBy';
-import { homeAlarms, weighingsOf } from '../homeReadings';
 import { larderOf } from '../larder';
 import { logsOf } from '../logs';
 import { moultOutlooks } from '../offers';
@@ -22,19 +20,18 @@ import type { Queries } from '../storage/database';
 import { homeOrder } from '../storage/homes';
 import { everyId } from '../storage/residents';
 import { residentOn } from '../today';
-import { airFor, wateringFor } from './air';
 import { countedState, isCountedForm, sealedIn } from './colonies';
 import { groupMoults, printsOf, tellersOf, type GrowthFacts, type GroupMoult } from './growthFacts';
 import { housed } from './housed';
 import { pauses } from './inTurn';
-import type { HouseToday, Lodger, Unworkable, WaterOfHome } from './houseToday';
+import type { HouseToday, Lodger, Unworkable } from './houseToday';
 import { moveOf } from './plannedMoves';
 import { noRecords, readHomes, readResidents, type Records } from './records';
 import { readAir, readShared, type Shared } from './shared';
 import { readFed, readStore, storeNow, type Store } from './store';
 import { answersTheSame, askedOf, differOnlyInNumbers, onHandOf, type StoreAsked } from './storeAsked';
 import type { Touched } from './touched';
-import { lastDamping, waterFacts } from './waterFacts';
+import { waterOfHome, type WaterOfHome } from './waterOfHome';
 
 /**
  * The house on a day, kept: what was written down, and the state of everybody and of every home that is worked out from it. A
@@ -100,20 +97,26 @@ export class StandingHouse {
       }
     };
     touchHomesOf();
+    const before = new Map([...ids].map((id) => [id, this.toldBy(id)]));
     await readResidents(queries, records, [...ids], this.on);
     touchHomesOf();
     if (homes.size > 0) this.order = await homeOrder(queries);
     await readHomes(queries, records, [...homes]);
     if (store) for (const id of await this.storeTouched(queries, [...ids])) dirty.add(id);
     if (isLater || rooms.size > 0 || air.size > 0) {
-      const before = this.shared;
-      this.shared = { ...this.shared, ...(await readAir(queries, now)), now };
-      for (const id of this.homesOfOtherAir(before)) dirtyHomes.add(id);
+      const { shared } = this;
+      this.shared = { ...shared, ...(await readAir(queries, now)), now };
+      for (const id of this.homesOfOtherAir(shared)) dirtyHomes.add(id);
       // The place of a rest is no home: what its probe says is asked of the room.
       for (const [id, { course }] of this.rests) if (course.phase === 'cold') dirty.add(id);
     }
     for (const { id, homeId } of records.residents.values()) if (dirtyHomes.has(homeId)) dirty.add(id);
-    for (const id of this.kinTouched(ids)) dirty.add(id);
+    const tellers = [...ids].filter((id) => this.toldBy(id) !== before.get(id));
+    for (const id of this.kinOfTellers(tellers)) dirty.add(id);
+    // What a home is called on its shelf is told to who is to move there.
+    for (const { resident, today } of this.lodgers.values()) {
+      if (today.move && homes.has(today.move.toHomeId)) dirty.add(resident.id);
+    }
     // Also what nobody's state depends on may be another: what lies in the store, which box stands where.
     if (store || isLater || homes.size + rooms.size + air.size + dirty.size > 0) this.answer = undefined;
     if (dirty.size === 0 && dirtyHomes.size === 0) return;
@@ -133,22 +136,18 @@ export class StandingHouse {
     const here = [...dirty].flatMap((id) => records.residents.get(id) ?? []);
     this.forget(dirty, dirtyHomes);
     await this.workOutRests(queries, here);
+    const byHome = groupBy(records.residents.values(), ({ homeId }) => homeId);
     for (const resident of here) {
-      if (isCountedForm(resident)) this.workOutColony(resident);
+      if (isCountedForm(resident)) this.workOutColony(resident, byHome.get(resident.homeId) ?? []);
       await pause();
     }
-    this.growth = this.growthNow();
-    const byHome = groupBy(records.residents.values(), ({ homeId }) => homeId);
     for (const homeId of dirtyHomes) {
       const tenants = inOrderOfComing(byHome.get(homeId) ?? []);
       this.settle(homeId, tenants);
       for (const each of housed(this.shared.care, tenants, this.colonies)) this.housed.set(each.id, each);
       const home = records.homes.get(homeId);
-      if (home)
-        this.workOutWater(
-          home,
-          tenants.flatMap(({ id }) => this.housed.get(id) ?? []),
-        );
+      const water = home && this.waterIn(home, tenants);
+      if (water) this.waters.set(homeId, water);
       await pause();
     }
     for (const { id } of here) {
@@ -192,7 +191,7 @@ export class StandingHouse {
     for (const [id, alarms] of await restAlarms(queries, rests, this.shared.now)) this.restAlarms.set(id, alarms);
   }
 
-  private workOutColony(resident: Resident): void {
+  private workOutColony(resident: Resident, mates: readonly Resident[]): void {
     const { id, homeId, takenInOn, form } = resident;
     const home = this.records.homes.get(homeId);
     const heads = this.records.heads.get(id) ?? [];
@@ -200,7 +199,9 @@ export class StandingHouse {
     const before = this.colonies.get(id);
     this.colonies.delete(id);
     if (!home || takenInOn > this.on) return;
-    const state = apartOf(() => countedState(this.shared, resident, home, heads, this.rests.get(id)));
+    // Whether it is a guest is told by who lives with it, whatever their number.
+    const { isGuest } = housed(this.shared.care, mates, new Map()).find((each) => each.id === id) ?? resident;
+    const state = apartOf(() => countedState(this.shared, { ...resident, isGuest }, home, heads, this.rests.get(id)));
     // One that stands as it stood is the same: what takes long to work out from it is kept by it.
     if (state) this.colonies.set(id, before && JSON.stringify(before) === JSON.stringify(state) ? before : state);
   }
@@ -217,18 +218,17 @@ export class StandingHouse {
     };
   }
 
-  /** Those of the species of somebody touched whose moults are awaited: what one tells, others are told by. */
-  private kinTouched(ids: ReadonlySet<string>): string[] {
-    const before = this.growth.tellers;
-    const after = tellersOf(this.records.kin.values(), this.records.moults);
-    const told = (tellers: typeof before, id: string) => JSON.stringify(tellers.find((each) => each.id === id));
-    const species = new Set(
-      [...ids].flatMap((id) =>
-        told(before, id) === told(after, id) ? [] : (this.records.kin.get(id)?.scientificName ?? []),
-      ),
-    );
-    if (species.size === 0) return [];
+  /** What somebody tells others of its kind. */
+  private toldBy(id: string): string {
+    return JSON.stringify([this.records.kin.get(id), this.records.moults.get(id)]);
+  }
+
+  /** Those whose moults are awaited, of the species of some who tell something else than before: by those they are told. */
+  private kinOfTellers(tellers: readonly string[]): string[] {
+    if (tellers.length === 0) return [];
+    const species = new Set(tellers.flatMap((id) => this.records.kin.get(id)?.scientificName ?? []));
     this.prints = new Map([...this.prints].filter(([name]) => !species.has(name)));
+    this.growth = this.growthNow();
     return [...this.lodgers.values()].flatMap(({ resident, today }) =>
       species.has(resident.scientificName) && (today.outlooks ?? []).length > 0 ? [resident.id] : [],
     );
@@ -268,27 +268,14 @@ export class StandingHouse {
       .map(({ id }) => id);
   }
 
-  /** When a home is to be damped, what its air does, and what its probes say is wrong: by who it is damped for. */
-  private workOutWater(home: Home, tenants: readonly Resident[]): void {
-    const { care, materials, on, now, probes, readings } = this.shared;
-    const tenant = dampedFor(care, tenants);
-    const room = this.shared.roomOf(home);
-    if (!tenant || !room) return;
-    const profile = care.of(tenant);
-    const inHome = probes.get(home.id) ?? [];
-    const alarms = homeAlarms(inHome, readings, profile.climate, Date.parse(now));
+  private waterIn(home: Home, tenants: readonly Resident[]): WaterOfHome | undefined {
     const log = tenants.flatMap(({ id }) => this.records.entries.get(id) ?? []);
-    const weighings = weighingsOf(inHome, readings);
-    const wateringBy = (until: Day) => {
-      const facts = waterFacts(log, weighings, on, until);
-      return apartOf(() => wateringFor(profile, tenant, home, room, materials, facts, on, alarms));
-    };
-    const morning = wateringBy(addDays(on, -1));
-    const isDampedToday = lastDamping(log, on)?.on === on;
-    this.waters.set(home.id, {
-      ...{ tenantId: tenant.id, morning, now: isDampedToday ? wateringBy(on) : morning, alarms },
-      air: apartOf(() => airFor(profile, tenant, home, room, materials)),
-    });
+    return waterOfHome(
+      this.shared,
+      home,
+      tenants.flatMap(({ id }) => this.housed.get(id) ?? []),
+      log,
+    );
   }
 
   private workOutLodger(id: string): void {

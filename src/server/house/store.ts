@@ -1,6 +1,8 @@
 import type { StockEntry } from '@/contract/store';
 import type { Day } from '@/core/measure/day';
 import { groupBy } from '../groupBy';
+import { inParts } from './inTurn';
+import { put } from './records';
 import { bookBegins, shelfFrom, type FedDish, type Shelf } from '../larder';
 import type { Queries } from '../storage/database';
 import { everyId } from '../storage/residents';
@@ -20,20 +22,16 @@ export async function readStore(queries: Queries): Promise<Store> {
   return { entries, cultures: await listCultures(queries), begins: bookBegins(entries), fed: new Map() };
 }
 
-/** Read at once: no statement holds the embedded database for long. */
-const AT_ONCE = 60;
-
 /** Reads what some were fed since the book begins, and puts it in the place of what was known. */
 export async function readFed(queries: Queries, { begins, fed }: Store, ids: readonly string[]): Promise<void> {
-  for (let from = 0; from < ids.length && begins !== undefined; from += AT_ONCE) {
-    const some = ids.slice(from, from + AT_ONCE);
-    const rows = groupBy(await fedBy(queries, some, begins), ({ residentId }) => residentId);
-    for (const id of some) {
-      const own = rows.get(id);
-      if (own) fed.set(id, own);
-      else fed.delete(id);
-    }
-  }
+  if (begins === undefined) return;
+  await inParts(ids, async (some) =>
+    put(
+      fed,
+      some,
+      groupBy(await fedBy(queries, some, begins), ({ residentId }) => residentId),
+    ),
+  );
 }
 
 /** What lies in the store on a day. */

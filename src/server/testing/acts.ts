@@ -83,6 +83,8 @@ export const ACTS: Record<string, Act> = {
       await server.patch(`/api/homes/${pick(homes, which)}`, { place: 1 + (which % 9), litterDepthMm: which % 30 })
     ).status;
   },
+  'a box renamed': async ({ server, homes }, which) =>
+    (await server.patch(`/api/homes/${pick(homes, which)}`, { code: `N${which}` })).status,
   'taken in': async ({ server, residents, homes }, which) => {
     const kind = KINDS[which % KINDS.length];
     const { status, body } = await server.post('/api/residents', { ...kind, homeId: pick(homes, which >> 3) });

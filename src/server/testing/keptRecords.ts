@@ -1,10 +1,10 @@
 import type { Database, Queries } from '../storage/database';
 
-/** Every table of records; which migrations were made is none of them. */
+/** Every table of records; which migrations were made is none of them, nor what was touched. */
 async function tables(queries: Queries): Promise<string[]> {
   const rows = await queries.query<{ name: string }>(
     `SELECT quote_ident(tablename) AS name FROM pg_tables
-      WHERE schemaname = 'public' AND tablename <> 'schema_migration' ORDER BY tablename`,
+      WHERE schemaname = 'public' AND tablename NOT IN ('schema_migration', 'touched') ORDER BY tablename`,
   );
   return rows.map(({ name }) => name);
 }

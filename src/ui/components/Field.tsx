@@ -1,7 +1,6 @@
 import Input from '@rneui/themed/dist/Input';
 import { useState, type Ref } from 'react';
-import type { KeyboardTypeOptions } from 'react-native';
-import { View } from 'react-native';
+import { type KeyboardTypeOptions, View } from 'react-native';
 import { space } from '../theme/tokens';
 import { useTheme } from './useStyles';
 import { Soft } from './Words';

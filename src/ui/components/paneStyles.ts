@@ -1,6 +1,5 @@
 import type { ViewStyle } from 'react-native';
-import type { Palette } from '../theme/tokens';
-import { measure, space } from '../theme/tokens';
+import { type Palette, measure, space } from '../theme/tokens';
 
 const column: ViewStyle = { width: '100%', maxWidth: measure.column + 2 * space.l, alignSelf: 'center' };
 

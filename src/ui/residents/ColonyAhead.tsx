@@ -131,7 +131,7 @@ function Course({ facts, profile }: { facts: ColonyFacts; profile: CareProfile }
             `${rests ? 'Hatched: its winter rest. ' : ''}At ${temperature.long(facts.temperatureC)}` +
             `${roomForHeads === null ? '' : `, room for about ${headsWords(roomForHeads)}`}.`}
         </Soft>
-        {roomForHeads === null || !isCulture ? null : <Body>{roomWords(facts)}</Body>}
+        {facts.fullPct === null || !isCulture ? null : <Body>{roomWords(facts, facts.fullPct)}</Body>}
         {isCulture && worked.harvest >= 1 ? (
           <Body>{`About ${headsWords(worked.harvest)} grown ones a week may be taken out for ever.`}</Body>
         ) : null}
@@ -142,8 +142,8 @@ function Course({ facts, profile }: { facts: ColonyFacts; profile: CareProfile }
   );
 }
 
-function roomWords({ fullPct, splitOn, asOf, isCounted }: ColonyFacts): string {
-  const full = `${Math.round(fullPct ?? 0)} % of its room is taken`;
+function roomWords({ splitOn, asOf, isCounted }: ColonyFacts, fullPct: number): string {
+  const full = `${Math.round(fullPct)} % of its room is taken`;
   const act = isCounted ? ['split it', ', and keep the old soil: it is full of young'] : ['give some another box', ''];
   if (splitOn === null) return `${full}; it is not nearly full within a year.`;
   if (splitOn <= asOf) return `${full}: ${act[0]} now${act[1]}.`;

@@ -1,4 +1,4 @@
-import { JOBS } from '@/core/plan/jobs';
+import { JOBS, type JobKind } from '@/core/plan/jobs';
 import { router } from 'expo-router';
 import { useState, type ReactNode } from 'react';
 import { Pressable, View } from 'react-native';
@@ -8,7 +8,6 @@ import { useHouse } from '@/client/house';
 import { useLog, type NewEntry } from '@/client/log';
 import { useQueue } from '@/client/queue';
 import type { Home, Resident } from '@/contract/records';
-import type { JobKind } from '@/core/plan/jobs';
 import type { Job } from '@/core/plan/work';
 import { Button } from '../components/Button';
 import { TickCircle } from '../components/TickCircle';

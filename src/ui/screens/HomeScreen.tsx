@@ -1,11 +1,10 @@
 import { router } from 'expo-router';
 import { useRef, useState } from 'react';
 import { Image, View } from 'react-native';
-import { fitOf, planOf, sectionOf, soilEntry, withSoil } from '@/client/fitting';
+import { companyIn, fitOf, planOf, sectionOf, soilEntry, withSoil } from '@/client/fitting';
 import { useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import type { Home, Resident } from '@/contract/records';
-import { company } from '@/core/housing/company';
 import { innerVolumeL } from '@/core/housing/container';
 import type { HomeGround } from '@/core/house/homeState';
 import { worse, type Status } from '@/core/housing/fit';
@@ -181,9 +180,7 @@ function HomePane({ home }: { home: Home }) {
         </>
       ) : null}
       <LinkRow links={links} />
-      <CompanyChecks
-        answer={company(tenants.map((each) => ({ ...each, label: calledWords(each), profile: care.of(each) })))}
-      />
+      <CompanyChecks answer={companyIn(care, tenants)} />
       {fits.map(({ resident, fit: each }) => (
         <View key={resident.id}>
           {tenants.length > 1 ? <Heading style={{ marginTop: space.l }}>{calledWords(resident)}</Heading> : null}

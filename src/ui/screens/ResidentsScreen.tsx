@@ -143,15 +143,15 @@ interface RowProps {
 /** Drawn again only when something about it has changed: the list is long, and typing goes through it. */
 const ResidentRow = memo(function ResidentRow({ resident, home, moult, isChosen }: RowProps) {
   const length = useLength();
-  const verdict = home.state?.verdict ?? 'pass';
-  const about = moult ?? HOME_WORD[verdict];
+  const verdict = home.state?.verdict ?? null;
+  const about = moult ?? (verdict && HOME_WORD[verdict]);
   return (
     <ListRow
-      label={`${calledWords(resident)}, ${resident.scientificName}, ${home.code}, ${about}`}
+      label={[calledWords(resident), resident.scientificName, home.code, ...(about ? [about] : [])].join(', ')}
       onPress={() => router.push(`/residents/${resident.id}`)}
       isChosen={isChosen}
       left={<CodeTag code={home.code} />}
-      right={moult === undefined ? <StatusMark status={verdict} /> : null}
+      right={moult === undefined && verdict ? <StatusMark status={verdict} /> : null}
     >
       <Name>{resident.scientificName}</Name>
       {moult === undefined ? <Trouble state={home.state} /> : <Strong>{moult}</Strong>}

@@ -1,6 +1,5 @@
-import { JOBS } from '@/core/plan/jobs';
+import { JOBS, JOB_KINDS } from '@/core/plan/jobs';
 import { shippedFeeders, shippedFoods } from '@/contract/shipped';
-import { JOB_KINDS } from '@/core/plan/jobs';
 import { SKIP_REASONS, type Job, type LeaveAlone, type Reason } from '@/core/plan/work';
 import { MOULT_SIGNS } from '@/core/profiles/profile';
 import { SKIP_WORDS, waitingWords } from './doing';

@@ -1,7 +1,7 @@
 import type { Entry } from '@/contract/entries';
 import type { Home, Resident } from '@/contract/records';
 import type { Check } from '@/core/housing/fit';
-import type { Job } from '@/core/plan/work';
+import type { Job, JobMeal } from '@/core/plan/work';
 import { profileOf } from '@/contract/testing/profileOf';
 import { checkNumbers, inputWords, limitWords, marksOf, notCheckedWords, worstFirst } from './checks';
 import { dayWords, daysWords, weekday } from './days';
@@ -11,7 +11,6 @@ import { preyLimitMm } from './food';
 import { alarmWords, jobReason, jobTitle, leaveAloneWords } from './jobs';
 import { shippedFeeders, shippedFoods } from '@/contract/shipped';
 import type { Dish } from '@/core/feeding/food';
-import type { JobMeal } from '@/core/plan/work';
 import { byGroup, numbersOf, ruleWords } from './profiles';
 import { containerWords, lifeWords } from './residents';
 import { lengths } from '../testing/words';
