@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
-import type { Entry } from '@/contract/entries';
+import { entryToKeep, type EntryBase, type EntryData, type EntryToKeep } from '@/contract/storedEntries';
 import type { Resident } from '@/contract/records';
 import { addDays } from '@/core/measure/day';
 import { insertEntries } from '@/server/storage/entries';
@@ -31,12 +31,16 @@ export async function benchResidents(): Promise<void> {
     await database.transaction(async (queries) => {
       await insertShelf(queries, { id: shelfId, room: 'R', name: 'S' });
       const container = { shape: 'box', lengthMm: 200, widthMm: 200, heightMm: 200, lid: 'solid', vents: [] } as const;
-      const entries: Omit<Entry, 'undoneAt'>[] = [];
-      const write = (kind: Entry['kind'], on: string, about: Partial<Entry>, data: Entry['data'] = {}) =>
-        entries.push({
-          ...{ id: randomUUID(), kind, on, at: `${on}T19:00:00.000Z`, keeper: null, note: null },
-          ...{ residentId: null, homeId: null, data, ...about },
-        });
+      const entries: EntryToKeep[] = [];
+      const write = <Kind extends keyof EntryData>(
+        kind: Kind,
+        on: string,
+        about: Partial<EntryBase>,
+        data: EntryData[Kind],
+      ) => {
+        const facts = { id: randomUUID(), on, at: `${on}T19:00:00.000Z`, keeper: null, note: null };
+        entries.push(entryToKeep(kind, data, { ...facts, residentId: null, homeId: null, ...about }) as EntryToKeep);
+      };
       for (const [index, id] of ids.entries()) {
         const homeId = randomUUID();
         await insertHome(queries, {
@@ -56,9 +60,8 @@ export async function benchResidents(): Promise<void> {
         for (const ago of [60, 170, 280]) write('moulted', addDays(TODAY, -ago), { residentId: id }, { legSpanMm: 60 });
       }
       for (let index = 0; index < ENTRIES; index += 1) {
-        write(index % 2 === 0 ? 'watered' : 'eaten', addDays(TODAY, -Math.floor(index / 3)), {
-          residentId: ids[0] ?? null,
-        });
+        const about = { residentId: ids[0] ?? null };
+        write(index % 2 === 0 ? 'watered' : 'eaten', addDays(TODAY, -Math.floor(index / 3)), about, {});
       }
       await insertEntries(queries, entries);
     });

@@ -1,4 +1,4 @@
-import type { Entry } from '@/contract/entries';
+import type { EntryData, EntryToKeep } from '@/contract/storedEntries';
 import { shippedProfiles } from '@/contract/shipped';
 import { addDays, type Day } from '@/core/measure/day';
 import { DONE_WITH } from '@/core/plan/work';
@@ -18,11 +18,7 @@ const TIMES = 3;
 const MINUTE = 52;
 
 /** Boxes cleaned, soil turned and refreshed, animals weighed and counted: spread, so that a few are due on any day. */
-export function choreStory(
-  resident: DemoResident & { id: string },
-  place: number,
-  today: Day,
-): Omit<Entry, 'undoneAt'>[] {
+export function choreStory(resident: DemoResident & { id: string }, place: number, today: Day): EntryToKeep[] {
   if (resident.gone) return [];
   const write = writerOf(resident, today, KEEPERS[place % KEEPERS.length] ?? KEEPERS[0]);
   const work = shippedProfiles.find((each) => each.id === resident.profile)?.work ?? [];
@@ -44,7 +40,10 @@ export function choreStory(
 }
 
 /** What goes with an entry; null where another story tells it. */
-function dataOf(work: RegularWork['work'], { massG, headCount, heads, called }: DemoResident): Entry['data'] | null {
+function dataOf(
+  work: RegularWork['work'],
+  { massG, headCount, heads, called }: DemoResident,
+): EntryData['measured'] | null {
   switch (work) {
     case 'weigh':
       return massG === undefined ? null : { massG };

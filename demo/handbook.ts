@@ -1,5 +1,5 @@
 import type { EmergencyCard, OwnCard } from '@/contract/handbook';
-import type { Entry } from '@/contract/entries';
+import type { EntryToKeep } from '@/contract/storedEntries';
 import { addDays, type Day } from '@/core/measure/day';
 import type { CaseKind } from '@/core/training/cases';
 import { KEEPERS } from './homes';
@@ -43,7 +43,7 @@ export const TRAINING = [
 ];
 
 /** Papers that end, and what was tried when something was wrong. */
-export function handbookStory(resident: DemoResident & { id: string }, today: Day): Omit<Entry, 'undoneAt'>[] {
+export function handbookStory(resident: DemoResident & { id: string }, today: Day): EntryToKeep[] {
   const write = writerOf(resident, today, KEEPERS[0]);
   switch (resident.called) {
     case 'Marquise':

@@ -1,4 +1,4 @@
-import type { Entry } from '@/contract/entries';
+import type { EntryToKeep } from '@/contract/storedEntries';
 import type { StockEntry } from '@/contract/store';
 import type { Dish } from '@/core/feeding/food';
 import { addDays, type Day } from '@/core/measure/day';
@@ -90,11 +90,11 @@ const WEIGHINGS: Record<string, { daysAgo: number; massG: number }[]> = {
 };
 
 /** The meals of one that is not fed with prey, and its weighings. */
-export function foodStory(resident: DemoResident & { id: string }, today: Day): Omit<Entry, 'undoneAt'>[] {
+export function foodStory(resident: DemoResident & { id: string }, today: Day): EntryToKeep[] {
   const { called } = resident;
   const plan = FOOD[called];
   const write = writerOf(resident, today, 'Odalys Fenn');
-  const meals = Array.from({ length: plan?.meals ?? 0 }, (_, index) => index).flatMap((index) => {
+  const meals = Array.from({ length: plan?.meals ?? 0 }, (_, index) => index).flatMap((index): EntryToKeep[] => {
     if (!plan) return [];
     const ago = plan.lastDaysAgo + index * plan.everyDays;
     const offered = write('offered', ago, 25, { dishes: plan.dishes(index) });

@@ -1,5 +1,6 @@
 import { scientificName } from '@/contract/primitives';
 import { newEntry } from '@/contract/entries';
+import type { Entry, EntryToKeep } from '@/contract/storedEntries';
 import { newHome } from '@/contract/records';
 import { shippedFeeders, shippedFoods, shippedSpecies } from '@/contract/shipped';
 import { isDay } from '@/core/measure/day';
@@ -41,7 +42,7 @@ describe('the Ropewalk Warm House', () => {
     const lines = demo.entries.flatMap((entry) =>
       (['mm', 'in'] as const).map((unit) => [
         entry.kind,
-        entryWords({ ...entry, undoneAt: null }, lengths(unit), names, TODAY),
+        entryWords({ ...entry, undoneAt: null } as Entry, lengths(unit), names, TODAY),
       ]),
     );
     expect(new Set(lines.map(([kind]) => kind)).size).toBeGreaterThan(25);
@@ -59,7 +60,13 @@ describe('the Ropewalk Warm House', () => {
       if (kind === 'taken-in') continue;
       const about = residentId === null ? { homeId } : { residentId };
       // What the server adds of itself.
-      const { everybody: _all, roomC: _room, hemisphere: _half, restId: _rest, ...told } = data;
+      const {
+        everybody: _all,
+        roomC: _room,
+        hemisphere: _half,
+        restId: _rest,
+        ...told
+      } = { ...data } as Record<string, unknown>;
       const noted = note === null ? {} : { note };
       expect(newEntry.safeParse({ kind, on, keeper, ...noted, ...about, ...told }).error).toBeUndefined();
     }
@@ -106,7 +113,7 @@ describe('the Ropewalk Warm House', () => {
     const [anyEntry] = ropewalk('2026-03-16').entries;
     if (!anyEntry) throw new Error('The demo has no entries.');
     const own = { ...anyEntry, id: '11111111-1111-4111-8111-111111111111', on: '2026-03-16' };
-    await insertEntry(database, own);
+    await insertEntry(database, own as EntryToKeep);
     await seedDemo(database, fixedClock('2026-03-20'));
     expect(await lastDay()).toBe('2026-03-16');
     await database.close();

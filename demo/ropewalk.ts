@@ -1,6 +1,6 @@
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { uniformInt } from 'pure-rand/distribution/uniformInt';
-import type { Entry } from '@/contract/entries';
+import { entryToKeep, type EntryData, type EntryKind, type EntryToKeep } from '@/contract/storedEntries';
 import { shippedFeeders, shippedProfiles } from '@/contract/shipped';
 import { preyOf, type Dish } from '@/core/feeding/food';
 import type { CultureFacts } from '@/server/storage/store';
@@ -24,7 +24,7 @@ const HISTORY_DAYS = 186;
 /** Growth of the leg span at a moult, used backwards to give the log its earlier sizes; from memory. */
 const GROWTH_AT_MOULT = 1.24;
 
-export type DemoEntry = Omit<Entry, 'undoneAt'>;
+export type DemoEntry = EntryToKeep;
 
 export interface Demo {
   shelves: { id: string; room: string; roomId: string; name: string; loadLimitKg: number }[];
@@ -124,7 +124,7 @@ function factsOf(resident: Named, all: Named[], today: Day): ResidentFacts {
 
 /** One resident's log, from the day it was taken in to today, or to the day it left. */
 function storyOf(resident: Demo['residents'][number], today: Day, chance: Chance): DemoEntry[] {
-  const write = (kind: Entry['kind'], daysAgo: number, data: Entry['data'] = {}, minutesIn?: number) =>
+  const write: Write = (kind, daysAgo, data, minutesIn) =>
     entry(chance, kind, addDays(today, -daysAgo), { residentId: resident.id, data }, minutesIn);
   const moults = resident.moultsDaysAgo;
   const profile = profileOf(resident);
@@ -170,13 +170,18 @@ function storyOf(resident: Demo['residents'][number], today: Day, chance: Chance
       ? [write('sexed', Math.max(until, moults[0] ?? 0), { sex: resident.sex, by: resident.sexedBy }, 30)]
       : []),
     ...(resident.signs ?? []).map(({ sign, daysAgo }) => write('sign', daysAgo, { sign })),
-    ...(resident.notes ?? []).map(({ daysAgo, note }) => ({ ...write('noted', daysAgo), note })),
+    ...(resident.notes ?? []).map(({ daysAgo, note }) => ({ ...write('noted', daysAgo, {}), note })),
     ...routine,
     ...leaving(resident, write),
   ];
 }
 
-type Write = (kind: Entry['kind'], daysAgo: number, data?: Entry['data'], minutesIn?: number) => DemoEntry;
+type Write = <Kind extends EntryKind>(
+  kind: Kind,
+  daysAgo: number,
+  data: EntryData[Kind],
+  minutesIn?: number,
+) => EntryToKeep<Kind>;
 
 /** How it left, whole. */
 function leaving({ gone, heads }: DemoResident, write: Write): DemoEntry[] {
@@ -247,23 +252,18 @@ function preyDish(maxLengthMm: number, count: number): Dish {
 }
 
 /** An entry of the evening walk, which starts at 19:00 UTC. */
-function entry(
+function entry<Kind extends EntryKind>(
   chance: Chance,
-  kind: Entry['kind'],
+  kind: Kind,
   on: Day,
-  about: { residentId?: string; homeId?: string; data: Entry['data'] },
+  about: { residentId?: string; homeId?: string; data: EntryData[Kind] },
   minutesIn = 0,
-): DemoEntry {
+): EntryToKeep<Kind> {
   const minute = String(Math.min(59, minutesIn + chance.from(0, 15))).padStart(2, '0');
-  return {
-    id: chance.id(),
-    kind,
-    residentId: about.residentId ?? null,
-    homeId: about.homeId ?? null,
-    on,
-    at: `${on}T19:${minute}:00.000Z`,
-    keeper: chance.keeper(),
-    note: null,
-    data: about.data,
-  };
+  const { residentId = null, homeId = null, data } = about;
+  const at = `${on}T19:${minute}:00.000Z`;
+  return entryToKeep(kind, data, {
+    ...{ id: chance.id(), residentId, homeId, on, at },
+    ...{ keeper: chance.keeper(), note: null },
+  });
 }

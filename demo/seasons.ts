@@ -1,4 +1,4 @@
-import type { Entry } from '@/contract/entries';
+import type { EntryData, EntryKind, EntryToKeep } from '@/contract/storedEntries';
 import { shippedRests } from '@/contract/shipped';
 import { addDays, type Day } from '@/core/measure/day';
 import { Refusal } from '@/core/refusal';
@@ -10,7 +10,7 @@ import { idOf, writerOf } from './writing';
 
 export const roomIdOf = (room: string) => idOf(`room ${room}`);
 
-type Line = [kind: Entry['kind'], daysAgo: number, data: Entry['data']];
+type Line = { [Kind in EntryKind]: [kind: Kind, daysAgo: number, data: EntryData[Kind]] }[EntryKind];
 
 /** What is counted, seen, laid and planned, by what they are called. */
 const LINES: Record<string, Line[]> = {
@@ -84,7 +84,7 @@ const RESTS: Record<string, { room: string; daysAgo: number; roomC: number; done
 };
 
 /** What is written down of colonies, broods and their rest. */
-export function seasonStory(resident: DemoResident & { id: string }, today: Day): Omit<Entry, 'undoneAt'>[] {
+export function seasonStory(resident: DemoResident & { id: string }, today: Day): EntryToKeep[] {
   const { called, profile } = resident;
   const write = writerOf(resident, today, 'Imre Talsk');
   const lines = (LINES[called] ?? []).map(([kind, daysAgo, data]) => write(kind, daysAgo, 50, withDays(data, today)));
@@ -112,7 +112,7 @@ function restEntry(
   kind: RestingKind,
   { room, daysAgo, roomC }: (typeof RESTS)[string],
   today: Day,
-): Entry['data'] | undefined {
+): EntryData['rest-planned'] | undefined {
   const startOn = addDays(today, -daysAgo);
   const asOf = addDays(startOn, -PLANNED_AHEAD);
   const placeC = ROOMS[room]?.temperatureC ?? kind.bandC.min;
@@ -130,9 +130,9 @@ function restEntry(
 }
 
 /** Days before today are written with a sign: `-150`. */
-const withDays = (data: Entry['data'], today: Day): Entry['data'] =>
+const withDays = <Data extends object>(data: Data, today: Day): Data =>
   Object.fromEntries(
     Object.entries(data).map(([name, value]) =>
       typeof value === 'string' && /^-\d+$/.test(value) ? [name, addDays(today, Number(value))] : [name, value],
     ),
-  );
+  ) as Data;

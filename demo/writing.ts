@@ -1,5 +1,5 @@
 import { v5 } from 'uuid';
-import type { Entry } from '@/contract/entries';
+import { entryToKeep, type EntryData, type EntryKind } from '@/contract/storedEntries';
 import { addDays, type Day } from '@/core/measure/day';
 import type { DemoResident } from './residents';
 
@@ -9,19 +9,10 @@ export const idOf = (name: string): string => v5(name, NAMESPACE);
 
 /** Writes entries of one resident, each on an evening so many days ago. */
 export function writerOf({ id: residentId, called }: DemoResident & { id: string }, today: Day, keeper: string) {
-  return (kind: Entry['kind'], daysAgo: number, minute: number, data: Entry['data']): Omit<Entry, 'undoneAt'> => {
+  return <Kind extends EntryKind>(kind: Kind, daysAgo: number, minute: number, data: EntryData[Kind]) => {
     const on = addDays(today, -daysAgo);
     const at = `${on}T19:${String(minute).padStart(2, '0')}:00.000Z`;
-    return {
-      id: idOf(`${called} ${kind} ${daysAgo} ${minute}`),
-      kind,
-      residentId,
-      homeId: null,
-      on,
-      at,
-      keeper,
-      note: null,
-      data,
-    };
+    const id = idOf(`${called} ${kind} ${daysAgo} ${minute}`);
+    return entryToKeep(kind, data, { ...{ id, residentId, homeId: null, on, at }, keeper, note: null });
   };
 }

@@ -1,6 +1,6 @@
 import { v4 as newId } from 'uuid';
 import { create } from 'zustand';
-import type { Entry } from '@/contract/entries';
+import type { Entry } from '@/contract/storedEntries';
 import type { Day } from '@/core/measure/day';
 import type { JobKind } from '@/core/plan/jobs';
 import type { SkipReason } from '@/core/plan/work';

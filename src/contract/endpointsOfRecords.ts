@@ -7,7 +7,8 @@ import { moultFacts, residentBatch, residentMoult } from './growth';
 import { boxSize } from './housing';
 import { day, id, line, oneOf, profileId } from './primitives';
 import { careProfile } from './profile';
-import { entry, ENTRY_KINDS, newEntries, newEntry, newJoin, newPart, newResidentPhoto } from './entries';
+import { newEntries, newEntry, newJoin, newPart, newResidentPhoto } from './entries';
+import { entry, ENTRY_KINDS } from './storedEntries';
 import {
   goneResident,
   home,

@@ -8,7 +8,7 @@ import { HIGHEST_INSTAR, LEAVING_CAUSES, MOULT_SIGNS } from '@/core/profiles/pro
 import { surplusWish } from './broods';
 import { dish } from './feeding';
 import { headCount, measures, soil, stage, substrateDepthMm } from './housing';
-import { day, id, instant, instar, line, mm, oneOf, quantity, stageName } from './primitives';
+import { day, id, instar, line, mm, oneOf, quantity, stageName } from './primitives';
 import { massG, newPhoto, sex, sexEvidence } from './records';
 import { wetness } from './substrate';
 import { signIds } from './trouble';
@@ -36,7 +36,7 @@ const answers = line('the job that this answers', 80).optional();
 const aboutResident = { ...entryFields, residentId: id };
 
 /** What keepers write down, kind by kind. */
-const ENTRY_FORMS = [
+export const ENTRY_FORMS = [
   z.strictObject({
     kind: z.literal('offered'),
     ...aboutResident,
@@ -224,75 +224,6 @@ export const newEntry = z
   })
   .meta({ id: 'NewEntry' });
 export type NewEntry = z.infer<typeof newEntry>;
-
-export const ENTRY_KINDS = [
-  'taken-in',
-  'offered',
-  'eaten',
-  'refused',
-  'searched',
-  'calcium',
-  'clutch',
-  'barrier',
-  'rubbish',
-  'cleaned',
-  'turned',
-  'refreshed',
-  'battery',
-  'labelled',
-  'skipped',
-  'move-planned',
-  'move-dropped',
-  'paper',
-  'trouble',
-  'trouble-after',
-  'laid',
-  'surplus',
-  'brood-seen',
-  'paired',
-  'rest-planned',
-  'rest-step',
-  'rest-ended',
-  'watered',
-  'damped',
-  'misted',
-  'felt',
-  'looked',
-  'sign',
-  'moulted',
-  'measured',
-  'sexed',
-  'noted',
-  'photo',
-  'hatched',
-  'died',
-  'passed-on',
-  'parted',
-  'joined',
-  'joined-into',
-  'moved',
-  'soil-set',
-] as const;
-
-export const entry = z
-  .object({
-    id,
-    kind: z.enum(ENTRY_KINDS),
-    residentId: id.nullable(),
-    homeId: id.nullable(),
-    on: day,
-    at: instant,
-    keeper: z.string().nullable(),
-    note: z.string().nullable(),
-    /** What belongs to the kind: sizes, sign, prey, depth. */
-    data: z.record(
-      z.string(),
-      z.union([z.string(), z.number(), z.array(dish), z.array(z.string()), soil, instars, stageCounts]),
-    ),
-    undoneAt: instant.nullable(),
-  })
-  .meta({ id: 'Entry' });
-export type Entry = z.infer<typeof entry>;
 
 /** Many entries as one act: all are written or none. A refusal names the entry: `entries.3.on`. */
 export const newEntries = z.strictObject({

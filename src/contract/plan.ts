@@ -3,7 +3,7 @@ import { JOB_KINDS } from '@/core/plan/jobs';
 import { SKIP_REASONS } from '@/core/plan/work';
 import { FORMS, MOULT_SIGNS } from '@/core/profiles/profile';
 import { HEMISPHERES } from '@/core/season/year';
-import { ENTRY_KINDS } from './entries';
+import { ENTRY_KINDS } from './storedEntries';
 import { schools } from './feeding';
 import { animal, boxSize, candidateHome, container, homeContents, status, substrateDepthMm } from './housing';
 import { day, id, oneOf, quantity } from './primitives';

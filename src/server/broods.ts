@@ -1,11 +1,11 @@
 import type { Brood, MothFlight } from '@/contract/broods';
-import type { Entry } from '@/contract/entries';
+import type { EntryOf } from '@/contract/storedEntries';
 import type { Home, Resident } from '@/contract/records';
-import { MATINGS, type EggKind, type Mating } from '@/core/broods/eggs';
+import type { EggKind } from '@/core/broods/eggs';
 import { meeting, type Cocoon, type Meeting, type MeetQuestion } from '@/core/broods/emergence';
 import { hatchForecast, type HatchForecast } from '@/core/broods/hatch';
 import { rearedAfter } from '@/core/broods/reared';
-import { surplusPlan, type SurplusWish } from '@/core/broods/surplus';
+import { surplusPlan } from '@/core/broods/surplus';
 import type { Larder } from '@/core/feeding/food';
 import { mealOf } from '@/core/feeding/meal';
 import { innerVolumeL } from '@/core/housing/container';
@@ -68,7 +68,7 @@ interface BroodFacts {
   resident: Resident;
   home: Home;
   profile: CareProfile;
-  log: readonly Entry[];
+  log: readonly EntryOf<'laid' | 'surplus'>[];
   temperatureC: number;
   /** The day on which they were warm again after their rest. */
   warmSince: Day | undefined;
@@ -82,15 +82,15 @@ function broodOf(facts: BroodFacts): Brood {
   const kind = eggKindOf(resident.profile);
   const laid = log.findLast((entry) => entry.kind === 'laid');
   const wish = log.findLast((entry) => entry.kind === 'surplus');
-  const laidFrom = laid ? String(laid.data.laidFrom) : (resident.bornOn ?? resident.takenInOn);
+  const laidFrom = laid?.data.laidFrom ?? resident.bornOn ?? resident.takenInOn;
   const eggs = resident.headCount ?? 1;
   const coldWeeks = kind?.coldWeeks?.value ?? null;
   const known = {
     residentId: resident.id,
     eggs,
     laidFrom,
-    laidTo: laid?.data.laidTo === undefined ? laidFrom : String(laid.data.laidTo),
-    mating: MATINGS.find((each) => each === laid?.data.mating) ?? ('unknown' as Mating),
+    laidTo: laid?.data.laidTo ?? laidFrom,
+    mating: laid?.data.mating ?? ('unknown' as const),
     isGuessed: !laid,
     temperatureC,
     coldWeeks,
@@ -111,7 +111,7 @@ function broodOf(facts: BroodFacts): Brood {
       ...known,
       forecast,
       problem: null,
-      surplus: wish ? surplusPlan(kind, eggs, forecast.expected, wishIn(wish)) : null,
+      surplus: wish ? surplusPlan(kind, eggs, forecast.expected, wish.data) : null,
       inHalfAYear: keptAll(facts, kind, forecast),
     };
   } catch (error) {
@@ -119,12 +119,6 @@ function broodOf(facts: BroodFacts): Brood {
     return without(error.fields.map(({ message }) => message).join(' '));
   }
 }
-
-const wishIn = ({ data }: Pick<Entry, 'data'>): SurplusWish => ({
-  keep: Number(data.keep),
-  passOn: Number(data.passOn),
-  feedOff: Number(data.feedOff),
-});
 
 /** What it would take to keep them all: heads, boxes, litres, and food in a week. */
 function keptAll(
@@ -211,6 +205,6 @@ export async function flightsOf(queries: Queries, clock: Clock): Promise<MothFli
 }
 
 /** The first day on which it was written down as a pupa. */
-function cocoonedOn(log: readonly Entry[], today: Day): Day {
+function cocoonedOn(log: readonly EntryOf<'taken-in' | 'moulted' | 'measured'>[], today: Day): Day {
   return log.find(({ data }) => data.stage === 'pupa')?.on ?? today;
 }

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
-import type { Entry, NewEntry } from '@/contract/entries';
+import type { NewEntry } from '@/contract/entries';
+import type { Entry, EntryToKeep } from '@/contract/storedEntries';
 import { HEAD_KINDS } from '@/core/growth/census';
 import type { CareBook } from '@/core/profiles/careBook';
 import { Refusal } from '@/core/refusal';
@@ -52,7 +53,8 @@ export function entryWriter(clock: Clock): EntryWriter {
     const on = dayOf(clock, body.on ?? when?.on);
     const extra = await requireSense(queries, care, body, on, clock.now(), find);
     const record = recordOf(body);
-    await insertEntry(queries, { ...record, data: { ...record.data, ...extra }, id, on, at: when?.at ?? clock.now() });
+    const data = { ...record.data, ...extra };
+    await insertEntry(queries, { ...record, data, id, on, at: when?.at ?? clock.now() } as EntryToKeep);
     if ('residentId' in body && HEADS.has(body.kind)) {
       await requireCensus(queries, { id: body.residentId }, clock.today());
     }
@@ -140,7 +142,7 @@ export async function requireEntry(queries: Queries, id: string): Promise<Entry>
 const COMMON = new Set(['id', 'kind', 'on', 'keeper', 'note', 'residentId', 'homeId', 'insist']);
 
 /** Splits an entry into what every kind has and the data of its own kind. */
-function recordOf(body: NewEntry): Omit<Entry, 'id' | 'on' | 'at' | 'undoneAt'> {
+function recordOf(body: NewEntry) {
   const own = Object.entries(body).filter(([name, value]) => !COMMON.has(name) && value !== undefined);
   return {
     kind: body.kind,

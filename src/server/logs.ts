@@ -1,8 +1,6 @@
-import type { Entry } from '@/contract/entries';
-import type { Dish } from '@/core/feeding/food';
-import type { JobKind } from '@/core/plan/jobs';
-import type { LogEntry, LogKind, SkipReason } from '@/core/plan/work';
-import { BODY_MEASURES, MOULT_SIGNS } from '@/core/profiles/profile';
+import type { Entry } from '@/contract/storedEntries';
+import type { LogEntry, LogKind } from '@/core/plan/work';
+import { BODY_MEASURES, type BodyMeasure } from '@/core/profiles/profile';
 import { groupBy } from './groupBy';
 
 /** The log of each resident, as what is due is worked out from it. */
@@ -26,22 +24,34 @@ function logEntries(entry: Entry): LogEntry[] {
   ];
 }
 
-const hasSize = (data: Entry['data']) => BODY_MEASURES.some((name) => data[name] !== undefined);
+const hasSize = (data: { [Name in BodyMeasure]?: number | undefined }) =>
+  BODY_MEASURES.some((name) => data[name] !== undefined);
 
-const logEntry = ({ id, kind, on, at, data }: Entry): LogEntry => ({
-  id,
-  kind: kind as LogKind,
-  on,
-  at,
-  sign: MOULT_SIGNS.find((known) => known === data.sign),
-  ...(typeof data.alsoBy === 'string' && { alsoBy: data.alsoBy }),
-  ...(hasSize(data) && { hasSize: true }),
-  ...(kind === 'skipped' && {
-    skip: { job: data.job as JobKind, until: String(data.until), why: data.why as SkipReason },
-  }),
-  ...(kind === 'paper' && {
-    paper: { title: String(data.paper), expiresOn: typeof data.expiresOn === 'string' ? data.expiresOn : null },
-  }),
-  ...(typeof data.step === 'string' && { step: data.step }),
-  ...(Array.isArray(data.dishes) && { dishes: data.dishes as Dish[] }),
+const logEntry = (entry: Entry): LogEntry => ({
+  ...{ id: entry.id, kind: entry.kind as LogKind, on: entry.on, at: entry.at },
+  ...(entry.data.alsoBy !== undefined && { alsoBy: entry.data.alsoBy }),
+  ...ownOf(entry),
 });
+
+/** What the round goes by of some kinds besides their day. */
+function ownOf(entry: Entry): Partial<LogEntry> {
+  switch (entry.kind) {
+    case 'sign':
+      return { sign: entry.data.sign };
+    case 'taken-in':
+    case 'moulted':
+    case 'measured':
+    case 'hatched':
+      return hasSize(entry.data) ? { hasSize: true } : {};
+    case 'skipped':
+      return { skip: { job: entry.data.job, until: entry.data.until, why: entry.data.why } };
+    case 'paper':
+      return { paper: { title: entry.data.paper, expiresOn: entry.data.expiresOn ?? null } };
+    case 'rest-step':
+      return { step: entry.data.step };
+    case 'offered':
+      return entry.data.dishes ? { dishes: entry.data.dishes } : {};
+    default:
+      return {};
+  }
+}

@@ -1,20 +1,15 @@
-import type { Entry } from '@/contract/entries';
-import type { Dish, PastMeal } from '@/core/feeding/food';
+import type { EntryOf } from '@/contract/storedEntries';
+import type { PastMeal } from '@/core/feeding/food';
 import { groupBy } from './groupBy';
 import type { Queries } from './storage/database';
-import { mealEntriesOf } from './storage/entries';
-
-/** The dishes of an offer, also of one that was written down by number and length alone. */
-export function dishesOf({ data }: Pick<Entry, 'data'>): Dish[] {
-  return Array.isArray(data.dishes) ? (data.dishes as Dish[]) : [];
-}
+import { mealEntriesOf, type MealKind } from './storage/entries';
 
 /** Meals with what became of each, oldest first: an outcome belongs to the offer before it. */
-export function pastMeals(entries: readonly Entry[]): PastMeal[] {
+export function pastMeals(entries: readonly EntryOf<MealKind>[]): PastMeal[] {
   const meals: PastMeal[] = [];
   for (const entry of entries) {
     if (entry.kind === 'offered') {
-      meals.push({ on: entry.on, dishes: dishesOf(entry), outcome: null });
+      meals.push({ on: entry.on, dishes: entry.data.dishes ?? [], outcome: null });
       continue;
     }
     const last = meals.at(-1);

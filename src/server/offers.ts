@@ -1,4 +1,5 @@
-import type { Entry, NewEntry } from '@/contract/entries';
+import type { NewEntry } from '@/contract/entries';
+import type { Entry } from '@/contract/storedEntries';
 import type { Home } from '@/contract/records';
 import { shippedFeeders, shippedFoods } from '@/contract/shipped';
 import { whyNot, type Dish } from '@/core/feeding/food';

@@ -1,4 +1,4 @@
-import type { Entry } from '@/contract/entries';
+import type { EntryOf } from '@/contract/storedEntries';
 import type { Resident } from '@/contract/records';
 import type { Probe } from '@/contract/readings';
 import { dayOfMoment, type Day } from '@/core/measure/day';
@@ -8,7 +8,6 @@ import { Refusal } from '@/core/refusal';
 import { degreeHoursOutside } from '@/core/season/degreeHours';
 import { restPlan, type RestingKind, type RestPlan } from '@/core/season/rest';
 import { restCourse, type RestCourse } from '@/core/season/restCourse';
-import type { Hemisphere } from '@/core/season/year';
 import { groupBy } from './groupBy';
 import { restKindFor } from './kinds';
 import { ALARM_DAYS, homeAlarms } from './homeReadings';
@@ -30,6 +29,7 @@ export interface StandingRest {
 }
 
 export const REST_KINDS = ['rest-planned', 'rest-step', 'rest-ended'] as const;
+export type RestKind = (typeof REST_KINDS)[number];
 
 /** The last rest of each resident that was not given up; one that is over stays until the next is planned. */
 export async function restsOf(
@@ -57,33 +57,33 @@ export async function restsOf(
 /** The rest of one by the entries about its rests up to today, oldest first. */
 export function restOf(
   resident: Pick<Resident, 'profile' | 'headCount'>,
-  entries: readonly Entry[],
+  entries: readonly EntryOf<RestKind>[],
   today: Day,
 ): StandingRest | undefined {
   const kind = restKindFor(resident);
   return kind && kind.need !== 'never' ? standingRest(kind, entries, today) : undefined;
 }
 
-function standingRest(kind: RestingKind, entries: readonly Entry[], today: Day): StandingRest | undefined {
+function standingRest(kind: RestingKind, entries: readonly EntryOf<RestKind>[], today: Day): StandingRest | undefined {
   const last = entries.findLastIndex((entry) => entry.kind !== 'rest-step');
   const planned = entries[last];
   if (planned?.kind !== 'rest-planned') return undefined;
   const { roomId, placeC, roomC, startOn, hemisphere } = planned.data;
   const question = {
     kind,
-    hemisphere: hemisphere as Hemisphere,
+    ...{ hemisphere, startOn, roomC, placeC },
     asOf: planned.on,
-    startOn: startOn as Day | undefined,
-    roomC: Number(roomC),
-    placeC: Number(placeC),
   };
   const plan = planOrNone(question);
   if (!plan) return undefined;
   // Steps of a plan that was taken back are none of this one.
-  const steps = entries.filter(({ kind: what, data }) => what === 'rest-step' && data.restId === planned.id);
-  const done = new Map(steps.map((entry) => [String(entry.data.step), entry.on]));
+  const done = new Map(
+    entries.flatMap((entry) =>
+      entry.kind === 'rest-step' && entry.data.restId === planned.id ? [[entry.data.step, entry.on] as const] : [],
+    ),
+  );
   return {
-    ...{ id: planned.id, plannedOn: planned.on, roomId: String(roomId), kind, plan },
+    ...{ id: planned.id, plannedOn: planned.on, roomId, kind, plan },
     ...{ placeC: question.placeC, roomC: question.roomC },
     course: restCourse(plan, kind, done, today),
   };

@@ -29,10 +29,10 @@ export const LONE_QUEEN = 1;
 /** What was counted on a day: heads in all, or by stages; with the doubt of an estimate. */
 export interface Count {
   on: Day;
-  heads: number | undefined;
-  stages: Record<string, number> | undefined;
-  low: number | undefined;
-  high: number | undefined;
+  heads?: number | undefined;
+  stages?: Record<string, number> | undefined;
+  low?: number | undefined;
+  high?: number | undefined;
 }
 
 /** What the log of a colony or a culture tells of its numbers, oldest first. */

@@ -1,5 +1,5 @@
 import type { ColonyFacts } from '@/contract/colony';
-import type { Entry } from '@/contract/entries';
+import type { EntryOf } from '@/contract/storedEntries';
 import type { Home, Resident } from '@/contract/records';
 import { HEAD_KINDS } from '@/core/growth/census';
 import { colonyState, type ColonyLog, type ColonyState, type Count } from '@/core/house/colonyState';
@@ -15,6 +15,7 @@ import type { Queries } from '../storage/database';
 import { entriesOfKinds } from '../storage/entries';
 import { findHome } from '../storage/homes';
 import type { Shared } from './shared';
+import type { HeadKind } from './records';
 
 /** Whether one is counted: a colony, a culture, a group. */
 export const isCountedForm = ({ form }: Pick<Resident, 'form'>): boolean => form === 'group' || form === 'colony';
@@ -64,7 +65,7 @@ export function countedState(
   scene: Scene,
   resident: Resident,
   home: Home,
-  heads: readonly Entry[],
+  heads: readonly EntryOf<HeadKind>[],
   rest: StandingRest | undefined,
 ): ColonyState {
   const { temperatureC } = scene.warmth(home);
@@ -78,25 +79,38 @@ export function countedState(
 }
 
 /** What some entries tell of the numbers of a colony. */
-function colonyLog(entries: readonly Entry[]): ColonyLog {
+function colonyLog(entries: readonly EntryOf<HeadKind>[]): ColonyLog {
   const counts: Count[] = [];
   let queens: number | undefined;
+  const gone: ColonyLog['gone'][number][] = [];
+  const seen: ColonyLog['seen'][number][] = [];
   for (const { kind, on, data } of entries) {
-    if (kind !== 'taken-in' && kind !== 'measured' && kind !== 'hatched') continue;
-    const number = (name: string) => (typeof data[name] === 'number' ? data[name] : undefined);
-    queens = number('queens') ?? queens;
-    const [heads, stages] = [number('headCount'), data.stages as Record<string, number> | undefined];
-    if (heads === undefined && stages === undefined) continue;
-    counts.push({ on, heads, stages, low: number('headsLow'), high: number('headsHigh') });
+    switch (kind) {
+      case 'measured':
+        queens = data.queens ?? queens;
+        if (data.headCount === undefined && data.stages === undefined) break;
+        counts.push({ on, heads: data.headCount, stages: data.stages, low: data.headsLow, high: data.headsHigh });
+        break;
+      case 'taken-in':
+      case 'hatched':
+        if (data.headCount !== undefined) counts.push({ on, heads: data.headCount });
+        break;
+      case 'died':
+      case 'passed-on':
+      case 'parted':
+        if (data.count !== undefined) gone.push({ on, heads: data.count });
+        break;
+      case 'joined':
+        gone.push({ on, heads: -data.count });
+        break;
+      case 'brood-seen':
+        seen.push({ on, stage: data.stage });
+        break;
+      case 'moulted':
+      case 'joined-into':
+      // Nothing is said of the numbers.
+    }
   }
-  const sign: Partial<Record<Entry['kind'], number>> = { died: 1, 'passed-on': 1, parted: 1, joined: -1 };
-  const gone = entries.flatMap(({ kind, on, data }) => {
-    const times = sign[kind];
-    return times === undefined || typeof data.count !== 'number' ? [] : [{ on, heads: times * data.count }];
-  });
-  const seen = entries.flatMap(({ kind, on, data }) =>
-    kind === 'brood-seen' ? [{ on, stage: String(data.stage) }] : [],
-  );
   return { counts, queens, gone, seen };
 }
 

@@ -1,4 +1,4 @@
-import type { Entry } from '@/contract/entries';
+import type { Entry } from '@/contract/storedEntries';
 import type { Home, Resident } from '@/contract/records';
 import { censusOf, typicalMoults } from '@/core/growth/census';
 import { forgivingForecast, type MoultForecast } from '@/core/growth/forecast';

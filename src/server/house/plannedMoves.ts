@@ -1,4 +1,4 @@
-import type { Entry } from '@/contract/entries';
+import type { Entry } from '@/contract/storedEntries';
 import type { Home } from '@/contract/records';
 import type { Day } from '@/core/measure/day';
 import type { PlannedMove } from '@/core/plan/work';
@@ -12,9 +12,8 @@ export function moveOf(entries: readonly Entry[], homes: ReadonlyMap<string, Hom
     .sort((a, b) => a.on.localeCompare(b.on) || a.at.localeCompare(b.at))
     .at(-1);
   if (last?.kind !== 'move-planned') return undefined;
-  const { moveOn, from, until } = last.data;
-  const to = homes.get(String(last.data.toHomeId));
+  const { toHomeId, moveOn, from, until } = last.data;
+  const to = homes.get(toHomeId);
   if (!to) return undefined;
-  const days = { on: String(moveOn), from: String(from), until: String(until) };
-  return { id: last.id, toHomeId: to.id, toCode: to.code, ...days };
+  return { id: last.id, toHomeId, toCode: to.code, on: moveOn, from, until };
 }

@@ -1,4 +1,4 @@
-import type { Entry } from '@/contract/entries';
+import type { Entry, EntryOf } from '@/contract/storedEntries';
 import type { Home, Resident } from '@/contract/records';
 import type { PastMeal } from '@/core/feeding/food';
 import { HEAD_KINDS } from '@/core/growth/census';
@@ -6,12 +6,16 @@ import type { Kin } from '@/core/growth/kin';
 import type { Day } from '@/core/measure/day';
 import { groupBy } from '../groupBy';
 import { mealsBefore } from '../meals';
-import { REST_KINDS } from '../rests';
+import { REST_KINDS, type RestKind } from '../rests';
 import { inParts } from './inTurn';
 import type { Queries } from '../storage/database';
 import { entriesForRound, entriesOfKinds, moultsOf, type MoultRow } from '../storage/entries';
 import { homesOf } from '../storage/homes';
 import { kinOfIds, residentsNow } from '../storage/residents';
+
+/** What tells of the heads of some who are counted. */
+export const HEADS_AND_BROOD = [...HEAD_KINDS, 'brood-seen'] as const;
+export type HeadKind = (typeof HEADS_AND_BROOD)[number];
 
 /** What was written down about residents and homes, as far as a day is worked out from it; by id. */
 export interface Records {
@@ -22,9 +26,9 @@ export interface Records {
   /** The last meals before the day. */
   meals: Map<string, PastMeal[]>;
   /** Heads that were counted, came and went; brood that was seen. */
-  heads: Map<string, Entry[]>;
+  heads: Map<string, EntryOf<HeadKind>[]>;
   /** Winter rests. */
-  rests: Map<string, Entry[]>;
+  rests: Map<string, EntryOf<RestKind>[]>;
   /** Of everybody that ever was here. */
   kin: Map<string, Kin>;
   moults: Map<string, MoultRow[]>;
@@ -43,10 +47,8 @@ export const readResidents = (queries: Queries, records: Records, ids: readonly 
       await entriesForRound(queries, on, some),
       await mealsBefore(queries, some, on),
     ];
-    const about = groupBy(
-      await entriesOfKinds(queries, some, [...HEAD_KINDS, 'brood-seen', ...REST_KINDS]),
-      ({ residentId }) => residentId ?? '',
-    );
+    const heads = await entriesOfKinds(queries, some, HEADS_AND_BROOD);
+    const rests = await entriesOfKinds(queries, some, REST_KINDS);
     put(records.residents, some, byId(residents));
     put(
       records.entries,
@@ -57,21 +59,19 @@ export const readResidents = (queries: Queries, records: Records, ids: readonly 
     put(
       records.heads,
       some,
-      picked(about, ({ kind }) => !IS_REST.has(kind)),
+      groupBy(heads, ({ residentId }) => residentId ?? ''),
     );
     put(
       records.rests,
       some,
-      picked(about, ({ kind, on: day }) => IS_REST.has(kind) && day <= on),
+      groupBy(
+        rests.filter((entry) => entry.on <= on),
+        ({ residentId }) => residentId ?? '',
+      ),
     );
     put(records.kin, some, byId(await kinOfIds(queries, some)));
     put(records.moults, some, await moultsOf(queries, some));
   });
-
-const IS_REST: ReadonlySet<Entry['kind']> = new Set(REST_KINDS);
-
-const picked = (entries: ReadonlyMap<string, Entry[]>, isWanted: (entry: Entry) => boolean): Map<string, Entry[]> =>
-  new Map([...entries].map(([id, list]) => [id, list.filter(isWanted)]));
 
 /** Reads some homes and puts them in the place of what was known. */
 export const readHomes = (queries: Queries, records: Records, ids: readonly string[]): Promise<void> =>

@@ -1,4 +1,4 @@
-import type { Entry } from '@/contract/entries';
+import type { Entry } from '@/contract/storedEntries';
 import type { Probe } from '@/contract/readings';
 import type { Home, Resident } from '@/contract/records';
 import type { ColonyState } from '@/core/house/colonyState';

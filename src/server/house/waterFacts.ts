@@ -1,23 +1,24 @@
-import type { Entry } from '@/contract/entries';
+import type { Entry, EntryOf } from '@/contract/storedEntries';
 import type { WaterFact } from '@/core/climate/watering';
 import { dayOfMoment, type Day } from '@/core/measure/day';
 import { DAY_MS, type Reading } from '@/core/readings/reading';
 import { waterLost } from '@/core/readings/weighing';
 
 /** Entries that leave a home freshly damped: a home is set up damp before anybody moves in. */
-const DAMPED: Entry['kind'][] = ['taken-in', 'moved', 'damped'];
+const DAMPED = ['taken-in', 'moved', 'damped'] as const;
+type Damping = EntryOf<(typeof DAMPED)[number]>;
+const isDamping = (entry: Entry): entry is Damping => DAMPED.some((kind) => kind === entry.kind);
 
 /** When it happened: what was written down later than its day is taken for the noon of that day. ms since 1970 */
 export function momentOf({ on, at }: Pick<Entry, 'on' | 'at'>): number {
   return dayOfMoment(new Date(at)) === on ? Date.parse(at) : Date.parse(`${on}T12:00:00`);
 }
 
-const numberOf = (value: unknown) => (typeof value === 'number' ? value : undefined);
-
 /** The last time a home was damped, up to a day. */
-export function lastDamping(entries: Entry[], until: Day): Entry | undefined {
+export function lastDamping(entries: Entry[], until: Day): Damping | undefined {
   return entries
-    .filter((entry) => DAMPED.includes(entry.kind) && entry.on <= until)
+    .filter(isDamping)
+    .filter((entry) => entry.on <= until)
     .sort((a, b) => a.on.localeCompare(b.on) || a.at.localeCompare(b.at))
     .at(-1);
 }
@@ -29,18 +30,17 @@ export function lastDamping(entries: Entry[], until: Day): Entry | undefined {
 export function waterFacts(entries: Entry[], weighings: Reading[], today: Day, dampedUntil: Day = today): WaterFact[] {
   const damped = lastDamping(entries, dampedUntil);
   if (!damped) return [];
-  const shortMl = Math.max(0, (numberOf(damped.data.neededMl) ?? 0) - (numberOf(damped.data.waterMl) ?? Infinity));
+  const { neededMl = 0, waterMl = Infinity } = damped.kind === 'damped' ? damped.data : {};
+  const shortMl = Math.max(0, neededMl - waterMl);
   const felt = entries
-    .filter((entry) => entry.kind === 'felt' && entry.on <= today && after(entry, damped))
+    .filter((entry) => entry.kind === 'felt')
+    .filter((entry) => entry.on <= today && after(entry, damped))
     .sort((a, b) => a.at.localeCompare(b.at))
     .at(-1);
   const dampedAt = momentOf(damped);
   const lost = waterLost(weighings, dampedAt);
   const facts: { at: number; fact: WaterFact }[] = [{ at: dampedAt, fact: { kind: 'damped', on: damped.on, shortMl } }];
-  if (felt) {
-    const wetness = numberOf(felt.data.wetness) ?? 0;
-    facts.push({ at: momentOf(felt), fact: { kind: 'felt', on: felt.on, wetness } });
-  }
+  if (felt) facts.push({ at: momentOf(felt), fact: { kind: 'felt', on: felt.on, wetness: felt.data.wetness } });
   if (lost) {
     // What it lost before it first stood on the scale, at the rate that the scale has shown.
     const lostMl = (lost.mlPerDay * (lost.toAt - dampedAt)) / DAY_MS;

@@ -1,4 +1,4 @@
-import type { Entry } from '@/contract/entries';
+import type { Entry } from '@/contract/storedEntries';
 import type { Home, Resident } from '@/contract/records';
 import { dampedFor } from '@/core/climate/homeAir';
 import type { WateringOutlook } from '@/core/climate/watering';

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { Entry } from '@/contract/entries';
+import type { Entry } from '@/contract/storedEntries';
 import type { CareBook } from '@/core/profiles/careBook';
 import { Refusal } from '@/core/refusal';
 import { careOf } from '../care';

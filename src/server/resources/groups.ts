@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { Entry } from '@/contract/entries';
+import type { EntryToKeep } from '@/contract/storedEntries';
 import type { Resident } from '@/contract/records';
 import { groupCourse } from '@/core/growth/census';
 import { requireStage } from '@/core/profiles/animal';
@@ -93,7 +93,7 @@ export function groupHandlers({ database, clock }: Deps): Pick<Handlers, Names> 
         const isMeasured = Object.keys(given).length > 0;
         // Those of a group are of its size, as long as nobody measured them.
         const sizes = hatches ? { ...given, ...hatchlingSize(profile, given) } : isMeasured ? given : sizesOf(source);
-        const taken: Omit<Entry, 'undoneAt'> = {
+        const taken: EntryToKeep<'taken-in'> = {
           ...common,
           id: entryId,
           kind: 'taken-in',

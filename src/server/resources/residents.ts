@@ -1,5 +1,4 @@
 import { randomUUID } from 'node:crypto';
-import type { Entry } from '@/contract/entries';
 import type { NewResident, Resident } from '@/contract/records';
 import { shippedSpecies } from '@/contract/shipped';
 import { kindOfName } from '@/core/handbook/kindOfName';
@@ -97,7 +96,7 @@ export function residentHandlers({ database, clock }: Deps): Pick<Handlers, Name
           const common = { on, keeper: body.keeper ?? null, note: null };
           const entryId = randomUUID();
           const { stage, legSpanMm, bodyLengthMm, carapaceWidthMm, headCount, massG, instar } = body;
-          const measured = { stage, legSpanMm, bodyLengthMm, carapaceWidthMm, headCount, massG, instar };
+          const measured = { legSpanMm, bodyLengthMm, carapaceWidthMm, headCount, massG, instar };
           await insertEntry(queries, {
             ...common,
             id: entryId,
@@ -105,7 +104,7 @@ export function residentHandlers({ database, clock }: Deps): Pick<Handlers, Name
             residentId: id,
             homeId: home.id,
             at: clock.now(),
-            data: withoutUndefined(measured) as Entry['data'],
+            data: { stage, ...withoutUndefined(measured) },
           });
           if (body.substrateDepthMm !== undefined && body.substrateDepthMm !== home.substrateDepthMm) {
             requireDepthFits(home, body.substrateDepthMm);

@@ -1,6 +1,6 @@
 import { houseToday } from '../house/houseToday';
 import type { ResidentRest, RestBoard } from '@/contract/rest';
-import type { Entry } from '@/contract/entries';
+import type { EntryOf } from '@/contract/storedEntries';
 import type { Resident } from '@/contract/records';
 import { addDays, type Day } from '@/core/measure/day';
 import { degreeHoursOutside } from '@/core/season/degreeHours';
@@ -122,9 +122,12 @@ function requireRestKind(profile: string) {
 const BEFORE_DAYS = 60;
 
 /** The last count before it was cooled, and the first after it was warm again. */
-function headsAround({ course }: StandingRest, entries: readonly Entry[]): { before: Counted; after: Counted } {
-  const counts = entries.flatMap(({ on, data }) =>
-    typeof data.headCount === 'number' ? [{ on, heads: data.headCount }] : [],
+function headsAround(
+  { course }: StandingRest,
+  entries: readonly EntryOf<'taken-in' | 'measured'>[],
+): { before: Counted; after: Counted } {
+  const counts = entries.flatMap(({ on, data: { headCount } }) =>
+    headCount === undefined ? [] : [{ on, heads: headCount }],
   );
   const cooled = course.steps.find((step) => step.what === 'cool');
   const warm = course.steps.findLast((step) => step.what === 'warm' && step.doneOn !== null);

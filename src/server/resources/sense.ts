@@ -1,4 +1,5 @@
-import type { Entry, NewEntry } from '@/contract/entries';
+import type { NewEntry } from '@/contract/entries';
+import type { Entry } from '@/contract/storedEntries';
 import type { Resident } from '@/contract/records';
 import { requireCounts } from '@/core/colony/kind';
 import { deepestMm, meanDepthMm } from '@/core/housing/soil';
@@ -212,7 +213,7 @@ async function requireHistory(
   const size = body[takes];
   if (size === undefined) return;
   const sizes = earlier.flatMap(({ on: day, data }) => {
-    const sizeMm = data[takes];
+    const sizeMm = takes in data ? data[takes as keyof typeof data] : undefined;
     return typeof sizeMm === 'number' ? [{ on: day, sizeMm }] : [];
   });
   requireGrowth(profile, sizes, on, size);

@@ -1,4 +1,4 @@
-import type { Entry } from '@/contract/entries';
+import type { Entry } from '@/contract/storedEntries';
 import type { Resident } from '@/contract/records';
 import { surplusPlan } from '@/core/broods/surplus';
 import { addDays } from '@/core/measure/day';

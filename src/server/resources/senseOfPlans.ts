@@ -1,4 +1,4 @@
-import type { Entry } from '@/contract/entries';
+import type { Entry } from '@/contract/storedEntries';
 import type { Resident } from '@/contract/records';
 import { addDays } from '@/core/measure/day';
 import { invalid } from '../http/problem';

@@ -1,4 +1,4 @@
-import type { Entry } from '@/contract/entries';
+import type { Entry } from '@/contract/storedEntries';
 import type { Resident } from '@/contract/records';
 import { requireResting, restPlan } from '@/core/season/rest';
 import { hemisphereOf, roomsOf, warmthIn } from '../house/air';

@@ -1,4 +1,4 @@
-import type { Entry } from '@/contract/entries';
+import type { Entry } from '@/contract/storedEntries';
 import type { CareProfile } from '@/core/profiles/profile';
 import { diagnose } from '@/core/trouble/diagnose';
 import { Refusal } from '@/core/refusal';

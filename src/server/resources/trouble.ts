@@ -1,7 +1,6 @@
 import type { ResidentTrouble } from '@/contract/handbook';
 import { boxSigns } from '@/core/trouble/boxSigns';
 import { diagnose } from '@/core/trouble/diagnose';
-import type { TroubleEnd } from '@/core/trouble/table';
 import { boxFacts } from '../boxFacts';
 import { careOf } from '../care';
 import { houseToday } from '../house/houseToday';
@@ -47,19 +46,17 @@ async function triedBefore(
   const ids = residents.map(({ id }) => id);
   const entries = await entriesOfKinds(queries, ids, ['trouble', 'trouble-after']);
   const ends = new Map(
-    entries
-      .filter(({ kind }) => kind === 'trouble-after')
-      .map(({ data }) => [String(data.troubleId), data.helped as TroubleEnd]),
+    entries.flatMap(({ kind, data }) => (kind === 'trouble-after' ? [[data.troubleId, data.helped] as const] : [])),
   );
   const calledOf = new Map(residents.map(({ id, called }) => [id, called]));
   return entries
-    .filter(({ kind }) => kind === 'trouble')
+    .filter((entry) => entry.kind === 'trouble')
     .reverse()
     .map(({ id, residentId, on, data }) => ({
       ...{ id, residentId: residentId ?? '', called: calledOf.get(residentId ?? '') ?? '', on },
-      cause: typeof data.cause === 'string' ? data.cause : null,
-      tried: typeof data.tried === 'string' ? data.tried : null,
-      seen: Array.isArray(data.seen) ? (data.seen as string[]) : [],
+      cause: data.cause ?? null,
+      tried: data.tried ?? null,
+      seen: data.seen,
       helped: ends.get(id) ?? null,
     }));
 }

@@ -1,4 +1,4 @@
-import type { Entry } from '@/contract/entries';
+import type { Entry, EntryKind, EntryOf, EntryToKeep } from '@/contract/storedEntries';
 import { HEAD_KINDS } from '@/core/growth/census';
 import type { BodyMeasure, Stage } from '@/core/profiles/profile';
 import { withoutUndefined } from '@/core/withoutUndefined';
@@ -6,31 +6,33 @@ import type { Queries } from './database';
 
 interface EntryRow {
   id: string;
-  kind: Entry['kind'];
+  kind: EntryKind;
   resident_id: string | null;
   home_id: string | null;
   on_day: string;
   at: string;
   keeper: string | null;
   note: string | null;
-  data: Entry['data'];
+  data: unknown;
   undone_at: string | null;
 }
 
 const COLUMNS = 'e.id, e.kind, e.resident_id, e.home_id, e.on_day, e.at, e.keeper, e.note, e.data, e.undone_at';
 
-const fromRow = (row: EntryRow): Entry => ({
-  id: row.id,
-  kind: row.kind,
-  residentId: row.resident_id,
-  homeId: row.home_id,
-  on: row.on_day,
-  at: row.at,
-  keeper: row.keeper,
-  note: row.note,
-  data: row.data,
-  undoneAt: row.undone_at,
-});
+/** What is kept of a kind was checked by the form of that kind when it was written. */
+const fromRow = <Kind extends EntryKind = EntryKind>(row: EntryRow) =>
+  ({
+    id: row.id,
+    kind: row.kind,
+    residentId: row.resident_id,
+    homeId: row.home_id,
+    on: row.on_day,
+    at: row.at,
+    keeper: row.keeper,
+    note: row.note,
+    data: row.data,
+    undoneAt: row.undone_at,
+  }) as EntryOf<Kind>;
 
 export async function findEntry(queries: Queries, id: string): Promise<Entry | undefined> {
   const [row] = await queries.query<EntryRow>(`SELECT ${COLUMNS} FROM entry e WHERE e.id = $1`, [id]);
@@ -41,11 +43,7 @@ export async function findEntry(queries: Queries, id: string): Promise<Entry | u
  * Writes an entry; false when one with this id is there already.
  * @param pair the same for two entries that are one act and are undone together
  */
-export async function insertEntry(
-  queries: Queries,
-  entry: Omit<Entry, 'undoneAt'>,
-  pair: string | null = null,
-): Promise<boolean> {
+export async function insertEntry(queries: Queries, entry: EntryToKeep, pair: string | null = null): Promise<boolean> {
   const rows = await queries.query(
     `INSERT INTO entry (id, kind, resident_id, home_id, on_day, at, keeper, note, data, pair)
      VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9::jsonb, $10) ON CONFLICT (id) DO NOTHING RETURNING id`,
@@ -66,7 +64,7 @@ export async function insertEntry(
 }
 
 /** Writes many entries at once, in the order given; their ids must be new. */
-export async function insertEntries(queries: Queries, entries: Omit<Entry, 'undoneAt'>[]): Promise<void> {
+export async function insertEntries(queries: Queries, entries: readonly EntryToKeep[]): Promise<void> {
   await queries.query(
     `INSERT INTO entry (id, kind, resident_id, home_id, on_day, at, keeper, note, data)
      SELECT r.id, r.kind, r."residentId", r."homeId", r."on", r.at, r.keeper, r.note, r.data
@@ -79,7 +77,7 @@ export async function insertEntries(queries: Queries, entries: Omit<Entry, 'undo
 }
 
 /** How many entries of a kind about a home have not been undone. */
-export async function countStanding(queries: Queries, homeId: string, kind: Entry['kind']): Promise<number> {
+export async function countStanding(queries: Queries, homeId: string, kind: EntryKind): Promise<number> {
   const [row] = await queries.query<{ standing: number }>(
     'SELECT count(*) AS standing FROM entry WHERE home_id = $1 AND kind = $2 AND undone_at IS NULL',
     [homeId, kind],
@@ -100,7 +98,7 @@ export async function markUndone(queries: Queries, id: string, at: string): Prom
      RETURNING ${COLUMNS}`,
     [id, at],
   );
-  return rows.map(fromRow);
+  return rows.map((row) => fromRow(row));
 }
 
 /**
@@ -133,7 +131,7 @@ export async function historyOf(
      ORDER BY on_day DESC, at DESC, seq DESC LIMIT $2`,
     [residentId, limit, kinds, before],
   );
-  return rows.map(fromRow);
+  return rows.map((row) => fromRow(row));
 }
 
 /** Everything about the heads of groups, oldest first. */
@@ -141,11 +139,11 @@ export const headEntriesOf = (queries: Queries, residentIds: readonly string[]) 
   entriesOfKinds(queries, residentIds, HEAD_KINDS);
 
 /** The standing entries of some kinds about some residents, oldest first. */
-export async function entriesOfKinds(
+export async function entriesOfKinds<Kind extends EntryKind>(
   queries: Queries,
   residentIds: readonly string[],
-  kinds: readonly Entry['kind'][],
-): Promise<Entry[]> {
+  kinds: readonly Kind[],
+): Promise<EntryOf<Kind>[]> {
   const rows = await queries.query<EntryRow>(
     `SELECT ${COLUMNS} FROM entry e
      WHERE e.resident_id = ANY ($1::uuid[]) AND e.undone_at IS NULL
@@ -153,7 +151,7 @@ export async function entriesOfKinds(
      ORDER BY e.on_day, e.at, e.seq`,
     [residentIds, kinds],
   );
-  return rows.map(fromRow);
+  return rows.map((row) => fromRow<Kind>(row));
 }
 
 /** Of one kind, these are asked for apart: each sign, each job put off, each of its papers, weights, counts and lengths. */
@@ -188,8 +186,11 @@ export async function entriesForRound(
      ORDER BY on_day, at, id`,
     [day, residentIds],
   );
-  return rows.map(fromRow);
+  return rows.map((row) => fromRow(row));
 }
+
+/** What is offered, and what becomes of it. */
+export type MealKind = 'offered' | 'eaten' | 'refused';
 
 /**
  * Meals of residents and what became of them, before a day, oldest first.
@@ -200,7 +201,7 @@ export async function mealEntriesOf(
   residentIds: readonly string[],
   before: string,
   most: number,
-): Promise<Entry[]> {
+): Promise<EntryOf<MealKind>[]> {
   const rows = await queries.query<EntryRow>(
     `SELECT m.* FROM unnest($1::uuid[]) AS r (id) CROSS JOIN LATERAL (
        SELECT ${COLUMNS}, e.seq FROM entry e
@@ -209,7 +210,7 @@ export async function mealEntriesOf(
      ORDER BY m.on_day, m.at, m.seq`,
     [residentIds, before, most],
   );
-  return rows.map(fromRow);
+  return rows.map((row) => fromRow<MealKind>(row));
 }
 
 /** Every weighing of a resident, oldest first, with the lengths as they had last been taken then. */
@@ -263,7 +264,7 @@ export async function waterEntriesOf(queries: Queries, homeId: string): Promise<
      ORDER BY e.on_day DESC, e.at DESC, e.seq DESC LIMIT 60`,
     [homeId],
   );
-  return rows.map(fromRow);
+  return rows.map((row) => fromRow(row));
 }
 
 export interface MoultRow extends Partial<Record<BodyMeasure, number>> {

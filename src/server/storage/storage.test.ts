@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { Entry } from '@/contract/entries';
+import type { EntryToKeep } from '@/contract/storedEntries';
 import type { Home } from '@/contract/records';
 import { profileOf } from '@/contract/testing/profileOf';
 import type { Container } from '@/core/housing/container';
@@ -22,19 +22,20 @@ describe.each(databases)('storage on $kind', ({ open }) => {
   const homes = { a: randomUUID(), b: randomUUID() };
   const residentId = randomUUID();
 
-  const entry = (change: Partial<Entry>): Omit<Entry, 'undoneAt'> => ({
-    id: randomUUID(),
-    kind: 'looked',
-    residentId,
-    homeId: null,
-    on: '2026-03-10',
-    at: '2026-03-10T19:00:00.123Z',
-    keeper: null,
-    note: null,
-    data: {},
-    ...change,
-  });
-  const write = async (change: Partial<Entry>) => {
+  const entry = (change: Partial<EntryToKeep>) =>
+    ({
+      id: randomUUID(),
+      kind: 'looked',
+      residentId,
+      homeId: null,
+      on: '2026-03-10',
+      at: '2026-03-10T19:00:00.123Z',
+      keeper: null,
+      note: null,
+      data: {},
+      ...change,
+    }) as EntryToKeep;
+  const write = async (change: Partial<EntryToKeep>) => {
     const written = entry(change);
     await insertEntry(database, written);
     return written;
@@ -109,7 +110,8 @@ describe.each(databases)('storage on $kind', ({ open }) => {
     const written = await write({
       keeper: 'Odalys Fenn',
       note: 'a “note”, with ü',
-      data: { preyCount: 2, feeder: 'x' },
+      kind: 'offered',
+      data: { preyCount: 2, preyLengthMm: 8 },
     });
     expect(await findEntry(database, written.id)).toEqual({ ...written, undoneAt: null });
   });

@@ -4,7 +4,7 @@ import { call } from '@/client/api';
 import { problemOf, useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import { ENTRY_FILTERS, type EntryFilter } from '../words/entryFilters';
-import type { Entry } from '@/contract/entries';
+import type { Entry } from '@/contract/storedEntries';
 import { Button } from '../components/Button';
 import { Choices } from '../components/Choices';
 import { LinkRow } from '../components/LinkRow';

@@ -2,7 +2,7 @@ import { act, fireEvent, screen, waitFor } from '@testing-library/react';
 import { useGone } from '@/client/gone';
 import { useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
-import type { Entry } from '@/contract/entries';
+import type { Entry, EntryKind } from '@/contract/storedEntries';
 import type { GoneResident, Home, Resident } from '@/contract/records';
 import { profileOf } from '@/contract/testing/profileOf';
 import { careBook } from '@/core/profiles/careBook';
@@ -39,10 +39,11 @@ const resident = (change: Partial<Resident>): Resident => ({
   ...kin,
   ...change,
 });
-const entry = (index: number, kind: Entry['kind'], data: Entry['data'] = {}): Entry => ({
-  ...{ id: `e${index}`, kind, residentId: 'x', homeId: null, on: TODAY, at: '', keeper: 'Odalys Fenn', note: null },
-  ...{ data, undoneAt: null },
-});
+const entry = (index: number, kind: EntryKind, data: object = {}) =>
+  ({
+    ...{ id: `e${index}`, kind, residentId: 'x', homeId: null, on: TODAY, at: '', keeper: 'Odalys Fenn', note: null },
+    ...{ data, undoneAt: null },
+  }) as Entry;
 const home = (id: string, code: string, shelfId: string) => ({ id, code, shelfId }) as Home;
 const round = { on: TODAY, stops: [], unworkable: [] };
 

@@ -3,7 +3,7 @@ import { useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import { pastedLines } from '@/client/pasted';
 import { profileOf } from '@/contract/testing/profileOf';
-import type { Entry } from '@/contract/entries';
+import type { Entry } from '@/contract/storedEntries';
 import type { Home, Resident } from '@/contract/records';
 import { careBook } from '@/core/profiles/careBook';
 import { addDays } from '@/core/measure/day';
@@ -176,9 +176,20 @@ describe('a resident', () => {
 });
 
 describe('words', () => {
-  const entry = (kind: Entry['kind'], data: Entry['data'], note: string | null = null) =>
+  const entry = (kind: Entry['kind'], data: object, note: string | null = null) =>
     entryWords(
-      { id: 'e', kind, residentId: 'b', homeId: null, on: TODAY, at: '', keeper: null, note, data, undoneAt: null },
+      {
+        id: 'e',
+        kind,
+        residentId: 'b',
+        homeId: null,
+        on: TODAY,
+        at: '',
+        keeper: null,
+        note,
+        data,
+        undoneAt: null,
+      } as Entry,
       mm,
       { feeders: [], foods: [] },
       TODAY,

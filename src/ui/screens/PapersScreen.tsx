@@ -53,7 +53,9 @@ function Papers({ resident }: { resident: Resident }) {
     setNumber('');
     setExpiresOn('');
   };
-  const entries = (answer?.entries ?? []).filter(({ undoneAt }) => undoneAt === null);
+  const entries = (answer?.entries ?? [])
+    .filter((entry) => entry.kind === 'paper')
+    .filter(({ undoneAt }) => undoneAt === null);
   return (
     <Screen
       actions={
@@ -71,7 +73,7 @@ function Papers({ resident }: { resident: Resident }) {
         <View key={id} style={{ marginTop: space.m }}>
           <Strong>{[data.paper, data.number].filter((each) => each !== undefined).join(' ')}</Strong>
           <Soft>
-            {`written down ${dayWords(on, today)}, ${typeof data.expiresOn === 'string' ? `holds until ${dayWords(data.expiresOn, today)}` : 'without an end'}`}
+            {`written down ${dayWords(on, today)}, ${data.expiresOn !== undefined ? `holds until ${dayWords(data.expiresOn, today)}` : 'without an end'}`}
           </Soft>
         </View>
       ))}

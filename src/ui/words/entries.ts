@@ -1,13 +1,11 @@
-import type { Entry } from '@/contract/entries';
-import type { Dish } from '@/core/feeding/food';
+import type { Entry, EntryData } from '@/contract/storedEntries';
 import { feelOf } from '@/core/substrate/wetness';
-import type { LeavingCause, SexEvidence } from '@/core/profiles/profile';
+import type { BodyMeasure, LeavingCause, SexEvidence } from '@/core/profiles/profile';
 import { countedWords, stageWords } from './colony';
 import { restStepWords } from './rest';
 import { dishWords, type Names } from './food';
 import { FEEL_WORDS } from './home';
 import type { Day } from '@/core/measure/day';
-import type { SkipReason } from '@/core/plan/work';
 import type { TroubleEnd } from '@/core/trouble/table';
 import { dayWords } from './days';
 import { SKIP_WORDS } from './doing';
@@ -15,21 +13,19 @@ import { signWords, waterWords } from './jobs';
 import { capital } from './text';
 import type { LengthWords } from './useLength';
 
-const lengthOf = (entry: Entry, name: string) => {
-  const value = entry.data[name];
-  return typeof value === 'number' ? value : undefined;
-};
+type Measured = Pick<EntryData['measured'], BodyMeasure | 'massG' | 'condition' | 'headCount'>;
 
 /** What was measured and counted: ", span 118 mm", ", 12 of them". */
-function sizeOf(entry: Entry, length: LengthWords): string {
+function sizeOf(data: Measured, length: LengthWords): string {
+  const { massG, condition, headCount } = data;
   const words = [
     ...MEASURES.flatMap(({ name, word }) => {
-      const mm = lengthOf(entry, name);
+      const mm = data[name];
       return mm === undefined ? [] : [`${word} ${length.long(mm)}`];
     }),
-    ...(typeof entry.data.massG === 'number' ? [`${entry.data.massG} g`] : []),
-    ...(typeof entry.data.condition === 'string' ? [entry.data.condition] : []),
-    ...(typeof entry.data.headCount === 'number' ? [`${entry.data.headCount} of them`] : []),
+    ...(massG === undefined ? [] : [`${massG} g`]),
+    ...(condition === undefined ? [] : [condition]),
+    ...(headCount === undefined ? [] : [`${headCount} of them`]),
   ];
   return words.map((word) => `, ${word}`).join('');
 }
@@ -38,7 +34,7 @@ const MEASURES = [
   { name: 'legSpanMm', word: 'span' },
   { name: 'bodyLengthMm', word: 'length' },
   { name: 'carapaceWidthMm', word: 'carapace' },
-];
+] as const;
 
 export const EVIDENCE_WORDS: Record<SexEvidence, string> = {
   'shed-skin': 'its shed skin',
@@ -62,13 +58,13 @@ export const CAUSE_WORDS: Record<LeavingCause, string> = {
 };
 
 /** "2 " of a group where some left, nothing where all did. */
-function headsWords({ data }: Entry): string {
-  if (typeof data.count !== 'number') return 'It ';
-  if (data.count === 1 && data.everybody === 1) return 'It ';
-  return data.everybody === 1 ? `All ${data.count} ` : `${data.count} `;
+function headsWords({ count, everybody }: { count?: number | undefined; everybody?: 1 | undefined }): string {
+  if (count === undefined) return 'It ';
+  if (count === 1 && everybody === 1) return 'It ';
+  return everybody === 1 ? `All ${count} ` : `${count} `;
 }
 
-const instarOf = ({ data }: Entry) => (typeof data.instar === 'number' ? `, instar ${data.instar}` : '');
+const instarOf = ({ instar }: { instar?: number | undefined }) => (instar === undefined ? '' : `, instar ${instar}`);
 
 /** "3 in instar 2, 12 in instar 3". */
 export function instarsWords(instars: unknown): string {
@@ -77,14 +73,13 @@ export function instarsWords(instars: unknown): string {
     .join(', ');
 }
 
-function offeredWords(entry: Entry, length: LengthWords, names: Names): string {
-  const { dishes, preyCount, inQuiet, alsoBy } = entry.data;
-  const prey = lengthOf(entry, 'preyLengthMm');
-  const what = Array.isArray(dishes)
-    ? (dishes as Dish[]).map((dish) => dishWords(names, dish)).join(', ')
-    : `${typeof preyCount === 'number' ? preyCount : 'prey'}${prey === undefined ? '' : ` of ${length.long(prey)}`}`;
+function offeredWords(data: EntryData['offered'], length: LengthWords, names: Names): string {
+  const { dishes, preyCount = 'prey', preyLengthMm, inQuiet, alsoBy } = data;
+  const what = dishes
+    ? dishes.map((dish) => dishWords(names, dish)).join(', ')
+    : `${preyCount}${preyLengthMm === undefined ? '' : ` of ${length.long(preyLengthMm)}`}`;
   const quiet = inQuiet === undefined ? '' : ', while it was to be left alone';
-  return `Offered ${what}${quiet}${typeof alsoBy === 'string' ? `; ${alsoBy} logged it too` : ''}`;
+  return `Offered ${what}${quiet}${alsoBy === undefined ? '' : `; ${alsoBy} logged it too`}`;
 }
 
 export const TROUBLE_END_WORDS: Record<TroubleEnd, string> = {
@@ -100,20 +95,24 @@ export const MATING_WORDS: Record<string, string> = {
   unknown: 'nobody knows whether mated',
 };
 
-function clutchWords({ eggs, frozen }: Entry['data']): string {
-  if (typeof eggs !== 'number' || eggs === 0) return 'Soil searched, no eggs';
-  return `${eggs} eggs found${typeof frozen === 'number' && frozen > 0 ? `, ${frozen} frozen` : ''}`;
+function clutchWords({ eggs = 0, frozen = 0 }: EntryData['clutch']): string {
+  if (eggs === 0) return 'Soil searched, no eggs';
+  return `${eggs} eggs found${frozen > 0 ? `, ${frozen} frozen` : ''}`;
+}
+
+function papersWords({ paper, number, expiresOn }: EntryData['paper'], today: Day): string {
+  const until = expiresOn === undefined ? '' : `, until ${dayWords(expiresOn, today)}`;
+  return `Papers: ${paper}${number === undefined ? '' : ` ${number}`}${until}`;
 }
 
 /** One line of history, as it is read on a day. */
 export function entryWords(entry: Entry, length: LengthWords, names: Names, today: Day): string {
-  const size = sizeOf(entry, length);
-  const dayOf = (name: string) => dayWords(String(entry.data[name]), today);
+  const dayOf = (day: Day) => dayWords(day, today);
   switch (entry.kind) {
     case 'taken-in':
-      return `Taken in as ${entry.data.stage}${size}`;
+      return `Taken in as ${entry.data.stage}${sizeOf(entry.data, length)}`;
     case 'offered':
-      return offeredWords(entry, length, names);
+      return offeredWords(entry.data, length, names);
     case 'searched':
       return 'Old leaves searched and thrown away';
     case 'calcium':
@@ -131,15 +130,15 @@ export function entryWords(entry: Entry, length: LengthWords, names: Names, toda
     case 'labelled':
       return 'Label put right';
     case 'skipped':
-      return `Put off to ${dayOf('until')}: ${SKIP_WORDS[entry.data.why as SkipReason].toLowerCase()}`;
+      return `Put off to ${dayOf(entry.data.until)}: ${SKIP_WORDS[entry.data.why].toLowerCase()}`;
     case 'move-planned':
-      return `Move planned for ${dayOf('moveOn')}`;
+      return `Move planned for ${dayOf(entry.data.moveOn)}`;
     case 'paper':
-      return `Papers: ${String(entry.data.paper)}${entry.data.number === undefined ? '' : ` ${String(entry.data.number)}`}${entry.data.expiresOn === undefined ? '' : `, until ${dayOf('expiresOn')}`}`;
+      return papersWords(entry.data, today);
     case 'trouble':
-      return `Something was wrong${entry.data.tried === undefined ? '' : `; tried: ${String(entry.data.tried)}`}`;
+      return `Something was wrong${entry.data.tried === undefined ? '' : `; tried: ${entry.data.tried}`}`;
     case 'trouble-after':
-      return `What was tried: ${TROUBLE_END_WORDS[entry.data.helped as TroubleEnd]}`;
+      return `What was tried: ${TROUBLE_END_WORDS[entry.data.helped]}`;
     case 'move-dropped':
       return 'Planned move given up';
     case 'barrier':
@@ -147,17 +146,17 @@ export function entryWords(entry: Entry, length: LengthWords, names: Names, toda
     case 'rubbish':
       return 'Rubbish taken out';
     case 'laid':
-      return `Laid ${dayOf('laidFrom')}${entry.data.laidTo === undefined ? '' : ` to ${dayOf('laidTo')}`}, ${MATING_WORDS[String(entry.data.mating)]}`;
+      return `Laid ${dayOf(entry.data.laidFrom)}${entry.data.laidTo === undefined ? '' : ` to ${dayOf(entry.data.laidTo)}`}, ${MATING_WORDS[entry.data.mating]}`;
     case 'surplus':
       return `Of the young: ${entry.data.keep} to keep, ${entry.data.passOn} to pass on, ${entry.data.feedOff} to feed off`;
     case 'brood-seen':
-      return `First ${stageWords(String(entry.data.stage))} seen`;
+      return `First ${stageWords(entry.data.stage)} seen`;
     case 'paired':
       return 'Paired for the night';
     case 'rest-planned':
       return 'Winter rest planned';
     case 'rest-step':
-      return `Winter rest: ${restStepWords(String(entry.data.step))}`;
+      return `Winter rest: ${restStepWords(entry.data.step)}`;
     case 'rest-ended':
       return 'Winter rest given up';
     case 'eaten':
@@ -167,24 +166,23 @@ export function entryWords(entry: Entry, length: LengthWords, names: Names, toda
     case 'watered':
       return 'Dish filled';
     case 'damped':
-      return `Soil damped${typeof entry.data.waterMl === 'number' ? `, ${waterWords(entry.data.waterMl)}` : ''}`;
+      return `Soil damped${entry.data.waterMl === undefined ? '' : `, ${waterWords(entry.data.waterMl)}`}`;
     case 'misted':
       return 'Misted';
     case 'felt':
-      return `Soil felt: ${FEEL_WORDS[feelOf(Number(entry.data.wetness))]}`;
+      return `Soil felt: ${FEEL_WORDS[feelOf(entry.data.wetness)]}`;
     case 'looked':
       return 'Looked at';
     case 'sign':
-      return `Noticed: ${signWords(String(entry.data.sign))}`;
+      return `Noticed: ${signWords(entry.data.sign)}`;
     case 'moulted':
-      if (typeof entry.data.count === 'number') return `${entry.data.count} are in instar ${entry.data.instar}`;
-      return `Moulted${instarOf(entry)}${size}`;
+      if (entry.data.count !== undefined) return `${entry.data.count} are in instar ${entry.data.instar}`;
+      return `Moulted${instarOf(entry.data)}${sizeOf(entry.data, length)}`;
     case 'measured':
-      if (entry.data.stages !== undefined)
-        return `Counted: ${countedWords(entry.data.stages as Record<string, number>)}`;
-      return `${entry.data.instars === undefined ? 'Measured' : `Counted: ${instarsWords(entry.data.instars)}`}${instarOf(entry)}${size}`;
+      if (entry.data.stages !== undefined) return `Counted: ${countedWords(entry.data.stages)}`;
+      return `${entry.data.instars === undefined ? 'Measured' : `Counted: ${instarsWords(entry.data.instars)}`}${instarOf(entry.data)}${sizeOf(entry.data, length)}`;
     case 'sexed':
-      return `${capital(String(entry.data.sex))}, by ${EVIDENCE_WORDS[entry.data.by as SexEvidence]}`;
+      return `${capital(entry.data.sex)}, by ${EVIDENCE_WORDS[entry.data.by]}`;
     case 'noted':
       return entry.note ?? '';
     case 'photo':
@@ -192,9 +190,9 @@ export function entryWords(entry: Entry, length: LengthWords, names: Names, toda
     case 'hatched':
       return `${entry.data.headCount} hatched`;
     case 'died':
-      return `${headsWords(entry)}died${entry.data.cause === undefined ? '' : `, ${CAUSE_WORDS[entry.data.cause as LeavingCause]}`}`;
+      return `${headsWords(entry.data)}died${entry.data.cause === undefined ? '' : `, ${CAUSE_WORDS[entry.data.cause]}`}`;
     case 'passed-on':
-      return `${headsWords(entry)}passed on${entry.data.to === undefined ? '' : ` to ${String(entry.data.to)}`}`;
+      return `${headsWords(entry.data)}passed on${entry.data.to === undefined ? '' : ` to ${entry.data.to}`}`;
     case 'parted':
       return `${entry.data.count} taken out, kept on their own`;
     case 'joined':
@@ -204,6 +202,6 @@ export function entryWords(entry: Entry, length: LengthWords, names: Names, toda
     case 'moved':
       return 'Moved';
     case 'soil-set':
-      return `Soil set to ${length.long(lengthOf(entry, 'substrateDepthMm') ?? 0)}`;
+      return `Soil set to ${length.long(entry.data.substrateDepthMm)}`;
   }
 }

@@ -1,4 +1,4 @@
-import type { Entry } from '@/contract/entries';
+import type { Entry } from '@/contract/storedEntries';
 
 /** What history can be narrowed to. */
 export const ENTRY_FILTERS = [

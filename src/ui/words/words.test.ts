@@ -1,4 +1,4 @@
-import type { Entry } from '@/contract/entries';
+import type { Entry } from '@/contract/storedEntries';
 import type { Home, Resident } from '@/contract/records';
 import type { Check } from '@/core/housing/fit';
 import type { Job, JobMeal } from '@/core/plan/work';
@@ -202,7 +202,7 @@ describe('days', () => {
 });
 
 describe('the log', () => {
-  const entry = (kind: Entry['kind'], data: Entry['data'] = {}) =>
+  const entry = (kind: Entry['kind'], data: object = {}) =>
     entryWords({ kind, data } as Entry, mm, names, '2026-03-14');
   it('tells what was seen, with every measure and count', () => {
     expect(entry('taken-in', { stage: 'adult', headCount: 12 })).toBe('Taken in as adult, 12 of them');
