@@ -2,7 +2,7 @@ import type { Brood, MothFlight } from '@/contract/broods';
 import type { EntryOf } from '@/contract/storedEntries';
 import type { Home, Resident } from '@/contract/records';
 import type { EggKind } from '@/core/broods/eggs';
-import { meeting, type Cocoon, type Meeting, type MeetQuestion } from '@/core/broods/emergence';
+import type { Cocoon, Meeting, MeetQuestion } from '@/core/broods/emergence';
 import { hatchForecast, type HatchForecast } from '@/core/broods/hatch';
 import { rearedAfter } from '@/core/broods/reared';
 import { surplusPlan } from '@/core/broods/surplus';
@@ -24,6 +24,7 @@ import { warmAgainOn } from './rests';
 import { eggKindOf, mothKindOf, populationOf } from './kinds';
 import type { Queries } from './storage/database';
 import { entriesOfKinds } from './storage/entries';
+import { inThread } from './threads/pool';
 
 /** "What will I house if I keep them all": that long ahead. days */
 const HALF_A_YEAR = 182;
@@ -155,8 +156,9 @@ function keptAll(
 }
 
 /** Whether cocoons meet is followed through hundreds of courses: what was asked before is remembered. */
-const meetings = remembering<Meeting>(100);
-const knownMeeting = (question: MeetQuestion) => meetings(JSON.stringify(question), () => meeting(question));
+const meetings = remembering<Promise<Meeting>>(100);
+const knownMeeting = (question: MeetQuestion) =>
+  meetings(JSON.stringify(question), () => inThread('meeting', question));
 
 /** Cocoons and moths of the house, species by species. */
 export async function flightsOf(queries: Queries, clock: Clock): Promise<MothFlight[]> {
@@ -172,7 +174,7 @@ export async function flightsOf(queries: Queries, clock: Clock): Promise<MothFli
     await entriesOfKinds(queries, ids, ['taken-in', 'moulted', 'measured']),
     ({ residentId }) => residentId ?? '',
   );
-  return [...groupBy(moths, (each) => each.scientificName)].flatMap(([scientificName, group]) => {
+  const flights = [...groupBy(moths, (each) => each.scientificName)].map(async ([scientificName, group]) => {
     const [first] = group;
     const kind = first && mothKindOf(first.profile);
     const home = first && homes.get(first.homeId);
@@ -195,13 +197,14 @@ export async function flightsOf(queries: Queries, clock: Clock): Promise<MothFli
         scientificName,
         residentIds: ids.filter((id) => group.some((each) => each.id === id)),
         out: { female: headsOf('female'), male: headsOf('male') },
-        meeting: cocoons.length > 0 ? knownMeeting({ kind, cocoons, temperatureC, asOf: today }) : null,
+        meeting: cocoons.length > 0 ? await knownMeeting({ kind, cocoons, temperatureC, asOf: today }) : null,
         temperatureC,
         wakeC: kind.wakeC.value,
         pairC: kind.pairC.value,
       },
     ];
   });
+  return (await Promise.all(flights)).flat();
 }
 
 /** The first day on which it was written down as a pupa. */

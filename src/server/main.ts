@@ -9,7 +9,7 @@ import { packageFacts, ROOT } from './root';
 import { hasRoomToWrite, openDataFolder } from './storage/dataFolder';
 import type { Database } from './storage/database';
 import { migrate } from './storage/migrate';
-import { countRows, openFolder, openMemory } from './storage/pglite';
+import { countRows, openFolder, openMemory, wasCounted } from './storage/pglite';
 import { openPostgres } from './storage/postgres';
 import { preparedCluster } from './storage/preparedCluster';
 import { demoCluster, testControls } from './testing/testHouse';
@@ -77,12 +77,16 @@ async function openDatabase({ data, databaseUrl, demo, testClock }: ReturnType<t
 }
 
 const COUNTED_EVERY_MS = 6 * 3_600_000;
+/** Whoever has just started it wants to see something first. */
+const COUNTED_AFTER_MS = 60_000;
 
-/** Lets the embedded database know how large its tables are, now and as they grow. */
+/** Lets the embedded database know how large its tables are, at once where it never knew, and as they grow. */
 async function keepCounted(database: Database | undefined): Promise<void> {
   if (!database) return;
-  await countRows(database);
-  setInterval(() => void countRows(database).catch(console.error), COUNTED_EVERY_MS).unref();
+  const count = () => void countRows(database).catch(console.error);
+  if (await wasCounted(database)) setTimeout(count, COUNTED_AFTER_MS).unref();
+  else await countRows(database);
+  setInterval(count, COUNTED_EVERY_MS).unref();
 }
 
 /** Forgets what was touched so long ago that nobody asks for it. */

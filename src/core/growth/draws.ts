@@ -116,6 +116,8 @@ export function weighted({ days, sizes }: Drawn, closeDays: number, priorPct: nu
   const next = days[0] as Float64Array;
   const close = priorPct > 0 ? premoultPct / priorPct : 1;
   const late = priorPct < 100 ? (100 - premoultPct) / (100 - priorPct) : 1;
+  // Without a sign all weigh alike: each comes in once.
+  if (close === late) return { days, sizes };
   const weightOf = (index: number) => (closeDays >= (next[index] as number) ? close : late);
   const chosen = resample(DRAWS, weightOf);
   const pick = (values: Float64Array) => Float64Array.from(chosen, (index) => values[index] as number);

@@ -1,4 +1,3 @@
-import type { Home, Resident } from '@/contract/records';
 import type { Room } from '@/contract/readings';
 import { dampedFor } from '@/core/climate/homeAir';
 import { followMoisture, type MoistureCourse } from '@/core/climate/moisture';
@@ -12,9 +11,9 @@ import type { Clock } from '../clock';
 import { questionFor, roomsOf } from '../house/air';
 import type { Database, Queries } from '../storage/database';
 import { waterEntriesOf } from '../storage/entries';
-import { listHomes } from '../storage/homes';
+import { findHome } from '../storage/homes';
 import { listSimulated } from '../storage/probes';
-import { listResidents } from '../storage/residents';
+import { residentsIn } from '../storage/residents';
 import { roomOfShelf } from '../storage/rooms';
 import { momentOf } from '../house/waterFacts';
 import { addReadings } from './takeReadings';
@@ -70,20 +69,15 @@ async function readingsOf(
 interface World {
   care: CareBook;
   materials: MaterialTable;
-  homes: readonly Home[];
-  residents: readonly Resident[];
   rooms: Room[];
   roomByShelf: Map<string, string>;
 }
 
 async function worldOf(queries: Queries, clock: Clock): Promise<World> {
   const [care, materials] = [await careOf(queries), await materialTable(queries)];
-  const [homes, residents] = [await listHomes(queries), await listResidents(queries)];
   return {
     care,
     materials,
-    homes,
-    residents,
     rooms: await roomsOf(queries, clock.now()),
     roomByShelf: await roomOfShelf(queries),
   };
@@ -118,11 +112,8 @@ async function courseOfHome(
   homeId: string,
   from: number,
 ): Promise<{ air: TrueAir; massG: (at: number) => number } | undefined> {
-  const home = world.homes.find((each) => each.id === homeId);
-  const tenant = dampedFor(
-    world.care,
-    world.residents.filter((each) => each.homeId === homeId),
-  );
+  const home = await findHome(queries, homeId);
+  const tenant = dampedFor(world.care, await residentsIn(queries, homeId));
   const room = world.rooms.find((each) => each.id === world.roomByShelf.get(home?.shelfId ?? ''));
   if (!home || !tenant || !room) return undefined;
   const profile = world.care.of(tenant);

@@ -9,6 +9,7 @@ import type { Shelf } from '../larder';
 import type { StandingRest } from '../rests';
 import type { Database, Queries } from '../storage/database';
 import type { GrowthFacts } from './growthFacts';
+import { letOthersIn } from './inTurn';
 import { StandingHouse } from './standingHouse';
 import { touchedSince } from './touched';
 
@@ -99,5 +100,6 @@ async function broughtUp(queries: Database, known: Kept | undefined, on: Day, no
   const stands = known !== undefined && known.house.on === on && !touched.all;
   const house = stands ? known.house : await StandingHouse.gather(queries, on, now);
   if (stands) await house.update(queries, touched, now, known.step !== step);
+  await letOthersIn();
   return { house, today: house.today(), since, step };
 }

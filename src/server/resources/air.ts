@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Home, Resident } from '@/contract/records';
-import { calibrate, type Measured } from '@/core/climate/calibrate';
+import type { Measured } from '@/core/climate/calibrate';
 import { dampedFor } from '@/core/climate/homeAir';
 import { addDays } from '@/core/measure/day';
 import type { CareProfile } from '@/core/profiles/profile';
@@ -20,6 +20,7 @@ import { readingsOfHomes } from '../storage/readings';
 import { residentsIn } from '../storage/residents';
 import { roomOfShelf } from '../storage/rooms';
 import { lastDamping, momentOf, waterFacts } from '../house/waterFacts';
+import { inThread } from '../threads/pool';
 import type { Deps } from './deps';
 
 type Names = 'homeAir' | 'calibrateHome' | 'resetCalibration' | 'readHome';
@@ -62,8 +63,8 @@ export function airHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
       };
     },
 
-    calibrateHome: ({ params }) =>
-      database.transaction(async (queries) => {
+    calibrateHome: async ({ params }) => {
+      const { question, measured } = await database.transaction(async (queries) => {
         const { home, tenant, profile, room } = await sceneOf(queries, params.id, clock.now());
         if (!tenant || !profile)
           throw new Problem('conflict', 'Nobody lives there: what it is kept like is not known.');
@@ -96,10 +97,12 @@ export function airHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
           factors: __,
           ...question
         } = questionFor(profile, tenant, home, room, await materialTable(queries), 1);
-        const calibration = calibrate(question, measured);
-        if (calibration.kept === null) await updateFactors(queries, home.id, calibration.factors);
-        return { calibration, readings: measured.humidity.length, weighings: measured.masses.length };
-      }),
+        return { question, measured };
+      });
+      const calibration = await inThread('calibrate', question, measured);
+      if (calibration.kept === null) await updateFactors(database, params.id, calibration.factors);
+      return { calibration, readings: measured.humidity.length, weighings: measured.masses.length };
+    },
 
     resetCalibration: ({ params }) =>
       database.transaction(async (queries) => {

@@ -1,9 +1,9 @@
 import type { BroodBoard } from '@/contract/broods';
-import { meeting } from '@/core/broods/emergence';
 import { hatchForecast } from '@/core/broods/hatch';
 import { surplusPlan } from '@/core/broods/surplus';
 import { broodsOf, flightsOf } from '../broods';
 import { eggKindOf, mothKindOf } from '../kinds';
+import { inThread } from '../threads/pool';
 import type { Handlers } from '../http/mount';
 import { invalid } from '../http/problem';
 import type { Deps } from './deps';
@@ -25,7 +25,7 @@ export function broodHandlers({ database, clock }: Deps): Pick<Handlers, Names> 
       const { profile, asOf = clock.today(), ...question } = body;
       const kind = mothKindOf(profile);
       if (!kind) throw invalid('profile', `Must be a kind of moth; got ${profile}.`);
-      return meeting({ ...question, kind, asOf });
+      return inThread('meeting', { ...question, kind, asOf });
     },
 
     broods: async (): Promise<BroodBoard> => ({

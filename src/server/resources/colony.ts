@@ -1,18 +1,17 @@
 import { countedInPart, countSpread } from '@/core/colony/counting';
-import { lastingHarvest } from '@/core/colony/culture';
 import { castesOf } from '@/core/colony/castes';
 import { foundingState } from '@/core/colony/founding';
 import type { PopulationKind } from '@/core/colony/kind';
 import { projectMatrix } from '@/core/colony/matrix';
 import { nestAdvice } from '@/core/colony/nestSteps';
-import { projectColony, type Band } from '@/core/colony/project';
+import type { Band } from '@/core/colony/project';
 import { fullnessPct } from '@/core/colony/fullness';
 import { tubsFor } from '@/core/colony/tubs';
 import { addDays, type Day } from '@/core/measure/day';
 import type { ColonyState } from '@/core/house/colonyState';
 import { careOf } from '../care';
 import { colonyFacts } from '../house/colonies';
-import { inTurn, keptFor } from '../house/inTurn';
+import { keptFor } from '../house/inTurn';
 import type { Handlers } from '../http/mount';
 import { invalid, notFound } from '../http/problem';
 import { groupBy } from '../groupBy';
@@ -20,6 +19,7 @@ import { populationOf } from '../kinds';
 import { houseToday } from '../house/houseToday';
 import { entriesOfKinds } from '../storage/entries';
 import { findResident } from '../storage/residents';
+import { inThread } from '../threads/pool';
 import type { Deps } from './deps';
 
 type Names = 'population' | 'colony' | 'founding' | 'nest' | 'tubs' | 'count' | 'residentColony' | 'colonies';
@@ -29,12 +29,12 @@ export function colonyHandlers({ database, clock }: Deps): Pick<Handlers, Names>
   return {
     population: ({ body }) => projectMatrix(body.matrix, body.initial, body.steps),
 
-    colony: ({ body }) => {
+    colony: async ({ body }) => {
       const { profile, asOf = clock.today(), temperatureC, temperaturesC, countedLow, countedHigh, ...question } = body;
       const kind = requireKind(profile);
       const spread = countSpread(countedLow, countedHigh);
       const asked = { ...question, kind, temperatureC: temperaturesC ?? temperatureC ?? 0, countSpread: spread };
-      const { series, firstWorkersWeek, crowdedWeek } = projectColony(asked);
+      const { series, firstWorkersWeek, crowdedWeek } = await inThread('projectColony', asked);
       const now = Object.values(question.counts).reduce((sum, count) => sum + count, 0);
       const { roomForHeads, counts } = question;
       return {
@@ -42,7 +42,8 @@ export function colonyHandlers({ database, clock }: Deps): Pick<Handlers, Names>
         nestFullPct: roomForHeads === undefined ? null : fullnessPct(kind, counts[kind.adults] ?? 0, now, roomForHeads),
         splitOn: crowdedWeek === null ? null : addDays(asOf, 7 * crowdedWeek),
         firstWorkersOn: firstWorkersWeek && daysOf(firstWorkersWeek, asOf),
-        lastingHarvestPerWeek: temperatureC === undefined ? null : lastingHarvest({ ...asked, temperatureC }),
+        lastingHarvestPerWeek:
+          temperatureC === undefined ? null : await inThread('lastingHarvest', { ...asked, temperatureC }),
         castes: kind.castes ? castesOf(kind.castes, Math.round(question.counts.worker ?? 0)) : [],
       };
     },
@@ -93,32 +94,27 @@ export function colonyHandlers({ database, clock }: Deps): Pick<Handlers, Names>
         ]
           .sort()
           .at(-1) ?? null;
-      return {
-        asOf,
-        colonies: (
-          await inTurn(residents, (resident) => {
-            const colony = states.get(resident.id);
-            const kind = populationOf(resident.profile);
-            if (!colony || !kind) return [];
-            return [
-              {
-                residentId: resident.id,
-                heads: colony.heads,
-                countedOn: colony.countedOn,
-                roomForHeads: colony.roomForHeads,
-                ...{ fullPct: colony.fullPct, splitOn: colony.splitOn },
-                lastingHarvestPerWeek: harvestOf(kind)(colony),
-                verdict: colony.verdict,
-                outOfId: resident.outOfId,
-                partedOn: lastPart(resident.id),
-                isCounted: colony.isCounted,
-                isFounding: colony.founding !== null,
-                isResting: rests.get(resident.id)?.course.isQuiet ?? false,
-              },
-            ];
-          })
-        ).flat(),
-      };
+      const colonies = [];
+      for (const resident of residents) {
+        const colony = states.get(resident.id);
+        const kind = populationOf(resident.profile);
+        if (!colony || !kind) continue;
+        colonies.push({
+          residentId: resident.id,
+          heads: colony.heads,
+          countedOn: colony.countedOn,
+          roomForHeads: colony.roomForHeads,
+          ...{ fullPct: colony.fullPct, splitOn: colony.splitOn },
+          lastingHarvestPerWeek: await harvestOf(kind)(colony),
+          verdict: colony.verdict,
+          outOfId: resident.outOfId,
+          partedOn: lastPart(resident.id),
+          isCounted: colony.isCounted,
+          isFounding: colony.founding !== null,
+          isResting: rests.get(resident.id)?.course.isQuiet ?? false,
+        });
+      }
+      return { asOf, colonies };
     },
   };
 }
@@ -130,16 +126,19 @@ function requireKind(profile: string): PopulationKind {
 }
 
 /** What may be taken out of a culture in a week for ever; null for ants, and where nobody knows its room. */
-function harvestOf(kind: PopulationKind): (colony: ColonyState) => number | null {
+function harvestOf(kind: PopulationKind): (colony: ColonyState) => Promise<number | null> {
   const known = harvests.get(kind) ?? keptFor((colony: ColonyState) => harvestNow(kind, colony));
   harvests.set(kind, known);
   return known;
 }
-const harvests = new WeakMap<PopulationKind, (colony: ColonyState) => number | null>();
+const harvests = new WeakMap<PopulationKind, (colony: ColonyState) => Promise<number | null>>();
 
-function harvestNow(kind: PopulationKind, { counts, queens, temperatureC, roomForHeads }: ColonyState): number | null {
+async function harvestNow(
+  kind: PopulationKind,
+  { counts, queens, temperatureC, roomForHeads }: ColonyState,
+): Promise<number | null> {
   if (roomForHeads === null || kind.laying.by !== 'female') return null;
-  return lastingHarvest({ kind, counts, queens, temperatureC, roomForHeads });
+  return inThread('lastingHarvest', { kind, counts, queens, temperatureC, roomForHeads });
 }
 
 const daysOf = ({ p10, median, p90 }: Band, asOf: Day) => ({

@@ -2,20 +2,19 @@ import type { z } from 'zod';
 import type { airSchoolsRequest, calibrateRequest, moistureRequest, ventPlanRequest } from '@/contract/climate';
 import { soilOf } from '@/contract/substrate';
 import { airFlow } from '@/core/climate/airFlow';
-import { calibrate } from '@/core/climate/calibrate';
 import { forecastMoisture, type MoistureForecast, type Wishes } from '@/core/climate/forecast';
 import { wishesOf } from '@/core/climate/homeAir';
 import { LEFT_OUT } from '@/core/climate/leftOut';
 import { moistBox, type Filling } from '@/core/climate/moistBox';
 import type { MoistureCourse, MoistureQuestion } from '@/core/climate/moisture';
 import { airState } from '@/core/climate/psychrometrics';
-import { compareRegimes } from '@/core/climate/regimes';
-import { ventPlan, type Relaxation } from '@/core/climate/ventPlan';
+import type { Relaxation } from '@/core/climate/ventPlan';
 import { flat } from '@/core/housing/soil';
 import type { MaterialTable } from '@/core/substrate/material';
 import { careOf, materialTable } from '../care';
 import type { Handlers } from '../http/mount';
 import { invalid } from '../http/problem';
+import { inThread } from '../threads/pool';
 import type { Deps } from './deps';
 
 type Names = 'psychrometrics' | 'vents' | 'moisture' | 'ventPlan' | 'calibrate' | 'airSchools';
@@ -74,7 +73,8 @@ export function computeClimateHandlers({ database }: Pick<Deps, 'database'>): Pi
 
     ventPlan: async ({ body }) => {
       const { container, room, warmingK, wishes, factors } = body;
-      const plan = ventPlan(
+      const plan = await inThread(
+        'ventPlan',
         {
           container,
           filling: fillingOf(body),
@@ -92,7 +92,7 @@ export function computeClimateHandlers({ database }: Pick<Deps, 'database'>): Pi
 
     calibrate: async ({ body }) => {
       const { days: _, ...question } = questionOf(body, await materialTable(database), 1);
-      return calibrate(question, body.measured);
+      return inThread('calibrate', question, body.measured);
     },
 
     airSchools: async ({ body }) => {
@@ -100,7 +100,7 @@ export function computeClimateHandlers({ database }: Pick<Deps, 'database'>): Pi
       const wishes = body.wishes ?? {};
       const withDish = questionOf(body, materials, body.days);
       const without = questionOf({ ...body, dishAreaCm2: 0 }, materials, body.days);
-      const answers = compareRegimes(withDish, without, wishes, body.mistToPct, body.mistMl);
+      const answers = await inThread('compareRegimes', withDish, without, wishes, body.mistToPct, body.mistMl);
       return {
         schools: answers.map(({ regime, forecast, ...rest }) => ({ school: regime, ...rest, ...answerOf(forecast) })),
       };

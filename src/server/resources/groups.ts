@@ -11,7 +11,7 @@ import type { Handlers } from '../http/mount';
 import { invalid, notFound, Problem } from '../http/problem';
 import type { Queries } from '../storage/database';
 import { findEntry, headEntriesOf, insertEntry } from '../storage/entries';
-import { findResident, insertResident, isKnown, listOfSpecies, listResidents } from '../storage/residents';
+import { findResident, insertResident, isKnown, listOfSpecies, residentsNow } from '../storage/residents';
 import { dayOf, type Deps } from './deps';
 import { nameOf, requireRoomFor } from './occupancy';
 import { hatchlingSize, requireAfterArrival, requireCensus, requireMeasures } from './sense';
@@ -27,11 +27,9 @@ export function groupHandlers({ database, clock }: Deps): Pick<Handlers, Names> 
       const batches = (await listOfSpecies(database, resident.scientificName)).filter(
         (each) => each.id === resident.id || each.form === 'group',
       );
-      const here = new Set((await listResidents(database)).map((each) => each.id));
-      const entries = await headEntriesOf(
-        database,
-        batches.map((each) => each.id),
-      );
+      const ids = batches.map((each) => each.id);
+      const here = new Set((await residentsNow(database, ids)).map((each) => each.id));
+      const entries = await headEntriesOf(database, ids);
       const today = clock.today();
       const entriesOf = groupBy(entries, (entry) => entry.residentId ?? '');
       const courseOf = (id: string) => groupCourse(entriesOf.get(id) ?? [], today);

@@ -3,6 +3,7 @@ import { planHouse } from '@/core/plan/levelling';
 import { workAhead, type Outlook } from '@/core/plan/workAhead';
 import type { Handlers } from '../http/mount';
 import { houseToday, type HouseToday, type Lodger } from '../house/houseToday';
+import { inTurn } from '../house/inTurn';
 import type { Deps } from './deps';
 
 /** The work is levelled over a week. */
@@ -12,7 +13,9 @@ export function roundHandlers({ database, clock }: Deps): Pick<Handlers, 'round'
   return {
     round: async ({ query }) => {
       const on = query.on ?? clock.today();
-      return roundOf(await houseToday(database, on, clock.now()));
+      const house = await houseToday(database, on, clock.now());
+      await inTurn(house.lodgers, (lodger) => morningOutlook(lodger, on));
+      return roundOf(house);
     },
   };
 }

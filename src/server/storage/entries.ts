@@ -3,6 +3,7 @@ import { HEAD_KINDS } from '@/core/growth/census';
 import type { BodyMeasure, Stage } from '@/core/profiles/profile';
 import { withoutUndefined } from '@/core/withoutUndefined';
 import type { Queries } from './database';
+import { EVER_IN_HOME } from './residents';
 
 interface EntryRow {
   id: string;
@@ -121,7 +122,7 @@ export async function historyOf(
        UNION ALL
        (SELECT ${COLUMNS}, e.seq FROM entry e
         WHERE e.kind = 'soil-set' AND e.undone_at IS NULL AND ($3::text[] IS NULL OR e.kind = ANY ($3))
-          AND e.home_id IN (SELECT l.home_id FROM entry l WHERE l.resident_id = $1 AND l.kind IN ('taken-in', 'moved'))
+          AND e.home_id IN (SELECT l.home_id FROM entry l WHERE l.resident_id = $1 AND l.kind IN ('taken-in', 'moved') AND l.undone_at IS NULL)
           AND e.home_id = (
             SELECT l.home_id FROM entry l
             WHERE l.resident_id = $1 AND l.kind IN ('taken-in', 'moved') AND l.undone_at IS NULL AND l.on_day <= e.on_day
@@ -258,8 +259,9 @@ export async function noteAlso(queries: Queries, id: string, keeper: string): Pr
 /** The entries about the water of a home, and of who moved in, newest first. */
 export async function waterEntriesOf(queries: Queries, homeId: string): Promise<Entry[]> {
   const rows = await queries.query<EntryRow>(
-    `WITH tenants AS MATERIALIZED (SELECT id FROM resident_now WHERE home_id = $1)
-     SELECT ${COLUMNS} FROM entry e WHERE e.resident_id IN (SELECT id FROM tenants)
+    `SELECT ${COLUMNS} FROM entry e
+     WHERE e.resident_id = ANY (ARRAY(SELECT r.id FROM resident_now r
+         WHERE r.home_id = $1 AND r.id = ANY (ARRAY(${EVER_IN_HOME}))))
        AND e.kind IN ('damped', 'felt', 'moved', 'taken-in') AND e.undone_at IS NULL
      ORDER BY e.on_day DESC, e.at DESC, e.seq DESC LIMIT 60`,
     [homeId],

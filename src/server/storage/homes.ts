@@ -1,6 +1,6 @@
 import type { Home } from '@/contract/records';
 import type { Queries } from './database';
-import { standing } from './standing';
+import { EVER_IN_HOME } from './residents';
 
 interface HomeRow {
   id: string;
@@ -23,15 +23,6 @@ interface HomeRow {
   resident_ids: string[];
 }
 
-/** Homes with their tenants; `among` narrows down whom to look at. */
-const select = (among: string) => `
-  WITH tenants AS MATERIALIZED (
-    SELECT r.home_id, json_agg(r.id ORDER BY r.taken_in_on, r.id) AS resident_ids FROM resident_now r ${among}
-    GROUP BY r.home_id
-  )
-  SELECT h.*, coalesce(t.resident_ids, '[]'::json) AS resident_ids
-  FROM home_now h JOIN shelf s ON s.id = h.shelf_id LEFT JOIN tenants t ON t.home_id = h.id`;
-
 const fromRow = (row: HomeRow): Home => ({
   id: row.id,
   code: row.code,
@@ -53,11 +44,6 @@ const fromRow = (row: HomeRow): Home => ({
   residentIds: row.resident_ids,
 });
 
-/** All homes in the order of the round. */
-export const listHomes = standing(async (queries): Promise<readonly Home[]> => {
-  return (await queries.query<HomeRow>(`${select('')} ORDER BY s.position, h.place, h.code`)).map(fromRow);
-});
-
 /** The ids of all homes in the order of the round: room by room as their shelves stand, and on a shelf from the left. */
 export async function homeOrder(queries: Queries): Promise<string[]> {
   const rows = await queries.query<{ id: string }>(
@@ -76,9 +62,12 @@ export async function homesOf(queries: Queries, ids: readonly string[]): Promise
 }
 
 export async function findHome(queries: Queries, id: string): Promise<Home | undefined> {
-  const everInIt = `WHERE r.id IN (SELECT e.resident_id FROM entry e
-    WHERE e.home_id = $1 AND e.kind IN ('taken-in', 'moved') AND e.undone_at IS NULL)`;
-  const [row] = await queries.query<HomeRow>(`${select(everInIt)} WHERE h.id = $1`, [id]);
+  const [row] = await queries.query<HomeRow>(
+    `SELECT h.*, (SELECT coalesce(json_agg(r.id ORDER BY r.taken_in_on, r.id), '[]'::json)
+       FROM resident_now r WHERE r.home_id = $1 AND r.id = ANY (ARRAY(${EVER_IN_HOME}))) AS resident_ids
+     FROM home_now h WHERE h.id = $1`,
+    [id],
+  );
   return row && fromRow(row);
 }
 

@@ -1,7 +1,6 @@
 import type { GoneResident, Resident } from '@/contract/records';
 import type { Kin } from '@/core/growth/kin';
 import type { Queries } from './database';
-import { standing } from './standing';
 
 interface ResidentRow {
   id: string;
@@ -88,15 +87,6 @@ const CHOSEN = `r.*,
    WHERE e.resident_id = r.id AND e.kind = 'measured' AND e.undone_at IS NULL AND e.data ? 'condition'
    ORDER BY e.on_day DESC, e.at DESC, e.seq DESC LIMIT 1) AS condition`;
 
-/** All residents as they are now, in the order of the round. */
-export const listResidents = standing(async (queries): Promise<readonly Resident[]> => {
-  const rows = await queries.query<ResidentRow>(
-    `SELECT ${CHOSEN} FROM resident_now r JOIN home h ON h.id = r.home_id JOIN shelf s ON s.id = h.shelf_id
-     ORDER BY s.position, h.place, h.code, r.taken_in_on, r.id`,
-  );
-  return rows.map(fromRow);
-});
-
 /** Some residents as they are now, in no order; those that are not here are left out. */
 export async function residentsNow(queries: Queries, ids: readonly string[]): Promise<Resident[]> {
   const rows = await queries.query<ResidentRow>(`SELECT ${CHOSEN} FROM resident_now r WHERE r.id = ANY ($1::uuid[])`, [
@@ -133,7 +123,8 @@ export async function findEver(queries: Queries, id: string): Promise<Ever | und
 /** Those of one species that ever were here. */
 export async function listOfSpecies(queries: Queries, scientificName: string): Promise<Resident[]> {
   const rows = await queries.query<ResidentRow>(
-    `SELECT ${CHOSEN} FROM resident_ever r WHERE r.scientific_name = $1 ORDER BY r.taken_in_on, r.id`,
+    `SELECT ${CHOSEN} FROM resident_ever r
+     WHERE r.id = ANY (ARRAY(SELECT k.id FROM resident k WHERE k.scientific_name = $1)) ORDER BY r.taken_in_on, r.id`,
     [scientificName],
   );
   return rows.map(fromRow);
@@ -178,12 +169,18 @@ export async function listGone(queries: Queries): Promise<GoneResident[]> {
   );
 }
 
+/**
+ * Those that were ever in the home `$1`. As an array the planner looks them up one by one; with `IN` it works out everybody
+ * of the house (measured on 1,056 residents: 153 ms instead of 9).
+ */
+export const EVER_IN_HOME = `SELECT v.resident_id FROM entry v
+  WHERE v.home_id = $1 AND v.kind IN ('taken-in', 'moved') AND v.undone_at IS NULL`;
+
 /** Who lives in a home, other than `besides`. */
 export async function residentsIn(queries: Queries, homeId: string, besides?: string): Promise<Resident[]> {
   const rows = await queries.query<ResidentRow>(
     `SELECT ${CHOSEN} FROM resident_now r
-     WHERE r.home_id = $1 AND r.id IN (SELECT e.resident_id FROM entry e
-       WHERE e.home_id = $1 AND e.kind IN ('taken-in', 'moved') AND e.undone_at IS NULL)
+     WHERE r.home_id = $1 AND r.id = ANY (ARRAY(${EVER_IN_HOME}))
      ORDER BY r.taken_in_on, r.id`,
     [homeId],
   );

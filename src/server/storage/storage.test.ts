@@ -6,12 +6,12 @@ import type { Container } from '@/core/housing/container';
 import { databases, emptyDatabase } from '../testing/databases';
 import type { Database } from './database';
 import { entriesForRound, findEntry, historyOf, insertEntry, markUndone } from './entries';
-import { findHome, insertHome, listHomes, readPhoto, removePhoto, updateHome, writePhoto } from './homes';
+import { findHome, homeOrder, insertHome, readPhoto, removePhoto, updateHome, writePhoto } from './homes';
 import { listOwnMaterials, removeOwnMaterial, writeOwnMaterial } from './materials';
 import { fingerprint } from './meta';
 import { migrate } from './migrate';
 import { insertOwnProfile, keptBy, listOwnProfiles, removeOwnProfile, updateOwnProfile } from './profiles';
-import { findResident, insertResident, listResidents } from './residents';
+import { findResident, insertResident, residentsNow } from './residents';
 import { insertShelf, listShelves } from './shelves';
 
 const container: Container = { shape: 'cylinder', diameterMm: 45.5, heightMm: 80, lid: 'solid', vents: [] };
@@ -89,7 +89,8 @@ describe.each(databases)('storage on $kind', ({ open }) => {
         ...{ position: 0, loadLimitKg: null },
       },
     ]);
-    const [first, second] = await listHomes(database);
+    expect(await homeOrder(database)).toEqual([homes.b, homes.a]);
+    const [first, second] = [await findHome(database, homes.b), await findHome(database, homes.a)];
     expect(first).toEqual({
       id: homes.b,
       code: 'A9',
@@ -104,7 +105,7 @@ describe.each(databases)('storage on $kind', ({ open }) => {
       residentIds: [],
     });
     expect(second).toMatchObject({ code: 'A10', residentIds: [residentId] });
-    expect(await listResidents(database)).toEqual([
+    expect(await residentsNow(database, [residentId])).toEqual([
       expect.objectContaining({ stage: 'spiderling', legSpanMm: 12.5, takenInOn: '2026-01-01', homeId: homes.a }),
     ]);
     const written = await write({

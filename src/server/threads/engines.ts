@@ -1,0 +1,25 @@
+import { meeting } from '@/core/broods/emergence';
+import { calibrate } from '@/core/climate/calibrate';
+import { compareRegimes } from '@/core/climate/regimes';
+import { ventPlan } from '@/core/climate/ventPlan';
+import { lastingHarvest } from '@/core/colony/culture';
+import { projectColony } from '@/core/colony/project';
+
+/** Engines that take longer than the server may be held. What they are asked and what they answer is plain data. */
+export const ENGINES = { calibrate, compareRegimes, lastingHarvest, meeting, projectColony, ventPlan };
+
+export type EngineName = keyof typeof ENGINES;
+export type QuestionOf<Name extends EngineName> = Parameters<(typeof ENGINES)[Name]>;
+export type AnswerOf<Name extends EngineName> = ReturnType<(typeof ENGINES)[Name]>;
+
+/** A piece of work for a thread. */
+export interface Work<Name extends EngineName = EngineName> {
+  name: Name;
+  question: QuestionOf<Name>;
+}
+
+/** What an engine answers. */
+export function workedOut<Name extends EngineName>({ name, question }: Work<Name>): AnswerOf<Name> {
+  const engine = ENGINES[name] as unknown as (...asked: QuestionOf<Name>) => AnswerOf<Name>;
+  return engine(...question);
+}

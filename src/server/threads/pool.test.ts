@@ -1,0 +1,49 @@
+import fs from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
+import { buildSync } from 'esbuild';
+import { shippedPopulations } from '@/contract/shipped';
+import { projectColony } from '@/core/colony/project';
+import { Refusal } from '@/core/refusal';
+import { ROOT } from '../root';
+import { inThread, threadPool } from './pool';
+
+describe('engines in threads', () => {
+  const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'vb-threads-'));
+  const script = path.join(folder, 'thread.cjs');
+  let pool: ReturnType<typeof threadPool>;
+  const kind = shippedPopulations.find(({ laying }) => laying.by === 'female');
+  if (!kind) throw new Error('No culture ships.');
+  const adults = { [kind.adults]: 40 };
+  const question = { kind, counts: adults, queens: 0, roomForHeads: 600, weeks: 8, temperatureC: 22, draws: 50 };
+
+  beforeAll(() => {
+    const entryPoints = ['src/server/threads/worker.ts'];
+    buildSync({ absWorkingDir: ROOT, entryPoints, outfile: script, bundle: true, platform: 'node', logLevel: 'error' });
+    pool = threadPool(script);
+  });
+  afterAll(async () => {
+    await pool.end();
+    fs.rmSync(folder, { recursive: true });
+  });
+
+  it('answer what they answer here, while this thread goes on', async () => {
+    let turns = 0;
+    const turning = setInterval(() => (turns += 1), 1);
+    const asked = [1, 2, 3, 4].map(() => pool.workOut('projectColony', [{ ...question, weeks: 104, draws: 2000 }]));
+    const answers = await Promise.all(asked);
+    clearInterval(turning);
+    expect(turns).toBeGreaterThan(4);
+    const here = projectColony({ ...question, weeks: 104, draws: 2000 });
+    for (const answer of answers) expect(answer).toEqual(here);
+  });
+
+  it('refuse what they refuse here, field by field', async () => {
+    const none = { ...question, counts: { nobody: 3 } };
+    const here = await inThread('projectColony', none).catch((error: unknown) => error);
+    const there = await pool.workOut('projectColony', [none]).catch((error: unknown) => error);
+    expect(here).toBeInstanceOf(Refusal);
+    expect(there).toEqual(here);
+    expect((there as Refusal).fields).toEqual((here as Refusal).fields);
+  });
+});

@@ -1,0 +1,15 @@
+import { Refusal, type FieldProblem } from '@/core/refusal';
+import { workedOut, type AnswerOf, type EngineName, type Work } from './engines';
+
+/** A refusal is told field by field: an error that comes out of a thread keeps its message alone. */
+export type Told<Name extends EngineName> = { answer: AnswerOf<Name> } | { refused: FieldProblem[] };
+
+/** What a thread of the pool does with a piece of work. */
+export default function work<Name extends EngineName>(asked: Work<Name>): Told<Name> {
+  try {
+    return { answer: workedOut(asked) };
+  } catch (error) {
+    if (error instanceof Refusal) return { refused: error.fields };
+    throw error;
+  }
+}
