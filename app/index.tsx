@@ -1,15 +1,16 @@
-import { useLocalSearchParams } from 'expo-router';
 import { Suspense } from 'react';
-import { TwoPanes } from '@/ui/components/TwoPanes';
-import { HomeScreen } from '@/ui/screens/lazyForms';
-import { RoundScreen } from '@/ui/screens/RoundScreen';
+import { useIsWide } from '@/ui/components/useLayout';
+import { HousePane, WallPanes } from '@/ui/screens/lazyForms';
+import RoundRoute from './round';
 
-export default function RoundRoute() {
-  const { home } = useLocalSearchParams<{ home?: string }>();
-  const beside = home ? (
+/** Where one begins: on a phone with the walk, on a wide screen with the wall. */
+export default function FirstRoute() {
+  if (!useIsWide()) return <RoundRoute />;
+  return (
     <Suspense>
-      <HomeScreen id={home} />
+      <WallPanes>
+        <HousePane />
+      </WallPanes>
     </Suspense>
-  ) : null;
-  return <TwoPanes list={<RoundScreen chosenHomeId={home} />} detailOnWide={beside} />;
+  );
 }

@@ -10,7 +10,7 @@ async function seasons(page: Page, part: string, row: RegExp): Promise<void> {
 }
 
 const PLACES: { name: string; open: (page: Page) => Promise<void> }[] = [
-  { name: 'the round', open: async (page) => void (await page.goto('/')) },
+  { name: 'the round', open: async (page) => void (await page.goto('/round')) },
   { name: 'the residents', open: async (page) => void (await page.goto('/residents')) },
   {
     name: 'one resident',
@@ -387,7 +387,7 @@ for (const { places, part } of PARTS) {
 }
 
 test('the round can be walked with the keyboard alone', async ({ page }) => {
-  await page.goto('/');
+  await page.goto('/round');
   const feed = page.getByRole('button', { name: 'A1: taken' });
   await expect(feed).toBeVisible();
   // Down goes from job to job.

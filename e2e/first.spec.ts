@@ -8,7 +8,7 @@ test('the first hour of an empty house: a box, an animal in it, its work, and no
     await expect(page.getByText(/^Begin with a box/)).toBeVisible();
     for (const [place, words] of [
       ['Residents', 'Nobody yet.'],
-      ['Homes', 'Add a box'],
+      ['Wall', 'Add a box'],
       ['Store', /counted|Nothing/],
     ] as const) {
       await page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: place }).click();
@@ -40,7 +40,7 @@ test('the first hour of an empty house: a box, an animal in it, its work, and no
     await page.getByRole('radio', { name: /^A1, / }).click();
     await page.getByRole('button', { name: /^Take in to A1/ }).click();
     await expect(page.getByText(/taken in to A1/)).toBeVisible();
-    await page.goto('/');
+    await page.goto('/round');
     await expect(page.getByText(/A1.*Grammostola pulchra/).first()).toBeVisible();
   });
 });

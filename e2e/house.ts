@@ -91,11 +91,17 @@ export const testOfPower = base.extend<{ house: OwnHouse }>({
 
 export { expect };
 
-/** Opens a box from the list of homes, which holds only what is near the window: it is scrolled to, as a keeper does. */
+/** Opens a box from the wall, which holds only what is near the window: in its room it is scrolled to, as a keeper does. */
 export async function openBox(page: Page, code: RegExp): Promise<void> {
   await page.goto('/homes');
   const link = page.getByRole('link', { name: code });
-  await expect(page.getByRole('heading', { name: 'Homes' })).toBeVisible();
+  const asked = async <Row>(place: string, list: string) =>
+    ((await (await page.request.get(`/api/${place}`)).json()) as Record<string, Row[]>)[list] ?? [];
+  const home = (await asked<{ code: string; shelfId: string }>('homes', 'homes')).find((each) => code.test(each.code));
+  const shelf = (await asked<{ id: string; room: string }>('shelves', 'shelves')).find(
+    ({ id }) => id === home?.shelfId,
+  );
+  await page.getByRole('radio', { name: shelf?.room ?? '' }).click();
   await page.mouse.move(250, 400);
   await expect(async () => {
     if ((await link.count()) === 0) await page.mouse.wheel(0, 600);

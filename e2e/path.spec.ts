@@ -57,7 +57,7 @@ testOfPower('from taking in to the log, over a restart and a kill (on a phone)',
     await expect(page.getByText('saving…')).toHaveCount(0);
     await house.end('SIGKILL');
     await house.start();
-    await page.goto('/');
+    await page.goto('/round');
     await expect(feed).toBeChecked();
     await page.goto('/residents');
     await expect(page.getByRole('link', { name: /^Harbour/ })).toBeVisible();
@@ -75,7 +75,7 @@ test('settings are kept on the device: unit, night, keeper (on a phone)', async 
   await page.getByRole('radio', { name: 'cm', exact: true }).click();
   await page.getByRole('radio', { name: 'night round' }).click();
   await page.getByLabel('Who you are').fill('Imre Talsk');
-  await page.goto('/');
+  await page.goto('/round');
   await expect(page.getByRole('heading', { name: 'Night round' })).toBeVisible();
   await expect(page.locator('body')).toHaveCSS('background-color', 'rgb(0, 0, 0)');
   await expect(page.getByText(/^\d+ .*, up to 2.2 cm$/).first()).toBeVisible();
@@ -85,7 +85,7 @@ test('settings are kept on the device: unit, night, keeper (on a phone)', async 
   await page.getByRole('link', { name: /^Bramble/ }).click();
   await page.getByRole('button', { name: /^today: Offered \d+ .*(crickets|roaches)/ }).click();
   await expect(page.getByText('by Imre Talsk')).toBeVisible();
-  await page.goto('/');
+  await page.goto('/round');
   await page.getByRole('switch', { name: 'Night colours' }).click();
   await expect(page.getByRole('heading', { name: /’s round$/ })).toBeVisible();
 });

@@ -19,13 +19,13 @@ const residentNamed = async (page: Page, name: RegExp) => {
   await residentNamedHere(page, name);
 };
 const PICTURES: Picture[] = [
-  { name: 'round', size: PHONE, open: (page) => page.goto('/') },
-  { name: 'round-night', size: PHONE, look: 'night', open: (page) => page.goto('/') },
+  { name: 'round', size: PHONE, open: (page) => page.goto('/round') },
+  { name: 'round-night', size: PHONE, look: 'night', open: (page) => page.goto('/round') },
   {
     name: 'round-wide',
     size: WIDE,
     open: async (page) => {
-      await page.goto('/');
+      await page.goto('/round');
       await page
         .getByRole('link', { name: /^Open B3/ })
         .first()

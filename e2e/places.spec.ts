@@ -34,7 +34,7 @@ test('what was begun to be written down stays under the thumb while the rest is 
 });
 
 test('lists are found as they were left: the walk, the residents and what was sought in them', async ({ page }) => {
-  await page.goto('/');
+  await page.goto('/round');
   await expect(page.getByText('Nothing else is due today.', { exact: false })).toBeAttached();
   await scrollTo(page, 1500);
   await placeInBar(page, 'Residents').click();

@@ -17,7 +17,7 @@ async function swipe(page: Page, from: { x: number; y: number }, byPx: number): 
 testOfPower(
   'the walk goes on while the server is away, over a reload, and is sent once when it is back (on a phone)',
   async ({ page, house }) => {
-    await page.goto('/');
+    await page.goto('/round');
     await expect(page.getByRole('button', { name: 'B3: taken' })).toBeVisible();
     // The browser keeps the page from its second visit on.
     await page.evaluate(() => navigator.serviceWorker.ready);
@@ -36,7 +36,7 @@ testOfPower(
     await page.getByRole('link', { name: 'Handbook' }).click();
     await page.getByRole('link', { name: /^Damon diadema/ }).click();
     await expect(page.getByText('Tanzanian whip spider', { exact: false })).toBeVisible();
-    await page.goto('/');
+    await page.goto('/round');
     await house.start();
     await expect(page.getByText(/kept here/)).toHaveCount(0, { timeout: 20_000 });
     await page.reload();
@@ -51,8 +51,8 @@ testOfPower(
 
 test('two keepers see each other’s ticks, without asking for them (on a phone)', async ({ page, house, browser }) => {
   const other = await (await browser.newContext({ baseURL: house.address })).newPage();
-  await other.goto('/');
-  await page.goto('/');
+  await other.goto('/round');
+  await page.goto('/round');
   const label = /^B3: Raise the soil/;
   await expect(other.getByRole('checkbox', { name: label })).not.toBeChecked();
   await page.getByRole('checkbox', { name: label }).click();
@@ -64,7 +64,7 @@ test('two keepers see each other’s ticks, without asking for them (on a phone)
 test('a job is put off with a reason, by tap or by swipe, and taken back; a room is walked alone (on a phone)', async ({
   page,
 }) => {
-  await page.goto('/');
+  await page.goto('/round');
   await page.getByRole('button', { name: /^B3: Raise the soil .*Put off$/ }).click();
   await page.getByRole('radio', { name: 'No time today' }).click();
   await expect(page.getByText('put off to tomorrow: no time today')).toBeVisible();

@@ -1,6 +1,6 @@
-import { ListRoute } from '@/ui/components/TwoPanes';
-import { HomesScreen } from '@/ui/screens/HomesScreen';
+import { useIsWide } from '@/ui/components/useLayout';
+import { HousePane, WallScreen } from '@/ui/screens/lazyForms';
 
 export default function HomesRoute() {
-  return <ListRoute list={<HomesScreen />} />;
+  return useIsWide() ? <HousePane /> : <WallScreen />;
 }

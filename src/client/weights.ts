@@ -30,8 +30,8 @@ export function fillingMassG(
 /** What the fillings on a shelf weigh against what it bears. */
 export function loadOf(
   limitKg: number,
-  homes: Home[],
-  residents: Resident[],
+  homes: readonly Home[],
+  residents: readonly Resident[],
   care: CareBook,
   materials: MaterialTable,
   mixes: Mix[],

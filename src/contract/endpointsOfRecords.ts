@@ -152,6 +152,21 @@ export const recordEndpoints = {
     body: shelfChange,
     reply: z.object({ shelf }),
   },
+  arrangeShelf: {
+    ...routes.arrangeShelf,
+    summary: 'Puts homes on a shelf, from the left in the order given; others that stand there follow in theirs.',
+    params: byId,
+    body: z.strictObject({
+      homeIds: z
+        .array(id, { error: 'Must be a list of ids of homes.' })
+        .min(1, { error: 'Name at least one home.' })
+        .max(1000, { error: 'At most 1,000 homes at a time.' }),
+    }),
+    reply: z.object({
+      /** Everything that stands there now, from the left. */
+      homeIds: z.array(id),
+    }),
+  },
   homes: {
     ...routes.homes,
     summary: 'All homes in shelf order, with the depth of their soil and who lives in them.',

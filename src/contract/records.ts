@@ -63,6 +63,8 @@ export const stateOfHome = z
     air: z
       .object({ airChangesPerHour: z.number(), humidityPct: z.number(), staleAir: z.enum(['fresh', 'still', 'stale']) })
       .nullable(),
+    /** How wet its damp end is, from 0 to about 1, and when it is to be damped; null where nobody can say. */
+    water: z.object({ wetness: z.number(), dueOn: day.nullable() }).nullable(),
     /** How much of its room those take that are counted. % */
     fullPct: z.number().nullable(),
   })

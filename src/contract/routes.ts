@@ -28,6 +28,7 @@ export const routes = {
   shelves: { method: 'get', path: '/api/shelves' },
   addShelf: { method: 'post', path: '/api/shelves' },
   changeShelf: { method: 'patch', path: '/api/shelves/:id' },
+  arrangeShelf: { method: 'put', path: '/api/shelves/:id/homes' },
   homes: { method: 'get', path: '/api/homes' },
   addHome: { method: 'post', path: '/api/homes' },
   changeHome: { method: 'patch', path: '/api/homes/:id' },

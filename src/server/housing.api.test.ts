@@ -98,6 +98,34 @@ describe('homes, profiles and materials over HTTP', () => {
       });
     });
 
+    it('is put at another place, there and on another shelf; a refusal moves nothing', async () => {
+      const room = (await server.post('/api/shelves', { room: 'North Store', name: 'Shelf P' })).body.shelf.id;
+      const other = (await server.post('/api/shelves', { room: 'North Store', name: 'Shelf Q' })).body.shelf.id;
+      const [a, b, c] = [
+        (await addHome('P1', { shelfId: room })).id,
+        (await addHome('P2', { shelfId: room })).id,
+        (await addHome('P3', { shelfId: other })).id,
+      ];
+      const stands = async (shelf: string) =>
+        (await server.get('/api/homes')).body.homes.flatMap((home: { code: string; shelfId: string }) =>
+          home.shelfId === shelf ? [home.code] : [],
+        );
+      const put = (shelf: string, homeIds: unknown) => server.put(`/api/shelves/${shelf}/homes`, { homeIds });
+      expect((await put(room, [c, b])).body.homeIds).toEqual([c, b, a]);
+      expect([await stands(room), await stands(other)]).toEqual([['P3', 'P2', 'P1'], []]);
+      await unchanged(async () => {
+        const refusals = [
+          [await put(room, [a, a]), 'homeIds.1'],
+          [await put(room, [a, shelfId]), 'homeIds.1'],
+          [await put(room, []), 'homeIds'],
+        ] as const;
+        for (const [{ status, body }, path] of refusals) {
+          expect([status, body.error.fields[0].path]).toEqual([422, path]);
+        }
+        expect((await put(a, [b])).status).toBe(404);
+      });
+    });
+
     it('stands on a shelf that bears so much', async () => {
       const changed = await server.patch(`/api/shelves/${shelfId}`, { loadLimitKg: 45.5 });
       expect(changed.body.shelf).toMatchObject({ name: 'Shelf E', loadLimitKg: 45.5 });

@@ -53,6 +53,8 @@ export interface StateOfHome {
   verdict: Status | null;
   grounds: HomeGround[];
   air: HomeAir | null;
+  /** How wet its damp end is, from 0 (dry) to 1 (as wet as it holds), and the day on which it is to be damped; null where nobody can say. */
+  water: { wetness: number; dueOn: Day | null } | null;
   /** How much of its room those take that are counted. % */
   fullPct: number | null;
 }
@@ -65,7 +67,7 @@ const IS_DEAF: ReadonlySet<AlarmKind> = new Set(['silent', 'stuck'] as const);
  * probes say, and by how full it is. The list of homes, the home itself, its air, the round and the choice of a box ask this.
  */
 export function homeState({ home, today, tenants, air: flow, watering, alarms }: HomeQuestion): StateOfHome {
-  if (tenants.length === 0) return { verdict: null, grounds: [], air: null, fullPct: null };
+  if (tenants.length === 0) return { verdict: null, grounds: [], air: null, water: null, fullPct: null };
   const air = flow && {
     ...{ airChangesPerHour: flow.airChangesPerHour, humidityPct: flow.humidityPct },
     staleAir: staleAir(flow.airChangesPerHour, flow.humidityPct, flow.wantedPerHour),
@@ -93,7 +95,9 @@ export function homeState({ home, today, tenants, air: flow, watering, alarms }:
   ];
   // A stable sort: of the same weight what was found first stays first.
   const inOrder = grounds.sort((a, b) => compareStatus(b.status, a.status));
-  return { verdict: inOrder.map(({ status }): Status => status).reduce(worse, 'pass'), grounds: inOrder, air, fullPct };
+  const verdict = inOrder.map(({ status }): Status => status).reduce(worse, 'pass');
+  const water = watering && { wetness: watering.dampWetness, dueOn: watering.dueOn };
+  return { verdict, grounds: inOrder, air, water, fullPct };
 }
 
 export const alarmStatus = ({ kind }: Pick<ProbeAlarm, 'kind'>): 'watch' | 'fail' =>

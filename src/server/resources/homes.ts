@@ -9,8 +9,10 @@ import { invalid, notFound, Problem } from '../http/problem';
 import { sqlState, UNIQUE_VIOLATION, type Queries } from '../storage/database';
 import { insertEntry } from '../storage/entries';
 import {
+  arrange,
   findHome,
   holdHome,
+  homesOf,
   insertHome,
   nextPlace,
   removePhoto,
@@ -21,7 +23,7 @@ import {
 import { findShelf } from '../storage/shelves';
 import { dayOf, type Deps } from './deps';
 
-type Names = 'homes' | 'addHome' | 'changeHome' | 'setHomePhoto' | 'removeHomePhoto';
+type Names = 'arrangeShelf' | 'homes' | 'addHome' | 'changeHome' | 'setHomePhoto' | 'removeHomePhoto';
 
 export function homeHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
   return {
@@ -29,6 +31,19 @@ export function homeHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
       const house = await houseToday(database, clock.today(), clock.now());
       return { homes: homeRows(house) };
     },
+
+    arrangeShelf: ({ params, body }) =>
+      database.transaction(async (queries) => {
+        if (!(await findShelf(queries, params.id))) throw notFound('shelf with that id');
+        const ids = body.homeIds;
+        ids.forEach((id, index) => {
+          if (ids.indexOf(id) < index) throw invalid(`homeIds.${index}`, 'Named twice: a home stands in one place.');
+        });
+        const known = new Set((await homesOf(queries, ids)).map(({ id }) => id));
+        const unknown = ids.findIndex((id) => !known.has(id));
+        if (unknown >= 0) throw invalid(`homeIds.${unknown}`, 'There is no home with that id. See /api/homes.');
+        return { homeIds: await arrange(queries, params.id, ids) };
+      }),
 
     addHome: ({ body }) =>
       refusingTwins(body.code, async () =>

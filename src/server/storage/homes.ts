@@ -76,6 +76,21 @@ export async function holdHome(queries: Queries, id: string): Promise<boolean> {
   return (await queries.query('SELECT id FROM home WHERE id = $1 FOR UPDATE', [id])).length > 0;
 }
 
+/** Puts homes on a shelf, from the left in this order; those that stand there besides follow in theirs. Answers all of them. */
+export async function arrange(queries: Queries, shelfId: string, ids: readonly string[]): Promise<string[]> {
+  const rows = await queries.query<{ id: string }>(
+    `SELECT id FROM home WHERE shelf_id = $1 AND NOT id = ANY ($2::uuid[]) ORDER BY place, code FOR UPDATE`,
+    [shelfId, ids],
+  );
+  const all = [...ids, ...rows.map(({ id }) => id)];
+  await queries.query(
+    `UPDATE home h SET shelf_id = $1, place = o.place
+     FROM unnest($2::uuid[]) WITH ORDINALITY AS o (id, place) WHERE h.id = o.id AND (h.shelf_id <> $1 OR h.place <> o.place)`,
+    [shelfId, all],
+  );
+  return all;
+}
+
 /** A free place at the right end of a shelf. */
 export async function nextPlace(queries: Queries, shelfId: string): Promise<number> {
   const [row] = await queries.query<{ next: number }>(

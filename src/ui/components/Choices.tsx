@@ -8,13 +8,15 @@ interface Props<Value extends string> {
   choices: readonly { value: Value; title: string }[];
   value: Value | undefined;
   onChange: (value: Value) => void;
+  /** On one line that slides where it is longer than the screen. */
+  isOneLine?: boolean;
 }
 
 /** A few ways of which one holds: all to be seen, one tap. */
-export function Choices<Value extends string>({ label, choices, value, onChange }: Props<Value>) {
+export function Choices<Value extends string>({ label, choices, value, onChange, isOneLine = false }: Props<Value>) {
   const styles = useChipStyles();
   return (
-    <View role="radiogroup" aria-label={label} style={styles.group}>
+    <View role="radiogroup" aria-label={label} style={[styles.group, isOneLine && styles.oneLine]}>
       {choices.map((choice) => {
         const chosen = choice.value === value;
         return (

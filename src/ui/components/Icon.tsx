@@ -13,6 +13,10 @@ import Route from 'lucide-react-native/icons/route';
 import Bug from 'lucide-react-native/icons/bug';
 import Drag from 'lucide-react-native/icons/move-vertical';
 import Seasons from 'lucide-react-native/icons/leaf';
+import Save from 'lucide-react-native/icons/download';
+import Print from 'lucide-react-native/icons/printer';
+import Wall from 'lucide-react-native/icons/rows-3';
+import Handbook from 'lucide-react-native/icons/book-open';
 import Store from 'lucide-react-native/icons/shopping-basket';
 import { useTheme } from './useStyles';
 
@@ -33,6 +37,10 @@ const ICONS = {
   Seasons,
   Store,
   Drag,
+  Save,
+  Print,
+  Wall,
+  Handbook,
 };
 export type IconName = keyof typeof ICONS;
 

@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import { space, target } from '../theme/tokens';
+import { Leading } from './Leading';
 import { makeStyles } from './useStyles';
 
 interface Props {
@@ -16,8 +17,7 @@ interface Props {
 export function ListRow({ label, onPress, isChosen = false, left, right, children }: Props) {
   const styles = useStyles();
   return (
-    <Pressable
-      role="link"
+    <Leading
       aria-label={label}
       aria-current={isChosen ? 'true' : undefined}
       onPress={onPress}
@@ -26,7 +26,7 @@ export function ListRow({ label, onPress, isChosen = false, left, right, childre
       {left}
       <View style={styles.middle}>{children}</View>
       {right}
-    </Pressable>
+    </Leading>
   );
 }
 

@@ -9,11 +9,19 @@ const SIZE = 22;
  * A verdict as a shape: a ring passes, a triangle is to be watched, a filled square fails. The word stands beside it;
  * a number names the place in the drawing.
  */
-export function StatusMark({ status, number }: { status: Status; number?: number | undefined }) {
+export function StatusMark({
+  status,
+  number,
+  size = SIZE,
+}: {
+  status: Status;
+  number?: number | undefined;
+  size?: number;
+}) {
   const { theme } = useTheme();
   const { good, amber, clay, onClay } = theme.colors;
   return (
-    <Svg width={SIZE} height={SIZE} viewBox="0 0 22 22" aria-hidden>
+    <Svg width={size} height={size} viewBox="0 0 22 22" aria-hidden>
       {status === 'pass' && <Circle cx={11} cy={11} r={7.5} fill="none" stroke={good} strokeWidth={3} />}
       {status === 'watch' && (
         <Path d="M11 3 L20 19 H2 Z" fill="none" stroke={amber} strokeWidth={3} strokeLinejoin="round" />

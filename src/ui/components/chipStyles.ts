@@ -4,9 +4,11 @@ import { makeStyles } from './useStyles';
 /** How something to choose looks, before and after it is chosen. */
 export const useChipStyles = makeStyles((theme) => ({
   group: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
+  oneLine: { flexWrap: 'nowrap', overflow: 'scroll', maxWidth: '100%' },
   choice: {
     minHeight: target,
     maxWidth: '100%',
+    flexShrink: 0,
     justifyContent: 'center',
     paddingHorizontal: space.m,
     paddingVertical: space.s,

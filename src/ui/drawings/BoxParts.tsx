@@ -7,13 +7,19 @@ import type { Scale } from './scale';
 const WALL = 3;
 
 /** The air in the box, and soil and litter under it. */
-export function Filling({ plan, scale: { x, y, pxPerMm }, colors, id }: PartProps & { id: string }) {
+export function Filling({
+  plan,
+  scale: { x, y, pxPerMm },
+  colors,
+  id,
+  isLabelled = true,
+}: PartProps & { id: string; isLabelled?: boolean }) {
   const { floor, lid, surface, heightMm } = plan;
   const inside = `M ${x(floor.leftMm)} ${y(0)} L ${x(lid.leftMm)} ${y(heightMm)} H ${x(lid.rightMm)} L ${x(floor.rightMm)} ${y(0)} Z`;
   const line = surface.map((point) => `${x(point.x)} ${y(point.y)}`).join(' L ');
   const tall = plan.depthMm * pxPerMm;
   const litterPx = plan.litterMm * pxPerMm;
-  const labelled = tall > 34 && (floor.rightMm - floor.leftMm) * pxPerMm > 170;
+  const labelled = isLabelled && tall > 34 && (floor.rightMm - floor.leftMm) * pxPerMm > 170;
   return (
     <G>
       <Defs>
@@ -41,8 +47,8 @@ export function Filling({ plan, scale: { x, y, pxPerMm }, colors, id }: PartProp
             transform={`translate(0 ${-Math.max(0, litterPx - 2)})`}
             fill="none"
             stroke={colors.litter}
-            strokeWidth={4}
-            strokeDasharray="9 3"
+            strokeWidth={isLabelled ? 4 : 2}
+            strokeDasharray={isLabelled ? '9 3' : '5 2'}
           />
         </>
       )}
@@ -58,22 +64,27 @@ export function Filling({ plan, scale: { x, y, pxPerMm }, colors, id }: PartProp
   );
 }
 
+/** Walls and lid in a picture among many. px */
+const THIN = { wall: 2, lid: 4, over: 2 };
+const THICK = { wall: WALL, lid: 7, over: 6 };
+
 /** Walls and lid, drawn over what is in the box. */
-export function Walls({ plan, scale: { x, y }, colors }: PartProps) {
+export function Walls({ plan, scale: { x, y }, colors, isSmall = false }: PartProps & { isSmall?: boolean }) {
   const { floor, lid, heightMm } = plan;
+  const px = isSmall ? THIN : THICK;
   return (
     <G>
       <Path
         d={`M ${x(lid.leftMm)} ${y(heightMm)} L ${x(floor.leftMm)} ${y(0)} H ${x(floor.rightMm)} L ${x(lid.rightMm)} ${y(heightMm)}`}
         fill="none"
         stroke={colors.wall}
-        strokeWidth={WALL}
+        strokeWidth={px.wall}
       />
       <Rect
-        x={x(lid.leftMm) - 6}
-        y={y(heightMm) - 7}
-        width={x(lid.rightMm) - x(lid.leftMm) + 12}
-        height={7}
+        x={x(lid.leftMm) - px.over}
+        y={y(heightMm) - px.lid}
+        width={x(lid.rightMm) - x(lid.leftMm) + 2 * px.over}
+        height={px.lid}
         rx={1.5}
         fill={colors.wall}
       />
@@ -83,25 +94,29 @@ export function Walls({ plan, scale: { x, y }, colors }: PartProps) {
 
 interface OpeningProps {
   vent: SectionVent;
+  isSmall?: boolean;
   scale: Scale;
   colors: Palette;
   unsafe: boolean;
 }
 
 /** An opening at its true size, and never so small that it could not be seen. */
-export function Opening({ vent, scale: { x, y, pxPerMm }, colors, unsafe }: OpeningProps) {
+export function Opening({ vent, scale: { x, y, pxPerMm }, colors, unsafe, isSmall = false }: OpeningProps) {
   const stroke = unsafe ? colors.clay : colors.wall;
-  const across = Math.max(vent.acrossMm * pxPerMm, 2.4);
-  const tall = Math.max(vent.tallMm * pxPerMm, 2.4);
+  const least = isSmall ? 1.4 : 2.4;
+  const across = Math.max(vent.acrossMm * pxPerMm, least);
+  const tall = Math.max(vent.tallMm * pxPerMm, least);
   const cx = x(vent.x);
   const cy = y(vent.y) - (vent.where === 'lid' ? 3.5 : 0);
   if (vent.where === 'behind' && vent.round) {
-    return <Circle cx={cx} cy={cy} r={across / 2} fill={colors.ground} stroke={stroke} strokeWidth={1} />;
+    return (
+      <Circle cx={cx} cy={cy} r={across / 2} fill={colors.ground} stroke={stroke} strokeWidth={isSmall ? 0.7 : 1} />
+    );
   }
   const isWall = vent.where === 'left' || vent.where === 'right';
   const size = isWall
-    ? { w: WALL + 4, h: Math.max(tall, 4) }
-    : { w: Math.max(across, 4), h: vent.where === 'behind' ? tall : 9 };
+    ? { w: isSmall ? 4 : WALL + 4, h: Math.max(tall, isSmall ? 2 : 4) }
+    : { w: Math.max(across, isSmall ? 2 : 4), h: vent.where === 'behind' ? tall : isSmall ? 5 : 9 };
   return (
     <Rect
       x={cx - size.w / 2}
@@ -110,7 +125,7 @@ export function Opening({ vent, scale: { x, y, pxPerMm }, colors, unsafe }: Open
       height={size.h}
       fill={vent.where === 'behind' && vent.meshed ? 'none' : colors.ground}
       stroke={stroke}
-      strokeWidth={1.2}
+      strokeWidth={isSmall ? 0.8 : 1.2}
       {...(vent.meshed && { strokeDasharray: '2 1.5' })}
     />
   );
@@ -204,7 +219,12 @@ function OnePiece({ piece, scale: { x, y, pxPerMm }, colors }: { piece: Piece; s
 }
 
 /** Chambers, tube and outworld of an ant nest. */
-export function NestParts({ plan, scale: { x, y, pxPerMm }, colors }: PartProps) {
+export function NestParts({
+  plan,
+  scale: { x, y, pxPerMm },
+  colors,
+  isLabelled = true,
+}: PartProps & { isLabelled?: boolean }) {
   const { nest } = plan;
   if (!nest) return null;
   const { tube, outworld } = nest;
@@ -228,7 +248,7 @@ export function NestParts({ plan, scale: { x, y, pxPerMm }, colors }: PartProps)
         <Rect key={index} {...rect(room)} rx={Math.min(4, room.heightMm * pxPerMm * 0.3)} fill={colors.soilDamp} />
       ))}
       {outworld && <Rect {...rect(outworld)} fill={colors.air} stroke={colors.wall} strokeWidth={2} />}
-      {outworld && (
+      {outworld && isLabelled && (
         <Label
           x={x(outworld.x) + 6}
           y={y(outworld.heightMm) + 16}

@@ -1,13 +1,14 @@
 import { JOBS } from '@/core/plan/jobs';
 import { router } from 'expo-router';
 import { memo } from 'react';
-import { Pressable, View } from 'react-native';
+import { View } from 'react-native';
 import { dangersIn } from '@/client/dangers';
 import { useHouse } from '@/client/house';
 import type { Stop } from '@/contract/round';
 import type { Job } from '@/core/plan/work';
 import { hazardsAt, type Hazard } from '@/core/profiles/hazards';
 import { CodeTag } from '../components/CodeTag';
+import { Leading } from '../components/Leading';
 import { useIsWide } from '../components/useLayout';
 import { makeStyles } from '../components/useStyles';
 import { Name, Soft } from '../components/Words';
@@ -55,7 +56,7 @@ function StopRows({ stop, today, isChosen }: Props) {
       {stop.jobs.map((job, index) => (
         <JobRow key={job.kind} job={job} home={home} resident={resident} today={today}>
           {index === 0 ? (
-            <Pressable role="link" aria-label={label} onPress={open} style={styles.who}>
+            <Leading aria-label={label} onPress={open} style={styles.who}>
               <View style={styles.tag}>
                 <CodeTag code={home.code} />
               </View>
@@ -65,7 +66,7 @@ function StopRows({ stop, today, isChosen }: Props) {
                   {resident.called}
                 </Soft>
               ) : null}
-            </Pressable>
+            </Leading>
           ) : null}
           {index === 0 ? <HazardLine hazards={near} /> : null}
         </JobRow>

@@ -31,6 +31,9 @@ export const BuildScreen = later((all) => all.BuildScreen);
 export const CompareScreen = later((all) => all.CompareScreen);
 export const FeedingScreen = later((all) => all.FeedingScreen);
 export const HomeScreen = later((all) => all.HomeScreen);
+export const HousePane = later((all) => all.HousePane);
+export const WallPanes = later((all) => all.WallPanes);
+export const WallScreen = later((all) => all.WallScreen);
 /** Stands beside a list, not a screen of its own. */
 export const YearPane = later((all) => all.YearPane);
 export const AwayScreen = later((all) => all.AwayScreen);

@@ -4,6 +4,7 @@ onTheDemo();
 
 const openHome = async (code: string, way: 'Air and water' | 'Readings') => {
   await open('/homes');
+  await page.getByRole('radio', { name: code.startsWith('E') ? 'North Store' : 'Boiler Room' }).click();
   await page.getByRole('link', { name: new RegExp(`^${code}`) }).click();
   await page.getByRole('button', { name: way }).last().click();
 };

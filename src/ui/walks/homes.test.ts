@@ -2,8 +2,9 @@ import { onTheDemo, open, page, reload, savedFile, see } from '../testing/walkin
 
 onTheDemo();
 
-const openHome = async (code: RegExp) => {
+const openHome = async (code: RegExp, room = 'Boiler Room') => {
   await open('/homes');
+  await page.getByRole('radio', { name: room }).click();
   await page.getByRole('link', { name: code }).click();
 };
 
@@ -90,7 +91,7 @@ it('a profile is copied, changed, assigned, and saved as a file that comes back'
 });
 
 it('a box is changed, with a photo of it', async () => {
-  await openHome(/^N2/);
+  await openHome(/^N2/, 'North Store');
   await page.getByRole('button', { name: 'Change the box' }).click();
   const png = new File(['x'], 'a.png', { type: 'image/png' });
   await page.getByLabel('Photo of the box').setInputFiles(png);

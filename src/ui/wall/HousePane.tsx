@@ -1,0 +1,68 @@
+import { router } from 'expo-router';
+import { useHouse } from '@/client/house';
+import type { Home } from '@/contract/records';
+import { Button } from '../components/Button';
+import { CodeTag } from '../components/CodeTag';
+import { ListRow } from '../components/ListRow';
+import { useLoadState } from '../components/LoadState';
+import { Screen } from '../components/Screen';
+import { ShelfHeading } from '../components/ShelfHeading';
+import { StatusMark } from '../components/StatusMark';
+import { Body, Name, Soft, Title } from '../components/Words';
+import { Trouble } from '../housing/Trouble';
+import { LeaveAloneList } from '../round/LeaveAloneList';
+import { weekday } from '../words/days';
+import { HOME_WORD } from '../words/homeState';
+
+/** Beside the wall while no box is chosen: what is to be put right, what is to be watched, and who is left alone. */
+export function HousePane() {
+  const { homes, residents, round } = useHouse();
+  const loading = useLoadState();
+  if (loading || !round) return <Screen>{loading}</Screen>;
+  const failing = homes.filter(({ state }) => state?.verdict === 'fail');
+  const watched = homes.filter(({ state }) => state?.verdict === 'watch');
+  return (
+    <Screen
+      place="/ house"
+      actions={<Button grow title={`${weekday(round.on)}’s round`} onPress={() => router.push('/round')} />}
+    >
+      <Title>How it stands</Title>
+      {residents.length === 0 ? (
+        <Body>
+          {homes.length === 0
+            ? 'Begin with a box: its inside lengths and its openings. Then take an animal in.'
+            : 'Boxes are here; nobody lives in them yet. Take an animal in.'}
+        </Body>
+      ) : null}
+      {residents.length > 0 && failing.length + watched.length === 0 ? (
+        <Body>Every box serves who lives in it.</Body>
+      ) : null}
+      {failing.length > 0 ? <ShelfHeading name="To be put right" note={String(failing.length)} /> : null}
+      {failing.map((home) => (
+        <HomeLine key={home.id} home={home} />
+      ))}
+      {watched.length > 0 ? <ShelfHeading name="To be watched" note={String(watched.length)} /> : null}
+      {watched.map((home) => (
+        <HomeLine key={home.id} home={home} />
+      ))}
+      <LeaveAloneList stops={round.stops.filter((stop) => stop.leaveAlone)} today={round.on} />
+    </Screen>
+  );
+}
+
+function HomeLine({ home }: { home: Home }) {
+  const residents = useHouse((house) => house.residents);
+  const names = residents.filter(({ homeId }) => homeId === home.id).map(({ scientificName }) => scientificName);
+  const verdict = home.state?.verdict ?? 'pass';
+  return (
+    <ListRow
+      label={`${home.code}, ${names.join(', ')}, ${HOME_WORD[verdict]}`}
+      onPress={() => router.push(`/homes/${home.id}`)}
+      left={<CodeTag code={home.code} />}
+      right={<StatusMark status={verdict} />}
+    >
+      {names.length === 0 ? <Soft>free</Soft> : <Name>{names.join(', ')}</Name>}
+      <Trouble state={home.state} />
+    </ListRow>
+  );
+}
