@@ -7,11 +7,14 @@ config.resolver.assetExts.push('woff2');
 // React Native Elements asks for every icon font there is; this app draws its icons itself (src/ui/components/Icon).
 const ICON_FONTS = /^(@react-native-vector-icons\/|react-native-vector-icons\/|@expo\/vector-icons)/;
 const NO_ICON_FONT = path.join(__dirname, 'src/ui/stubs/NoIconFont.tsx');
+// Its library of colours is larger than all that it does with them.
+const SMALL_COLOR = path.join(__dirname, 'src/ui/stubs/smallColor.ts');
 // Zod ships its messages in forty languages; ours are our own.
 const ZOD_LOCALES = /[\\/]locales[\\/]index\.(c?js)$/;
 
 config.resolver.resolveRequest = (context, name, platform) => {
   if (ICON_FONTS.test(name)) return { type: 'sourceFile', filePath: NO_ICON_FONT };
+  if (name === 'color') return { type: 'sourceFile', filePath: SMALL_COLOR };
   const resolved = context.resolveRequest(context, name, platform);
   if (resolved.type === 'sourceFile' && resolved.filePath.includes('zod') && ZOD_LOCALES.test(resolved.filePath)) {
     return {

@@ -1,7 +1,7 @@
-import { useLocalSearchParams } from 'expo-router';
-import { FeedingScreen } from '@/ui/screens/lazyForms';
+import { Redirect, useLocalSearchParams } from 'expo-router';
 
+/** Where its food stood before it was a part of its page. */
 export default function FeedingRoute() {
   const { id } = useLocalSearchParams<{ id: string }>();
-  return <FeedingScreen residentId={id} />;
+  return <Redirect href={`/residents/${id}?tab=food`} />;
 }

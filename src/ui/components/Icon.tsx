@@ -13,6 +13,8 @@ import Route from 'lucide-react-native/icons/route';
 import Bug from 'lucide-react-native/icons/bug';
 import Drag from 'lucide-react-native/icons/move-vertical';
 import Seasons from 'lucide-react-native/icons/leaf';
+import Calendar from 'lucide-react-native/icons/calendar';
+import Search from 'lucide-react-native/icons/search';
 import Save from 'lucide-react-native/icons/download';
 import Print from 'lucide-react-native/icons/printer';
 import Wall from 'lucide-react-native/icons/rows-3';
@@ -37,6 +39,8 @@ const ICONS = {
   Seasons,
   Store,
   Drag,
+  Calendar,
+  Search,
   Save,
   Print,
   Wall,

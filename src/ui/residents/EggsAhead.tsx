@@ -8,7 +8,7 @@ import { useCall } from '@/client/useCall';
 import type { Brood } from '@/contract/broods';
 import type { Resident } from '@/contract/records';
 import type { Mating } from '@/core/broods/eggs';
-import { isDay } from '@/core/measure/day';
+import type { Day } from '@/core/measure/day';
 import { Button } from '../components/Button';
 import { Choices } from '../components/Choices';
 import { Field } from '../components/Field';
@@ -18,6 +18,7 @@ import { Body, Heading, Soft, Strong } from '../components/Words';
 import { countOrNoneIn } from '../forms/checks';
 import { useTyped } from '../forms/useTyped';
 import { HatchWeeks } from '../seasons/HatchWeeks';
+import { DayInput } from '../kit/DayInput';
 import { space } from '../theme/tokens';
 import { expectedWords, keptAllWords, surplusWords } from '../words/broods';
 import { dayWords } from '../words/days';
@@ -95,23 +96,26 @@ const MATINGS: { value: Mating; title: string }[] = [
 function LaidForm({ resident, brood }: { resident: Resident; brood: Brood }) {
   const write = useLog((log) => log.write);
   const [mating, setMating] = useState(brood.mating);
-  const [from, to] = [useTyped(brood.laidFrom), useTyped(brood.laidTo === brood.laidFrom ? '' : brood.laidTo)];
+  const today = useHouse((house) => house.round?.on);
+  const [from, setFrom] = useState<Day | ''>(brood.laidFrom);
+  const [to, setTo] = useState<Day | ''>(brood.laidTo === brood.laidFrom ? '' : brood.laidTo);
   const save = () => {
-    if (!isDay(from.text)) return from.refuse('A day written 2026-03-14.');
-    if (!to.isEmpty && !isDay(to.text)) return to.refuse('A day written 2026-03-14.');
-    return void write(
-      { kind: 'laid', residentId: resident.id, laidFrom: from.text, ...(!to.isEmpty && { laidTo: to.text }), mating },
+    void write(
+      { kind: 'laid', residentId: resident.id, laidFrom: from, ...(to !== '' && { laidTo: to }), mating },
       `${calledWords(resident)}: written down.`,
     );
   };
   return (
     <View style={{ gap: space.m }}>
-      <Field label="First laid, as 2026-03-14" {...from.field} keyboard="numbers-and-punctuation" />
-      <Field
-        label="Last laid, as 2026-03-14"
-        {...to.field}
-        hint="Leave empty if all came on one day."
-        keyboard="numbers-and-punctuation"
+      <DayInput label="First laid" value={from} onChange={setFrom} max={today} />
+      <DayInput
+        label="Last laid"
+        value={to}
+        onChange={setTo}
+        none="the same day"
+        isOptional
+        min={from || undefined}
+        max={today}
       />
       <Choices label="The mother" choices={MATINGS} value={mating} onChange={setMating} />
       <Button title="Write down" onPress={save} />

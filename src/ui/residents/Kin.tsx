@@ -7,10 +7,11 @@ import { problemOf, useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import type { Resident } from '@/contract/records';
 import { areSiblings } from '@/core/growth/kin';
-import { isDay } from '@/core/measure/day';
+import type { Day } from '@/core/measure/day';
 import { Button } from '../components/Button';
 import { Choices } from '../components/Choices';
 import { Field } from '../components/Field';
+import { DayInput } from '../kit/DayInput';
 import { Fold } from '../components/Fold';
 import { LinkRow } from '../components/LinkRow';
 import { useTyped } from '../forms/useTyped';
@@ -71,16 +72,16 @@ function KinForm({ resident, ofKind }: { resident: Resident; ofKind: Resident[] 
   const load = useHouse((house) => house.load);
   const show = useLog((log) => log.show);
   const [isOpen, setOpen] = useState(false);
-  const bornOn = useTyped(resident.bornOn ?? '');
+  const today = useHouse((house) => house.round?.on);
+  const [bornOn, setBornOn] = useState<Day | ''>(resident.bornOn ?? '');
   const batch = useTyped(resident.batch ?? '');
   const [motherId, setMother] = useState(resident.motherId ?? NOBODY);
   const [fatherId, setFather] = useState(resident.fatherId ?? NOBODY);
   if (!isOpen) return <LinkRow links={[{ title: 'Write down where it comes from', onPress: () => setOpen(true) }]} />;
   const save = async () => {
-    if (!bornOn.isEmpty && !isDay(bornOn.text)) return bornOn.refuse('A day written 2026-03-14, or nothing.');
     const idOf = (id: string) => (id === NOBODY ? null : id);
     const body = {
-      bornOn: bornOn.isEmpty ? null : bornOn.text,
+      bornOn: bornOn === '' ? null : bornOn,
       batch: batch.isEmpty ? null : batch.text,
       motherId: idOf(motherId),
       fatherId: idOf(fatherId),
@@ -102,7 +103,7 @@ function KinForm({ resident, ofKind }: { resident: Resident; ofKind: Resident[] 
   ];
   return (
     <View style={{ gap: space.m, marginTop: space.m }}>
-      <Field label="Hatched on, as 2026-03-14" {...bornOn.field} keyboard="numbers-and-punctuation" />
+      <DayInput label="Hatched on" value={bornOn} onChange={setBornOn} none="not known" isOptional max={today} />
       <Field label="Batch" {...batch.field} hint="Those of one batch are siblings: the forecast learns from them." />
       <Choices label="Mother" choices={parents('female')} value={motherId} onChange={setMother} />
       <Choices label="Father" choices={parents('male')} value={fatherId} onChange={setFather} />

@@ -1,4 +1,4 @@
-import { useLocalSearchParams } from 'expo-router';
+import { router, useLocalSearchParams } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { call } from '@/client/api';
@@ -58,12 +58,16 @@ export function NoteDown({ resident }: { resident: Resident }) {
   const { write } = useLocalSearchParams<{ write?: string }>();
   const asked = OF_FORM[resident.form].find((each) => each === write);
   const [what, setWhat] = useState<What | undefined>(asked);
-  // The walk sends here for what takes a number.
+  // The walk sends here for what takes a number, and so does the page itself.
   useEffect(() => {
-    if (asked) goToWriteDown();
-  }, [asked]);
+    if (write !== undefined) goToWriteDown();
+  }, [write]);
   // While it was being saved another form may have been opened: that one stays.
-  const done = () => setWhat((now) => (now === what ? undefined : now));
+  const done = () => {
+    setWhat((now) => (now === what ? undefined : now));
+    // Asked for again, it opens again.
+    if (write !== undefined) router.setParams({ write: undefined });
+  };
   const form = { resident, onDone: done };
   const quiet = useQuiet(resident.id);
   const isMany = resident.form !== 'single';

@@ -108,9 +108,9 @@ function addressOf(tool: Calculator, here: Resident | undefined) {
     case 'air':
       return here ? (`/homes/${here.homeId}/air` as const) : '/homes';
     case 'feeding':
-      return here ? (`/residents/${here.id}/feeding` as const) : '/store';
+      return here ? (`/residents/${here.id}?tab=food` as const) : '/store';
     case 'growth':
-      return here ? (`/residents/${here.id}` as const) : '/residents';
+      return here ? (`/residents/${here.id}?tab=growth` as const) : '/residents';
     case 'broods':
       return '/seasons?part=broods';
     case 'colonies':

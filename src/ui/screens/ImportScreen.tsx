@@ -14,6 +14,7 @@ import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
 import { makeStyles } from '../components/useStyles';
 import { Body, Heading, Soft, Strong, Title } from '../components/Words';
+import { ZoneInput } from '../kit/ZoneInput';
 import { space } from '../theme/tokens';
 import { PLACE_WORDS } from '../words/air';
 import { useTemperature } from '../words/temperature';
@@ -194,14 +195,13 @@ function MappedFile({ file, worker, at }: MappedProps) {
         value={mapping.dateOrder}
         onChange={(dateOrder) => set({ dateOrder })}
       />
-      <Field
+      <ZoneInput
         label="Zone of the logger’s clock"
         value={zone}
-        onChange={(text) => {
-          setZone(text.trim());
+        onChange={(chosen) => {
+          setZone(chosen);
           setSummary(null);
         }}
-        problem={isZone(zone) ? undefined : 'Write it like Europe/Berlin, or UTC.'}
       />
       {'homeId' in at ? (
         <Choices

@@ -15,6 +15,8 @@ import { Toggles } from '../components/Toggles';
 import { Body, Heading, Soft, Strong, Title } from '../components/Words';
 import { makeStyles } from '../components/useStyles';
 import { useAskedOnce } from '../components/useAskedOnce';
+import { TimeInput } from '../kit/TimeInput';
+import { ZoneInput } from '../kit/ZoneInput';
 import { space, stroke } from '../theme/tokens';
 import { dayWords, daysWords } from '../words/days';
 
@@ -93,10 +95,10 @@ function KeeperCard({ keeper }: { keeper: Keeper }) {
         onChange={(roomIds) => void edit({ roomIds })}
       />
       {keeper.roomIds.length === 0 ? <Soft>Walks the whole house.</Soft> : null}
-      <Field label="Walk begins, as 19:00" value={walkAt} onChange={setWalkAt} keyboard="numbers-and-punctuation" />
-      <Field label="Time zone" value={zone} onChange={setZone} />
+      <TimeInput label="Walk begins" value={walkAt} onChange={setWalkAt} />
+      <ZoneInput label="Time zone" value={zone} onChange={setZone} />
       {walkAt !== keeper.walkAt || zone !== keeper.zone ? (
-        <Button title="Keep time and zone" onPress={() => void edit({ walkAt: walkAt.trim(), zone: zone.trim() })} />
+        <Button title="Keep time and zone" onPress={() => void edit({ walkAt, zone })} />
       ) : null}
       <Strong>Calendar</Strong>
       <Soft>

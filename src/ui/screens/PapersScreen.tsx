@@ -6,7 +6,7 @@ import { useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import { useCall } from '@/client/useCall';
 import type { Resident } from '@/contract/records';
-import { isDay } from '@/core/measure/day';
+import type { Day } from '@/core/measure/day';
 import { Button } from '../components/Button';
 import { Choices } from '../components/Choices';
 import { Field } from '../components/Field';
@@ -15,6 +15,7 @@ import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
 import { Body, Heading, Name, Soft, Strong, Title } from '../components/Words';
 import { NobodyHere } from '../residents/NobodyHere';
+import { DayInput } from '../kit/DayInput';
 import { space } from '../theme/tokens';
 import { dayWords } from '../words/days';
 import { calledWords } from '../words/residents';
@@ -38,15 +39,14 @@ function Papers({ resident }: { resident: Resident }) {
   const [paper, setPaper] = useState<string>();
   const [other, setOther] = useState('');
   const [number, setNumber] = useState('');
-  const [expiresOn, setExpiresOn] = useState('');
+  const [expiresOn, setExpiresOn] = useState<Day | ''>('');
   const today = round?.on ?? '';
   const title = (paper === 'other' ? other : (paper ?? '')).trim();
-  const dayProblem = expiresOn.trim() !== '' && !isDay(expiresOn.trim()) ? 'A day written 2027-03-14.' : undefined;
   const keep = async () => {
     const entry = {
       ...{ kind: 'paper' as const, residentId: resident.id, paper: title },
       ...(number.trim() !== '' && { number: number.trim() }),
-      ...(expiresOn.trim() !== '' && { expiresOn: expiresOn.trim() }),
+      ...(expiresOn !== '' && { expiresOn }),
     };
     if (!(await write(entry, `${calledWords(resident)}: ${title} written down.`))) return;
     setPaper(undefined);
@@ -57,11 +57,7 @@ function Papers({ resident }: { resident: Resident }) {
     .filter((entry) => entry.kind === 'paper')
     .filter(({ undoneAt }) => undoneAt === null);
   return (
-    <Screen
-      actions={
-        <Button grow title="Keep" disabled={title === '' || dayProblem !== undefined} onPress={() => void keep()} />
-      }
-    >
+    <Screen actions={<Button grow title="Keep" disabled={title === ''} onPress={() => void keep()} />}>
       <PaneHeader back={`/residents/${resident.id}`} title={calledWords(resident)} />
       <Title>Papers</Title>
       <Name>{resident.scientificName}</Name>
@@ -88,12 +84,13 @@ function Papers({ resident }: { resident: Resident }) {
           />
           {paper === 'other' ? <Field label="What they are called" value={other} onChange={setOther} /> : null}
           <Field label="Number, if any" value={number} onChange={setNumber} />
-          <Field
-            label="Last day on which they hold, if any"
+          <DayInput
+            label="Last day on which they hold"
             value={expiresOn}
             onChange={setExpiresOn}
-            problem={dayProblem}
-            hint="Like 2027-03-14. From 60 days before, the round asks for their renewal."
+            none="without an end"
+            isOptional
+            hint="From 60 days before, the round asks for their renewal."
           />
         </View>
       ) : null}

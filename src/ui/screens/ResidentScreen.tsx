@@ -1,28 +1,30 @@
-import { router } from 'expo-router';
+import { router, useLocalSearchParams } from 'expo-router';
 import { useEffect } from 'react';
 import { View } from 'react-native';
-import { fitOf, sectionOf } from '@/client/fitting';
 import { useGone } from '@/client/gone';
 import { useHouse } from '@/client/house';
 import type { GoneResident, Home, Resident } from '@/contract/records';
+import type { Form } from '@/core/profiles/profile';
 import { Button } from '../components/Button';
-import { LinkRow } from '../components/LinkRow';
 import { useLoadState } from '../components/LoadState';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
-import { StatusMark, STATUS_WORD } from '../components/StatusMark';
-import { makeStyles } from '../components/useStyles';
 import { LargeName, Soft, Strong } from '../components/Words';
+import { Tabs } from '../kit/Tabs';
+import { CareTab } from '../residents/CareTab';
+import { FoodTab } from '../residents/FoodTab';
+import { GrowthTab } from '../residents/GrowthTab';
+import { History } from '../residents/History';
+import { Kin } from '../residents/Kin';
 import { NobodyHere } from '../residents/NobodyHere';
-import { MeasuredSection } from '../drawings/MeasuredSection';
-import { Cautions } from '../residents/Cautions';
-import { QuietPanel } from '../residents/QuietPanel';
+import { NoteDown } from '../residents/NoteDown';
+import { NowTab } from '../residents/NowTab';
+import { ResidentHead } from '../residents/ResidentHead';
 import { goToWriteDown } from '../residents/writeDown';
 import { space } from '../theme/tokens';
 import { dayWords } from '../words/days';
-import { calledWords, leftWords, lifeWords } from '../words/residents';
+import { leftWords, lifeWords } from '../words/residents';
 import { useLength } from '../words/useLength';
-import { ResidentRecord } from '../residents/ResidentRecord';
 
 /** One animal: who it is, how it lives, what can be written down, and its history. */
 export function ResidentScreen({ id }: { id: string }) {
@@ -41,57 +43,56 @@ export function ResidentScreen({ id }: { id: string }) {
   return <ResidentPane resident={resident} home={home} />;
 }
 
+const TABS = [
+  { value: 'now', title: 'Now' },
+  { value: 'growth', title: 'Growth' },
+  { value: 'food', title: 'Food' },
+  { value: 'log', title: 'Log' },
+  { value: 'care', title: 'Care' },
+] as const;
+
+/** What most often happens to it, by its form: the name of the form that writes it down, and its title. */
+const OFTEN: Record<Form, { write: string; title: string }> = {
+  single: { write: 'moulted', title: 'It moulted' },
+  group: { write: 'instars', title: 'Some moulted' },
+  colony: { write: 'counted', title: 'Counted' },
+  eggs: { write: 'hatched', title: 'Hatched' },
+};
+
 function ResidentPane({ resident, home }: { resident: Resident; home: Home }) {
-  const styles = useStyles();
-  const length = useLength();
-  const { round, shelves, care } = useHouse();
-  const fit = fitOf(care, home, resident);
-  const shelf = shelves.find((each) => each.id === home.shelfId);
+  const round = useHouse((house) => house.round);
+  const { tab: asked, write } = useLocalSearchParams<{ tab?: string; write?: string }>();
+  const tab = TABS.find(({ value }) => value === asked)?.value ?? (write === undefined ? 'now' : 'log');
   const today = round?.on ?? resident.takenInOn;
+  const often = OFTEN[resident.form];
+  const toWriteDown = (what: string) => {
+    router.setParams({ tab: 'log', write: what });
+    // It may be there already, with something else opened in it.
+    setTimeout(goToWriteDown);
+  };
   return (
     <Screen
       actions={
         <>
-          <Button grow rank="second" title={`Home ${home.code}`} onPress={() => router.push(`/homes/${home.id}`)} />
-          <Button grow title="New entry" onPress={goToWriteDown} />
+          <Button grow title={often.title} onPress={() => toWriteDown(often.write)} />
+          <Button grow rank="second" title="Write down" onPress={() => toWriteDown('')} />
+          <Button rank="second" title="Move" onPress={() => router.push(`/residents/${resident.id}/boxes`)} />
         </>
       }
     >
       <PaneHeader back="/residents" title="Residents" />
-      <Soft>{`${shelf?.name ?? ''}, ${home.code}`}</Soft>
-      <LargeName>{resident.scientificName}</LargeName>
-      <Soft>{[resident.commonName, resident.called].filter((word) => word !== null).join(', ')}</Soft>
-      <Strong>{lifeWords(resident, length)}</Strong>
-      <LinkRow
-        links={[
-          {
-            title: `Kept as ${care.of(resident).name.toLowerCase()}`,
-            onPress: () => router.push(`/residents/${resident.id}/care`),
-          },
-          { title: 'Feeding', onPress: () => router.push(`/residents/${resident.id}/feeding`) },
-          { title: 'Other boxes', onPress: () => router.push(`/residents/${resident.id}/boxes`) },
-          { title: 'Compare boxes', onPress: () => router.push(`/residents/${resident.id}/compare`) },
-          {
-            title: 'Care card',
-            onPress: () => router.push(`/handbook/${encodeURIComponent(resident.scientificName)}`),
-          },
-          { title: 'Something wrong', onPress: () => router.push(`/residents/${resident.id}/trouble`) },
-          { title: 'Papers', onPress: () => router.push(`/residents/${resident.id}/papers`) },
-        ]}
-      />
-      <Soft>{`measured ${dayWords(resident.measuredOn, today)}, here since ${dayWords(resident.takenInOn, today)}`}</Soft>
-      <QuietPanel residentId={resident.id} />
-      <View style={styles.verdict}>
-        <StatusMark status={fit.verdict} />
-        <Strong>{`${home.code}: ${STATUS_WORD[fit.verdict].toLowerCase()}`}</Strong>
-      </View>
-      <MeasuredSection
-        plan={sectionOf(care, home, resident)}
-        fit={fit}
-        subject={`${home.code}, ${calledWords(resident)}`}
-      />
-      <Cautions who={resident} />
-      <ResidentRecord resident={resident} today={today} isHere />
+      <ResidentHead resident={resident} home={home} />
+      <Tabs label="Parts of its page" tabs={TABS} value={tab} onChange={(value) => router.setParams({ tab: value })} />
+      {tab === 'now' ? <NowTab resident={resident} home={home} today={today} /> : null}
+      {tab === 'growth' ? <GrowthTab resident={resident} today={today} /> : null}
+      {tab === 'food' ? <FoodTab resident={resident} /> : null}
+      {tab === 'log' ? (
+        <>
+          <NoteDown key={`write ${write ?? ''}`} resident={resident} />
+          <History residentId={resident.id} today={today} />
+        </>
+      ) : null}
+      {tab === 'care' ? <CareTab resident={resident} /> : null}
     </Screen>
   );
 }
@@ -108,11 +109,10 @@ function GonePane({ resident }: { resident: GoneResident }) {
       <Strong>{`It ${leftWords(resident, today)}.`}</Strong>
       <Soft>{`${lifeWords(resident, length)}, here from ${dayWords(resident.takenInOn, today)}`}</Soft>
       <Soft>Undo its leaving in the history below if that was wrong.</Soft>
-      <ResidentRecord resident={resident} today={today} isHere={false} />
+      <View style={{ marginTop: space.l }}>
+        <Kin resident={resident} today={today} />
+      </View>
+      <History residentId={resident.id} today={today} />
     </Screen>
   );
 }
-
-const useStyles = makeStyles(() => ({
-  verdict: { flexDirection: 'row', alignItems: 'center', gap: space.s, paddingTop: space.l },
-}));

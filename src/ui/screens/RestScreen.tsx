@@ -6,22 +6,21 @@ import { useLog } from '@/client/log';
 import { useCall } from '@/client/useCall';
 import type { ResidentRest } from '@/contract/rest';
 import type { Resident } from '@/contract/records';
-import { isDay } from '@/core/measure/day';
+import type { Day } from '@/core/measure/day';
 import { Refusal } from '@/core/refusal';
 import { restPlan, type RestingKind, type RestPlan } from '@/core/season/rest';
 import { RestStairs } from '../charts/RestStairs';
 import { Button } from '../components/Button';
 import { Choices } from '../components/Choices';
-import { Field } from '../components/Field';
 import { Fold } from '../components/Fold';
 import { useLoadState } from '../components/LoadState';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
 import { Body, Heading, Name, Soft, Strong, Title } from '../components/Words';
-import { useTyped } from '../forms/useTyped';
 import { Cautions } from '../residents/Cautions';
 import { NobodyHere } from '../residents/NobodyHere';
 import { RestSteps } from '../residents/RestSteps';
+import { DayInput } from '../kit/DayInput';
 import { space } from '../theme/tokens';
 import { REST_ACT_WORDS, REST_WARNING_WORDS } from '../words/rest';
 import { dayWords } from '../words/days';
@@ -93,9 +92,9 @@ function PlanForm({ answer, resident, kind }: { answer: ResidentRest; resident: 
   const hemisphere = useHouse((house) => house.hemisphere);
   const { asOf, roomC, places } = answer;
   const [roomId, setRoom] = useState(bestPlace(places, kind)?.roomId);
-  const start = useTyped();
+  const [start, setStart] = useState<Day | ''>('');
   const place = places.find((each) => each.roomId === roomId);
-  const startOn = isDay(start.text) ? start.text : undefined;
+  const startOn = start === '' ? undefined : start;
   const plan = place
     ? planOrReason({ kind, hemisphere, asOf, startOn, roomC, placeC: place.temperatureC })
     : 'Choose a place.';
@@ -122,12 +121,13 @@ function PlanForm({ answer, resident, kind }: { answer: ResidentRest; resident: 
         A refrigerator or a cellar is a room of the house with a shelf of its own, and best with a probe: add it under
         Homes.
       </Soft>
-      <Field
-        label="Begin cooling on, as 2026-10-28"
-        {...start.field}
-        problem={start.isEmpty || startOn !== undefined ? undefined : 'A day written 2026-10-28.'}
-        hint="Leave empty for its season."
-        keyboard="numbers-and-punctuation"
+      <DayInput
+        label="Begin cooling on"
+        value={start}
+        onChange={setStart}
+        none="with its season"
+        isOptional
+        min={asOf}
       />
       {typeof plan === 'string' ? (
         <Body>{plan}</Body>

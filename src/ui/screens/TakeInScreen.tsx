@@ -1,6 +1,6 @@
 import { router } from 'expo-router';
 import { useState } from 'react';
-import { useForm, useWatch } from 'react-hook-form';
+import { Controller, useForm, useWatch } from 'react-hook-form';
 import { Pressable, View } from 'react-native';
 import { call, CallFailed } from '@/client/api';
 import { boxesFor, companyOf, sectionOf, withSoil } from '@/client/fitting';
@@ -10,7 +10,6 @@ import { undoing, useLog } from '@/client/log';
 import { useKindOfName, useNameIndex } from '@/client/names';
 import { keeperField } from '@/client/preferences';
 import type { RankedHome } from '@/core/housing/rank';
-import { isDay } from '@/core/measure/day';
 import { checkScientificName } from '@/core/measure/scientificName';
 import { SEXES, type Stage } from '@/core/profiles/profile';
 import { Button } from '../components/Button';
@@ -27,6 +26,7 @@ import { RankedBoxes } from '../housing/RankedBoxes';
 import { NowNamed } from '../handbook/NowNamed';
 import { Cautions } from '../residents/Cautions';
 import { KindChoice } from '../residents/KindChoice';
+import { DayInput } from '../kit/DayInput';
 import { space, target } from '../theme/tokens';
 import { capital } from '../words/text';
 import { useLength } from '../words/useLength';
@@ -274,12 +274,19 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
           label="Batch"
           hint="Those of one batch are siblings: the forecast learns from them."
         />
-        <FormField
+        <Controller
           control={control}
           name="bornOn"
-          label="Hatched on, as 2026-03-14"
-          keyboard="numbers-and-punctuation"
-          check={(text) => text.trim() === '' || isDay(text.trim()) || 'A day written 2026-03-14, or nothing.'}
+          render={({ field }) => (
+            <DayInput
+              label="Hatched on"
+              value={field.value}
+              onChange={field.onChange}
+              none="not known"
+              isOptional
+              max={useHouse.getState().round?.on}
+            />
+          )}
         />
         <FormField control={control} name="permit" label="Permit, if one is needed" />
       </View>

@@ -5,7 +5,6 @@ export { BoxesScreen } from './BoxesScreen';
 export { BulkScreen } from './BulkScreen';
 export { BuildScreen } from './BuildScreen';
 export { CompareScreen } from './CompareScreen';
-export { FeedingScreen } from './FeedingScreen';
 export { HomeScreen } from './HomeScreen';
 export { HousePane } from '../wall/HousePane';
 export { WallPanes } from '../wall/WallPanes';

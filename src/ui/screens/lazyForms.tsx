@@ -29,7 +29,6 @@ export const AddHomeScreen = later((all) => all.AddHomeScreen);
 export const BoxesScreen = later((all) => all.BoxesScreen);
 export const BuildScreen = later((all) => all.BuildScreen);
 export const CompareScreen = later((all) => all.CompareScreen);
-export const FeedingScreen = later((all) => all.FeedingScreen);
 export const HomeScreen = later((all) => all.HomeScreen);
 export const HousePane = later((all) => all.HousePane);
 export const WallPanes = later((all) => all.WallPanes);

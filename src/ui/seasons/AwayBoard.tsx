@@ -5,12 +5,13 @@ import { call, CallFailed } from '@/client/api';
 import { problemOf, useHouse } from '@/client/house';
 import { useKeepers } from '@/client/keepers';
 import { useLog } from '@/client/log';
-import { addDays, daysBetween } from '@/core/measure/day';
+import { addDays, daysBetween, type Day } from '@/core/measure/day';
 import { Button } from '../components/Button';
 import { Choices } from '../components/Choices';
 import { Field } from '../components/Field';
 import { ListRow } from '../components/ListRow';
 import { Heading, Soft, Strong } from '../components/Words';
+import { DayInput } from '../kit/DayInput';
 import { space } from '../theme/tokens';
 import { useCall } from '@/client/useCall';
 import { dayWords, daysWords } from '../words/days';
@@ -49,8 +50,8 @@ export function AwayBoard() {
 function NewAbsence({ today, onPlanned }: { today: string; onPlanned: () => void }) {
   const keepers = useKeepers((state) => state.keepers) ?? [];
   const show = useLog((log) => log.show);
-  const [from, setFrom] = useState(addDays(today, 7));
-  const [until, setUntil] = useState(addDays(today, 13));
+  const [from, setFrom] = useState<Day | ''>(addDays(today, 7));
+  const [until, setUntil] = useState<Day | ''>(addDays(today, 13));
   const [whose, setWhose] = useState(EVERYBODY);
   const [sitter, setSitter] = useState('');
   const [phone, setPhone] = useState('');
@@ -59,7 +60,7 @@ function NewAbsence({ today, onPlanned }: { today: string; onPlanned: () => void
     try {
       await call('addAbsence', {
         body: {
-          ...{ from: from.trim(), until: until.trim() },
+          ...{ from, until },
           ...(whose !== EVERYBODY && { keeperId: whose }),
           ...(sitter.trim() !== '' && { sitter: sitter.trim() }),
           ...(phone.trim() !== '' && { call: phone.trim() }),
@@ -86,20 +87,8 @@ function NewAbsence({ today, onPlanned }: { today: string; onPlanned: () => void
         value={whose}
         onChange={setWhose}
       />
-      <Field
-        label="First day, as 2026-03-14"
-        value={from}
-        onChange={setFrom}
-        problem={problems.from}
-        keyboard="numbers-and-punctuation"
-      />
-      <Field
-        label="Last day"
-        value={until}
-        onChange={setUntil}
-        problem={problems.until}
-        keyboard="numbers-and-punctuation"
-      />
+      <DayInput label="First day" value={from} onChange={setFrom} problem={problems.from} min={today} />
+      <DayInput label="Last day" value={until} onChange={setUntil} problem={problems.until} min={from || today} />
       <Field label="Who looks in, if anybody" value={sitter} onChange={setSitter} problem={problems.sitter} />
       <Field
         label="Whom to call, and how"

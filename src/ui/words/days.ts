@@ -16,6 +16,10 @@ export function dayWords(day: Day, today: Day): string {
   });
 }
 
+/** A day with its year: "14 Mar 2026". */
+export const fullDayWords = (day: Day): string =>
+  parseISO(day).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });
+
 /** The weekday of a day, for a title. */
 export function weekday(day: Day): string {
   return parseISO(day).toLocaleDateString('en-GB', { weekday: 'long' });

@@ -7,49 +7,34 @@ import type { Meal } from '@/core/feeding/food';
 import type { Resident } from '@/contract/records';
 import { MealBars } from '../charts/MealBars';
 import { Fold } from '../components/Fold';
-import { useLoadState } from '../components/LoadState';
-import { PaneHeader } from '../components/PaneHeader';
-import { Screen } from '../components/Screen';
-import { Body, Heading, Name, Soft, Strong, Title } from '../components/Words';
-import { NobodyHere } from '../residents/NobodyHere';
+import { Body, Heading, Soft, Strong } from '../components/Words';
 import { ForbiddenFoods } from '../feeding/ForbiddenFoods';
 import { MealForm } from '../feeding/MealForm';
-import { Cautions } from '../residents/Cautions';
-import { QuietPanel } from '../residents/QuietPanel';
+import { Cautions } from './Cautions';
 import { space } from '../theme/tokens';
 import { daysWords } from '../words/days';
 import { cautionsWords, feedingGroundWords, gramsWords, mealTitle } from '../words/food';
-import { calledWords } from '../words/residents';
 import { useLength } from '../words/useLength';
 import { useNames } from '../words/useNames';
 
 /** How one resident is fed: what comes next and why, what it took so far, and what it is never given. */
-export function FeedingScreen({ residentId }: { residentId: string }) {
+export function FoodTab({ resident }: { resident: Resident }) {
   const round = useHouse((house) => house.round);
-  const resident = useHouse((house) => house.residents.find((each) => each.id === residentId));
-  const loading = useLoadState();
   // The house is loaded anew after every entry.
-  const { answer, problem } = useCall(round, () => call('feedingHistory', { params: { id: residentId } }));
-  if (loading) return <Screen>{loading}</Screen>;
-  if (!resident) return <NobodyHere />;
+  const { answer, problem } = useCall(round, () => call('feedingHistory', { params: { id: resident.id } }));
   return (
-    <Screen>
-      <PaneHeader back={`/residents/${resident.id}`} title="Back" />
-      <Title>Feeding</Title>
-      <Name>{resident.scientificName}</Name>
-      <Soft>{calledWords(resident)}</Soft>
-      <QuietPanel residentId={resident.id} more="Nothing is offered until then; what is, is marked in the history." />
+    <View>
       {problem !== undefined ? <Body>{problem}</Body> : null}
       {answer ? <NextMeal meal={answer.next} /> : null}
       {answer ? <Eaten answer={answer} resident={resident} /> : null}
       {answer || problem !== undefined ? (
         <>
           <Cautions who={resident} before="open" />
-          {answer?.next ? <MealForm key={residentId} resident={resident} meal={answer.next} /> : null}
-          <ForbiddenFoods key={`${residentId} never`} resident={resident} />
+          {answer?.next ? <MealForm key={resident.id} resident={resident} meal={answer.next} /> : null}
+          <ForbiddenFoods key={`${resident.id} never`} resident={resident} />
         </>
       ) : null}
-    </Screen>
+    </View>
   );
 }
 
@@ -68,7 +53,7 @@ function NextMeal({ meal }: { meal: Meal | null }) {
         {meal.grounds.map((ground) => (
           <Soft key={ground.rule}>{feedingGroundWords(ground)}</Soft>
         ))}
-        <Soft>The school is chosen under “Kept as”, for this one, its kind or its room.</Soft>
+        <Soft>The school is chosen under Care, “Kept as”, for this one, its kind or its room.</Soft>
       </Fold>
     </View>
   );

@@ -1,0 +1,39 @@
+import { router } from 'expo-router';
+import { View } from 'react-native';
+import type { Resident } from '@/contract/records';
+import { LinkRow } from '../components/LinkRow';
+import { space } from '../theme/tokens';
+import { BodyMeasures } from './BodyMeasures';
+import { ColonyAhead } from './ColonyAhead';
+import { EggsAhead } from './EggsAhead';
+import { GroupHeads } from './GroupHeads';
+import { Kin } from './Kin';
+import { NextMoult } from './NextMoult';
+
+/** What it grows to, and out of: moults, heads, brood; its measures and its kin. */
+export function GrowthTab({ resident, today }: { resident: Resident; today: string }) {
+  const { id, form } = resident;
+  return (
+    <View>
+      {form === 'eggs' ? <EggsAhead key={`eggs ${id}`} resident={resident} /> : null}
+      {form === 'eggs' || form === 'colony' ? null : <NextMoult key={`moult ${id}`} resident={resident} />}
+      {form === 'group' ? <GroupHeads key={`heads ${id}`} resident={resident} /> : null}
+      {form === 'group' || form === 'colony' ? <ColonyAhead key={`ahead ${id}`} resident={resident} /> : null}
+      <View style={{ marginTop: space.m }}>
+        <LinkRow
+          links={[
+            { title: 'Other boxes', onPress: () => router.push(`/residents/${id}/boxes`) },
+            { title: 'Compare boxes', onPress: () => router.push(`/residents/${id}/compare`) },
+            ...(form === 'eggs'
+              ? []
+              : [{ title: 'Dead or moulting?', onPress: () => router.push(`/residents/${id}/still`) }]),
+          ]}
+        />
+      </View>
+      <View style={{ marginTop: space.xl }}>
+        <BodyMeasures resident={resident} />
+        <Kin resident={resident} today={today} />
+      </View>
+    </View>
+  );
+}
