@@ -17,7 +17,7 @@ const PLACES: { name: string; open: (page: Page) => Promise<void> }[] = [
     open: async (page) => {
       await page.goto('/residents');
       await page.getByRole('link', { name: /^Widow Orme/ }).click();
-      await page.getByRole('radio', { name: 'It moulted' }).click();
+      await page.getByRole('button', { name: 'It moulted' }).click();
     },
   },
   {
@@ -26,7 +26,7 @@ const PLACES: { name: string; open: (page: Page) => Promise<void> }[] = [
       await page.goto('/residents');
       await page.getByLabel('Find by name, box or batch').fill('hedge');
       await page.getByRole('link', { name: /^The hedge/ }).click();
-      await page.getByRole('radio', { name: 'Take some out' }).click();
+      await page.getByRole('tab', { name: 'Growth' }).click();
       await expect(page.getByRole('img', { name: /^Survival/ })).toBeVisible();
       await page.getByRole('button', { name: 'Where it comes from' }).click();
     },
@@ -36,6 +36,7 @@ const PLACES: { name: string; open: (page: Page) => Promise<void> }[] = [
     open: async (page) => {
       await page.goto('/residents');
       await page.getByRole('link', { name: /^Widow Orme/ }).click();
+      await page.getByRole('tab', { name: 'Growth' }).click();
       // The forecast comes in above it, and moves it down.
       await expect(page.getByRole('img', { name: /^Moults/ })).toBeVisible();
       await page.getByRole('button', { name: 'Dead or moulting?' }).click();
@@ -62,7 +63,7 @@ const PLACES: { name: string; open: (page: Page) => Promise<void> }[] = [
     open: async (page) => {
       await page.goto('/residents');
       await page.getByRole('link', { name: /^Cinder/ }).click();
-      await page.getByRole('button', { name: 'Other boxes' }).click();
+      await page.getByRole('button', { name: 'Move', exact: true }).click();
     },
   },
   { name: 'adding a box', open: async (page) => void (await page.goto('/homes/new')) },
@@ -112,7 +113,8 @@ const PLACES: { name: string; open: (page: Page) => Promise<void> }[] = [
     open: async (page) => {
       await page.goto('/residents');
       await page.getByRole('link', { name: /^Old Tarry/ }).click();
-      await page.getByRole('button', { name: 'Something wrong' }).click();
+      await page.getByRole('tab', { name: 'Care' }).click();
+      await page.getByRole('link', { name: 'Something wrong' }).click();
       await page.getByRole('radio', { name: 'yes', exact: true }).first().click();
       await page.getByRole('button', { name: 'How that came about' }).click();
     },
@@ -122,7 +124,8 @@ const PLACES: { name: string; open: (page: Page) => Promise<void> }[] = [
     open: async (page) => {
       await page.goto('/residents');
       await page.getByRole('link', { name: /^Marquise/ }).click();
-      await page.getByRole('button', { name: 'Papers' }).click();
+      await page.getByRole('tab', { name: 'Care' }).click();
+      await page.getByRole('link', { name: 'Papers' }).click();
     },
   },
   {
@@ -144,6 +147,7 @@ const PLACES: { name: string; open: (page: Page) => Promise<void> }[] = [
     open: async (page) => {
       await page.goto('/residents');
       await page.getByRole('link', { name: /^Bramble/ }).click();
+      await page.getByRole('tab', { name: 'Growth' }).click();
       await page.getByRole('button', { name: 'Compare boxes' }).click();
     },
   },
@@ -190,7 +194,7 @@ const PLACES: { name: string; open: (page: Page) => Promise<void> }[] = [
     open: async (page) => {
       await page.goto('/residents');
       await page.getByRole('link', { name: /^Bramble/ }).click();
-      await page.getByRole('button', { name: 'Feeding' }).click();
+      await page.getByRole('tab', { name: 'Food' }).click();
       await expect(page.getByRole('img', { name: /^Meals a week/ })).toBeVisible();
       await page.getByRole('button', { name: 'What this rests on' }).last().click();
       await page.getByRole('button', { name: 'Never given' }).click();
@@ -299,7 +303,8 @@ const PLACES: { name: string; open: (page: Page) => Promise<void> }[] = [
     open: async (page) => {
       await page.goto('/residents');
       await page.getByRole('link', { name: /^Vesper/ }).click();
-      await page.getByRole('button', { name: /^Kept as/ }).click();
+      await page.getByRole('tab', { name: 'Care' }).click();
+      await page.getByRole('link', { name: /^Kept as/ }).click();
     },
   },
 ];

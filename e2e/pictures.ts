@@ -32,6 +32,8 @@ const PICTURES: Picture[] = [
         .click();
     },
   },
+  { name: 'wall-wide', size: WIDE, open: (page) => openBox(page, /^B3/) },
+  { name: 'wall', size: PHONE, open: (page) => page.goto('/homes') },
   { name: 'home', size: PHONE, open: (page) => openBox(page, /^B3/) },
   { name: 'residents', size: PHONE, open: (page) => page.goto('/residents') },
   { name: 'resident', size: PHONE, open: (page) => residentNamed(page, /^Widow Orme/) },
@@ -40,6 +42,7 @@ const PICTURES: Picture[] = [
     size: WIDE,
     open: async (page) => {
       await residentNamed(page, /^Soot/);
+      await page.getByRole('tab', { name: 'Growth' }).click();
       await page.getByRole('img', { name: /^Growth/ }).scrollIntoViewIfNeeded();
     },
   },
@@ -49,7 +52,8 @@ const PICTURES: Picture[] = [
     look: 'night',
     open: async (page) => {
       await residentNamed(page, /^Old Tarry/);
-      await page.getByRole('button', { name: 'Something wrong' }).click();
+      await page.getByRole('tab', { name: 'Care' }).click();
+      await page.getByRole('link', { name: 'Something wrong' }).click();
       await page
         .getByRole('radiogroup', { name: /^Climbs the walls/ })
         .getByRole('radio', { name: 'yes' })
@@ -156,7 +160,7 @@ const PICTURES: Picture[] = [
     size: PHONE,
     open: async (page) => {
       await residentNamed(page, /^Bramble/);
-      await page.getByRole('button', { name: 'Feeding' }).click();
+      await page.getByRole('tab', { name: 'Food' }).click();
       await page.getByRole('img', { name: /^Meals a week/ }).waitFor();
     },
   },

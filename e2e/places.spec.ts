@@ -13,7 +13,7 @@ const scrollTo = (page: Page, px: number) => list(page).evaluate((pane, top) => 
 const placeInBar = (page: Page, name: string) =>
   page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name });
 
-test('what was begun to be written down stays under the thumb while the rest is fetched', async ({ page }) => {
+test('what was opened stays under the thumb while the rest is fetched', async ({ page }) => {
   let letGo = () => {};
   const held = new Promise<void>((resolve) => (letGo = resolve));
   await page.route(/\/api\/residents\/[^/]+\/(moult|batch|colony)/, async (route) => {
@@ -23,8 +23,8 @@ test('what was begun to be written down stays under the thumb while the rest is 
   await page.goto('/residents');
   await find(page).fill('hedge d4');
   await page.getByRole('link', { name: /^The hedge/ }).click();
-  await page.getByRole('button', { name: 'New entry' }).last().click();
-  const chosen = page.getByRole('radio', { name: 'Join another group', exact: true });
+  await page.getByRole('tab', { name: 'Growth' }).click();
+  const chosen = page.getByRole('button', { name: 'Where it comes from' });
   await chosen.click();
   const before = (await chosen.boundingBox())?.y;
   letGo();

@@ -96,11 +96,9 @@ describe('kin', () => {
     expect(screen.getByRole('button', { name: 'Twin' })).toBeTruthy();
     expect(screen.getByText('hatched 2 Jan')).toBeTruthy();
     await tap('button', 'Write down where it comes from');
-    await act(async () => fireEvent.change(screen.getByLabelText(/^Hatched on/), { target: { value: 'in spring' } }));
-    await tap('button', 'Save');
-    expect(screen.getByText('A day written 2026-03-14, or nothing.')).toBeTruthy();
-    expect(mockCall).not.toHaveBeenCalled();
-    await act(async () => fireEvent.change(screen.getByLabelText(/^Hatched on/), { target: { value: '' } }));
+    expect(screen.getByRole('button', { name: 'Hatched on: 2 Jan 2026' })).toBeTruthy();
+    await tap('button', 'No day: Hatched on');
+    expect(screen.getByRole('button', { name: 'Hatched on: not known' })).toBeTruthy();
     await act(async () => fireEvent.change(screen.getByLabelText('Batch'), { target: { value: ' Spring 26 ' } }));
     await tap('button', 'Save');
     const body = { bornOn: null, batch: 'Spring 26', motherId: 'm', fatherId: null };

@@ -1,4 +1,4 @@
-import { screen, waitFor } from '@testing-library/react';
+import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import { pastedLines } from '@/client/pasted';
@@ -114,7 +114,8 @@ describe('writing down', () => {
     await type('How many died', '2');
     await tap('radio', 'in a moult');
     await tap('radio', 'Another day');
-    await type('Day, as 2026-03-14', '2026-03-10');
+    await tap('button', 'Which day: choose');
+    fireEvent.click(await screen.findByRole('button', { name: '10' }));
     await tap('button', 'Write down');
     expect(written).toEqual([{ kind: 'died', residentId: 'd', count: 2, on: '2026-03-10', cause: 'moult' }]);
     expect(isDone).toBe(true);

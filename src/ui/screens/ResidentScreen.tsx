@@ -75,7 +75,7 @@ function ResidentPane({ resident, home }: { resident: Resident; home: Home }) {
       actions={
         <>
           <Button grow title={often.title} onPress={() => toWriteDown(often.write)} />
-          <Button grow rank="second" title="Write down" onPress={() => toWriteDown('')} />
+          <Button grow rank="second" title="New entry" onPress={() => toWriteDown('')} />
           <Button rank="second" title="Move" onPress={() => router.push(`/residents/${resident.id}/boxes`)} />
         </>
       }

@@ -46,7 +46,7 @@ export function BroodBoard() {
 function BroodRow({ brood, asOf, span }: { brood: Brood; asOf: string; span: number }) {
   const { forecast, problem, surplus, residentId } = brood;
   return (
-    <BoardRow residentId={residentId} onPress={() => router.push(`/residents/${residentId}`)}>
+    <BoardRow residentId={residentId} onPress={() => router.push(`/residents/${residentId}?tab=growth`)}>
       {forecast ? (
         <>
           <HatchWeeks brood={brood} asOf={asOf} span={span} />

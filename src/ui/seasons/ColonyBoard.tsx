@@ -70,7 +70,7 @@ function ColonyRow({ row, asOf, isCulture }: { row: Row; asOf: string; isCulture
   const isDue = splitOn !== null && splitOn <= asOf;
   const act = !isCulture ? 'next module' : row.isCounted ? 'split' : 'another box';
   return (
-    <BoardRow residentId={row.residentId} onPress={() => router.push(`/residents/${row.residentId}`)}>
+    <BoardRow residentId={row.residentId} onPress={() => router.push(`/residents/${row.residentId}?tab=growth`)}>
       <Strong>
         {row.isFounding ? 'Founding queen' : `About ${headsWords(heads)} ${isCulture ? 'heads' : 'workers'}`}
         {row.isResting ? ', resting' : ''}

@@ -6,7 +6,7 @@ async function openFeeding(sought: string, name: RegExp): Promise<void> {
   await open('/residents');
   await page.getByLabel('Find by name, box or batch').fill(sought);
   await page.getByRole('link', { name }).click();
-  await page.getByRole('button', { name: 'Feeding' }).click();
+  await page.getByRole('tab', { name: 'Food' }).click();
   await see(page.getByRole('heading', { name: 'Next meal' })).toBeVisible();
 }
 
@@ -16,7 +16,7 @@ it('one left alone is offered food only when that is meant, and what one is neve
   await page.getByRole('button', { name: 'Write down the meal' }).click();
   await see(page.getByText(/It is to be left alone now: prey can hurt it/)).toBeVisible();
   await page.getByRole('button', { name: 'Write down all the same' }).click();
-  await page.getByRole('button', { name: 'Back to Back' }).click();
+  await page.getByRole('tab', { name: 'Log' }).click();
   await see(page.getByText(/^Offered 1 .*, while it was to be left alone$/)).toBeVisible();
 
   await openFeeding('slow table', /^The slow table/);
@@ -43,7 +43,8 @@ it('leaves are changed, the old ones searched; a school for the kind changes the
   await open('/residents');
   await page.getByLabel('Find by name, box or batch').fill('Bramble');
   await page.getByRole('link', { name: /^Bramble/ }).click();
-  await page.getByRole('button', { name: /^Kept as ground tarantula/ }).click();
+  await page.getByRole('tab', { name: 'Care' }).click();
+  await page.getByRole('link', { name: /^Kept as ground tarantula/ }).click();
   await page.getByRole('radio', { name: 'its kind' }).click();
   await page.getByRole('radio', { name: 'Large and rarely' }).click();
   await see(page.getByText(/residents, .* less work a year\./)).toBeVisible();

@@ -25,6 +25,7 @@ it('a slope is tried and set, and drawn when the page is opened anew', async () 
 it('two boxes stand side by side, rule beside rule', async () => {
   await open('/residents');
   await page.getByRole('link', { name: /^Bramble/ }).click();
+  await page.getByRole('tab', { name: 'Growth' }).click();
   await page.getByRole('button', { name: 'Compare boxes' }).click();
   await see(page.getByRole('img', { name: /Section through B3/ })).toBeVisible();
   await see(page.getByRole('img', { name: /Section through B9/ })).toBeVisible();
@@ -74,7 +75,8 @@ it('a profile is copied, changed, assigned, and saved as a file that comes back'
 
   await open('/residents');
   await page.getByRole('link', { name: /^Bramble/ }).click();
-  await page.getByRole('button', { name: 'Kept as ground tarantula' }).click();
+  await page.getByRole('tab', { name: 'Care' }).click();
+  await page.getByRole('link', { name: 'Kept as ground tarantula' }).click();
   await page.getByRole('link', { name: /^Ground tarantula, bold, / }).click();
   await see(page.getByText('Bramble: kept as Ground tarantula, bold.')).toBeVisible();
   await openHome(/^B3/);

@@ -35,10 +35,12 @@ it('a keeper comes, says when the walk begins, and goes', async () => {
   await page.getByRole('button', { name: 'Add', exact: true }).click();
   const card = cardOf('Wren Aldous');
   await see(card.getByText('Walks the whole house.')).toBeVisible();
-  await card.getByLabel('Walk begins, as 19:00').fill('25:10');
-  await card.getByRole('button', { name: 'Keep time and zone' }).click();
-  await see(page.getByText(/time of day/)).toBeVisible();
-  await card.getByLabel('Walk begins, as 19:00').fill('06:15');
+  await card.getByRole('button', { name: /^Walk begins: / }).click();
+  await card.getByRole('button', { name: 'Walk begins: an hour later' }).click();
+  await card.getByRole('button', { name: 'Walk begins: a quarter earlier' }).click();
+  await card.getByRole('button', { name: /^Time zone: / }).click();
+  await card.getByLabel('Find a time zone').fill('lisb');
+  await card.getByRole('link', { name: 'Europe/Lisbon' }).click();
   await card.getByRole('button', { name: 'Keep time and zone' }).click();
   await see(card.getByRole('button', { name: 'Keep time and zone' })).toHaveCount(0);
   await card.getByRole('checkbox', { name: /North Store/ }).click();
@@ -47,7 +49,8 @@ it('a keeper comes, says when the walk begins, and goes', async () => {
   await see(card.getByText('This phone is yours.')).toBeVisible();
 
   await reload();
-  await see(card.getByLabel('Walk begins, as 19:00')).toHaveValue('06:15');
+  await see(card.getByRole('button', { name: /^Walk begins: \d\d:45$/ })).toBeVisible();
+  await see(card.getByRole('button', { name: 'Time zone: Europe/Lisbon' })).toBeVisible();
   await see(card.getByRole('checkbox', { name: /North Store/ })).toBeChecked();
   await card.getByRole('button', { name: 'Take Wren Aldous out' }).click();
   await see(card.getByText(/What Wren Aldous wrote down stays/)).toBeVisible();

@@ -54,7 +54,7 @@ it('a home is drawn, tried at another depth, and set', async () => {
 it('an outgrown animal moves to the best free box', async () => {
   await open('/residents');
   await page.getByRole('link', { name: /^Cinder/ }).click();
-  await page.getByRole('button', { name: 'Other boxes' }).click();
+  await page.getByRole('button', { name: 'Move', exact: true }).click();
   const boxes = page.getByRole('radiogroup', { name: 'Boxes, best first' }).getByRole('radio');
   // The best by its size stands in the North Store, half a degree too cold.
   await see(boxes.first()).toHaveAccessibleName(/^N3, Watch: too cold there: 19.5 C/);
@@ -123,9 +123,6 @@ it('moves are worked out, settled, drawn within their window, and made step by s
 
 it('an absence is planned; its sheet says what to do; the sitter sees that and nothing else', async () => {
   await open('/seasons?part=away');
-  await page.getByLabel('First day, as 2026-03-14').fill('2001-01-01');
-  await page.getByRole('button', { name: 'Plan it' }).click();
-  await see(page.getByText(/Must be from today/)).toBeVisible();
   await page
     .getByRole('link', { name: /^Open the sheet/ })
     .last()

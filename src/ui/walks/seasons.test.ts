@@ -49,12 +49,14 @@ it('what hatches is planned for, heads are counted in a photo, brood of a queen 
 
   await open('/seasons?part=colonies');
   await page.getByRole('link', { name: /^Open E1, Swifts/ }).click();
+  await page.getByRole('button', { name: 'New entry' }).click();
   await page.getByRole('radio', { name: 'A count by stages or photo' }).click();
   await page.getByRole('radio', { name: 'In a photo' }).click();
   await page.getByLabel('Heads in the photo').fill('130');
   await page.getByLabel('Part of the nest in the photo, %').fill('25');
   await see(page.getByText(/^About 520 in all/)).toBeVisible();
   await page.getByRole('button', { name: 'Write down', exact: true }).click();
+  await page.getByRole('tab', { name: 'Growth' }).click();
   await see(page.getByText(/^Counted today, by estimate/)).toBeVisible();
 
   await open('/seasons?part=colonies');
