@@ -225,6 +225,8 @@ const PLACES: { name: string; open: (page: Page) => Promise<void> }[] = [
     name: 'the year ahead',
     open: async (page) => {
       await page.goto('/seasons');
+      await expect(page.getByRole('link', { name: /, likeliest / }).first()).toBeVisible();
+      await page.getByRole('radio', { name: 'All, and work' }).click();
       await expect(page.getByRole('img', { name: /^The next twelve months/ }).first()).toBeVisible();
     },
   },

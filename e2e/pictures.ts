@@ -21,17 +21,6 @@ const residentNamed = async (page: Page, name: RegExp) => {
 const PICTURES: Picture[] = [
   { name: 'round', size: PHONE, open: (page) => page.goto('/round') },
   { name: 'round-night', size: PHONE, look: 'night', open: (page) => page.goto('/round') },
-  {
-    name: 'round-wide',
-    size: WIDE,
-    open: async (page) => {
-      await page.goto('/round');
-      await page
-        .getByRole('link', { name: /^Open B3/ })
-        .first()
-        .click();
-    },
-  },
   { name: 'wall-wide', size: WIDE, open: (page) => openBox(page, /^B3/) },
   { name: 'wall', size: PHONE, open: (page) => page.goto('/homes') },
   { name: 'home', size: PHONE, open: (page) => openBox(page, /^B3/) },
@@ -109,7 +98,7 @@ const PICTURES: Picture[] = [
     size: PHONE,
     open: async (page) => {
       await page.goto('/seasons');
-      await page.getByRole('img', { name: /^The next twelve months/ }).waitFor();
+      await page.getByRole('link', { name: /, likeliest / }).first().waitFor();
     },
   },
   {
@@ -153,15 +142,6 @@ const PICTURES: Picture[] = [
       await page.goto('/seasons?part=colonies');
       await page.getByRole('link', { name: /^Open F4, The kitchen/ }).click();
       await page.getByRole('img', { name: /^In 52 weeks/ }).scrollIntoViewIfNeeded();
-    },
-  },
-  {
-    name: 'feeding',
-    size: PHONE,
-    open: async (page) => {
-      await residentNamed(page, /^Bramble/);
-      await page.getByRole('tab', { name: 'Food' }).click();
-      await page.getByRole('img', { name: /^Meals a week/ }).waitFor();
     },
   },
 ];

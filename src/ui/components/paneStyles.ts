@@ -8,6 +8,7 @@ export const paneStyles = ({ ground, line }: Pick<Palette, 'ground' | 'line'>) =
   pane: { flex: 1, backgroundColor: ground } satisfies ViewStyle,
   scroll: { flex: 1 } satisfies ViewStyle,
   content: { padding: space.l, paddingBottom: space.xl, ...column } satisfies ViewStyle,
+  whole: { maxWidth: '100%' } satisfies ViewStyle,
   actions: {
     flexDirection: 'row',
     gap: space.s,

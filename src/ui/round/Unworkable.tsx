@@ -26,7 +26,11 @@ export function Unworkable({ rows }: { rows: Round['unworkable'] }) {
           {entryId === null ? null : (
             <Button rank="second" title={`Undo the last entry of ${code}`} onPress={() => void undo(entryId)} />
           )}
-          <Button rank="second" title={`Records of ${code}`} onPress={() => router.push(`/residents/${residentId}?tab=log`)} />
+          <Button
+            rank="second"
+            title={`Records of ${code}`}
+            onPress={() => router.push(`/residents/${residentId}?tab=log`)}
+          />
         </View>
       </View>
     );

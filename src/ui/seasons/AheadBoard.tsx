@@ -6,13 +6,15 @@ import type { Seasons } from '@/contract/plan';
 import { addDays, type Day } from '@/core/measure/day';
 import { Button } from '../components/Button';
 import { Choices } from '../components/Choices';
+import { useKept } from '../components/places';
 import { Screen } from '../components/Screen';
 import { useIsWide } from '../components/useLayout';
 import { Body, Heading, Soft, Strong, Title } from '../components/Words';
 import { space } from '../theme/tokens';
 import { dateWords, dayWords, weekday } from '../words/days';
-import { monthOf, monthsOn, monthWords, headlinesOn, isAway, minutesOn, weekOf } from './calendarDays';
+import { LANES, monthOf, monthsOn, monthWords, headlinesOn, isAway, minutesOn, weekOf } from './calendarDays';
 import { DayList, MarkRow } from './DayList';
+import { MarkRidges } from './MarkRidges';
 import { MonthGrid } from './MonthGrid';
 import { YearStrip } from './YearStrip';
 
@@ -75,7 +77,7 @@ function Year({ seasons }: { seasons: Seasons }) {
     .slice(0, 12);
   return (
     <>
-      {isWide ? null : <StripWithKey seasons={seasons} />}
+      {isWide ? null : <Pictures seasons={seasons} />}
       <Heading>Next</Heading>
       {next.length === 0 ? <Body>Nothing is foreseen yet.</Body> : null}
       {next.map((mark, index) => (
@@ -90,10 +92,27 @@ export function YearPane() {
   const { answer } = useSeasons();
   if (!answer) return null;
   return (
-    <Screen>
+    <Screen isWhole>
       <Title>Twelve months</Title>
-      <StripWithKey seasons={answer} />
+      <Pictures seasons={answer} />
     </Screen>
+  );
+}
+
+const PICTURES = [
+  ...LANES.map(({ kind, title }) => ({ value: kind, title })),
+  { value: 'all', title: 'All, and work' },
+] as const;
+type Picture = (typeof PICTURES)[number]['value'];
+
+/** The year by one of what is foreseen, or all of it over the work of each day. */
+function Pictures({ seasons }: { seasons: Seasons }) {
+  const [picture, setPicture] = useKept<Picture>('/seasons picture', 'moult');
+  return (
+    <View style={{ gap: space.m }}>
+      <Choices label="What is drawn" choices={PICTURES} value={picture} onChange={setPicture} />
+      {picture === 'all' ? <StripWithKey seasons={seasons} /> : <MarkRidges seasons={seasons} kind={picture} />}
+    </View>
   );
 }
 
