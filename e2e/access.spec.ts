@@ -284,6 +284,7 @@ const PLACES: { name: string; open: (page: Page) => Promise<void> }[] = [
       await seasons(page, 'colonies', /^Open F1, Old Timber/);
       await page.getByRole('link', { name: /^Open F1, Old Timber/ }).click();
       await page.getByRole('button', { name: 'Moving into a new nest' }).click();
+      await page.getByRole('button', { name: 'New entry' }).click();
       await page.getByRole('radio', { name: 'A count by stages or photo' }).click();
       await page.getByRole('radio', { name: 'In a photo' }).click();
     },
@@ -405,4 +406,15 @@ test('the round can be walked with the keyboard alone', async ({ page }) => {
   await expect(feed).toBeFocused();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('checkbox', { name: /^A1: .*up to/ })).toBeChecked();
+  // A ticked job hands the focus on.
+  const dish = page.getByRole('checkbox', { name: /^A4: Rinse/ });
+  await dish.focus();
+  await page.keyboard.press('Space');
+  await expect(dish).toBeChecked();
+  await expect(dish).not.toBeFocused();
+  expect(await page.evaluate(() => document.activeElement?.getAttribute('role'))).toMatch(/checkbox|button/);
+  await page.keyboard.press('?');
+  await expect(page.getByRole('note', { name: 'Keys' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('note', { name: 'Keys' })).toHaveCount(0);
 });

@@ -96,8 +96,11 @@ export async function openBox(page: Page, code: RegExp): Promise<void> {
   await page.goto('/homes');
   // Beside the wall of a wide screen it may be named once more.
   const link = page.getByRole('link', { name: code }).first();
-  const asked = async <Row>(place: string, list: string) =>
-    ((await (await page.request.get(`/api/${place}`)).json()) as Record<string, Row[]>)[list] ?? [];
+  const asked = <Row>(place: string, list: string): Promise<Row[]> =>
+    page.evaluate(
+      async ([where, of]) => ((await (await fetch(`/api/${where}`)).json()) as Record<string, Row[]>)[of] ?? [],
+      [place, list] as const,
+    );
   const home = (await asked<{ code: string; shelfId: string }>('homes', 'homes')).find((each) => code.test(each.code));
   const shelf = (await asked<{ id: string; room: string }>('shelves', 'shelves')).find(
     ({ id }) => id === home?.shelfId,

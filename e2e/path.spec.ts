@@ -41,6 +41,7 @@ testOfPower('from taking in to the log, over a restart and a kill (on a phone)',
     await house.start();
     await page.goto('/residents');
     await page.getByRole('link', { name: /^Harbour/ }).click();
+    await page.getByRole('button', { name: 'New entry' }).click();
     await page.getByRole('radio', { name: 'A sign' }).click();
     await page.getByRole('radio', { name: 'dull' }).click();
     await expect(page.getByText('Harbour: dull.')).toBeVisible();
@@ -83,6 +84,7 @@ test('settings are kept on the device: unit, night, keeper (on a phone)', async 
   await expect(page.getByText('B3: taken.')).toBeVisible();
   await page.goto('/residents');
   await page.getByRole('link', { name: /^Bramble/ }).click();
+  await page.getByRole('tab', { name: 'Log' }).click();
   await page.getByRole('button', { name: /^today: Offered \d+ .*(crickets|roaches)/ }).click();
   await expect(page.getByText('by Imre Talsk')).toBeVisible();
   await page.goto('/round');

@@ -98,7 +98,10 @@ const PICTURES: Picture[] = [
     size: PHONE,
     open: async (page) => {
       await page.goto('/seasons');
-      await page.getByRole('link', { name: /, likeliest / }).first().waitFor();
+      await page
+        .getByRole('link', { name: /, likeliest / })
+        .first()
+        .waitFor();
     },
   },
   {

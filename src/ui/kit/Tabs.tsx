@@ -16,10 +16,6 @@ export function Tabs<Value extends string>({ label, tabs, value, onChange }: Pro
     <Tab
       aria-label={label}
       value={tabs.findIndex((tab) => tab.value === value)}
-      onChange={(index) => {
-        const chosen = tabs[index];
-        if (chosen) onChange(chosen.value);
-      }}
       variant="default"
       dense
       disableIndicator
@@ -27,8 +23,9 @@ export function Tabs<Value extends string>({ label, tabs, value, onChange }: Pro
       style={styles.bar}
     >
       {tabs.map((tab) => (
-        <Tab.Item
+        <Item
           key={tab.value}
+          onChoose={() => onChange(tab.value)}
           title={tab.title}
           aria-selected={tab.value === value}
           containerStyle={styles.item}
@@ -38,6 +35,13 @@ export function Tabs<Value extends string>({ label, tabs, value, onChange }: Pro
       ))}
     </Tab>
   );
+}
+
+/**
+ * The library tells of every tab that comes to stand in the bar, also of one that was not tapped, and late: only taps count.
+ */
+function Item({ onChoose, ...given }: React.ComponentProps<typeof Tab.Item> & { onChoose: () => void }) {
+  return <Tab.Item {...given} onPress={onChoose} />;
 }
 
 const useStyles = makeStyles((theme) => ({

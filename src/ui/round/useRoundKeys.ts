@@ -1,4 +1,4 @@
-import { useEffect } from 'react';
+import { useEffect, useState } from 'react';
 import { useLog } from '@/client/log';
 
 /** The rows of the walk, in their order on the page: what a key can tap in each. */
@@ -8,8 +8,21 @@ const rows = (): HTMLElement[] => Array.from(document.querySelectorAll<HTMLEleme
 const circleOf = (row: HTMLElement | undefined) =>
   row?.querySelector<HTMLElement>('[role=checkbox], [role=group] [role=button]');
 
-/** Down and up go from job to job, the space bar ticks the one that has the focus, S opens putting off, U takes back. */
-export function useRoundKeys(): void {
+/** What the keys do on the walk. */
+export const ROUND_KEYS = [
+  ['Down, Up', 'next job, job before'],
+  ['Space', 'done, and on to the next'],
+  ['S', 'put off'],
+  ['U', 'take back'],
+  ['?', 'these keys'],
+] as const;
+
+/** A job is ticked, and drawn so, by then. ms */
+const TICKED_MS = 80;
+
+/** The walk by keys, as `ROUND_KEYS` tells. Answers whether the keys are to be shown. */
+export function useRoundKeys(): boolean {
+  const [isHelp, setHelp] = useState(false);
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (event.altKey || event.ctrlKey || event.metaKey) return;
@@ -24,6 +37,14 @@ export function useRoundKeys(): void {
         case 'ArrowUp':
         case 'k':
           return go(event, list, here, -1);
+        case ' ':
+        case 'Enter':
+          if (here >= 0 && event.target === circleOf(list[here])) setTimeout(() => goOn(here), TICKED_MS);
+          return undefined;
+        case '?':
+          return setHelp((isShown) => !isShown);
+        case 'Escape':
+          return setHelp(false);
         case 's':
           return list[here]?.querySelector<HTMLElement>('[aria-expanded]')?.click();
         case 'u':
@@ -35,6 +56,17 @@ export function useRoundKeys(): void {
     document.addEventListener('keydown', onKey);
     return () => document.removeEventListener('keydown', onKey);
   }, []);
+  return isHelp;
+}
+
+/** To the job after one that has just been ticked; where it was only opened, the focus stays. */
+function goOn(ticked: number): void {
+  const list = rows();
+  const row = list[ticked];
+  if (row?.querySelector('[role=checkbox]')?.getAttribute('aria-checked') !== 'true') return;
+  const next = list.slice(ticked + 1).find((each) => circleOf(each)?.getAttribute('aria-checked') !== 'true');
+  circleOf(next)?.focus();
+  next?.scrollIntoView({ block: 'center' });
 }
 
 function go(event: KeyboardEvent, list: HTMLElement[], here: number, step: number): void {

@@ -12,6 +12,7 @@ import { ShelfHeading } from '../components/ShelfHeading';
 import { Body, Soft, Title } from '../components/Words';
 import { rowsLeft } from '../components/places';
 import { Tappable } from '../components/Tappable';
+import { useIsWide } from '../components/useLayout';
 import { makeStyles } from '../components/useStyles';
 import { useGrowing } from '../components/useGrowing';
 import { LeaveAloneList } from '../round/LeaveAloneList';
@@ -21,7 +22,7 @@ import { RoundFilter, useWalkedShelves } from '../round/RoundFilter';
 import { RoundProgress } from '../round/RoundProgress';
 import { placesOf, sectionsOf } from '../round/sections';
 import { StopPlace } from '../round/StopPlace';
-import { useRoundKeys } from '../round/useRoundKeys';
+import { ROUND_KEYS, useRoundKeys } from '../round/useRoundKeys';
 import { space, target } from '../theme/tokens';
 import { weekday } from '../words/days';
 
@@ -34,9 +35,10 @@ export function RoundScreen({ chosenHomeId }: { chosenHomeId?: string | undefine
   const styles = useStyles();
   const { shelves, round, homes, residents } = useHouse();
   const { look, set } = usePreferences();
+  const isWide = useIsWide();
   const loading = useLoadState();
   const walked = useWalkedShelves(shelves);
-  useRoundKeys();
+  const showsKeys = useRoundKeys();
   // The walk goes on where it was left; another day's begins at its top.
   const walk = `/ ${round?.on ?? ''}`;
   const [left] = useState(() => rowsLeft(walk));
@@ -61,6 +63,13 @@ export function RoundScreen({ chosenHomeId }: { chosenHomeId?: string | undefine
           <Icon name={isNight ? 'Sun' : 'Moon'} />
         </Tappable>
       </View>
+      {showsKeys ? (
+        <View role="note" aria-label="Keys">
+          {ROUND_KEYS.map(([key, does]) => (
+            <Body key={key}>{`${key}: ${does}`}</Body>
+          ))}
+        </View>
+      ) : null}
       <RoundFilter shelves={shelves} />
       <RoundProgress sections={sections} />
       <KeptOnPhone />
@@ -86,7 +95,9 @@ export function RoundScreen({ chosenHomeId }: { chosenHomeId?: string | undefine
         <>
           <LeaveAloneList stops={stops.filter((stop) => stop.leaveAlone)} today={round.on} />
           {sections.length > 0 ? (
-            <Soft style={styles.foot}>Nothing else is due today. Tap what is to be done to put it off.</Soft>
+            <Soft style={styles.foot}>
+              {`Nothing else is due today. Tap what is to be done to put it off.${isWide ? ' Press ? for the keys.' : ''}`}
+            </Soft>
           ) : null}
         </>
       ) : null}

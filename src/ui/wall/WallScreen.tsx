@@ -6,7 +6,7 @@ import { sectionOf } from '@/client/fitting';
 import { useNextMoults } from '@/client/growthWorker';
 import { useHouse } from '@/client/house';
 import { useStock } from '@/client/stock';
-import { fillingMassG } from '@/client/weights';
+import { fillingMassG, loadOf } from '@/client/weights';
 import type { Home, Resident, Shelf } from '@/contract/records';
 import { Button } from '../components/Button';
 import { useLoadState } from '../components/LoadState';
@@ -78,9 +78,19 @@ export function WallScreen({ chosenId }: { chosenId?: string | undefined }) {
       />
     );
   };
+  /** What is said where a shelf then carries more than it bears, or nearly. */
+  const loadWords = (home: Home, shelfId: string): string => {
+    const limitKg = shelves.find(({ id }) => id === shelfId)?.loadLimitKg;
+    if (!table || limitKg === undefined || limitKg === null) return '';
+    const there = [...(boxesOf.get(shelfId) ?? []).filter(({ id }) => id !== home.id), home];
+    const { status, massKg } = loadOf(limitKg, there, residents, care, table, mixes);
+    if (status === 'pass') return '';
+    const much = status === 'fail' ? 'too much' : 'nearly all that it bears';
+    return ` It carries ${massKg.toFixed(0)} of ${limitKg} kg now: ${much}.`;
+  };
   const put = (home: Home, { shelfId, shelfName, before }: Spot) => {
     const where = before ? `${shelfName}, before ${before.code}` : `${shelfName}, at its end`;
-    void putHome(home, shelfId, before?.id ?? null, `${home.code} stands on ${where}.`);
+    void putHome(home, shelfId, before?.id ?? null, `${home.code} stands on ${where}.${loadWords(home, shelfId)}`);
   };
   const board = (shelf: Shelf) => {
     const boxes = boxesOf.get(shelf.id) ?? [];
