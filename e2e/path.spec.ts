@@ -52,10 +52,11 @@ testOfPower('from taking in to the log, over a restart and a kill (on a phone)',
 
   await test.step('what is due is done with one tap, and comes back after kill -9', async () => {
     const feed = page.getByRole('checkbox', { name: /^B3: .*up to 22 mm/ });
+    const saved = page.waitForResponse((answer) => answer.url().includes('/api/entries') && answer.ok());
     await page.getByRole('button', { name: 'B3: left in' }).click();
     await expect(page.getByText('B3: left in, to be looked after.')).toBeVisible();
     await expect(feed).toBeChecked();
-    await expect(page.getByText('saving…')).toHaveCount(0);
+    await saved;
     await house.end('SIGKILL');
     await house.start();
     await page.goto('/round');
