@@ -31,6 +31,8 @@ export function WallHead({ look, setLook, room, setRoomId, onZoom, onExport, onP
   const stops = (round?.stops ?? []).filter((stop) => ids.has(stop.shelfId));
   const rooms = [...new Map(shelves.map((shelf) => [shelf.roomId, shelf.room])).entries()];
   const isWide = useIsWide();
+  // Before the first box there is nothing to look at in six ways.
+  if (homes.length === 0) return <Title style={styles.head}>Wall</Title>;
   const looks = <Choices label="Look at" choices={LOOK_TITLES} value={look} onChange={setLook} isOneLine />;
   return (
     <View style={styles.head}>

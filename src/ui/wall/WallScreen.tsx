@@ -153,7 +153,12 @@ export function WallScreen({ chosenId }: { chosenId?: string | undefined }) {
               onPrint={() => save(() => window.print())}
             />
           }
-          ListEmptyComponent={<Body style={styles.empty}>No shelf yet. A box that you add stands on its first.</Body>}
+          ListEmptyComponent={
+            <Body style={styles.empty}>
+              Here your boxes will stand, each on its shelf and true to scale. Begin with one: its inside lengths and
+              its openings.
+            </Body>
+          }
           {...KEYS}
         />
       </Arranging>
