@@ -1,4 +1,4 @@
-/** Arrows point one way: app -> ui -> client -> contract -> core, server -> contract -> core. */
+/** Arrows point one way: app -> ui -> words -> client -> contract -> core, server -> words, contract -> core. */
 const only = (name, from, allowed, comment) => ({
   name,
   comment,
@@ -33,12 +33,18 @@ module.exports = {
       from: { path: '^src/client' },
       to: {
         path: [
-          '^src/(ui|server)',
+          '^src/(ui|words|server)',
           '^app/',
           '^node_modules/(react-native|expo-router|@rneui|express|@electric-sql|pg)/',
         ],
       },
     },
+    only(
+      'words-know-no-screens',
+      '^src/words',
+      ['^src/(words|client|contract|core)', '^data/', '^node_modules/(date-fns|react|zustand)/'],
+      'What is said to a keeper is made of codes and numbers, wherever it is said.',
+    ),
     {
       name: 'ui-knows-no-server',
       severity: 'error',

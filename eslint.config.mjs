@@ -20,7 +20,7 @@ export default tseslint.config(
   },
   // React's rules compile every file that they look at: only where there is React.
   {
-    files: ['app/**/*.tsx', 'src/ui/**/*.{ts,tsx}', 'src/client/**/*.ts'],
+    files: ['app/**/*.tsx', 'src/ui/**/*.{ts,tsx}', 'src/words/**/*.ts', 'src/client/**/*.ts'],
     plugins: { 'react-hooks': reactHooks },
     rules: reactHooks.configs.recommended.rules,
   },

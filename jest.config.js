@@ -50,7 +50,7 @@ module.exports = {
     {
       ...inDocument,
       displayName: 'interface',
-      testMatch: ['<rootDir>/src/{ui,client}/**/*.test.{ts,tsx}'],
+      testMatch: ['<rootDir>/src/{ui,client,words}/**/*.test.{ts,tsx}'],
       testPathIgnorePatterns: ['/node_modules/', '<rootDir>/src/ui/walks/'],
     },
     {

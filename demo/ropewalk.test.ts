@@ -10,7 +10,7 @@ import { fingerprint } from '@/server/storage/meta';
 import { emptyDatabase } from '@/server/testing/databases';
 import { fixedClock, startServer } from '@/server/testing/server';
 import { BROKEN, lengths } from '@/ui/testing/words';
-import { entryWords } from '@/ui/words/entries';
+import { entryWords } from '@/words/entries';
 import { ropewalk } from './ropewalk';
 
 const TODAY = '2026-03-14';

@@ -40,7 +40,7 @@ test('a home is seen from above and saved as a drawing', async ({ page }) => {
 
 test('another way is tried by keys: the numbers follow, beside how it stands', async ({ page }) => {
   await openBox(page, /^B5/);
-  await page.getByRole('button', { name: 'Air and water' }).last().click();
+  await page.getByRole('tab', { name: 'Air' }).click();
   await expect(page.getByRole('img', { name: /^Humidity over 30 days/ })).toBeVisible();
   await expect(page.getByRole('img', { name: /^Wetness/ })).toBeVisible();
   const changes = page.getByText(/^\d+(\.\d)? an hour$/).first();

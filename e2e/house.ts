@@ -92,6 +92,22 @@ export const testOfPower = base.extend<{ house: OwnHouse }>({
 export { expect };
 
 /** Opens a box from the wall, which holds only what is near the window: in its room it is scrolled to, as a keeper does. */
+/** Opens the page of a resident by what it is called: the list draws those near the window. */
+export async function openResident(page: Page, called: string): Promise<void> {
+  await page.goto('/residents');
+  await page.getByLabel('Find by name, box or batch').fill(called);
+  await page.getByRole('link', { name: new RegExp(`^${called}`) }).click();
+}
+
+/** Chooses an answer to a question, few of which are seen at once and many in a list that opens. */
+export async function pick(page: Page, label: string, answer: string): Promise<void> {
+  const few = page.getByRole('radiogroup', { name: label, exact: true });
+  const list = page.getByRole('button', { name: new RegExp(`^${label}: `) });
+  await expect(few.or(list).first()).toBeVisible();
+  if ((await list.count()) > 0) await list.click();
+  await page.getByRole('radio', { name: answer, exact: true }).click();
+}
+
 export async function openBox(page: Page, code: RegExp): Promise<void> {
   await page.goto('/homes');
   // Beside the wall of a wide screen it may be named once more.

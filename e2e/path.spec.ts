@@ -1,4 +1,4 @@
-import { expect, test, testOfPower } from './house';
+import { expect, test, testOfPower, pick, openResident } from './house';
 
 testOfPower('from taking in to the log, over a restart and a kill (on a phone)', async ({ page, house }) => {
   // Three servers are started on a disk, while the types and the lint are checked beside.
@@ -39,11 +39,10 @@ testOfPower('from taking in to the log, over a restart and a kill (on a phone)',
   await test.step('it meets the keeper on the round of a day to come, and its log can be written', async () => {
     await house.end('SIGTERM');
     await house.start();
-    await page.goto('/residents');
-    await page.getByRole('link', { name: /^Harbour/ }).click();
+    await openResident(page, 'Harbour');
     await page.getByRole('button', { name: 'New entry' }).click();
-    await page.getByRole('radio', { name: 'A sign' }).click();
-    await page.getByRole('radio', { name: 'dull' }).click();
+    await pick(page, 'What to write down', 'A sign');
+    await pick(page, 'Sign of a moult', 'dull');
     await expect(page.getByText('Harbour: dull.')).toBeVisible();
     await expect(page.getByText('Noticed: dull')).toBeVisible();
     await page.getByRole('link', { name: 'Round' }).click();
@@ -61,8 +60,7 @@ testOfPower('from taking in to the log, over a restart and a kill (on a phone)',
     await house.start();
     await page.goto('/round');
     await expect(feed).toBeChecked();
-    await page.goto('/residents');
-    await expect(page.getByRole('link', { name: /^Harbour/ })).toBeVisible();
+    await openResident(page, 'Harbour');
   });
 
   await test.step('a second server on the same folder is turned away in plain words', async () => {
@@ -83,8 +81,7 @@ test('settings are kept on the device: unit, night, keeper (on a phone)', async 
   await expect(page.getByText(/^\d+ .*, up to 2.2 cm$/).first()).toBeVisible();
   await page.getByRole('button', { name: 'B3: taken' }).click();
   await expect(page.getByText('B3: taken.')).toBeVisible();
-  await page.goto('/residents');
-  await page.getByRole('link', { name: /^Bramble/ }).click();
+  await openResident(page, 'Bramble');
   await page.getByRole('tab', { name: 'Log' }).click();
   await page.getByRole('button', { name: /^today: Offered \d+ .*(crickets|roaches)/ }).click();
   await expect(page.getByText('by Imre Talsk')).toBeVisible();

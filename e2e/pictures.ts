@@ -1,6 +1,6 @@
 import path from 'node:path';
 import type { Page } from '@playwright/test';
-import { openBox, test } from './house';
+import { openBox, openResident, test } from './house';
 
 const PHONE = { width: 390, height: 844 };
 const WIDE = { width: 1280, height: 800 };
@@ -13,11 +13,6 @@ interface Picture {
   open: (page: Page) => Promise<unknown>;
 }
 
-const residentNamedHere = (page: Page, name: RegExp) => page.getByRole('link', { name }).click();
-const residentNamed = async (page: Page, name: RegExp) => {
-  await page.goto('/residents');
-  await residentNamedHere(page, name);
-};
 const PICTURES: Picture[] = [
   { name: 'round', size: PHONE, open: (page) => page.goto('/round') },
   { name: 'round-night', size: PHONE, look: 'night', open: (page) => page.goto('/round') },
@@ -25,12 +20,12 @@ const PICTURES: Picture[] = [
   { name: 'wall', size: PHONE, open: (page) => page.goto('/homes') },
   { name: 'home', size: PHONE, open: (page) => openBox(page, /^B3/) },
   { name: 'residents', size: PHONE, open: (page) => page.goto('/residents') },
-  { name: 'resident', size: PHONE, open: (page) => residentNamed(page, /^Widow Orme/) },
+  { name: 'resident', size: PHONE, open: (page) => openResident(page, 'Widow Orme') },
   {
     name: 'resident-wide',
     size: WIDE,
     open: async (page) => {
-      await residentNamed(page, /^Soot/);
+      await openResident(page, 'Soot');
       await page.getByRole('tab', { name: 'Growth' }).click();
       await page.getByRole('img', { name: /^Growth/ }).scrollIntoViewIfNeeded();
     },
@@ -40,7 +35,7 @@ const PICTURES: Picture[] = [
     size: PHONE,
     look: 'night',
     open: async (page) => {
-      await residentNamed(page, /^Old Tarry/);
+      await openResident(page, 'Old Tarry');
       await page.getByRole('tab', { name: 'Care' }).click();
       await page.getByRole('link', { name: 'Something wrong' }).click();
       await page
@@ -81,7 +76,7 @@ const PICTURES: Picture[] = [
     size: PHONE,
     open: async (page) => {
       await openBox(page, /^C2/);
-      await page.getByRole('button', { name: 'Air and water' }).last().click();
+      await page.getByRole('tab', { name: 'Air' }).click();
       await page.getByRole('img', { name: /^Humidity over/ }).waitFor();
     },
   },

@@ -41,6 +41,11 @@ test('lists are found as they were left: the walk, the residents and what was so
   await placeInBar(page, 'Residents').click();
   await find(page).fill('s');
   const last = page.getByRole('link', { name: /^The hedge/ });
+  await page.mouse.move(150, 500);
+  await expect(async () => {
+    if ((await last.count()) === 0) await page.mouse.wheel(0, 400);
+    await expect(last).toBeVisible({ timeout: 250 });
+  }).toPass();
   await last.scrollIntoViewIfNeeded();
   const left = await scrolled(page);
   expect(left).toBeGreaterThan(0);

@@ -34,6 +34,7 @@ testOfPower(
     // What was opened before is read meanwhile.
     await page.getByRole('link', { name: 'More' }).click();
     await page.getByRole('link', { name: 'Handbook' }).click();
+    await page.getByLabel('Find by scientific or common name').fill('damon');
     await page.getByRole('link', { name: /^Damon diadema/ }).click();
     await expect(page.getByText('Tanzanian whip spider', { exact: false })).toBeVisible();
     await page.goto('/round');

@@ -58,7 +58,7 @@ describe('ants that need more room', () => {
   it('never join another colony, of their own kind least of all', async () => {
     const { status, body } = await house.askToTakeIn('Myrmica rubra', 'N1', { ...ANTS, form: 'colony' });
     expect(status).toBe(409);
-    expect(body.error.message).toMatch(/nest of its own/);
+    expect(body.error.message).toMatch(/its own nest/);
   });
 
   it('are planned into nothing that is no nest', async () => {

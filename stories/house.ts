@@ -7,8 +7,8 @@ import type { Job } from '@/core/plan/work';
 import { control } from '@/server/testing/standingServer';
 import { standingAddress } from '@/server/testing/standingServers';
 import { lengths } from '@/ui/testing/words';
-import { jobTitle } from '@/ui/words/jobs';
-import { temperatureWords } from '@/ui/words/temperature';
+import { jobTitle } from '@/words/jobs';
+import { temperatureWords } from '@/words/temperature';
 
 /** What a server answered, whatever it is. */
 export interface Answer {

@@ -1,6 +1,6 @@
 import { ListRoute } from '@/ui/components/TwoPanes';
-import { HandbookScreen } from '@/ui/screens/lazyForms';
+import { HandbookScreen, TrainerScreen } from '@/ui/screens/lazyForms';
 
 export default function HandbookRoute() {
-  return <ListRoute list={<HandbookScreen />} />;
+  return <ListRoute list={<HandbookScreen />} beside={<TrainerScreen />} />;
 }

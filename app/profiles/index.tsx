@@ -1,6 +1,6 @@
 import { ListRoute } from '@/ui/components/TwoPanes';
-import { ProfilesScreen } from '@/ui/screens/lazyForms';
+import { ProfileScreen, ProfilesScreen } from '@/ui/screens/lazyForms';
 
 export default function ProfilesRoute() {
-  return <ListRoute list={<ProfilesScreen />} />;
+  return <ListRoute list={<ProfilesScreen />} beside={<ProfileScreen />} />;
 }

@@ -1,3 +1,4 @@
+import { LEFT_OUT } from '@/core/climate/leftOut';
 import { z } from 'zod';
 import { HEAT_SOURCES, USUAL_DRAUGHT_MS } from '@/core/climate/homeAir';
 import { AIR_REGIMES } from '@/core/climate/regimes';
@@ -192,7 +193,7 @@ const forecast = {
 };
 
 export const moistureReply = z
-  .object({ ...forecast, series, leftOut: z.array(z.string()) })
+  .object({ ...forecast, series, leftOut: z.array(z.enum(LEFT_OUT)) })
   .meta({ id: 'MoistureReply' });
 
 // ---- holes for a band ----

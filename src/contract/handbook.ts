@@ -1,3 +1,4 @@
+import { CONTRADICTIONS, type Contradiction } from '@/core/plan/schoolChange';
 import { z } from 'zod';
 import { CARD_PARTS } from '@/core/handbook/card';
 import { JOB_KINDS } from '@/core/plan/jobs';
@@ -187,7 +188,7 @@ const change = z.object({
   meal: z.object({ before: plainMeal.nullable(), after: plainMeal.nullable() }).nullable(),
   openings: z.object({ before: drilled, after: drilled }).nullable(),
 });
-const contradiction = z.object({ schools: z.tuple([text, text]), why: text });
+const contradiction = z.enum(Object.keys(CONTRADICTIONS) as [Contradiction, ...Contradiction[]]);
 
 /** What a choice would change, before it is made. */
 export const schoolEffect = z

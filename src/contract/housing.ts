@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { COMPANY_RULES, type CompanyAnswer } from '@/core/housing/company';
+import type { CompanyAnswer } from '@/core/housing/company';
 import {
   OPENINGS,
   VENT_SIDES,
@@ -349,18 +349,24 @@ export const companyRequest = z
       .max(50),
   })
   .meta({ id: 'CompanyRequest' });
+const companyCheck = {
+  status,
+  who: z.array(z.string()),
+  grounds: z.object({ basis: z.enum(BASES), source: z.string().optional() }),
+};
 export const companyReply = z
   .object({
     verdict: status,
     checks: z.array(
-      z.object({
-        rule: z.enum(COMPANY_RULES),
-        status,
-        title: z.string(),
-        why: z.string(),
-        who: z.array(z.string()),
-        grounds: z.object({ basis: z.enum(BASES), source: z.string().optional() }),
-      }),
+      z.discriminatedUnion('rule', [
+        z.object({ ...companyCheck, rule: z.enum(['alone', 'other-colony']), species: z.string() }),
+        z.object({ ...companyCheck, rule: z.enum(['eaten', 'young-look-alike']) }),
+        z.object({ ...companyCheck, rule: z.literal('different-damp'), wetness: z.tuple([z.number(), z.number()]) }),
+        z.object({
+          ...{ ...companyCheck, rule: z.literal('different-climate') },
+          unshared: z.array(z.enum(['temperatureC', 'humidityPct'])),
+        }),
+      ]),
     ),
   })
   .meta({ id: 'CompanyReply' }) satisfies z.ZodType<CompanyAnswer>;

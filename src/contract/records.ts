@@ -48,8 +48,8 @@ export const stateOfHome = z
     grounds: z.array(
       z.discriminatedUnion('about', [
         z.object({ about: z.literal('fit'), ...against, residentId: id, rule: z.string(), title: z.string() }),
-        z.object({ about: z.literal('unreadable'), ...against, residentId: id, title: z.string() }),
-        z.object({ about: z.literal('company'), ...against, rule: z.enum(COMPANY_RULES), title: z.string() }),
+        z.object({ about: z.literal('unreadable'), ...against, residentId: id }),
+        z.object({ about: z.literal('company'), ...against, rule: z.enum(COMPANY_RULES) }),
         z.object({ about: z.literal('alarm'), ...against, alarm: probeAlarm }),
         z.object({
           ...{ about: z.literal('air'), ...against },
@@ -218,6 +218,9 @@ export const newResident = z.strictObject({
   /** Left out: a group where heads were counted, a colony of ants, eggs in the stage egg, else a single animal. */
   form: form.optional(),
   bornOn: day.optional(),
+  /** When it moulted, and was given food, last: also before it came. */
+  lastMoultOn: day.optional(),
+  lastMealOn: day.optional(),
   motherId: id.optional(),
   fatherId: id.optional(),
   outOfId: id.optional(),

@@ -6,7 +6,7 @@ import { day, id, instant, instar, oneOf } from './primitives';
 import { massG } from './records';
 
 /** Of what is written these are told by every kind alike, or were an answer to a question and are kept by nobody. */
-const APART = ['kind', 'id', 'on', 'keeper', 'note', 'residentId', 'homeId', 'insist'] as const;
+const TOLD_APART = ['kind', 'id', 'on', 'keeper', 'note', 'residentId', 'homeId', 'insist'] as const;
 
 /** Given or moved while it was left alone: it was insisted on. */
 const inQuiet = z.literal(1).optional();
@@ -52,7 +52,7 @@ type NotedWith<Kind> = Kind extends keyof typeof NOTED ? Infer<(typeof NOTED)[Ki
 type FormOf<Kind, Form = NewEntry> = Form extends { kind: infer Kinds } ? (Kind extends Kinds ? Form : never) : never;
 
 type Written = {
-  [Kind in NewEntry['kind']]: Omit<FormOf<Kind>, (typeof APART)[number] | keyof NotedWith<Kind>> &
+  [Kind in NewEntry['kind']]: Omit<FormOf<Kind>, (typeof TOLD_APART)[number] | keyof NotedWith<Kind>> &
     NotedWith<Kind> &
     Infer<typeof alsoBy>;
 };
@@ -91,13 +91,14 @@ export const entryToKeep = <Kind extends EntryKind>(
   facts: Omit<EntryBase, 'undoneAt'>,
 ) => ({ ...facts, kind, data }) as EntryToKeep<Kind>;
 
-const isApart = (name: string) => APART.some((each) => each === name);
+/** Whether a field of what is written is none of the data of its kind. */
+export const isToldApart = (name: string): boolean => TOLD_APART.some((each) => each === name);
 
 const SHAPES = {
   ...Object.fromEntries(
     ENTRY_FORMS.map(({ shape }) => {
       const kind = shape.kind.value;
-      const own = Object.entries(shape).filter(([name]) => !isApart(name));
+      const own = Object.entries(shape).filter(([name]) => !isToldApart(name));
       return [kind, { ...Object.fromEntries(own), ...(kind in NOTED ? NOTED[kind as keyof typeof NOTED] : {}) }];
     }),
   ),

@@ -91,7 +91,7 @@ describe('the API', () => {
     });
 
     it('stands on the round until it is done, and again once that is undone', async () => {
-      expect((await round())[0].jobs.map((job: { kind: string }) => job.kind)).toEqual(['feed', 'water', 'label']);
+      expect((await round())[0].jobs.map((job: { kind: string }) => job.kind)).toEqual(['feed', 'water']);
       const id = randomUUID();
       const first = await log({ kind: 'offered', id, preyCount: 2, preyLengthMm: 22 });
       expect(first.body.entry).toMatchObject({ id, on: TODAY, data: { preyCount: 2, preyLengthMm: 22 } });

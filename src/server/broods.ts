@@ -15,7 +15,7 @@ import type { CareProfile } from '@/core/profiles/profile';
 import { Refusal } from '@/core/refusal';
 import { apartOf } from './apart';
 import type { Clock } from './clock';
-import { groupBy } from './groupBy';
+import { groupBy } from '@/core/groupBy';
 import { houseToday, type Lodger } from './house/houseToday';
 import { inTurn } from './house/inTurn';
 import { larderOf } from './larder';

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { NewEntry } from '@/contract/entries';
-import type { Entry, EntryToKeep } from '@/contract/storedEntries';
+import { isToldApart, type Entry, type EntryToKeep } from '@/contract/storedEntries';
 import { HEAD_KINDS } from '@/core/growth/census';
 import type { CareBook } from '@/core/profiles/careBook';
 import { Refusal } from '@/core/refusal';
@@ -119,11 +119,12 @@ export const HEADS = new Set<Entry['kind']>(HEAD_KINDS);
 const CHANGES = new Set<Entry['kind']>([...HEADS, 'moved', 'sexed']);
 
 /** Says of which entry of many a refusal speaks. */
-async function naming<Result>(index: number, work: () => Promise<Result>): Promise<Result> {
-  const under = ({ path, message }: { path: string; message: string }) => ({
-    path: `entries.${index}.${path}`,
-    message,
-  });
+const naming = <Result>(index: number, work: () => Promise<Result>): Promise<Result> =>
+  renaming((path) => `entries.${index}.${path}`, work);
+
+/** Has a refusal speak of its fields as they were called where it was asked. */
+export async function renaming<Result>(rename: (path: string) => string, work: () => Promise<Result>): Promise<Result> {
+  const under = ({ path, message }: { path: string; message: string }) => ({ path: rename(path), message });
   try {
     return await work();
   } catch (error) {
@@ -139,11 +140,9 @@ export async function requireEntry(queries: Queries, id: string): Promise<Entry>
   return entry;
 }
 
-const COMMON = new Set(['id', 'kind', 'on', 'keeper', 'note', 'residentId', 'homeId', 'insist']);
-
 /** Splits an entry into what every kind has and the data of its own kind. */
 function recordOf(body: NewEntry) {
-  const own = Object.entries(body).filter(([name, value]) => !COMMON.has(name) && value !== undefined);
+  const own = Object.entries(body).filter(([name, value]) => !isToldApart(name) && value !== undefined);
   return {
     kind: body.kind,
     residentId: 'residentId' in body ? body.residentId : null,

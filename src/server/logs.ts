@@ -1,7 +1,7 @@
 import type { Entry } from '@/contract/storedEntries';
 import type { LogEntry, LogKind } from '@/core/plan/work';
 import { BODY_MEASURES, type BodyMeasure } from '@/core/profiles/profile';
-import { groupBy } from './groupBy';
+import { groupBy } from '@/core/groupBy';
 
 /** The log of each resident, as what is due is worked out from it. */
 export function logsOf(entries: readonly Entry[]): Map<string, LogEntry[]> {

@@ -77,7 +77,7 @@ async function openDatabase({ data, databaseUrl, demo, testClock }: ReturnType<t
 }
 
 const COUNTED_EVERY_MS = 6 * 3_600_000;
-/** Whoever has just started it wants to see something first. */
+/** Whoever has just started it wants to see something first. ms, chosen here */
 const COUNTED_AFTER_MS = 60_000;
 
 /** Lets the embedded database know how large its tables are, at once where it never knew, and as they grow. */

@@ -1,6 +1,6 @@
 import type { EntryOf } from '@/contract/storedEntries';
 import type { PastMeal } from '@/core/feeding/food';
-import { groupBy } from './groupBy';
+import { groupBy } from '@/core/groupBy';
 import type { Queries } from './storage/database';
 import { mealEntriesOf, type MealKind } from './storage/entries';
 

@@ -201,7 +201,7 @@ describe('residents of every form', () => {
     expect((await moult('2026-01-10', 37)).status).toBe(201);
     expect(fields(await moult('2026-01-20', 60))).toEqual(['bodyLengthMm']);
     expect(fields(await moult('2026-03-01', 30))).toEqual(['bodyLengthMm']);
-    expect(fields(await moult('2025-11-30'))).toEqual(['on']);
+    expect(fields(await moult('2025-11-10'))).toEqual(['on']);
     expect(fields(await moult('2026-05-01'))).toEqual(['on']);
     const answer = (await server.get(`/api/residents/${one.id}/moult`)).body;
     expect(answer.moults.map((each: { on: string }) => each.on)).toEqual(['2026-01-10', '2026-02-01']);
@@ -215,7 +215,7 @@ describe('residents of every form', () => {
     ];
     const bulk = (entries: object[]) => server.post('/api/entries/bulk', { entries });
     const misted = (id: string) => ({ kind: 'misted', residentId: id });
-    const wrong = await bulk([misted(a.id), { kind: 'moulted', residentId: b.id, on: '2025-01-01' }]);
+    const wrong = await bulk([misted(a.id), { kind: 'watered', residentId: b.id, on: '2025-01-01' }]);
     expect(fields(wrong)).toEqual(['entries.1.on']);
     const kinds = async (id: string) =>
       (await server.get(`/api/residents/${id}/entries`)).body.entries.map((each: { kind: string }) => each.kind);

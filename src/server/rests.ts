@@ -8,7 +8,7 @@ import { Refusal } from '@/core/refusal';
 import { degreeHoursOutside } from '@/core/season/degreeHours';
 import { restPlan, type RestingKind, type RestPlan } from '@/core/season/rest';
 import { restCourse, type RestCourse } from '@/core/season/restCourse';
-import { groupBy } from './groupBy';
+import { groupBy } from '@/core/groupBy';
 import { restKindFor } from './kinds';
 import { ALARM_DAYS, homeAlarms } from './homeReadings';
 import type { Queries } from './storage/database';

@@ -4,7 +4,7 @@ import { absencePlan, type Task, type Visit } from '@/core/plan/absence';
 import { feedingRhythm } from '@/core/plan/feedingJobs';
 import type { Day } from '@/core/measure/day';
 import type { Dish } from '@/core/feeding/food';
-import { groupBy } from './groupBy';
+import { groupBy } from '@/core/groupBy';
 import { isDangerous } from './dangers';
 import { houseToday, type HouseToday, type Lodger } from './house/houseToday';
 import type { Queries } from './storage/database';

@@ -4,7 +4,7 @@ import fontkit from '@pdf-lib/fontkit';
 import { parseISO } from 'date-fns/parseISO';
 import { PDFDocument, rgb, type PDFFont, type PDFPage } from 'pdf-lib';
 import type { SitterSheet } from '@/contract/plan';
-import { NEVER_OPEN_WORDS, sitterTask } from '@/contract/sheetWords';
+import { NEVER_OPEN_WORDS, sitterTask } from '@/words/sheet';
 import type { Day } from '@/core/measure/day';
 import { ROOT } from './root';
 

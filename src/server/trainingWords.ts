@@ -1,6 +1,7 @@
 import type { StillnessGuide } from '@/core/growth/stillness';
 import { daysBetween, type Day } from '@/core/measure/day';
 import type { CompanyCase, FitCase, StillCase, WaterCase } from '@/core/training/cases';
+import { COMPANY_TITLES, companyReason } from '@/words/company';
 
 /*
  * Why a case has the answer that it has, in sentences with the numbers of its engine.
@@ -47,7 +48,7 @@ export function fitWhy({ answer, right }: FitCase): string[] {
 
 export function companyWhy({ answer }: CompanyCase): string[] {
   if (answer.checks.length === 0) return ['Nothing that is known of them speaks against it.'];
-  return answer.checks.map(({ title, why }) => `${title}: ${why}`);
+  return answer.checks.map((check) => `${COMPANY_TITLES[check.rule]}: ${companyReason(check)}`);
 }
 
 const number = (value: number) => (value >= 10 ? String(Math.round(value)) : value.toFixed(value >= 1 ? 1 : 2));

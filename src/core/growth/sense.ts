@@ -5,9 +5,14 @@ import { Refusal } from '@/core/refusal';
 /** Two measurings of one animal differ by so much and no more; from memory. */
 export const SHRINKS = 0.9;
 
+/** Why nothing can have happened to an animal on a day: it was not born; null where it was, or nobody knows. */
+export const birthProblem = (on: Day, bornOn: Day | undefined): string | null =>
+  bornOn !== undefined && on < bornOn ? `Must not be before it was born, on ${bornOn}; got ${on}.` : null;
+
 /** Why an animal cannot have moulted on a day, given the days on which it did; null where it can. */
 export function moultDayProblem(on: Day, others: readonly Day[], bornOn: Day | undefined): string | null {
-  if (bornOn !== undefined && on < bornOn) return `Must not be before it was born, on ${bornOn}; got ${on}.`;
+  const unborn = birthProblem(on, bornOn);
+  if (unborn !== null) return unborn;
   if (others.includes(on)) return `There is a moult on ${on} already: one a day.`;
   return null;
 }

@@ -39,8 +39,8 @@ export interface HomeQuestion {
 /** One thing that speaks against a home as it stands. */
 export type HomeGround = { status: Exclude<Status, 'pass'> } & (
   | { about: 'fit'; residentId: string; rule: string; title: string }
-  | { about: 'unreadable'; residentId: string; title: string }
-  | { about: 'company'; rule: CompanyCheck['rule']; title: string }
+  | { about: 'unreadable'; residentId: string }
+  | { about: 'company'; rule: CompanyCheck['rule'] }
   | { about: 'alarm'; alarm: ProbeAlarm }
   | { about: 'air'; staleAir: Exclude<Stale, 'fresh'>; airChangesPerHour: number }
   | { about: 'water'; dueOn: Day | null; isDryAir: boolean }
@@ -77,8 +77,8 @@ export function homeState({ home, today, tenants, air: flow, watering, alarms }:
   const grounds: HomeGround[] = [
     ...alarms.map((alarm) => ({ about: 'alarm' as const, alarm, status: alarmStatus(alarm) })),
     ...tenants.flatMap((tenant) => fitGrounds(tenant, home)),
-    ...company(tenants.map(({ lodger }) => lodger)).checks.flatMap(({ rule, status, title }) =>
-      status === 'pass' ? [] : [{ about: 'company' as const, rule, status, title }],
+    ...company(tenants.map(({ lodger }) => lodger)).checks.flatMap(({ rule, status }) =>
+      status === 'pass' ? [] : [{ about: 'company' as const, rule, status }],
     ),
     ...waterGrounds(watering, today),
     ...(air && air.staleAir !== 'fresh'
@@ -112,7 +112,7 @@ function waterGrounds(watering: WateringOutlook | null, today: Day): HomeGround[
 /** What the rules of one find; one whose records tell nothing is to be watched. */
 function fitGrounds(tenant: Tenant, home: HomeState): HomeGround[] {
   const answer = fitOrNull(tenant, home);
-  if (!answer) return [{ about: 'unreadable', status: 'watch', residentId: tenant.id, title: 'Its size is not known' }];
+  if (!answer) return [{ about: 'unreadable', status: 'watch', residentId: tenant.id }];
   return answer.checks.flatMap(({ rule, status, title }) =>
     status === 'pass' ? [] : [{ about: 'fit' as const, status, residentId: tenant.id, rule, title }],
   );

@@ -21,15 +21,20 @@ export const COMPANY_RULES = [
   'different-climate',
 ] as const;
 
-export interface CompanyCheck {
-  rule: (typeof COMPANY_RULES)[number];
+export type CompanyCheck = {
   status: Status;
-  title: string;
-  why: string;
   /** Labels of those it is about. */
   who: string[];
   grounds: Ground;
-}
+} & (
+  | { rule: 'alone' | 'other-colony'; species: string }
+  | { rule: 'eaten' | 'young-look-alike' }
+  /** At which each keeps the damp end, of 1. */
+  | { rule: 'different-damp'; wetness: [number, number] }
+  | { rule: 'different-climate'; unshared: UnsharedClimate[] }
+);
+/** Of what there is no value that serves both. */
+export type UnsharedClimate = 'temperatureC' | 'humidityPct';
 
 export interface CompanyAnswer {
   verdict: Status;
@@ -53,8 +58,7 @@ export function company(lodgers: Lodger[]): CompanyAnswer {
       checks.push({
         rule: 'other-colony',
         status: 'fail',
-        title: 'Two colonies fight',
-        why: `Colonies of ${name} kill each other: each has a nest of its own.`,
+        species: name,
         who: same.map((lodger) => lodger.label),
         grounds: { basis: 'common practice' },
       });
@@ -63,8 +67,7 @@ export function company(lodgers: Lodger[]): CompanyAnswer {
     checks.push({
       rule: 'alone',
       status: 'fail',
-      title: 'Lives alone',
-      why: `${name} is kept one to a box: together they eat each other.`,
+      species: name,
       who: same.map((lodger) => lodger.label),
       grounds: groundOf(rule),
     });
@@ -85,8 +88,6 @@ function pairChecks(one: Lodger, other: Lodger): CompanyCheck[] {
     checks.push({
       rule: 'eaten',
       status: 'fail',
-      title: 'One eats the other',
-      why: 'A hunter takes whatever is smaller, and what is larger takes it at its moult.',
       who,
       grounds: { basis: 'from memory' },
     });
@@ -95,8 +96,6 @@ function pairChecks(one: Lodger, other: Lodger): CompanyCheck[] {
     checks.push({
       rule: 'young-look-alike',
       status: 'watch',
-      title: 'Young nobody can name',
-      why: 'The young of these species look alike: kept together they leave a mixed stock that cannot be told apart, nor passed on under a name.',
       who,
       grounds: { basis: 'common practice' },
     });
@@ -108,23 +107,20 @@ function pairChecks(one: Lodger, other: Lodger): CompanyCheck[] {
     checks.push({
       rule: 'different-damp',
       status: 'watch',
-      title: 'They want another damp',
-      why: `The damp end of one is kept at ${damp.dampWetness}, of the other at ${otherDamp.dampWetness} of all the soil can hold.`,
+      wetness: [damp.dampWetness, otherDamp.dampWetness],
       who,
       grounds: { basis: 'from memory' },
     });
   }
   const [climate, otherClimate] = [one.profile.climate, other.profile.climate];
-  const apart = (['temperatureC', 'humidityPct'] as const).filter(
+  const apart = (['temperatureC', 'humidityPct'] satisfies UnsharedClimate[]).filter(
     (name) => climate[name].min > otherClimate[name].max || otherClimate[name].min > climate[name].max,
   );
   if (apart.length > 0) {
-    const said = apart.map((name) => (name === 'temperatureC' ? 'warmth' : 'humidity')).join(' and ');
     checks.push({
       rule: 'different-climate',
       status: 'watch',
-      title: 'They want another climate',
-      why: `There is no ${said} that serves both.`,
+      unshared: apart,
       who,
       grounds: { basis: 'from memory' },
     });

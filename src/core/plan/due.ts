@@ -60,7 +60,7 @@ const waits = (kind: JobKind, quiet: LeaveAlone) => {
   const { waits: held } = factsOf(kind);
   // One that hangs in its moult is not even misted.
   const isHanging = quiet.code === 'premoult' && quiet.signs.includes('hanging');
-  return held !== null && (held.for === 'quiet' || isHanging);
+  return held === 'quiet' || (held === 'hanging' && isHanging);
 };
 
 /** What was put off is not due before its day; on the day it was put off it is shown, to be taken back. */

@@ -122,7 +122,9 @@ export function feedingRhythm(
   const usualDays = Math.floor(Math.max(1, meal.everyDays));
   const interval = refused ? Math.max(usualDays, Math.floor(hunts.offerAgainAfterDays.value)) : usualDays;
   const portionOn = diet?.eats === 'litter' ? portionDueOn(diet, meals) : null;
-  const byRhythm = portionOn ?? (offer ? addDays(offer.on, interval) : (settled ?? today));
+  // Those that live on the litter of their box find food in it when they come.
+  const first = diet?.eats === 'litter' && move ? addDays(move.on, usualDays) : (settled ?? today);
+  const byRhythm = portionOn ?? (offer ? addDays(offer.on, interval) : first);
   const rhythm: Rhythm = {
     kind: 'feed',
     dueOn: settled && settled > byRhythm ? settled : byRhythm,

@@ -26,14 +26,19 @@ export interface Rhythm {
   doneWith: readonly LogKind[];
 }
 
-/** When something is due that was last done, or begun with the animal, so long ago; what was done today counts later. */
+/**
+ * When something is due that was last done, or begun with the animal in its box, so long ago. What was done today counts later,
+ * so that it stays on the round as done; but whoever came into its box today came into a box made ready for it.
+ */
 export function sinceLast(
   log: LogEntry[],
   doneWith: readonly LogKind[],
   everyDays: number,
   today: Day,
 ): Pick<Rhythm, 'dueOn' | 'reason'> {
-  const last = latest(log, [...doneWith, 'taken-in', 'moved'], addDays(today, -1));
+  const isOn = (kinds: readonly LogKind[]) => latest(log, kinds, today)?.on === today;
+  const isMadeReady = isOn(['taken-in', 'moved']) && !isOn(doneWith);
+  const last = latest(log, [...doneWith, 'taken-in', 'moved'], isMadeReady ? today : addDays(today, -1));
   if (!last) return { dueOn: today, reason: { code: 'never', since: today } };
   return {
     dueOn: addDays(last.on, everyDays),

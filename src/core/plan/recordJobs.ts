@@ -79,9 +79,9 @@ function measuring({ log, form, stage }: ResidentToday, today: Day): Job[] {
   ];
 }
 
-/** The label moves along with the animal. */
+/** The label moves along with the animal; a newcomer's box was made ready with its own. */
 function labelling({ log }: ResidentToday, today: Day): Job[] {
-  const move = latest(log, ['taken-in', 'moved'], today);
+  const move = latest(log, ['moved'], today);
   if (!move || daysBetween(move.on, today) > LABEL_DAYS) return [];
   const before = latest(log, ['labelled'], addDays(today, -1));
   if (before && inOrder(before, move) > 0) return [];

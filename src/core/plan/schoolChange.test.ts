@@ -71,7 +71,7 @@ describe('what flipping a school changes', () => {
 
   it('tells two schools that pull one animal in different directions, and keeps both', () => {
     const both = spider('ground-tarantula', { aim: 'grow-on', feeding: 'large-and-rarely' });
-    expect(contradictionsOf(both).map(({ schools }) => schools)).toEqual([['grow-on', 'large-and-rarely']]);
+    expect(contradictionsOf(both)).toEqual(['hungry-between']);
     expect(both.schools).toEqual({ aim: 'grow-on', feeding: 'large-and-rarely' });
     expect(contradictionsOf(spider('ground-tarantula'))).toEqual([]);
   });

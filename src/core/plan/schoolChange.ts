@@ -111,23 +111,12 @@ function changed<Answer>(before: Answer, after: Answer): { before: Answer; after
   return JSON.stringify(before) === JSON.stringify(after) ? null : { before, after };
 }
 
-/** Two schools that pull one resident in different directions. */
-export interface Contradiction {
-  schools: [string, string];
-  why: string;
-}
-
-/** Pairs that go badly together. Common practice, no source */
-const CONTRADICTIONS: readonly Contradiction[] = [
-  {
-    schools: ['grow-on', 'large-and-rarely'],
-    why: 'To grow on it is to eat often while it is small; one large meal a month leaves it hungry between and too full after.',
-  },
-  {
-    schools: ['mist-to-a-number', 'large-and-rarely'],
-    why: 'What is left of a large meal spoils faster in air that is misted: take it out the same day.',
-  },
-];
+/** Pairs of schools that pull one resident in different directions. Common practice, no source */
+export const CONTRADICTIONS = {
+  'hungry-between': ['grow-on', 'large-and-rarely'],
+  'spoils-in-mist': ['mist-to-a-number', 'large-and-rarely'],
+} as const;
+export type Contradiction = keyof typeof CONTRADICTIONS;
 
 /** The contradictions among the schools that are in force for one resident; they are told, and both are kept. */
 export function contradictionsOf({
@@ -135,7 +124,8 @@ export function contradictionsOf({
   schools = {},
 }: Pick<ResidentToday, 'profile' | 'schools'>): Contradiction[] {
   const inForce = schoolsInForce(profile, schools);
-  return CONTRADICTIONS.filter((each) => each.schools.every((school) => inForce.includes(school)));
+  const all = Object.entries(CONTRADICTIONS) as [Contradiction, readonly string[]][];
+  return all.flatMap(([id, pair]) => (pair.every((school) => inForce.includes(school)) ? [id] : []));
 }
 
 /** The same resident with another school on a topic; undefined for what holds without a choice. */

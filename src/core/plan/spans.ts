@@ -10,7 +10,7 @@ export interface Span {
 export function closedFor(kind: JobKind, { rest, quiet }: { rest: Span[]; quiet: Span[] }): Span[] {
   const { isOfRest, waits } = factsOf(kind);
   if (isOfRest) return [];
-  return waits?.for === 'quiet' ? [...rest, ...quiet] : rest;
+  return waits === 'quiet' ? [...rest, ...quiet] : rest;
 }
 
 export const isClosed = (day: number, closed: readonly Span[]): boolean =>

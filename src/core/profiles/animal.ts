@@ -1,5 +1,5 @@
 import { Refusal } from '@/core/refusal';
-import { BODY_MEASURES, type BodyMeasure, type CareProfile, type Stage } from './profile';
+import { BODY_MEASURES, type BodyMeasure, type CareProfile, type Form, type Stage } from './profile';
 
 /** What was measured on the animal (mm) and how many live together. */
 export interface AnimalMeasures {
@@ -22,6 +22,10 @@ export type Body = { [Name in BodyMeasure]?: Length };
 function ratio(profile: CareProfile, name: BodyMeasure): number | undefined {
   return name === profile.measure.takes ? 1 : profile.proportions[name]?.value;
 }
+
+/** What a newcomer that is no eggs is where nobody says: ants a colony, those that were counted a group, else one animal. */
+export const usualForm = (profile: Pick<CareProfile, 'silhouette'>, headCount: number | undefined): Form =>
+  profile.silhouette === 'ant' ? 'colony' : headCount === undefined ? 'single' : 'group';
 
 /** Whether its size can be told: by what was measured of it, or by what is usual for a kind that is counted. */
 export function tellsSize(profile: CareProfile, measures: AnimalMeasures): boolean {

@@ -1,4 +1,6 @@
-import { JOBS, type JobKind } from '@/core/plan/jobs';
+import type { JobKind } from '@/core/plan/jobs';
+import { countWords } from '@/words/count';
+import { JOB_WORDS } from '@/words/jobKinds';
 import type { Keeper } from '@/contract/keepers';
 import { addDays, type Day } from '@/core/measure/day';
 import { busyDaysOf, planOf } from '../house/housePlan';
@@ -35,7 +37,7 @@ export async function eventsOf(queries: Queries, keeper: Keeper, on: Day, now: s
     const minutes = Math.round(ofDay.reduce((sum, job) => sum + job.minutes, 0));
     const counts = new Map<JobKind, number>();
     for (const { kind } of ofDay) counts.set(kind, (counts.get(kind) ?? 0) + 1);
-    const text = [...counts].map(([kind, count]) => `${JOBS[kind].noun}: ${count}`).join(', ');
+    const text = [...counts].map(([kind, count]) => `${JOB_WORDS[kind].noun}: ${count}`).join(', ');
     const when = {
       kind: 'time' as const,
       on: day,
@@ -43,7 +45,14 @@ export async function eventsOf(queries: Queries, keeper: Keeper, on: Day, now: s
       zone: keeper.zone,
       minutes: Math.max(SHORTEST_WALK_MINUTES, minutes),
     };
-    return [{ uid: `walk-${day}-${keeper.id}`, title: `Round: ${ofDay.length} jobs, ${minutes} min`, text, when }];
+    return [
+      {
+        uid: `walk-${day}-${keeper.id}`,
+        title: `Round: ${countWords(ofDay.length, 'job')}, ${minutes} min`,
+        text,
+        when,
+      },
+    ];
   }).flat();
   const moves = walked.flatMap(({ resident, home, today }): CalendarEvent[] => {
     const { move } = today;

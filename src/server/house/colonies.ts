@@ -1,7 +1,6 @@
 import type { ColonyFacts } from '@/contract/colony';
 import type { EntryOf } from '@/contract/storedEntries';
 import type { Home, Resident } from '@/contract/records';
-import { HEAD_KINDS } from '@/core/growth/census';
 import { colonyState, type ColonyLog, type ColonyState, type Count } from '@/core/house/colonyState';
 import type { Day } from '@/core/measure/day';
 import type { SealedIn } from '@/core/plan/work';
@@ -15,7 +14,7 @@ import type { Queries } from '../storage/database';
 import { entriesOfKinds } from '../storage/entries';
 import { findHome } from '../storage/homes';
 import type { Shared } from './shared';
-import type { HeadKind } from './records';
+import { HEADS_AND_BROOD, type HeadKind } from './records';
 
 /** Whether one is counted: a colony, a culture, a group. */
 export const isCountedForm = ({ form }: Pick<Resident, 'form'>): boolean => form === 'group' || form === 'colony';
@@ -34,7 +33,7 @@ export async function colonyStateOf(
     warmth: await warmthIn(queries, now),
   };
   const rest = (await restsOf(queries, [resident], today)).get(resident.id);
-  const entries = await entriesOfKinds(queries, [resident.id], [...HEAD_KINDS, 'brood-seen']);
+  const entries = await entriesOfKinds(queries, [resident.id], HEADS_AND_BROOD);
   return apartOf(() => countedState(scene, resident, home, entries, rest));
 }
 

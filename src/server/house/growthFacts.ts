@@ -11,7 +11,7 @@ import type { Day } from '@/core/measure/day';
 import type { LogEntry } from '@/core/plan/work';
 import { noticedSigns } from '@/core/plan/signs';
 import type { CareBook } from '@/core/profiles/careBook';
-import { groupBy } from '../groupBy';
+import { groupBy } from '@/core/groupBy';
 import { warmthIn } from './air';
 import type { Shared } from './shared';
 import { digestOf } from '../secrets';

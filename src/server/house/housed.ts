@@ -2,7 +2,7 @@ import type { Resident } from '@/contract/records';
 import type { ColonyState } from '@/core/house/colonyState';
 import { together, type Housemate } from '@/core/housing/together';
 import type { CareBook } from '@/core/profiles/careBook';
-import { groupBy } from '../groupBy';
+import { groupBy } from '@/core/groupBy';
 
 /**
  * Residents with what living together makes of each: heads of its kind in its home, and whether it is a guest there. Those that

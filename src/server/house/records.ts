@@ -4,7 +4,7 @@ import type { PastMeal } from '@/core/feeding/food';
 import { HEAD_KINDS } from '@/core/growth/census';
 import type { Kin } from '@/core/growth/kin';
 import type { Day } from '@/core/measure/day';
-import { groupBy } from '../groupBy';
+import { groupBy } from '@/core/groupBy';
 import { mealsBefore } from '../meals';
 import { REST_KINDS, type RestKind } from '../rests';
 import { inParts } from './inTurn';

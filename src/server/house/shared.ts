@@ -7,7 +7,7 @@ import { DAY_MS, type MarkedReading } from '@/core/readings/reading';
 import type { Hemisphere } from '@/core/season/year';
 import type { MaterialTable } from '@/core/substrate/material';
 import { careOf, materialTable } from '../care';
-import { groupBy } from '../groupBy';
+import { groupBy } from '@/core/groupBy';
 import { ALARM_DAYS } from '../homeReadings';
 import { EMPTY_SHELF, larderOf, type Shelf } from '../larder';
 import type { Queries } from '../storage/database';

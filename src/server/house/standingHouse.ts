@@ -11,7 +11,7 @@ import type { CareBook } from '@/core/profiles/careBook';
 import { airSchool } from '@/core/profiles/schools';
 import { Refusal } from '@/core/refusal';
 import { apartOf } from '../apart';
-import { groupBy } from '../groupBy';
+import { groupBy } from '@/core/groupBy';
 import { larderOf } from '../larder';
 import { logsOf } from '../logs';
 import { moultOutlooks } from '../offers';

@@ -1,6 +1,6 @@
 import type { StockEntry } from '@/contract/store';
 import type { Day } from '@/core/measure/day';
-import { groupBy } from '../groupBy';
+import { groupBy } from '@/core/groupBy';
 import { inParts } from './inTurn';
 import { put } from './records';
 import { bookBegins, shelfFrom, type FedDish, type Shelf } from '../larder';

@@ -36,7 +36,7 @@ export function changesHandlers({ database, clock }: Deps): Pick<Handlers, 'chan
     changes: async ({ query }): Promise<Changes> => {
       const house = await houseToday(database, clock.today(), clock.now());
       const shelves = await listShelves(database);
-      const { on, stops, unworkable } = roundOf(house);
+      const { on, stops, unworkable } = await roundOf(house);
       const now: Told = {
         ...{ on, stops, unworkable, shelves: JSON.stringify(shelves) },
         homes: homeRows(house),

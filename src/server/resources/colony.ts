@@ -14,7 +14,7 @@ import { colonyFacts } from '../house/colonies';
 import { keptFor } from '../house/inTurn';
 import type { Handlers } from '../http/mount';
 import { invalid, notFound } from '../http/problem';
-import { groupBy } from '../groupBy';
+import { groupBy } from '@/core/groupBy';
 import { populationOf } from '../kinds';
 import { houseToday } from '../house/houseToday';
 import { entriesOfKinds } from '../storage/entries';

@@ -68,7 +68,7 @@ export function computeClimateHandlers({ database }: Pick<Deps, 'database'>): Pi
     moisture: async ({ body }) => {
       const question = questionOf(body, await materialTable(database), body.days, body.stepMinutes);
       const wishes = { ...(await wishesOfProfile(database, body.profile)), ...body.wishes };
-      return { ...answerOf(forecastMoisture(question, wishes)), leftOut: LEFT_OUT.map((each) => each.words) };
+      return { ...answerOf(forecastMoisture(question, wishes)), leftOut: [...LEFT_OUT] };
     },
 
     ventPlan: async ({ body }) => {

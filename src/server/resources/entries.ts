@@ -12,7 +12,7 @@ import { countStanding, findEntry, insertEntry, markUndone, writeEntryPhoto } fr
 import { findEver, findResident } from '../storage/residents';
 import { dayOf, type Deps } from './deps';
 import { requireRoomFor } from './occupancy';
-import { requireAfterArrival, requireCensus } from './sense';
+import { requireCensus, requireInItsLife } from './sense';
 
 type Names = 'addEntry' | 'addEntries' | 'replayEntries' | 'undoEntry' | 'undoEntries' | 'addResidentPhoto';
 
@@ -60,7 +60,7 @@ export function entryHandlers({ database, clock }: Deps): Pick<Handlers, Names> 
         const resident = await findEver(queries, params.id);
         if (!resident) throw notFound('resident with that id');
         const on = dayOf(clock, body.on);
-        requireAfterArrival(resident, on);
+        requireInItsLife(resident, on);
         const { keeper = null, note = null } = body;
         const photo = { id, kind: 'photo' as const, residentId: resident.id, homeId: null, on, at: clock.now() };
         await insertEntry(queries, { ...photo, keeper, note, data: {} });

@@ -6,7 +6,7 @@ import { requireStage } from '@/core/profiles/animal';
 import type { BodyMeasure } from '@/core/profiles/profile';
 import { withoutUndefined } from '@/core/withoutUndefined';
 import { careOf } from '../care';
-import { groupBy } from '../groupBy';
+import { groupBy } from '@/core/groupBy';
 import type { Handlers } from '../http/mount';
 import { invalid, notFound, Problem } from '../http/problem';
 import type { Queries } from '../storage/database';

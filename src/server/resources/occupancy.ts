@@ -5,6 +5,7 @@ import { invalid, Problem } from '../http/problem';
 import type { Queries } from '../storage/database';
 import { findHome, holdHome } from '../storage/homes';
 import { residentsIn } from '../storage/residents';
+import { companyReason } from '@/words/company';
 
 /** Who is to live in a home. */
 export type Newcomer = Pick<Resident, 'scientificName' | 'profile' | 'called' | 'headCount'> & { id?: string };
@@ -32,7 +33,8 @@ export async function requireRoomFor(
   const { verdict, checks } = company([...tenants, newcomer].map((each) => lodgerOf(care, each)));
   const tenant = tenants[0];
   if (tenant && verdict === 'fail') {
-    const why = checks.find((check) => check.status === 'fail')?.why ?? '';
+    const worst = checks.find((check) => check.status === 'fail');
+    const why = worst ? companyReason(worst) : '';
     throw new Problem('conflict', `${home.code} is taken: ${nameOf(tenant)} lives in it. ${why}`, [
       { path: field, message: 'Choose a free home.' },
     ]);

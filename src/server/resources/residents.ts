@@ -1,12 +1,14 @@
 import { randomUUID } from 'node:crypto';
+import type { NewEntry } from '@/contract/entries';
 import type { NewResident, Resident } from '@/contract/records';
 import { shippedSpecies } from '@/contract/shipped';
 import { kindOfName } from '@/core/handbook/kindOfName';
-import { requireSchool, requireStage, takenMeasure } from '@/core/profiles/animal';
+import { requireSchool, requireStage, takenMeasure, usualForm } from '@/core/profiles/animal';
 import { carriedOver } from '@/core/profiles/otherKind';
 import type { CareProfile, Form } from '@/core/profiles/profile';
 import { withoutUndefined } from '@/core/withoutUndefined';
 import { careOf } from '../care';
+import { entryWriter, renaming } from '../entryWriter';
 import { houseToday } from '../house/houseToday';
 import type { Handlers } from '../http/mount';
 import { invalid, notFound, Problem } from '../http/problem';
@@ -34,6 +36,7 @@ const PAGE = 60;
 type Names = 'residents' | 'goneResidents' | 'takeIn' | 'changeResident' | 'history';
 
 export function residentHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
+  const writer = entryWriter(clock);
   return {
     residents: async () => ({ residents: [...(await houseToday(database, clock.today(), clock.now())).residents] }),
 
@@ -83,6 +86,7 @@ export function residentHandlers({ database, clock }: Deps): Pick<Handlers, Name
       if (body.bornOn) requireBirth(body.bornOn, on);
       const form = formOf(profile, body);
       const id = body.id ?? randomUUID();
+      const known = knownBefore(profile, id, body);
       try {
         return await database.transaction(async (queries) => {
           const newcomer = { ...body, called: body.called ?? null, id };
@@ -120,6 +124,13 @@ export function residentHandlers({ database, clock }: Deps): Pick<Handlers, Name
               data: { substrateDepthMm: body.substrateDepthMm },
             });
           }
+          for (const { field, entry: each } of known) {
+            const told = { ...each, ...(body.keeper !== undefined && { keeper: body.keeper }) } as NewEntry;
+            await renaming(
+              (path) => (path === 'on' ? field : path),
+              () => writer.add(queries, care, told, (residentId) => findEver(queries, residentId)),
+            );
+          }
           const entry = await findEntry(queries, entryId);
           if (!entry) throw new Error('The entry just written cannot be read.');
           return { resident: await requireResident(queries, id), entry };
@@ -130,6 +141,31 @@ export function residentHandlers({ database, clock }: Deps): Pick<Handlers, Name
       }
     },
   };
+}
+
+/**
+ * What is known of an animal from before, as entries of those days, each under the field that told it: its clocks run from there.
+ * @throws Problem for a last meal of those that do not hunt: what they had lies in another box
+ */
+function knownBefore(
+  profile: CareProfile,
+  residentId: string,
+  { lastMoultOn, lastMealOn }: NewResident,
+): { field: string; entry: NewEntry }[] {
+  const meal = randomUUID();
+  if (lastMealOn !== undefined && !profile.feeding) {
+    throw invalid('lastMealOn', 'A last meal is told of those that hunt; leave it out.');
+  }
+  const moult = { kind: 'moulted' as const, residentId };
+  // It has happened: nobody is asked whether it was meant.
+  const offer = { kind: 'offered' as const, id: meal, residentId, insist: true };
+  const eaten = { kind: 'eaten' as const, residentId, answers: `meal ${meal}` };
+  return [
+    ...(lastMoultOn === undefined ? [] : [{ field: 'lastMoultOn', entry: { ...moult, on: lastMoultOn } }]),
+    ...(lastMealOn === undefined
+      ? []
+      : [offer, eaten].map((entry) => ({ field: 'lastMealOn', entry: { ...entry, on: lastMealOn } }))),
+  ];
 }
 
 /** A newcomer of whom the kind is known. */
@@ -172,7 +208,7 @@ function formOf(profile: CareProfile, { form, stage, headCount }: NewResident): 
   if (form === 'single' && headCount !== undefined && headCount > 1) {
     throw invalid('headCount', `A single animal is one; got ${headCount}. Choose group.`);
   }
-  return form ?? (profile.silhouette === 'ant' ? 'colony' : headCount === undefined ? 'single' : 'group');
+  return form ?? usualForm(profile, headCount);
 }
 
 function requireBirth(bornOn: string, takenInOn: string): void {

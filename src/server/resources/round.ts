@@ -13,15 +13,14 @@ export function roundHandlers({ database, clock }: Deps): Pick<Handlers, 'round'
   return {
     round: async ({ query }) => {
       const on = query.on ?? clock.today();
-      const house = await houseToday(database, on, clock.now());
-      await inTurn(house.lodgers, (lodger) => morningOutlook(lodger, on));
-      return roundOf(house);
+      return roundOf(await houseToday(database, on, clock.now()));
     },
   };
 }
 
 /** The walk of a house on its day. */
-export function roundOf({ on, lodgers, unworkable }: HouseToday): Round {
+export async function roundOf({ on, lodgers, unworkable }: HouseToday): Promise<Round> {
+  await inTurn(lodgers, (lodger) => morningOutlook(lodger, on));
   const lighter = lighterDays(lodgers, on);
   return {
     on,

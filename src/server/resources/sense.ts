@@ -4,7 +4,7 @@ import type { Resident } from '@/contract/records';
 import { requireCounts } from '@/core/colony/kind';
 import { deepestMm, meanDepthMm } from '@/core/housing/soil';
 import { censusOf } from '@/core/growth/census';
-import { moultDayProblem, requireGrowth } from '@/core/growth/sense';
+import { birthProblem, moultDayProblem, requireGrowth } from '@/core/growth/sense';
 import { requireStage } from '@/core/profiles/animal';
 import type { CareBook } from '@/core/profiles/careBook';
 import { hatchlingMm } from '@/core/profiles/eggs';
@@ -45,7 +45,8 @@ export async function requireSense(
   }
   const resident = await find(body.residentId);
   if (!resident) throw invalid('residentId', 'There is no resident with that id. See /api/residents.');
-  requireAfterArrival(resident, on);
+  if (isOfTheAnimal(body)) requireInItsLife(resident, on);
+  else requireAfterArrival(resident, on);
   if (resident.leftOn !== null && body.kind !== 'noted' && body.kind !== 'trouble-after') {
     const message = `${nameOf(resident)} left on ${resident.leftOn}: only notes can be added. Undo its leaving if that was wrong.`;
     throw new Problem('conflict', message, [{ path: 'residentId', message: 'It is here no longer.' }]);
@@ -97,6 +98,21 @@ export async function requireSense(
     default:
       return {};
   }
+}
+
+/** About the animal itself, wherever it lived: its breeder knew it too. What is about its box, or counts heads, begins here. */
+const OF_THE_ANIMAL = new Set<NewEntry['kind']>([
+  ...['moulted', 'measured', 'sign', 'sexed', 'offered', 'eaten', 'refused', 'noted'],
+] as NewEntry['kind'][]);
+
+const isOfTheAnimal = (body: NewEntry): boolean =>
+  OF_THE_ANIMAL.has(body.kind) && !(body.kind === 'measured' && body.headCount !== undefined);
+
+/** @throws Problem for a day before one animal was born; of several, before they were taken in, for nobody tells them apart. */
+export function requireInItsLife(resident: Pick<Resident, 'form' | 'bornOn' | 'takenInOn'>, on: string): void {
+  if (resident.form !== 'single') return requireAfterArrival(resident, on);
+  const problem = birthProblem(on, resident.bornOn ?? undefined);
+  if (problem !== null) throw invalid('on', problem);
 }
 
 /** @throws Problem for a day before somebody was taken in. */

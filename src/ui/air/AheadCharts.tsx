@@ -6,15 +6,18 @@ import { LineChart, type ChartMark } from '../charts/LineChart';
 import { useTheme } from '../components/useStyles';
 import { Soft, Strong } from '../components/Words';
 import { space } from '../theme/tokens';
-import { pct } from '../words/air';
-import { daysWords } from '../words/days';
-import { waterWords } from '../words/jobs';
+import { dayTick, daysWords } from '@/words/days';
+import { addDays, type Day } from '@/core/measure/day';
+import { waterWords } from '@/words/jobs';
+import { pct } from '@/words/count';
 
 interface Props {
   ahead: Ahead;
   /** The box as it stands, where another way is tried. */
   before: Ahead | null;
   band: BandFact;
+  /** The day from which they count. */
+  today: Day;
   days: number;
   /** Readings of the last days: days before now (negative) and %. */
   readings: readonly (readonly [number, number])[];
@@ -30,7 +33,7 @@ const thin = (points: readonly (readonly [number, number])[]) => {
 };
 
 /** Humidity and wetness in the days ahead, with the band, the dampings and what the probe has said. */
-export function AheadCharts({ ahead, before, band, days, readings }: Props) {
+export function AheadCharts({ ahead, before, band, today, days, readings }: Props) {
   const { theme } = useTheme();
   const { bark, dew, ink, inkSoft } = theme.colors;
   const { course, forecast } = ahead;
@@ -42,7 +45,7 @@ export function AheadCharts({ ahead, before, band, days, readings }: Props) {
     .map(({ hour, waterMl }) => ({ x: hour / 24, label: waterWords(pouredMl(waterMl)) }));
   const lowest = Math.min(band.min, ...course.relativeHumidityPct, ...readings.map(([, value]) => value));
   const floor = Math.max(0, Math.floor((lowest - 5) / 10) * 10);
-  const dayTick = (day: number) => (day === 0 ? 'now' : day < 0 ? `${Math.round(day)} d` : `${Math.round(day)} d`);
+  const xTick = (day: number) => (day === 0 ? 'now' : dayTick(addDays(today, Math.floor(day)), today));
   const xTicks = ticksFor(back, days);
   const first = course.dampings[0];
   const next = first
@@ -60,7 +63,7 @@ export function AheadCharts({ ahead, before, band, days, readings }: Props) {
         x={x}
         y={[floor, 100]}
         xTicks={xTicks}
-        xTick={dayTick}
+        xTick={xTick}
         yTick={(value) => `${value} %`}
         band={band}
         marks={marks}
@@ -68,6 +71,7 @@ export function AheadCharts({ ahead, before, band, days, readings }: Props) {
           ...(before
             ? [
                 {
+                  name: 'as it stands',
                   points: thin(toPoints(before.course.relativeHumidityPct)),
                   color: inkSoft,
                   isDashed: true,
@@ -75,7 +79,7 @@ export function AheadCharts({ ahead, before, band, days, readings }: Props) {
                 },
               ]
             : []),
-          { points: thin(toPoints(course.relativeHumidityPct)), color: dew },
+          { name: 'humidity', points: thin(toPoints(course.relativeHumidityPct)), color: dew },
         ]}
         dots={readings.filter(([at]) => at >= back)}
       />
@@ -89,19 +93,27 @@ export function AheadCharts({ ahead, before, band, days, readings }: Props) {
         x={x}
         y={[0, 100]}
         xTicks={xTicks}
-        xTick={dayTick}
+        xTick={xTick}
         yTick={(value) => `${value} %`}
         limit={100 * forecast.dampWetnessMin}
         marks={marks.map((mark) => ({ ...mark, label: '' }))}
         lines={[
           ...(before
-            ? [{ points: thin(toPoints(before.course.dampWetness, 100)), color: inkSoft, isDashed: true, width: 1.5 }]
+            ? [
+                {
+                  name: 'damp end as it stands',
+                  points: thin(toPoints(before.course.dampWetness, 100)),
+                  color: inkSoft,
+                  isDashed: true,
+                  width: 1.5,
+                },
+              ]
             : []),
-          { points: thin(toPoints(course.dryWetness, 100)), color: bark, width: 2 },
-          { points: thin(toPoints(course.dampWetness, 100)), color: ink },
+          { name: 'dry end', points: thin(toPoints(course.dryWetness, 100)), color: bark, width: 2 },
+          { name: 'damp end', points: thin(toPoints(course.dampWetness, 100)), color: ink },
         ]}
       />
-      <Legend hasReadings={readings.length > 0} hasBefore={before !== null} />
+      {readings.length > 0 ? <Soft>Dots: readings of its probe.</Soft> : null}
       {course.condensationHours >= 1 ? (
         <Soft>{`Vapour condenses on walls or lid in ${Math.round(course.condensationHours)} of ${days * 24} hours, when the room cools.`}</Soft>
       ) : null}
@@ -110,27 +122,7 @@ export function AheadCharts({ ahead, before, band, days, readings }: Props) {
 }
 
 function ticksFor(back: number, days: number): number[] {
-  const step = days <= 7 ? 1 : days <= 30 ? 7 : 30;
+  const step = days <= 7 ? 2 : days <= 30 ? 7 : 30;
   const ahead = Array.from({ length: Math.floor(days / step) + 1 }, (_, index) => index * step);
   return back < -step / 2 ? [Math.ceil(back), ...ahead] : ahead;
-}
-
-function Legend({ hasReadings, hasBefore }: { hasReadings: boolean; hasBefore: boolean }) {
-  const { theme } = useTheme();
-  const items = [
-    { color: theme.colors.ink, title: 'damp end' },
-    { color: theme.colors.bark, title: 'dry end' },
-    ...(hasBefore ? [{ color: theme.colors.inkSoft, title: 'as it stands, dashed' }] : []),
-    ...(hasReadings ? [{ color: theme.colors.ink, title: 'readings, dots' }] : []),
-  ];
-  return (
-    <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: space.l }}>
-      {items.map(({ color, title }) => (
-        <View key={title} style={{ flexDirection: 'row', alignItems: 'center', gap: space.xs }}>
-          <View style={{ width: 14, height: 4, backgroundColor: color }} />
-          <Soft>{title}</Soft>
-        </View>
-      ))}
-    </View>
-  );
 }

@@ -1,12 +1,12 @@
 import { View } from 'react-native';
 import { holesOf, type Holes, type TriedAir } from '@/client/homeAir';
 import type { Container, WallSide } from '@/core/housing/container';
-import { Choices } from '../components/Choices';
-import { Slider } from '../components/Slider';
+import { Choices } from '../kit/Choices';
+import { Slider } from '../kit/Slider';
 import { Soft } from '../components/Words';
 import { space } from '../theme/tokens';
-import { useTemperature } from '../words/temperature';
-import { useLength } from '../words/useLength';
+import { useTemperature } from '@/words/temperature';
+import { useLength } from '@/words/useLength';
 
 interface Props {
   container: Container;

@@ -4,7 +4,7 @@ import { call } from '@/client/api';
 import { problemOf, useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import type { Home } from '@/contract/records';
-import { Button } from '../components/Button';
+import { Button } from '../kit/Button';
 import { LinkRow } from '../components/LinkRow';
 import { Body, Soft } from '../components/Words';
 import { space } from '../theme/tokens';

@@ -5,14 +5,14 @@ import { problemOf, useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import type { Home } from '@/contract/records';
 import { FEELS, type Feel } from '@/core/substrate/wetness';
-import { Button } from '../components/Button';
-import { Choices } from '../components/Choices';
-import { Field } from '../components/Field';
+import { Button } from '../kit/Button';
+import { Choices } from '../kit/Choices';
+import { Field } from '../kit/Field';
 import { Soft } from '../components/Words';
-import { numberIn } from '../forms/checks';
+import { numberIn } from '@/core/measure/typedNumber';
 import { space } from '../theme/tokens';
-import { FEEL_WORDS } from '../words/home';
-import { useTemperature } from '../words/temperature';
+import { FEEL_WORDS } from '@/words/home';
+import { useTemperature } from '@/words/temperature';
 
 const PLACES = [
   { value: 'air', title: 'its air' },

@@ -4,16 +4,17 @@ import { useWorked } from '@/client/airWorker';
 import { freshQuestion, triedFilling, type Asked, type Holes } from '@/client/homeAir';
 import type { VentOption } from '@/core/climate/ventPlan';
 import { LineChart } from '../charts/LineChart';
-import { Button } from '../components/Button';
-import { Slider } from '../components/Slider';
+import { Button } from '../kit/Button';
+import { Slider } from '../kit/Slider';
 import { StatusMark } from '../components/StatusMark';
 import { useTheme } from '../components/useStyles';
 import { Body, Soft, Strong } from '../components/Words';
 import { space } from '../theme/tokens';
-import { holesWords, pct, relaxWords } from '../words/air';
-import { changesNumber, changesWords } from '../words/staleAir';
-import { daysWords } from '../words/days';
-import { useLength } from '../words/useLength';
+import { holesWords, relaxWords } from '@/words/air';
+import { changesNumber, changesWords } from '@/words/staleAir';
+import { daysWords } from '@/words/days';
+import { useLength } from '@/words/useLength';
+import { pct } from '@/words/count';
 
 interface Props {
   asked: Asked;
@@ -155,7 +156,8 @@ function TradeOff({ options, best, wishes }: TradeOffProps) {
         xTick={(at) => `${Number((10 ** at).toPrecision(1))}`}
         yTick={(days) => `${days} d`}
         limit={wishes.redampDays <= most ? wishes.redampDays : undefined}
-        lines={[{ points, color: theme.colors.good }]}
+        of="changes of air an hour"
+        lines={[{ name: 'days until it is damped again', points, color: theme.colors.good }]}
         dots={points}
         rings={best ? [[Math.log10(Math.max(0.1, best.airChangesPerHour)), best.redampDays]] : []}
       />

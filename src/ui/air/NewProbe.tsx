@@ -3,11 +3,11 @@ import { View } from 'react-native';
 import { call, CallFailed } from '@/client/api';
 import { problemOf } from '@/client/house';
 import { useLog } from '@/client/log';
-import { Button } from '../components/Button';
-import { Choices } from '../components/Choices';
-import { Field } from '../components/Field';
+import { Button } from '../kit/Button';
+import { Choices } from '../kit/Choices';
+import { Field } from '../kit/Field';
 import { space } from '../theme/tokens';
-import { PLACE_WORDS } from '../words/air';
+import { PLACE_WORDS } from '@/words/air';
 import { Token } from './ProbeList';
 
 interface Props {

@@ -3,7 +3,7 @@ import type { OpeningFlow } from '@/core/climate/airFlow';
 import { makeStyles } from '../components/useStyles';
 import { Body, Soft } from '../components/Words';
 import { space } from '../theme/tokens';
-import { openingSide } from '../words/air';
+import { openingSide } from '@/words/air';
 
 /** What each opening contributes: its share of all that leaves, by diffusion and by moving air. */
 export function OpeningShares({ openings }: { openings: OpeningFlow[] }) {

@@ -6,12 +6,12 @@ import { MIST_ML_PER_M2, type RegimeAnswer } from '@/core/climate/regimes';
 import { floorAreaMm2 } from '@/core/housing/container';
 import { wishesOf } from '@/core/climate/homeAir';
 import { LineChart } from '../charts/LineChart';
-import { Slider } from '../components/Slider';
+import { Slider } from '../kit/Slider';
 import { makeStyles, useTheme } from '../components/useStyles';
 import { Body, Soft, Strong } from '../components/Words';
 import { space } from '../theme/tokens';
-import { pct } from '../words/air';
-import { STALE_WORDS } from '../words/staleAir';
+import { STALE_WORDS } from '@/words/staleAir';
+import { pct } from '@/words/count';
 
 const DAYS = 21;
 /** A dish of this share of the floor is what the other school calls large; from memory. */
@@ -85,11 +85,11 @@ function School({ answer, band }: { answer: RegimeAnswer; band: { min: number; m
         height={120}
         x={[0, DAYS]}
         y={[30, 100]}
-        xTicks={[0, 7, 14, 21]}
-        xTick={(day) => `${day} d`}
+        xTicks={[0, 10, 20]}
+        xTick={(day) => `day ${Math.round(day)}`}
         yTick={(value) => `${value} %`}
         band={band}
-        lines={[{ points, color: theme.colors.dew, width: 1.8 }]}
+        lines={[{ name: 'humidity', points, color: theme.colors.dew, width: 1.8 }]}
       />
       {lines.map((each) => (
         <Soft key={each}>{each}</Soft>

@@ -7,13 +7,13 @@ import type { Probe } from '@/contract/readings';
 import type { Climate } from '@/core/profiles/profile';
 import { DAY_MS } from '@/core/readings/reading';
 import { LineChart } from '../charts/LineChart';
-import { Choices } from '../components/Choices';
+import { Choices } from '../kit/Choices';
 import { useTheme } from '../components/useStyles';
 import { Body, Soft } from '../components/Words';
 import { space } from '../theme/tokens';
-import { pct } from '../words/air';
-import { dayWords } from '../words/days';
-import { useTemperature } from '../words/temperature';
+import { dayWords } from '@/words/days';
+import { useTemperature } from '@/words/temperature';
+import { pct } from '@/words/count';
 
 type Series = Awaited<ReturnType<typeof call<'probeSeries'>>>;
 const SPANS = { day: 1, week: 7, month: 30, year: 365 } as const;
@@ -102,7 +102,7 @@ function Courses({ series, climate, today }: { series: Series; climate: Climate 
           y={[Math.max(0, Math.floor(Math.min(lowest(humidity), climate?.humidityPct.min ?? 100) / 10) * 10 - 5), 100]}
           yTick={(value) => `${value} %`}
           band={climate?.humidityPct}
-          lines={[{ points: humidity, color: theme.colors.dew, width: 2 }]}
+          lines={[{ name: 'humidity', points: humidity, color: theme.colors.dew, width: 2 }]}
           rings={rings('relativeHumidityPct')}
         />
       ) : null}
@@ -118,7 +118,7 @@ function Courses({ series, climate, today }: { series: Series; climate: Climate 
               max: temperature.value(climate.temperatureC.max),
             }
           }
-          lines={[{ points: warmth, color: theme.colors.clay, width: 2 }]}
+          lines={[{ name: 'temperature', points: warmth, color: theme.colors.clay, width: 2 }]}
           rings={rings('temperatureC', temperature.value)}
         />
       ) : null}
@@ -128,7 +128,7 @@ function Courses({ series, climate, today }: { series: Series; climate: Climate 
           label={`Weight, ${Math.round(lowest(mass))} to ${Math.round(highest(mass))} g.`}
           y={[Math.floor(lowest(mass)) - 5, Math.ceil(highest(mass)) + 5]}
           yTick={(value) => `${value}`}
-          lines={[{ points: mass, color: theme.colors.ink, width: 2 }]}
+          lines={[{ name: 'weight, g', points: mass, color: theme.colors.ink, width: 2 }]}
           dots={mass}
         />
       ) : null}

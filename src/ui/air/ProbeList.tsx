@@ -6,13 +6,13 @@ import { useLog } from '@/client/log';
 import type { Probe } from '@/contract/readings';
 import { PROBE_FAULTS } from '@/core/readings/simulatedProbe';
 import type { Climate } from '@/core/profiles/profile';
-import { Choices } from '../components/Choices';
+import { Choices } from '../kit/Choices';
 import { LinkRow } from '../components/LinkRow';
 import { Body, Soft, Strong } from '../components/Words';
 import { space } from '../theme/tokens';
-import { FAULT_WORDS, KIND_WORDS, PLACE_WORDS, valuesWords } from '../words/air';
-import { dayWords, timeWords } from '../words/days';
-import { useTemperature } from '../words/temperature';
+import { FAULT_WORDS, KIND_WORDS, PLACE_WORDS, valuesWords } from '@/words/air';
+import { dayWords, timeWords } from '@/words/days';
+import { useTemperature } from '@/words/temperature';
 import { ProbeCourse } from './ProbeCourse';
 
 interface Props {

@@ -11,7 +11,7 @@ import { USUAL_ROOM, wishesOf } from '@/core/climate/homeAir';
 import type { Container } from '@/core/housing/container';
 import { flat } from '@/core/housing/soil';
 import { LineChart } from '../charts/LineChart';
-import { Slider } from '../components/Slider';
+import { Slider } from '../kit/Slider';
 import { HeatFields } from '../homeForm/HeatFields';
 import { emptyHome } from '../homeForm/values';
 import { renderThemed } from '../testing/themed';
@@ -23,9 +23,9 @@ import {
   valuesWords,
   wateringReason,
   wateringWords,
-} from '../words/air';
-import { climateNumbers, withClimateNumber } from '../words/profiles';
-import { temperatureWords } from '../words/temperature';
+} from '@/words/air';
+import { climateNumbers, withClimateNumber } from '@/words/profiles';
+import { temperatureWords } from '@/words/temperature';
 import { AheadCharts } from './AheadCharts';
 import { AirSliders } from './AirSliders';
 import { OpeningShares } from './OpeningShares';
@@ -136,6 +136,7 @@ describe('what is tried', () => {
     expect(((second?.hour ?? 0) - (first?.hour ?? 0)) / 24 / (forecast.daysToRedamp ?? NaN)).toBeCloseTo(1, 0);
     renderThemed(
       <AheadCharts
+        today="2026-03-14"
         ahead={{ forecast, course }}
         before={null}
         band={profile.climate.humidityPct}
@@ -145,7 +146,7 @@ describe('what is tried', () => {
     );
     expect(screen.getByRole('img', { name: /^Humidity over 60 days: now .*damped again after/ })).toBeTruthy();
     expect(screen.getByRole('img', { name: /^Wetness: damp end now 62 %/ })).toBeTruthy();
-    expect(screen.getByText('readings, dots')).toBeTruthy();
+    expect(screen.getByText('Dots: readings of its probe.')).toBeTruthy();
   });
 
   it('is moved by sliders with names, values and keys', () => {
@@ -208,6 +209,7 @@ describe('charts', () => {
               [0, 0],
               [1, 1],
             ],
+            name: 'two points',
             color: 'red',
           },
         ]}

@@ -3,7 +3,8 @@ import type { PooledSubstrate } from '@/core/substrate/pool';
 import { makeStyles } from '../components/useStyles';
 import { Heading, Soft, Strong } from '../components/Words';
 import { space } from '../theme/tokens';
-import { kilograms, litres, MATERIAL_WORDS } from '../words/home';
+import { kilograms, litres, MATERIAL_WORDS } from '@/words/home';
+import { countWords } from '@/words/count';
 
 /** What all homes of a sheet take together: one heap, one round of soaking. */
 export function PooledSheet({ pooled }: { pooled: PooledSubstrate }) {
@@ -20,7 +21,7 @@ export function PooledSheet({ pooled }: { pooled: PooledSubstrate }) {
       ))}
       {pooled.bricks.map(({ material, count, soakWaterMl, looseVolumeL }) => (
         <Soft key={material}>
-          {`${count} ${count === 1 ? 'brick' : 'bricks'} of ${MATERIAL_WORDS[material]}, ${litres(soakWaterMl / 1000)} to soak them, gives about ${litres(looseVolumeL)}`}
+          {`${countWords(count, 'brick')} of ${MATERIAL_WORDS[material]}, ${litres(soakWaterMl / 1000)} to soak them, gives about ${litres(looseVolumeL)}`}
         </Soft>
       ))}
       <Soft>{`${litres(pooled.waterMl / 1000)} of water in all; ${kilograms(pooled.wetMassG)} when damp`}</Soft>

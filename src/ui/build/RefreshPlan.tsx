@@ -2,12 +2,12 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { useHouse } from '@/client/house';
 import { refreshPlan } from '@/core/substrate/refresh';
-import { Choices } from '../components/Choices';
+import { Choices } from '../kit/Choices';
 import { LinkRow } from '../components/LinkRow';
 import { Soft, Strong } from '../components/Words';
 import { space } from '../theme/tokens';
-import { dayWords } from '../words/days';
-import { litres } from '../words/home';
+import { dayWords } from '@/words/days';
+import { litres } from '@/words/home';
 
 const SHARES = [
   { value: '25', title: 'a quarter' },

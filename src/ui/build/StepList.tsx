@@ -5,8 +5,8 @@ import { TickCircle } from '../components/TickCircle';
 import { makeStyles } from '../components/useStyles';
 import { Soft, Strong } from '../components/Words';
 import { space, stroke } from '../theme/tokens';
-import { CAUTION_WORDS, stepWords } from '../words/build';
-import { useLength } from '../words/useLength';
+import { CAUTION_WORDS, stepWords } from '@/words/build';
+import { useLength } from '@/words/useLength';
 
 /** The steps of one home in order, each to be ticked; what can hurt someone stands at its step. */
 export function StepList({ homeId, code, steps }: { homeId: string; code: string; steps: BuildStep[] }) {

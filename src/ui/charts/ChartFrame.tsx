@@ -1,8 +1,10 @@
 import { useState, type ReactNode } from 'react';
-import { View } from 'react-native';
+import { View, type LayoutChangeEvent, type ViewProps, type ViewStyle } from 'react-native';
 import Svg, { Line, Text as SvgText } from 'react-native-svg';
 import { useTheme } from '../components/useStyles';
 import { fonts, space, stroke, type } from '../theme/tokens';
+import { Reading } from './Reading';
+import { useReader, type ChartData, type Hand } from './reader';
 
 /** Between the drawing and the words at its side. */
 const LABEL_GAP = space.xs + space.hair;
@@ -11,28 +13,47 @@ interface FrameProps {
   /** What it shows and how that goes, for those who do not see it. */
   label: string;
   height: number;
+  /** Left free at both sides of the drawing for words. px */
+  inset?: { left: number; right: number };
+  /** What is drawn, in words: read off under a finger, and as a table. */
+  data?: ChartData;
   /** The drawing, once it is known how wide its place is. */
   children: (width: number) => ReactNode;
 }
 
-/** The place of a chart: one picture with a name, as wide as the column. */
-export function ChartFrame({ label, height, children }: FrameProps) {
+/** The place of a chart: one picture with a name, as wide as the column; a line follows the finger and says what is there. */
+export function ChartFrame({ label, height, inset = { left: 0, right: 0 }, data, children }: FrameProps) {
+  const { theme } = useTheme();
   const [width, setWidth] = useState(0);
+  const reader = useReader(data, inset);
+  const lineX = reader.row && inset.left + reader.row.at * (width - inset.left - inset.right);
   return (
-    <View
-      role="img"
-      aria-label={label}
-      onLayout={(event) => setWidth(event.nativeEvent.layout.width)}
-      style={{ height, width: '100%' }}
-    >
-      {width === 0 ? null : (
-        <Svg width={width} height={height} aria-hidden>
-          {children(width)}
-        </Svg>
-      )}
+    <View>
+      <ViewWithHand
+        role="img"
+        aria-label={label}
+        onLayout={(event: LayoutChangeEvent) => setWidth(event.nativeEvent.layout.width)}
+        style={[{ height, width: '100%' }, data && HAND]}
+        {...reader.hand}
+      >
+        {width === 0 ? null : (
+          <Svg width={width} height={height} aria-hidden>
+            {children(width)}
+            {lineX === undefined ? null : (
+              <Line x1={lineX} x2={lineX} y1={0} y2={height} stroke={theme.colors.ink} strokeWidth={stroke.line} />
+            )}
+          </Svg>
+        )}
+      </ViewWithHand>
+      {data && data.series.length > 0 ? <Reading data={data} row={reader.row} title={label} /> : null}
     </View>
   );
 }
+
+/** react-native-web hands these on, though React Native's types do not know them. */
+const ViewWithHand = View as React.ComponentType<ViewProps & Hand>;
+// Sliding a finger sideways reads it off; up and down it scrolls the page.
+const HAND = { touchAction: 'pan-y', cursor: 'crosshair' } as unknown as ViewStyle;
 
 interface TextProps {
   x: number;

@@ -2,6 +2,8 @@ import { scaleBand, scaleLinear } from 'd3-scale';
 import { Line, Path, Rect } from 'react-native-svg';
 import { useTheme } from '../components/useStyles';
 import { stroke } from '../theme/tokens';
+import { addDays, type Day } from '@/core/measure/day';
+import { dayTick, fullDayWords } from '@/words/days';
 import { ChartFrame, ChartText } from './ChartFrame';
 import { hatched } from './hatched';
 
@@ -10,6 +12,10 @@ interface Props {
   /** Week by week, and what of it is not covered. */
   demand: readonly number[];
   short: readonly number[];
+  /** The day on which the first week begins. */
+  from: Day;
+  /** An amount with its unit. */
+  words: (amount: number) => string;
 }
 
 const HEIGHT = 120;
@@ -20,14 +26,33 @@ const BOTTOM = 22;
 
 /** What is needed week by week: covered parts filled, what is short hatched on top. */
 export function DemandBars(props: Props) {
+  const { theme } = useTheme();
+  const { good, clay } = theme.colors;
   return (
-    <ChartFrame label={props.label} height={HEIGHT}>
+    <ChartFrame
+      label={props.label}
+      height={HEIGHT}
+      inset={{ left: LEFT, right: RIGHT }}
+      data={{
+        of: 'week from',
+        series: [{ name: 'needed' }, { name: 'there or bred', color: good }, { name: 'short', color: clay }],
+        rows: () =>
+          props.demand.map((needed, week) => {
+            const missing = Math.min(needed, props.short[week] ?? 0);
+            return {
+              at: (week + 0.5) / props.demand.length,
+              head: fullDayWords(addDays(props.from, 7 * week)),
+              cells: [needed, needed - missing, missing].map(props.words),
+            };
+          }),
+      }}
+    >
       {(width) => <Bars {...props} width={width} />}
     </ChartFrame>
   );
 }
 
-function Bars({ demand, short, width }: Props & { width: number }) {
+function Bars({ demand, short, from, words, width }: Props & { width: number }) {
   const { theme } = useTheme();
   const { line: rule, good, clay } = theme.colors;
   const x = scaleBand(
@@ -39,7 +64,7 @@ function Bars({ demand, short, width }: Props & { width: number }) {
   return (
     <>
       <ChartText x={LEFT - 6} y={y(most) + 4} anchor="end">
-        {String(Number(most.toPrecision(2)))}
+        {words(most)}
       </ChartText>
       {demand.map((needed, week) => {
         const missing = Math.min(needed, short[week] ?? 0);
@@ -67,9 +92,11 @@ function Bars({ demand, short, width }: Props & { width: number }) {
       })}
       <Line x1={LEFT} x2={width - RIGHT} y1={y(0)} y2={y(0)} stroke={rule} />
       <ChartText x={LEFT} y={HEIGHT - 6} anchor="start">
-        this week
+        {dayTick(from, from)}
       </ChartText>
-      <ChartText x={width - RIGHT} y={HEIGHT - 6} anchor="end">{`in ${demand.length - 1} weeks`}</ChartText>
+      <ChartText x={width - RIGHT} y={HEIGHT - 6} anchor="end">
+        {dayTick(addDays(from, 7 * (demand.length - 1)), from)}
+      </ChartText>
     </>
   );
 }

@@ -3,6 +3,7 @@ import { Line, Rect } from 'react-native-svg';
 import { addDays, type Day } from '@/core/measure/day';
 import { useTheme } from '../components/useStyles';
 import { stroke } from '../theme/tokens';
+import { fullDayWords } from '@/words/days';
 import { ChartFrame, ChartText } from './ChartFrame';
 
 interface Props {
@@ -27,7 +28,21 @@ const GAP = 0.25;
 /** How many hatch in each week: a bar for the middle, a line to the most of eight in ten batches. */
 export function HatchBars(props: Props) {
   return (
-    <ChartFrame label={props.label} height={HEIGHT}>
+    <ChartFrame
+      label={props.label}
+      height={HEIGHT}
+      inset={{ left: LEFT, right: RIGHT }}
+      data={{
+        of: 'week from',
+        series: [{ name: 'hatch' }, { name: '8 in 10 within' }],
+        rows: () =>
+          props.weeks.slice(0, props.span).map(({ on, p10, median, p90 }, index) => ({
+            at: (index + 0.5) / props.span,
+            head: fullDayWords(on),
+            cells: [String(Math.round(median)), `${Math.round(p10)} to ${Math.round(p90)}`],
+          })),
+      }}
+    >
       {(width) => <Bars {...props} width={width} />}
     </ChartFrame>
   );

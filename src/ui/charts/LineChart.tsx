@@ -4,8 +4,11 @@ import { Circle, Line, Path, Rect } from 'react-native-svg';
 import { useTheme } from '../components/useStyles';
 import { space, stroke } from '../theme/tokens';
 import { ChartFrame, ChartText, LimitLine, ScaleLines } from './ChartFrame';
+import type { ChartData, ChartRow } from './reader';
 
 export interface ChartLine {
+  /** What it shows, with its unit where the numbers do not say it. */
+  name: string;
   /** Pairs of x and y, in the order of x. */
   points: readonly (readonly [number, number])[];
   color: string;
@@ -26,6 +29,8 @@ interface Props {
   y: readonly [number, number];
   xTick: (x: number) => string;
   yTick: (y: number) => string;
+  /** What is counted along x. */
+  of?: string;
   /** Where to write along x; evenly if left out. */
   xTicks?: readonly number[];
   lines: readonly ChartLine[];
@@ -48,10 +53,38 @@ const RIGHT = 10;
 /** Lines over a common x, with a band, a limit, marks and dots. As wide as its place. */
 export function LineChart(props: Props) {
   return (
-    <ChartFrame label={props.label} height={props.height}>
+    <ChartFrame label={props.label} height={props.height} inset={{ left: LEFT, right: RIGHT }} data={dataOf(props)}>
       {(width) => <Lines {...props} width={width} />}
     </ChartFrame>
   );
+}
+
+function dataOf(props: Props): ChartData {
+  return { of: props.of ?? 'when', series: props.lines, rows: () => rowsOf(props) };
+}
+
+/** Every x at which a line has a point, with what each of them says there. */
+function rowsOf({ x: [from, to], lines, xTick, yTick }: Props): ChartRow[] {
+  const values = lines.map(({ points }) => new Map(points));
+  const all = [...new Set(lines.flatMap(({ points }) => points.map(([at]) => at)))].sort((a, b) => a - b);
+  const words = (value: number | undefined) => (value === undefined ? '' : yTick(Number(value.toPrecision(3))));
+  return all.map((at) => ({
+    ...{ at: (at - from) / (to - from), head: xTick(at) },
+    cells: values.map((each) => words(each.get(at))),
+  }));
+}
+
+/** A word along x takes so much. px */
+const WORD_PX = 60;
+
+/** Those of the words along x that do not run into the one before; the first and the last always. */
+function apart(ticks: readonly number[], x: (tick: number) => number): number[] {
+  const last = ticks.at(-1) ?? 0;
+  return ticks.reduce<number[]>((kept, tick) => {
+    const before = kept.at(-1);
+    const isFree = before === undefined || x(tick) - x(before) >= WORD_PX;
+    return isFree && (tick === last || x(last) - x(tick) >= WORD_PX) ? [...kept, tick] : kept;
+  }, []);
 }
 
 function Lines(props: Props & { width: number }) {
@@ -60,7 +93,7 @@ function Lines(props: Props & { width: number }) {
   const { ink, good, amber } = theme.colors;
   const x = scaleLinear(props.x, [LEFT, Math.max(LEFT + 1, width - RIGHT)]);
   const y = scaleLinear(props.y, [height - BOTTOM, TOP]);
-  const xTicks = props.xTicks ?? x.ticks(5);
+  const xTicks = apart(props.xTicks ?? x.ticks(5), x);
   const yTicks = y.ticks(height > 130 ? 4 : 3);
   const path = line<readonly [number, number]>(
     (point) => x(point[0]),

@@ -2,11 +2,13 @@ import { scaleBand, scaleLinear } from 'd3-scale';
 import { line } from 'd3-shape';
 import { Circle, Line, Path, Rect } from 'react-native-svg';
 import type { FeedingWeek, Weighing } from '@/core/feeding/history';
-import { addDays, daysBetween } from '@/core/measure/day';
+import { dayTick, fullDayWords } from '@/words/days';
+import { addDays, daysBetween, type Day } from '@/core/measure/day';
 import { useTheme } from '../components/useStyles';
-import { stroke } from '../theme/tokens';
+import { stroke, type Palette } from '../theme/tokens';
 import { ChartFrame, ChartText } from './ChartFrame';
 import { hatched } from './hatched';
+import type { ChartData } from './reader';
 
 interface Props {
   label: string;
@@ -14,7 +16,7 @@ interface Props {
   weighings: readonly Weighing[];
 }
 
-const HEIGHT = 190;
+const HEIGHT = 170;
 const LEFT = 34;
 const RIGHT = 40;
 const TOP = 14;
@@ -25,11 +27,34 @@ const BOTTOM = 24;
  * hang below it, hatched. The weight of the animal runs over them, on a scale of its own at the right.
  */
 export function MealBars(props: Props) {
+  const { theme } = useTheme();
   return (
-    <ChartFrame label={props.label} height={HEIGHT}>
+    <ChartFrame label={props.label} height={HEIGHT} inset={{ left: LEFT, right: RIGHT }} data={dataOf(props, theme)}>
       {(width) => <Bars {...props} width={width} />}
     </ChartFrame>
   );
+}
+
+function dataOf({ weeks, weighings }: Props, { colors }: { colors: Palette }): ChartData {
+  const heaviest = (from: Day) => weighings.find(({ on }) => on >= from && on < addDays(from, 7));
+  const series = [
+    { name: 'taken', color: colors.good },
+    { name: 'not looked after', color: colors.good, isDashed: true },
+    { name: 'refused', color: colors.clay },
+    ...(weighings.length > 0 ? [{ name: 'weight, g', color: colors.amber, isDashed: true }] : []),
+  ];
+  return {
+    of: 'week from',
+    series,
+    rows: () =>
+      weeks.map(({ from, offered, taken, refused }, index) => ({
+        at: (index + 0.5) / weeks.length,
+        head: fullDayWords(from),
+        cells: [taken, offered - taken - refused, refused, heaviest(from)?.massG ?? '']
+          .slice(0, series.length)
+          .map((value) => String(typeof value === 'number' ? Number(value.toPrecision(3)) : value)),
+      })),
+  };
 }
 
 function Bars({ weeks, weighings, width }: Props & { width: number }) {
@@ -42,7 +67,7 @@ function Bars({ weeks, weighings, width }: Props & { width: number }) {
     [LEFT, Math.max(LEFT + 1, width - RIGHT)],
   ).padding(0.25);
   const most = Math.max(1, ...weeks.map((week) => week.offered - week.refused));
-  const worst = Math.max(1, ...weeks.map((week) => week.refused));
+  const worst = Math.max(0, ...weeks.map((week) => week.refused));
   const y = scaleLinear([-worst, most], [HEIGHT - BOTTOM, TOP]);
   const shown = weighings.filter((each) => each.on >= first);
   const heaviest = Math.max(...shown.map((each) => each.massG), 0);
@@ -56,7 +81,7 @@ function Bars({ weeks, weighings, width }: Props & { width: number }) {
   const bar = x.bandwidth();
   return (
     <>
-      {[most, 0, -worst].map((count) => (
+      {[...new Set([most, 0, -worst])].map((count) => (
         <ChartText key={count} x={LEFT - 6} y={y(count) + 4} anchor="end">
           {String(Math.abs(count))}
         </ChartText>
@@ -111,7 +136,9 @@ function Bars({ weeks, weighings, width }: Props & { width: number }) {
           </ChartText>
         </>
       ) : null}
-      <ChartText x={LEFT} y={HEIGHT - 7} anchor="start">{`${weeks.length} weeks ago`}</ChartText>
+      <ChartText x={LEFT} y={HEIGHT - 7} anchor="start">
+        {first === '' ? '' : dayTick(first, last)}
+      </ChartText>
       <ChartText x={width - RIGHT} y={HEIGHT - 7} anchor="end">
         now
       </ChartText>

@@ -1,10 +1,12 @@
 import { scaleLinear } from 'd3-scale';
 import { area, curveStepAfter, line } from 'd3-shape';
 import { Circle, Line, Path } from 'react-native-svg';
-import { daysBetween, type Day } from '@/core/measure/day';
+import { addDays, daysBetween, type Day } from '@/core/measure/day';
 import { useTheme } from '../components/useStyles';
-import { stroke } from '../theme/tokens';
+import { stroke, type Palette } from '../theme/tokens';
+import { dayWords, fullDayWords } from '@/words/days';
 import { ChartFrame, ChartText } from './ChartFrame';
+import type { ChartData } from './reader';
 
 interface Props {
   label: string;
@@ -15,7 +17,6 @@ interface Props {
   ahead: readonly { p10: Day; median: Day; p90: Day }[];
   /** What the next moult is called, and those after it: "L6", "+1". */
   names: readonly string[];
-  dayTick: (day: number) => string;
 }
 
 const HEIGHT = 150;
@@ -29,21 +30,44 @@ const SHOWN_PAST = 4;
 
 /** Moults as steps in time: those seen as a line, those to come as a fan that widens. */
 export function MoultFan(props: Props) {
+  const { theme } = useTheme();
   return (
-    <ChartFrame label={props.label} height={HEIGHT}>
+    <ChartFrame label={props.label} height={HEIGHT} inset={{ left: LEFT, right: RIGHT }} data={dataOf(props, theme)}>
       {(width) => <Fan {...props} width={width} />}
     </ChartFrame>
   );
 }
 
-function Fan({ today, past, ahead, names, dayTick, width }: Props & { width: number }) {
+/** From the first day that is drawn to the last. */
+function spanOf({ today, past, ahead }: Pick<Props, 'today' | 'past' | 'ahead'>): [number, number] {
+  const at = (day: Day) => daysBetween(today, day);
+  return [Math.min(-14, ...past.slice(-SHOWN_PAST).map(at)), Math.max(...ahead.map((each) => at(each.p90)), 14)];
+}
+
+function dataOf(props: Props, { colors }: { colors: Palette }): ChartData {
+  const { today, past, ahead, names } = props;
+  const [first, last] = spanOf(props);
+  const at = (day: Day) => (daysBetween(today, day) - first) / (last - first);
+  const seen = past.slice(-SHOWN_PAST).map((on) => ({ at: at(on), head: 'seen', cells: [fullDayWords(on), ''] }));
+  const to = ahead.map(({ p10, median, p90 }, index) => ({
+    at: at(median),
+    head: names[index] ?? '',
+    cells: [fullDayWords(median), `${fullDayWords(p10)} to ${fullDayWords(p90)}`],
+  }));
+  const series = [
+    { name: 'likeliest day', color: colors.good, isDashed: true },
+    { name: '8 in 10 within', color: colors.accent },
+  ];
+  return { of: 'moult', series, rows: () => [...seen, ...to] };
+}
+
+function Fan({ today, past, ahead, names, width }: Props & { width: number }) {
   const { theme } = useTheme();
   const { ink, line: rule, good, accent } = theme.colors;
   const at = (day: Day) => daysBetween(today, day);
   const seen = past.slice(-SHOWN_PAST).map(at);
   const windows = ahead.map((each) => ({ p10: at(each.p10), median: at(each.median), p90: at(each.p90) }));
-  const first = Math.min(-14, ...seen);
-  const last = Math.max(...windows.map((each) => each.p90), 14);
+  const [first, last] = spanOf({ today, past, ahead });
   const x = scaleLinear([first, last], [LEFT, Math.max(LEFT + 1, width - RIGHT)]);
   const y = scaleLinear([-seen.length + 0.5, windows.length], [HEIGHT - BOTTOM, TOP]);
   const start = { p10: 0, median: 0, p90: 0, step: 0 };
@@ -108,7 +132,7 @@ function Fan({ today, past, ahead, names, dayTick, width }: Props & { width: num
       <Line x1={LEFT} x2={width - RIGHT} y1={HEIGHT - BOTTOM} y2={HEIGHT - BOTTOM} stroke={rule} />
       {ticks.map(({ day, anchor }) => (
         <ChartText key={day} x={x(day)} y={HEIGHT - 7} anchor={anchor}>
-          {dayTick(day)}
+          {dayWords(addDays(today, Math.round(day)), today)}
         </ChartText>
       ))}
     </>

@@ -4,7 +4,8 @@ import { Circle, Line, Path, Rect } from 'react-native-svg';
 import type { RestStep } from '@/core/season/rest';
 import { daysBetween } from '@/core/measure/day';
 import { useTheme } from '../components/useStyles';
-import { stroke } from '../theme/tokens';
+import { stroke, type Palette } from '../theme/tokens';
+import type { ChartData } from './reader';
 import { ChartFrame, ChartText, LimitLine } from './ChartFrame';
 
 interface Props {
@@ -28,11 +29,27 @@ const BOTTOM = 24;
 
 /** A winter rest as a staircase of temperatures, down and up again; its band shaded, its floor dotted. */
 export function RestStairs(props: Props) {
+  const { theme } = useTheme();
   return (
-    <ChartFrame label={props.label} height={HEIGHT}>
+    <ChartFrame label={props.label} height={HEIGHT} inset={{ left: LEFT, right: RIGHT }} data={dataOf(props, theme)}>
       {(width) => <Stairs {...props} width={width} />}
     </ChartFrame>
   );
+}
+
+function dataOf({ steps, measured, temperature, day }: Props, { colors }: { colors: Palette }): ChartData {
+  const onDay = new Map(measured.map((each) => [each.on, temperature(each.temperatureC)]));
+  const [first, last] = [steps[0]?.on ?? '', steps.at(-1)?.on ?? ''];
+  const probe = measured.length > 0 ? [{ name: 'measured', color: colors.ink }] : [];
+  return {
+    of: 'from',
+    series: [{ name: 'planned', color: colors.good }, ...probe],
+    rows: () =>
+      steps.map(({ on, targetC }) => ({
+        ...{ at: daysBetween(first, on) / Math.max(1, daysBetween(first, last)), head: day(on) },
+        cells: [temperature(targetC), ...probe.map(() => onDay.get(on) ?? '')],
+      })),
+  };
 }
 
 function Stairs({ steps, measured, band, floorC, today, temperature, day, width }: Props & { width: number }) {

@@ -3,6 +3,10 @@ import { area, line } from 'd3-shape';
 import { Defs, Path, Pattern, Rect } from 'react-native-svg';
 import type { ColonyWeek } from '@/core/colony/project';
 import { useTheme } from '../components/useStyles';
+import { addDays, type Day } from '@/core/measure/day';
+import { dayTick, fullDayWords } from '@/words/days';
+import type { Palette } from '../theme/tokens';
+import type { ChartData } from './reader';
 import { ChartFrame, ChartText, LimitLine, ScaleLines } from './ChartFrame';
 
 interface Props {
@@ -10,6 +14,9 @@ interface Props {
   weeks: readonly ColonyWeek[];
   /** In the order in which they lie on each other, the grown ones lowest. */
   stages: readonly string[];
+  /** The day on which they begin. */
+  from: Day;
+  nameOf: (stage: string) => string;
   /** As many as there is room for. */
   room: number | null;
 }
@@ -25,17 +32,44 @@ const BOTTOM = 24;
  * weeks of rest hatched.
  */
 export function StageAreas(props: Props) {
+  const { theme } = useTheme();
   return (
-    <ChartFrame label={props.label} height={HEIGHT}>
+    <ChartFrame
+      label={props.label}
+      height={HEIGHT}
+      inset={{ left: LEFT, right: RIGHT }}
+      data={dataOf(props, fillsOf(theme.colors))}
+    >
       {(width) => <Areas {...props} width={width} />}
     </ChartFrame>
   );
 }
 
-function Areas({ weeks, stages, room, width }: Props & { width: number }) {
+const fillsOf = ({ soilDry, bark, litter, good }: Palette) => [soilDry, bark, litter, good];
+
+function dataOf({ weeks, stages, from, nameOf }: Props, fills: readonly string[]): ChartData {
+  const last = weeks.at(-1)?.week ?? 1;
+  return {
+    of: 'week from',
+    series: [
+      ...stages.map((stage, index) => ({ name: nameOf(stage), color: fills[index % fills.length] ?? '' })),
+      { name: 'all, 8 in 10 within' },
+    ],
+    rows: () =>
+      weeks.map(({ week, stages: of, total }) => ({
+        at: week / last,
+        head: fullDayWords(addDays(from, 7 * week)),
+        cells: [...stages.map((stage) => heads(of[stage]?.median ?? 0)), `${heads(total.p10)} to ${heads(total.p90)}`],
+      })),
+  };
+}
+
+const heads = (count: number) => Math.round(count).toLocaleString('en-GB');
+
+function Areas({ weeks, stages, room, from, width }: Props & { width: number }) {
   const { theme } = useTheme();
-  const { ink, good, amber, soilDry, litter, bark, resting } = theme.colors;
-  const fills = [soilDry, bark, litter, good];
+  const { ink, amber, resting } = theme.colors;
+  const fills = fillsOf(theme.colors);
   const last = weeks.at(-1)?.week ?? 1;
   const most = Math.max(1, ...weeks.map((week) => week.total.p90));
   const x = scaleLinear([0, last], [LEFT, Math.max(LEFT + 1, width - RIGHT)]);
@@ -91,9 +125,11 @@ function Areas({ weeks, stages, room, width }: Props & { width: number }) {
         <LimitLine left={LEFT} right={width - RIGHT} at={y(room)} color={amber} />
       ) : null}
       <ChartText x={LEFT} y={HEIGHT - 7} anchor="start">
-        now
+        {dayTick(from, from)}
       </ChartText>
-      <ChartText x={width - RIGHT} y={HEIGHT - 7} anchor="end">{`in ${last} weeks`}</ChartText>
+      <ChartText x={width - RIGHT} y={HEIGHT - 7} anchor="end">
+        {dayTick(addDays(from, 7 * last), from)}
+      </ChartText>
     </>
   );
 }

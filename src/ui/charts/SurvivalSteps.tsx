@@ -2,7 +2,8 @@ import { scaleLinear } from 'd3-scale';
 import { area, curveStepAfter, line } from 'd3-shape';
 import { Path } from 'react-native-svg';
 import { useTheme } from '../components/useStyles';
-import { stroke } from '../theme/tokens';
+import { stroke, type Palette } from '../theme/tokens';
+import type { ChartData } from './reader';
 import { ChartFrame, ChartText, ScaleLines } from './ChartFrame';
 
 export interface Course {
@@ -30,18 +31,42 @@ const DASHES = ['6 4', '2 3', '10 3 2 3'];
 
 /** Shares that live on, in steps: the group with its bounds, others as dashed lines. */
 export function SurvivalSteps(props: Props) {
+  const { theme } = useTheme();
   return (
-    <ChartFrame label={props.label} height={HEIGHT}>
+    <ChartFrame label={props.label} height={HEIGHT} inset={{ left: LEFT, right: RIGHT }} data={dataOf(props, theme)}>
       {(width) => <Steps {...props} width={width} />}
     </ChartFrame>
   );
 }
 
+/** Others are held against it at its own age, and a little further on. days */
+const lastDay = (own: Course, others: readonly Course[]) =>
+  Math.max(7, Math.min(FURTHER * own.until, Math.max(own.until, ...others.map((each) => each.until))));
+
+function dataOf({ own, others }: Props, { colors }: { colors: Palette }): ChartData {
+  const last = lastDay(own, others);
+  const days = [0, ...own.steps.map(({ time }) => time).filter((time) => time <= last), Math.min(last, own.until)];
+  const share = ({ steps, until }: Course, day: number) =>
+    day > until ? '' : `${Math.round(100 * (steps.findLast(({ time }) => time <= day)?.survival ?? 1))} %`;
+  const all = [own, ...others];
+  return {
+    of: 'days since they came',
+    series: all.map(({ name }, index) => ({
+      ...{ name, isDashed: index > 0 },
+      color: index === 0 ? colors.good : index === 1 ? colors.clay : colors.ink,
+    })),
+    rows: () =>
+      days.map((day) => ({
+        ...{ at: day / last, head: `day ${Math.round(day)}` },
+        cells: all.map((each) => share(each, day)),
+      })),
+  };
+}
+
 function Steps({ own, others, width }: Props & { width: number }) {
   const { theme } = useTheme();
   const { ink, good, clay } = theme.colors;
-  // Others are held against it at its own age, and a little further on.
-  const last = Math.max(7, Math.min(FURTHER * own.until, Math.max(own.until, ...others.map((each) => each.until))));
+  const last = lastDay(own, others);
   const x = scaleLinear([0, last], [LEFT, Math.max(LEFT + 1, width - RIGHT)]);
   const y = scaleLinear([0, 1], [HEIGHT - BOTTOM, TOP]);
   const pointsOf = ({ steps, until }: Course) => {

@@ -1,4 +1,5 @@
 import Box from 'lucide-react-native/icons/box';
+import ChevronDown from 'lucide-react-native/icons/chevron-down';
 import ChevronRight from 'lucide-react-native/icons/chevron-right';
 import Check from 'lucide-react-native/icons/check';
 import Clock from 'lucide-react-native/icons/clock';
@@ -15,6 +16,7 @@ import Drag from 'lucide-react-native/icons/move-vertical';
 import Seasons from 'lucide-react-native/icons/leaf';
 import Calendar from 'lucide-react-native/icons/calendar';
 import Search from 'lucide-react-native/icons/search';
+import Table from 'lucide-react-native/icons/table';
 import Save from 'lucide-react-native/icons/download';
 import Print from 'lucide-react-native/icons/printer';
 import Wall from 'lucide-react-native/icons/rows-3';
@@ -24,6 +26,7 @@ import { useTheme } from './useStyles';
 
 const ICONS = {
   Box,
+  ChevronDown,
   ChevronRight,
   Check,
   Clock,
@@ -42,6 +45,7 @@ const ICONS = {
   Calendar,
   Search,
   Save,
+  Table,
   Print,
   Wall,
   Handbook,

@@ -16,7 +16,8 @@ interface Props<Item> {
   place: string;
 }
 
-const FIRST_ROWS = 16;
+/** As many as fill a phone. */
+const FIRST_ROWS = 9;
 
 /** One pane with a long list: only what is near the window is in the page. */
 export function ListScreen<Item>({ items, keyOf, row, header, actions, place }: Props<Item>) {
@@ -33,7 +34,7 @@ export function ListScreen<Item>({ items, keyOf, row, header, actions, place }: 
         renderItem={({ item }) => row(item)}
         ListHeaderComponent={header}
         initialNumToRender={rowsToPlace(place, FIRST_ROWS)}
-        maxToRenderPerBatch={24}
+        maxToRenderPerBatch={8}
         windowSize={7}
         keyboardShouldPersistTaps="handled"
       />

@@ -1,16 +1,16 @@
 import { View } from 'react-native';
 import { useHouse } from '@/client/house';
 import { space } from '../theme/tokens';
-import { Button } from './Button';
-import { Body } from './Words';
+import { Button } from '../kit/Button';
+import { Waiting } from '../kit/Waiting';
 
 /** Stands in for a screen until the house has answered; says so when it does not. Null once there is something to show. */
 export function useLoadState() {
   const { state, problem, load } = useHouse();
   if (state === 'ready') return null;
   return (
-    <View style={{ gap: space.l, paddingVertical: space.xl }} role="status">
-      <Body>{problem ?? 'Walking to the shelves…'}</Body>
+    <View style={{ gap: space.l, paddingVertical: space.l }}>
+      <Waiting problem={problem}>Walking to the shelves…</Waiting>
       {problem !== null ? <Button title="Try again" onPress={() => void load()} /> : null}
     </View>
   );

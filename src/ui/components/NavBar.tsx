@@ -7,55 +7,46 @@ import { useIsWide } from './useLayout';
 import { beginAnew } from './places';
 import { makeStyles } from './useStyles';
 
-interface Place {
-  path: '/' | '/round' | '/residents' | '/homes' | '/seasons' | '/store' | '/handbook' | '/settings';
-  title: string;
-  icon: IconName;
+const PLACES = {
+  '/homes': { title: 'Wall', icon: 'Wall' },
+  '/round': { title: 'Round', icon: 'Route' },
+  '/residents': { title: 'Residents', icon: 'Bug' },
+  '/seasons': { title: 'Seasons', icon: 'Seasons' },
+  '/store': { title: 'Store', icon: 'Store' },
+  '/handbook': { title: 'Handbook', icon: 'Handbook' },
+  '/settings': { title: 'More', icon: 'Settings' },
+} as const satisfies Record<string, { title: string; icon: IconName }>;
+type Place = keyof typeof PLACES;
+
+/** A phone begins with the walk, a wide screen with the wall; on a phone the handbook stands behind the last door. */
+const ORDER: Record<'phone' | 'wide', readonly Place[]> = {
+  phone: ['/round', '/residents', '/homes', '/seasons', '/store', '/settings'],
+  wide: ['/homes', '/round', '/residents', '/seasons', '/store', '/handbook', '/settings'],
+};
+
+/** Behind the last door: what has no place of its own in the bar. */
+const BEHIND_MORE = ['/handbook', '/keepers', '/profiles', '/probes'];
+
+/** The place in the bar that an address belongs to. */
+function placeOf(here: string, places: readonly Place[]): Place | undefined {
+  const own = places.find((path) => here.startsWith(path));
+  return own ?? (BEHIND_MORE.some((path) => here.startsWith(path)) ? '/settings' : undefined);
 }
-
-const PLACES: Record<'phone' | 'wide', readonly Place[]> = {
-  phone: [
-    { path: '/', title: 'Round', icon: 'Route' },
-    { path: '/residents', title: 'Residents', icon: 'Bug' },
-    { path: '/homes', title: 'Wall', icon: 'Wall' },
-    { path: '/seasons', title: 'Seasons', icon: 'Seasons' },
-    { path: '/store', title: 'Store', icon: 'Store' },
-    { path: '/settings', title: 'More', icon: 'Settings' },
-  ],
-  wide: [
-    { path: '/homes', title: 'Wall', icon: 'Wall' },
-    { path: '/round', title: 'Round', icon: 'Route' },
-    { path: '/residents', title: 'Residents', icon: 'Bug' },
-    { path: '/seasons', title: 'Seasons', icon: 'Seasons' },
-    { path: '/store', title: 'Store', icon: 'Store' },
-    { path: '/handbook', title: 'Handbook', icon: 'Handbook' },
-    { path: '/settings', title: 'More', icon: 'Settings' },
-  ],
-};
-
-/** Which place an address belongs to. A wide screen begins with its wall, a phone with its round. */
-const placeOf = (here: string, isWide: boolean): string => {
-  if (here === '/') return isWide ? '/homes' : '/';
-  if (here === '/round') return isWide ? '/round' : '/';
-  if (!isWide && here.startsWith('/handbook')) return '/settings';
-  return isBehindMore(here) ? '/settings' : here;
-};
-
-/** Behind the last door: what is not met on the daily walk. */
-const isBehindMore = (here: string) => ['/keepers', '/profiles', '/probes'].some((path) => here.startsWith(path));
 
 /** The places of the program: along the bottom of a phone, down the side of a wide screen. */
 export function NavBar() {
   const isWide = useIsWide();
   const styles = useStyles({ isWide });
   const here = usePathname();
-  const at = placeOf(here, isWide);
+  const places = ORDER[isWide ? 'wide' : 'phone'];
+  const at = placeOf(here, places);
   // Whoever looks in sees the sheet, and nothing else of the house.
   if (here.startsWith('/sitter/')) return null;
   return (
     <View role="navigation" aria-label="Places" style={styles.bar}>
-      {PLACES[isWide ? 'wide' : 'phone'].map(({ path, title, icon }) => {
-        const isHere = path === '/' ? at === '/' : at.startsWith(path);
+      {places.map((path) => {
+        const { title, icon } = PLACES[path];
+        const isHere = path === at;
         return (
           <Link key={path} href={path} asChild>
             <Pressable
@@ -63,7 +54,7 @@ export function NavBar() {
               aria-current={isHere ? 'page' : undefined}
               style={styles.place}
               // The walk goes on where it was; a list is looked through from its top. (The link takes the press itself.)
-              onPressIn={() => (path === '/' || path === '/round' ? undefined : beginAnew(path))}
+              onPressIn={() => (path === '/round' ? undefined : beginAnew(path))}
             >
               <View style={[styles.edge, isHere && styles.edgeHere]} />
               <Icon name={icon} color={isHere ? styles.here.color : styles.title.color} />

@@ -22,6 +22,8 @@ export function PaneHeader({
     | '/settings'
     | `/seasons${string}`
     | '/profiles'
+    | '/keepers'
+    | '/probes'
     | '/handbook'
     | `/homes/${string}`
     | `/residents/${string}`;

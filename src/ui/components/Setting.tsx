@@ -1,4 +1,4 @@
-import { Choices } from './Choices';
+import { Choices } from '../kit/Choices';
 import { Heading } from './Words';
 
 interface Props<Value extends string> {

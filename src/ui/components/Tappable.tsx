@@ -21,15 +21,11 @@ export function Tappable({ onPress, ...rest }: Props) {
       onPress();
     }
     if (rest.role !== 'radio') return;
+    const by = { ArrowDown: 1, ArrowRight: 1, ArrowUp: -1, ArrowLeft: -1 }[event.key];
     const here = event.currentTarget;
-    const next = {
-      ArrowDown: here.nextSibling,
-      ArrowRight: here.nextSibling,
-      ArrowUp: here.previousSibling,
-      ArrowLeft: here.previousSibling,
-    };
-    const target = next[event.key as keyof typeof next];
-    if (!(target instanceof HTMLElement)) return;
+    const all = Array.from(here.closest('[role=radiogroup]')?.querySelectorAll<HTMLElement>('[role=radio]') ?? []);
+    const target = by === undefined ? undefined : all[all.indexOf(here) + by];
+    if (!target) return;
     event.preventDefault();
     target.focus();
   };

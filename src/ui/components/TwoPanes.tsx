@@ -1,10 +1,9 @@
 import { Slot } from 'expo-router';
 import { Suspense, type ReactNode } from 'react';
 import { View } from 'react-native';
-import { measure, space } from '../theme/tokens';
+import { measure } from '../theme/tokens';
 import { useIsWide } from './useLayout';
 import { makeStyles } from './useStyles';
-import { Body } from './Words';
 
 interface Props {
   list: ReactNode;
@@ -22,13 +21,9 @@ export function TwoPanes({ list, detail, detailOnWide }: Props) {
   return (
     <View style={styles.panes}>
       <View style={styles.list}>{list}</View>
-      <View style={styles.detail}>{detail ?? detailOnWide ?? <NothingChosen />}</View>
+      <View style={styles.detail}>{detail ?? detailOnWide}</View>
     </View>
   );
-}
-
-function NothingChosen() {
-  return <Body style={useStyles().nothing}>Choose one from the list.</Body>;
 }
 
 /** What the routes of a list share: on a wide screen the list stays as it is while one after another is chosen from it. */
@@ -41,8 +36,8 @@ export function ListLayout({ list }: { list: ReactNode }) {
   return <TwoPanes list={<Suspense>{list}</Suspense>} detail={detail} />;
 }
 
-/** The route of the list itself: on a wide screen it stands beside already, and nothing is chosen from it yet. */
-export function ListRoute({ list, beside = <NothingChosen /> }: { list: ReactNode; beside?: ReactNode }) {
+/** The route of the list itself: on a wide screen it stands beside already, and while nothing is chosen from it something else is beside it. */
+export function ListRoute({ list, beside }: { list: ReactNode; beside: ReactNode }) {
   return useIsWide() ? beside : list;
 }
 
@@ -50,5 +45,4 @@ const useStyles = makeStyles((theme) => ({
   panes: { flex: 1, flexDirection: 'row' },
   list: { width: measure.list, borderRightWidth: 1, borderRightColor: theme.colors.line },
   detail: { flex: 1, backgroundColor: theme.colors.ground },
-  nothing: { padding: space.xxl, color: theme.colors.inkSoft },
 }));

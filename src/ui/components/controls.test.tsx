@@ -6,11 +6,12 @@ import { flat, type Soil } from '@/core/housing/soil';
 import { StepList } from '../build/StepList';
 import { scaleOf } from '../drawings/scale';
 import { SoilHandle } from '../drawings/SoilHandle';
-import { headCountIn, numberCheck, numberIn, countCheck, lengthCheck } from '../forms/checks';
+import { numberIn } from '@/core/measure/typedNumber';
+import { headCountIn, numberCheck, countCheck, lengthCheck } from '../forms/checks';
 import { SoilShape } from '../housing/SoilShape';
 import { renderThemed } from '../testing/themed';
-import { Choices } from './Choices';
-import { Toggles } from './Toggles';
+import { Choices } from '../kit/Choices';
+import { Toggles } from '../kit/Toggles';
 
 const output = () => screen.getByRole('status').textContent;
 

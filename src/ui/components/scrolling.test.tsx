@@ -1,6 +1,7 @@
 import { act, fireEvent, renderHook } from '@testing-library/react';
 import { hasGrown } from '../testing/resizes';
 import { holdTouched } from './holdTouched';
+import { PULL_PX, pullToRefresh } from './pullToRefresh';
 import { beginAnew, keepPlace, rowId, rowsLeft, rowsToPlace, useKept } from './places';
 
 const PANE_PX = 800;
@@ -175,5 +176,32 @@ describe('what was typed over a list', () => {
     expect(typed().result.current[0]).toBe('hedge');
     beginAnew('/residents');
     expect(typed().result.current[0]).toBe('');
+  });
+});
+
+describe('a pane drawn down at its top', () => {
+  const draw = (at: { scroller: HTMLElement }, px: number) => {
+    const touches = (clientY: number) => ({ touches: [{ clientY }] });
+    fireEvent.touchStart(at.scroller, touches(100));
+    fireEvent.touchMove(at.scroller, touches(100 + px));
+    fireEvent.touchEnd(at.scroller, { touches: [] });
+  };
+
+  it('is fetched anew where it was drawn far enough, from its very top', () => {
+    const it = pane(3000, [0]);
+    const refresh = jest.fn();
+    const end = pullToRefresh(it.scroller, it.content, refresh);
+    draw(it, PULL_PX - 1);
+    expect(refresh).not.toHaveBeenCalled();
+    draw(it, PULL_PX);
+    expect(refresh).toHaveBeenCalledTimes(1);
+    expect(it.content.style.transform).toBe('');
+    it.scroller.scrollTop = 10;
+    draw(it, 300);
+    expect(refresh).toHaveBeenCalledTimes(1);
+    it.scroller.scrollTop = 0;
+    end();
+    draw(it, 300);
+    expect(refresh).toHaveBeenCalledTimes(1);
   });
 });

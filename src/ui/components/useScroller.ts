@@ -1,14 +1,27 @@
 import { useLayoutEffect, useRef, type RefObject } from 'react';
+import { useHouse } from '@/client/house';
+import { useLog } from '@/client/log';
 import { holdTouched } from './holdTouched';
 import { keepPlace } from './places';
+import { pullToRefresh } from './pullToRefresh';
 
 /** What scrolls: a scroll view or a list. */
 interface Scrolls {
   getScrollableNode: () => unknown;
 }
 
+/** The house as it stands now, and word of it. */
+function fetchAnew(): void {
+  const { load } = useHouse.getState();
+  void load().then(() => {
+    const { problem } = useHouse.getState();
+    useLog.getState().show(problem === null ? { text: 'Up to date.' } : { text: problem, isProblem: true });
+  });
+}
+
 /**
- * How every pane scrolls: what is under the hand stays there, and a pane with a place is found as it was left.
+ * How every pane scrolls: what is under the hand stays there, drawn down at its top it is fetched anew, and a pane with a
+ * place is found as it was left.
  * @param place the name of the place, as `/residents`
  */
 export function useScroller<Pane extends Scrolls>(place: string | undefined): RefObject<Pane | null> {
@@ -17,7 +30,7 @@ export function useScroller<Pane extends Scrolls>(place: string | undefined): Re
     const scroller = pane.current?.getScrollableNode();
     const content = scroller instanceof HTMLElement ? scroller.firstElementChild : null;
     if (!(scroller instanceof HTMLElement && content instanceof HTMLElement)) return undefined;
-    const ends = [holdTouched(scroller, content)];
+    const ends = [holdTouched(scroller, content), pullToRefresh(scroller, content, fetchAnew)];
     if (place !== undefined) ends.push(keepPlace(place, scroller, content));
     return () => ends.forEach((end) => end());
   }, [place]);

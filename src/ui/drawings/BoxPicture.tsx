@@ -4,7 +4,7 @@ import type { SectionPlan } from '@/core/housing/section';
 import { hatched } from '../charts/hatched';
 import { useTheme } from '../components/useStyles';
 import type { Palette } from '../theme/tokens';
-import { Animal } from './Animal';
+import { Animals } from './Animals';
 import { Filling, NestParts, Opening, Walls } from './BoxParts';
 import { soilInks } from './soilInks';
 import type { Scale } from './scale';
@@ -50,22 +50,7 @@ export const BoxPicture = memo(function BoxPicture({ plan, pxPerMm, wetness, isL
       {plan.vents.map((vent, index) => (
         <Opening key={index} vent={vent} scale={scale} colors={colors} unsafe={false} isSmall />
       ))}
-      {plan.silhouette && plan.stage
-        ? plan.animals.map(({ at, angleDeg, hangs, sizeMm }, index) => (
-            <G
-              key={index}
-              transform={`translate(${scale.x(at.x)} ${scale.y(at.y)}) rotate(${-angleDeg})${hangs ? ' scale(1 -1)' : ''}`}
-            >
-              <Animal
-                silhouette={plan.silhouette ?? 'tarantula'}
-                stage={plan.stage ?? 'adult'}
-                sizePx={sizeMm * pxPerMm}
-                color={colors.animal}
-                light={colors.animalLight}
-              />
-            </G>
-          ))
-        : null}
+      <Animals {...part} />
     </Svg>
   );
 });

@@ -2,7 +2,7 @@ import { G, Path, Rect } from 'react-native-svg';
 import type { Check } from '@/core/housing/fit';
 import type { Point } from '@/core/housing/section';
 import type { Quantity } from '@/core/profiles/profile';
-import { marksOf } from '../words/checks';
+import { marksOf } from '@/words/checks';
 import { Label, type PartProps } from './parts';
 
 type Anchor =

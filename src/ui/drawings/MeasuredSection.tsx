@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import type { FitAnswer } from '@/core/housing/fit';
 import type { SectionPlan } from '@/core/housing/section';
-import { useLength } from '../words/useLength';
+import { useLength } from '@/words/useLength';
 import { scaleOf } from './scale';
 import { Section } from './Section';
 import { SoilHandle } from './SoilHandle';

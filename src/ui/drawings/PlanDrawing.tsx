@@ -4,7 +4,7 @@ import Svg, { Circle, Defs, Ellipse, G, Line, LinearGradient, Rect, Stop } from 
 import type { PlanView } from '@/core/housing/planView';
 import { useTheme } from '../components/useStyles';
 import type { Palette } from '../theme/tokens';
-import { useLength } from '../words/useLength';
+import { useLength } from '@/words/useLength';
 import { Label, Measure } from './parts';
 
 const MARGIN = { left: 40, right: 40, top: 20, bottom: 42 };

@@ -1,11 +1,11 @@
 import { useId } from 'react';
-import Svg, { G } from 'react-native-svg';
+import Svg from 'react-native-svg';
 import type { FitAnswer } from '@/core/housing/fit';
 import type { SectionPlan } from '@/core/housing/section';
 import type { Quantity } from '@/core/profiles/profile';
 import { useTheme } from '../components/useStyles';
-import type { LengthWords } from '../words/useLength';
-import { Animal } from './Animal';
+import type { LengthWords } from '@/words/useLength';
+import { Animals } from './Animals';
 import { Filling, Furniture, NestParts, Opening, Walls } from './BoxParts';
 import { Dimensions, FillMark } from './Dimensions';
 import { Marks } from './Marks';
@@ -44,22 +44,7 @@ export function Section({ plan, fit, length, scale }: Props) {
         />
       ))}
       <Furniture {...part} />
-      {plan.silhouette && plan.stage
-        ? plan.animals.map(({ at, angleDeg, hangs, sizeMm }, index) => (
-            <G
-              key={index}
-              transform={`translate(${scale.x(at.x)} ${scale.y(at.y)}) rotate(${-angleDeg})${hangs ? ' scale(1 -1)' : ''}`}
-            >
-              <Animal
-                silhouette={plan.silhouette ?? 'tarantula'}
-                stage={plan.stage ?? 'adult'}
-                sizePx={sizeMm * scale.pxPerMm}
-                color={colors.animal}
-                light={colors.animalLight}
-              />
-            </G>
-          ))
-        : null}
+      <Animals {...part} />
       <Dimensions {...part} length={length} failing={failing} />
       {scale.isTight ? null : <FillMark {...part} fit={fit} length={length} />}
       {fit ? <Marks {...part} checks={fit.checks} /> : null}

@@ -1,8 +1,8 @@
-import { scaleLinear } from 'd3-scale';
 import type { Palette } from '../theme/tokens';
+import { mixed } from './mixed';
 
-/** From this wetness on soil is drawn as dark as it gets. */
-const DARKEST_AT = 0.6;
+/** From this wetness on soil is drawn as dark as it gets: wetter than any kind is kept. Chosen here */
+export const DARKEST_AT = 0.6;
 
 /** The inks of the soil of a box whose damp end is so wet; as they are where nobody knows. */
 export function soilInks(
@@ -10,6 +10,5 @@ export function soilInks(
   wetness: number | undefined,
 ): Pick<Palette, 'soilDamp' | 'soilDry'> {
   if (wetness === undefined) return { soilDamp, soilDry };
-  const ink = scaleLinear<string>().domain([0, DARKEST_AT]).range([soilDry, soilDamp]).clamp(true);
-  return { soilDamp: ink(wetness), soilDry };
+  return { soilDamp: mixed(soilDry, soilDamp, wetness / DARKEST_AT), soilDry };
 }

@@ -5,17 +5,17 @@ import { problemOf, useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import type { Resident } from '@/contract/records';
 import { whyNotFor } from '@/core/feeding/food';
-import { Button } from '../components/Button';
-import { Choices } from '../components/Choices';
-import { Field } from '../components/Field';
-import { Fold } from '../components/Fold';
+import { Button } from '../kit/Button';
+import { Choices } from '../kit/Choices';
+import { Field } from '../kit/Field';
+import { Fold } from '../kit/Fold';
 import { LinkRow } from '../components/LinkRow';
 import { Body, Soft, Strong } from '../components/Words';
 import { useTyped } from '../forms/useTyped';
 import { space } from '../theme/tokens';
-import { itemName } from '../words/food';
-import { calledWords } from '../words/residents';
-import { useNames } from '../words/useNames';
+import { itemName } from '@/words/food';
+import { calledWords } from '@/words/residents';
+import { useNames } from '@/words/useNames';
 
 /** What this one is never given, by its kind and by its keepers; offers of it are refused with the reason. */
 export function ForbiddenFoods({ resident }: { resident: Resident }) {

@@ -6,19 +6,19 @@ import { useLog, type NewEntry } from '@/client/log';
 import type { Resident } from '@/contract/records';
 import { gramsPerCutting } from '@/core/feeding/leaves';
 import { whyNotFor, type Dish, type Meal } from '@/core/feeding/food';
-import { Button } from '../components/Button';
-import { Choices } from '../components/Choices';
-import { Field } from '../components/Field';
+import { Button } from '../kit/Button';
+import { Choices } from '../kit/Choices';
+import { Field } from '../kit/Field';
 import { Heading, Soft } from '../components/Words';
-import { numberIn } from '../forms/checks';
+import { numberIn } from '@/core/measure/typedNumber';
 import { useTyped } from '../forms/useTyped';
 import { DayField, useDay } from '../residents/DayField';
 import { useAskedOnce } from '../components/useAskedOnce';
 import { useQuiet } from '../residents/QuietPanel';
 import { space } from '../theme/tokens';
-import { dishWords, itemName } from '../words/food';
-import { calledWords } from '../words/residents';
-import { useNames } from '../words/useNames';
+import { dishWords, itemName } from '@/words/food';
+import { calledWords } from '@/words/residents';
+import { useNames } from '@/words/useNames';
 
 const OUTCOMES = [
   { value: 'left', title: 'left in' },

@@ -1,6 +1,6 @@
 import { Controller, type Control, type FieldPath, type FieldValues, type RegisterOptions } from 'react-hook-form';
 import type { KeyboardTypeOptions } from 'react-native';
-import { Field } from '../components/Field';
+import { Field } from '../kit/Field';
 
 interface Props<Values extends FieldValues> {
   control: Control<Values>;

@@ -1,4 +1,5 @@
 import { HIGHEST_INSTAR } from '@/core/profiles/profile';
+import { numberIn } from '@/core/measure/typedNumber';
 import { formatLength, parseLength, type LengthUnit } from '@/core/measure/length';
 
 /** A check for a length typed in the keeper's unit that has to lie between two limits (mm). */
@@ -36,11 +37,6 @@ export const countCheck = (text: string): string | true =>
 export function lengthIn(text: string, unit: LengthUnit): number | undefined {
   const parsed = parseLength(text, unit);
   return parsed.ok ? parsed.mm : undefined;
-}
-
-/** A plain number as typed, with a comma or a point; undefined when it is none. */
-export function numberIn(text: string): number | undefined {
-  return /^\s*-?\d+([.,]\d+)?\s*$/.test(text) ? Number(text.trim().replace(',', '.')) : undefined;
 }
 
 /** A check for a plain number between two limits. */

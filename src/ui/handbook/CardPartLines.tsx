@@ -5,8 +5,8 @@ import { LinkRow } from '../components/LinkRow';
 import { makeStyles } from '../components/useStyles';
 import { Body, Soft, Strong } from '../components/Words';
 import { space, target } from '../theme/tokens';
-import { cardGround, cardLabel, cardValue, TOOL_WORDS } from '../words/card';
-import { useTemperature } from '../words/temperature';
+import { cardGround, cardLabel, cardValue, TOOL_WORDS } from '@/words/card';
+import { useTemperature } from '@/words/temperature';
 
 interface Props {
   lines: readonly CardLine[];

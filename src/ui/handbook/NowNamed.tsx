@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import { useNowNamed } from '@/client/names';
-import { Button } from '../components/Button';
+import { Button } from '../kit/Button';
 import { Name, Soft } from '../components/Words';
 import { space } from '../theme/tokens';
 

@@ -4,14 +4,15 @@ import { useHouse } from '@/client/house';
 import { useSchools } from '@/client/schools';
 import { useCall } from '@/client/useCall';
 import type { SchoolChoice } from '@/contract/store';
-import { Button } from '../components/Button';
+import { Button } from '../kit/Button';
 import { makeStyles } from '../components/useStyles';
 import { Body, Soft, Strong } from '../components/Words';
 import { space, stroke } from '../theme/tokens';
-import { calledWords } from '../words/residents';
-import { changeWords, minutesWords } from '../words/schools';
-import { useLength } from '../words/useLength';
-import { useNames } from '../words/useNames';
+import { calledWords } from '@/words/residents';
+import { CONTRADICTION_WORDS, changeWords, minutesWords } from '@/words/schools';
+import { useLength } from '@/words/useLength';
+import { useNames } from '@/words/useNames';
+import { countWords } from '@/words/count';
 
 /** A choice that is thought of: nothing is changed until it is made. */
 type WantedChoice = Omit<SchoolChoice, 'school'> & { school: string | null };
@@ -42,9 +43,7 @@ export function SchoolPreview({ wanted, words, onDone }: Props) {
     await choose(wanted, words);
     onDone();
   };
-  const contradictions = [
-    ...new Set((answer?.residents ?? []).flatMap((each) => each.contradictions.map(({ why }) => why))),
-  ];
+  const contradictions = [...new Set((answer?.residents ?? []).flatMap((each) => each.contradictions))];
   return (
     <View style={styles.all} role="status">
       <Strong>What would change</Strong>
@@ -52,9 +51,7 @@ export function SchoolPreview({ wanted, words, onDone }: Props) {
       {answer === null && problem === undefined ? <Soft>Planning the year both ways…</Soft> : null}
       {answer?.residents.length === 0 ? <Body>Nothing: nobody is kept otherwise by it.</Body> : null}
       {answer && answer.residents.length > 0 ? (
-        <Body>
-          {`${answer.residents.length === 1 ? '1 resident' : `${answer.residents.length} residents`}, ${minutesWords(answer)}.`}
-        </Body>
+        <Body>{`${countWords(answer.residents.length, 'resident')}, ${minutesWords(answer)}.`}</Body>
       ) : null}
       {answer?.residents.slice(0, SHOWN).map(({ residentId, change }) => {
         const lines = changeWords(change, names, length);
@@ -66,8 +63,8 @@ export function SchoolPreview({ wanted, words, onDone }: Props) {
         );
       })}
       {answer && answer.residents.length > SHOWN ? <Soft>{`and ${answer.residents.length - SHOWN} more`}</Soft> : null}
-      {contradictions.map((why) => (
-        <Body key={why}>{`Against each other: ${why} Both are kept as you choose.`}</Body>
+      {contradictions.map((each) => (
+        <Body key={each}>{`Against each other: ${CONTRADICTION_WORDS[each]} Both are kept as you choose.`}</Body>
       ))}
       <View style={styles.actions}>
         <Button grow title="Keep it so" disabled={answer === null} onPress={() => void make()} />

@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import type { SchoolChoice } from '@/contract/store';
 import type { School, SchoolTopic } from '@/core/profiles/schools';
-import { Choices } from '../components/Choices';
-import { TOPIC_WORDS } from '../words/schools';
+import { Choices } from '../kit/Choices';
+import { TOPIC_WORDS } from '@/words/schools';
 import { SchoolPreview } from './SchoolPreview';
 
 interface Props {

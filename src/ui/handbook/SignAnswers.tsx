@@ -1,6 +1,6 @@
 import { View } from 'react-native';
 import type { Sign } from '@/core/trouble/table';
-import { Choices } from '../components/Choices';
+import { Choices } from '../kit/Choices';
 import { makeStyles } from '../components/useStyles';
 import { Body } from '../components/Words';
 import { space } from '../theme/tokens';

@@ -3,11 +3,11 @@ import { useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import type { ResidentTrouble } from '@/contract/handbook';
 import { TROUBLE_ENDS } from '@/core/trouble/table';
-import { Choices } from '../components/Choices';
+import { Choices } from '../kit/Choices';
 import { Body, Heading, Soft, Strong } from '../components/Words';
 import { space } from '../theme/tokens';
-import { dayWords } from '../words/days';
-import { TROUBLE_END_WORDS } from '../words/entries';
+import { dayWords } from '@/words/days';
+import { TROUBLE_END_WORDS } from '@/words/entries';
 
 interface Props {
   tried: ResidentTrouble['tried'];

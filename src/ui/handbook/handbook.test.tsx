@@ -1,6 +1,6 @@
 import { act, cleanup, fireEvent, screen } from '@testing-library/react';
 import { useHouse } from '@/client/house';
-import type { Home, Resident } from '@/contract/records';
+import type { Resident } from '@/contract/records';
 import type { Stop } from '@/contract/round';
 import { shippedHazards, shippedProfiles, shippedSpecies } from '@/contract/shipped';
 import { careCard } from '@/core/handbook/card';
@@ -9,12 +9,13 @@ import { BrokenPage } from '../BrokenPage';
 import { StopPlace } from '../round/StopPlace';
 import { Cautions } from '../residents/Cautions';
 import { renderThemed } from '../testing/themed';
-import { cardLabel, cardValue } from '../words/card';
-import { changeWords, minutesWords } from '../words/schools';
-import { boxSignWords, nextLookWords, stepWords } from '../words/trouble';
+import { cardLabel, cardValue } from '@/words/card';
+import { changeWords, minutesWords } from '@/words/schools';
+import { boxSignWords, nextLookWords, stepWords } from '@/words/trouble';
 import { NowNamed } from './NowNamed';
 import { SignAnswers } from './SignAnswers';
 import { lengths } from '../testing/words';
+import { tub } from '../testing/tub';
 
 jest.mock('expo-router', () => ({ router: { push: () => undefined } }));
 
@@ -55,7 +56,7 @@ describe('cautions', () => {
     });
     useHouse.setState({
       residents: [{ id: 'r', called: null, homeId: 'h', ...ornamental } as Resident],
-      homes: [{ id: 'h', code: 'B2', shelfId: 's' } as Home],
+      homes: [tub('B2', { id: 'h' })],
     });
     const shows = (one: Stop) => {
       renderThemed(<StopPlace id="row" stop={one} today="2026-03-14" isChosen={false} />);

@@ -10,6 +10,7 @@ import { careBook } from '@/core/profiles/careBook';
 import { SchoolsScreen } from '../screens/SchoolsScreen';
 import { tap } from '../testing/hands';
 import { renderThemed } from '../testing/themed';
+import { CONTRADICTION_WORDS } from '@/words/schools';
 
 jest.mock('expo-router', () => ({ router: { push: () => undefined } }));
 const mockCall = jest.fn();
@@ -90,8 +91,7 @@ describe('the schools', () => {
 
   it('for a room are what its kinds know; many are summed up, what pulls apart is told once', async () => {
     const many = effect('Bramble', 'Coil', 'Bramble', 'Coil', 'Bramble', 'Coil');
-    const why = 'To grow on it is to eat often.';
-    for (const each of many.residents) each.contradictions = [{ schools: ['grow-on', 'large-and-rarely'], why }];
+    for (const each of many.residents) each.contradictions = ['hungry-between'];
     answers.schoolEffect = {
       ...many,
       residents: many.residents.map((each, index) => ({ ...each, residentId: `${index}` })),
@@ -100,7 +100,9 @@ describe('the schools', () => {
     await tap('radio', 'Boiler Room');
     await tap('radio', 'Large and rarely');
     expect(screen.getByText('and 2 more')).toBeTruthy();
-    expect(screen.getAllByText(`Against each other: ${why} Both are kept as you choose.`)).toHaveLength(1);
+    expect(
+      screen.getAllByText(`Against each other: ${CONTRADICTION_WORDS['hungry-between']} Both are kept as you choose.`),
+    ).toHaveLength(1);
   });
 
   it('cannot be kept before what they change is known', async () => {

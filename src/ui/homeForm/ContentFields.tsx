@@ -1,14 +1,14 @@
 import { useFieldArray, useWatch, type Control, type UseFormSetValue } from 'react-hook-form';
 import { View } from 'react-native';
-import { Button } from '../components/Button';
-import { Choices } from '../components/Choices';
+import { Button } from '../kit/Button';
+import { Choices } from '../kit/Choices';
 import { LinkRow } from '../components/LinkRow';
 import { Heading, Soft } from '../components/Words';
 import { FormField } from '../forms/FormField';
 import { countCheck, lengthCheck } from '../forms/checks';
 import { space } from '../theme/tokens';
-import { FURNITURE } from '../words/home';
-import { useLength } from '../words/useLength';
+import { FURNITURE } from '@/words/home';
+import { useLength } from '@/words/useLength';
 import { NEW_PIECE, NEW_ROOM, type HomeValues } from './values';
 
 interface Props {

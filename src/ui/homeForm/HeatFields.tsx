@@ -2,14 +2,14 @@ import { useWatch, type Control, type UseFormSetValue } from 'react-hook-form';
 import { View } from 'react-native';
 import { heatCautions } from '@/core/climate/heat';
 import type { CareProfile } from '@/core/profiles/profile';
-import { Choices } from '../components/Choices';
+import { Choices } from '../kit/Choices';
 import { StatusMark } from '../components/StatusMark';
 import { Body, Heading } from '../components/Words';
 import { numberCheck } from '../forms/checks';
 import { FormField } from '../forms/FormField';
 import { space } from '../theme/tokens';
-import { HEAT_WORDS, heatCautionWords } from '../words/air';
-import { useTemperature } from '../words/temperature';
+import { HEAT_WORDS, heatCautionWords } from '@/words/air';
+import { useTemperature } from '@/words/temperature';
 import { readHeat } from './reading';
 import type { HomeValues } from './values';
 
@@ -36,6 +36,7 @@ export function HeatFields({ control, setValue, profiles, roomC }: Props) {
     <View style={{ gap: space.m }}>
       <Heading>Heat</Heading>
       <Choices
+        isNamedAbove
         label="Heat"
         choices={[{ value: '' as const, title: 'none' }, ...HEAT_WORDS]}
         value={heatSource}

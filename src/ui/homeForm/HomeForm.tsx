@@ -9,18 +9,18 @@ import { useStock } from '@/client/stock';
 import { USUAL_ROOM } from '@/core/climate/homeAir';
 import { sectionPlan } from '@/core/housing/section';
 import type { CareProfile } from '@/core/profiles/profile';
-import { Button } from '../components/Button';
-import { Choices } from '../components/Choices';
+import { Button } from '../kit/Button';
+import { Choices } from '../kit/Choices';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
-import { Toggles } from '../components/Toggles';
+import { Toggles } from '../kit/Toggles';
 import { Body, Heading, Soft, Title } from '../components/Words';
 import { MeasuredSection } from '../drawings/MeasuredSection';
 import { FormField } from '../forms/FormField';
 import { lengthCheck, numberCheck } from '../forms/checks';
 import { space } from '../theme/tokens';
-import { OPENS, SIDES, WALLS } from '../words/home';
-import { useLength } from '../words/useLength';
+import { OPENS, SIDES, WALLS } from '@/words/home';
+import { useLength } from '@/words/useLength';
 import { ContentFields, NestFields } from './ContentFields';
 import { fieldFor, readDepth, readHome, type ReadHome } from './reading';
 import { HeatFields } from './HeatFields';
@@ -95,6 +95,7 @@ export function HomeForm({ title, action, back, initial, asksDepth, save, profil
         />
         <Heading>Shelf</Heading>
         <Choices
+          isNamedAbove
           label="Shelf"
           choices={[
             ...shelves.map(({ id, name }) => ({ value: id, title: name })),
@@ -120,6 +121,7 @@ export function HomeForm({ title, action, back, initial, asksDepth, save, profil
         ) : null}
         <Heading>Mix in it</Heading>
         <Choices
+          isNamedAbove
           label="Mix in it"
           choices={[{ value: '', title: 'not said' }, ...mixes.map(({ id, name }) => ({ value: id, title: name }))]}
           value={values.mixId}
@@ -134,6 +136,7 @@ export function HomeForm({ title, action, back, initial, asksDepth, save, profil
         />
         <Heading>Lid</Heading>
         <Choices
+          isNamedAbove
           label="Lid"
           choices={[
             { value: 'solid', title: 'solid' },
@@ -145,6 +148,7 @@ export function HomeForm({ title, action, back, initial, asksDepth, save, profil
         />
         <Heading>Opens</Heading>
         <Choices
+          isNamedAbove
           label="Opens"
           choices={[{ value: '' as const, title: 'not said' }, ...OPENS]}
           value={values.opens}
@@ -152,6 +156,7 @@ export function HomeForm({ title, action, back, initial, asksDepth, save, profil
         />
         <Heading>Walls</Heading>
         <Choices
+          isNamedAbove
           label="Walls"
           choices={[{ value: '' as const, title: 'not said' }, ...WALLS]}
           value={values.walls}
@@ -194,6 +199,7 @@ export function HomeForm({ title, action, back, initial, asksDepth, save, profil
         />
         <Heading>Quarantine</Heading>
         <Choices
+          isNamedAbove
           label="Quarantine"
           choices={[
             { value: 'no', title: 'no' },
@@ -240,6 +246,7 @@ function SizeFields({ control, values, setValue }: SizeProps) {
     <>
       <Heading>Shape</Heading>
       <Choices
+        isNamedAbove
         label="Shape"
         choices={[
           { value: 'box', title: 'box' },

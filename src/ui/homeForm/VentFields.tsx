@@ -1,15 +1,15 @@
 import { useFieldArray, useWatch, type Control, type UseFormSetValue } from 'react-hook-form';
 import { View } from 'react-native';
-import { Button } from '../components/Button';
-import { Choices } from '../components/Choices';
+import { Button } from '../kit/Button';
+import { Choices } from '../kit/Choices';
 import { LinkRow } from '../components/LinkRow';
-import { Toggles } from '../components/Toggles';
+import { Toggles } from '../kit/Toggles';
 import { Heading, Soft } from '../components/Words';
 import { FormField } from '../forms/FormField';
 import { countCheck, lengthCheck } from '../forms/checks';
 import { space } from '../theme/tokens';
-import { SHAPES, SIDES } from '../words/home';
-import { useLength } from '../words/useLength';
+import { SHAPES, SIDES } from '@/words/home';
+import { useLength } from '@/words/useLength';
 import { NEW_VENTS, type HomeValues } from './values';
 
 interface Props {

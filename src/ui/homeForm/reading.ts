@@ -3,8 +3,9 @@ import type { Furniture } from '@/core/housing/furniture';
 import type { Nest } from '@/core/housing/nest';
 import type { TemperatureUnit } from '@/client/preferences';
 import type { Heat } from '@/core/climate/homeAir';
-import { lengthIn, numberIn } from '../forms/checks';
-import type { LengthWords } from '../words/useLength';
+import { numberIn } from '@/core/measure/typedNumber';
+import { lengthIn } from '../forms/checks';
+import type { LengthWords } from '@/words/useLength';
 import { KELVINS, type HomeValues, type PieceValues, type RoomValues, type VentGroup } from './values';
 
 /** What a form describes, as far as it is filled in. */

@@ -3,7 +3,7 @@ import type { Home } from '@/contract/records';
 import type { HeatSource } from '@/core/climate/homeAir';
 import type { Container, Opens, Vent, VentSide, WallKind } from '@/core/housing/container';
 import type { FurnitureKind } from '@/core/housing/furniture';
-import type { LengthWords } from '../words/useLength';
+import type { LengthWords } from '@/words/useLength';
 
 /** Openings of one kind, the same in each of some sides; lengths as typed. */
 export interface VentGroup {

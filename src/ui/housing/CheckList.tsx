@@ -5,8 +5,8 @@ import { StatusMark, STATUS_WORD, useStatusInk } from '../components/StatusMark'
 import { makeStyles } from '../components/useStyles';
 import { Body, Soft, Strong } from '../components/Words';
 import { space, target } from '../theme/tokens';
-import { checkNumbers, inputWords, limitWords, marksOf, notCheckedWords, worstFirst } from '../words/checks';
-import { useLength } from '../words/useLength';
+import { checkNumbers, inputWords, limitWords, marksOf, notCheckedWords, worstFirst } from '@/words/checks';
+import { useLength } from '@/words/useLength';
 
 interface Props {
   fit: FitAnswer;

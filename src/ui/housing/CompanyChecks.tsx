@@ -2,6 +2,7 @@ import { View } from 'react-native';
 import type { CompanyAnswer } from '@/core/housing/company';
 import { StatusMark, useStatusInk } from '../components/StatusMark';
 import { Body, Soft, Strong } from '../components/Words';
+import { COMPANY_TITLES, companyReason } from '@/words/company';
 import { space } from '../theme/tokens';
 
 /** What speaks against those who share a box; nothing where nothing does. */
@@ -14,8 +15,8 @@ export function CompanyChecks({ answer }: { answer: CompanyAnswer }) {
         <View key={index} style={{ flexDirection: 'row', gap: space.m }}>
           <StatusMark status={check.status} />
           <View style={{ flex: 1, gap: space.hair }}>
-            <Strong style={{ color: ink }}>{check.title}</Strong>
-            <Body>{check.why}</Body>
+            <Strong style={{ color: ink }}>{COMPANY_TITLES[check.rule]}</Strong>
+            <Body>{companyReason(check)}</Body>
             <Soft>{`${check.who.join(', ')}; ${check.grounds.basis}`}</Soft>
           </View>
         </View>

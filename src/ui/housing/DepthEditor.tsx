@@ -2,12 +2,12 @@ import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import type { FitAnswer } from '@/core/housing/fit';
 import { parseLength } from '@/core/measure/length';
-import { Field } from '../components/Field';
+import { Field } from '../kit/Field';
 import { Icon } from '../components/Icon';
 import { makeStyles } from '../components/useStyles';
 import { Soft } from '../components/Words';
 import { radius, space, stroke, target } from '../theme/tokens';
-import { useLength, type LengthWords } from '../words/useLength';
+import { useLength, type LengthWords } from '@/words/useLength';
 
 const STEP_MM = 5;
 
@@ -71,7 +71,7 @@ function bandWords(
 ): string {
   if (!conflict) return `Serves from ${long(min)} to ${long(max)}.`;
   const title = (rule: string) => checks.find((check) => check.rule === rule)?.title ?? rule;
-  return `No depth serves in this box: “${title(conflict.lower)}” asks for at least ${long(min)}, “${title(conflict.upper)}” for at most ${long(max)}.`;
+  return `No depth of soil fits this box: “${title(conflict.lower)}” asks for at least ${long(min)}, “${title(conflict.upper)}” for at most ${long(max)}.`;
 }
 
 function StepButton({ label, icon, onPress }: { label: string; icon: 'Plus' | 'Minus'; onPress: () => void }) {

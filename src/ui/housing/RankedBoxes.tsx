@@ -3,18 +3,18 @@ import { View } from 'react-native';
 import { useHouse } from '@/client/house';
 import type { Home } from '@/contract/records';
 import type { RankedHome, Warmth } from '@/core/housing/rank';
-import { Button } from '../components/Button';
-import { CodeTag } from '../components/CodeTag';
+import { Button } from '../kit/Button';
+import { BoxTile } from '../drawings/BoxTile';
 import { StatusMark, STATUS_WORD, useStatusInk } from '../components/StatusMark';
 import { Tappable } from '../components/Tappable';
 import { makeStyles } from '../components/useStyles';
 import { Soft, Strong } from '../components/Words';
 import { radius, space, stroke } from '../theme/tokens';
-import { troubleWords } from '../words/checks';
-import { litres } from '../words/home';
-import { calledWords, containerWords } from '../words/residents';
-import { useTemperature, type TemperatureWords } from '../words/temperature';
-import { useLength } from '../words/useLength';
+import { troubleWords } from '@/words/checks';
+import { litres } from '@/words/home';
+import { calledWords, containerWords } from '@/words/residents';
+import { useTemperature, type TemperatureWords } from '@/words/temperature';
+import { useLength } from '@/words/useLength';
 
 interface Props {
   ranking: RankedHome[];
@@ -82,7 +82,7 @@ function BoxRow({ ranked, home, isPresent, isChosen, onChoose }: RowProps) {
       onPress={onChoose}
       style={[styles.row, isChosen && styles.chosen]}
     >
-      <CodeTag code={home.code} />
+      <BoxTile home={home} />
       <View style={styles.words}>
         <View style={styles.verdict}>
           <StatusMark status={verdict} />
@@ -106,7 +106,7 @@ function warmthTrouble({ temperatureC, minC, maxC }: Warmth, { long }: Temperatu
 
 /** "fill to 72 mm (8.1 L more)", or that it stands right. */
 function fillWords({ depthMm, soilToAddL, fit }: RankedHome, long: (mm: number) => string): string {
-  if (fit.substrateDepthMm.recommended === null) return 'no depth of soil serves';
+  if (fit.substrateDepthMm.recommended === null) return 'fits at no depth of soil';
   if (Math.abs(soilToAddL) < 0.005) return `soil right at ${long(depthMm)}`;
   return soilToAddL > 0
     ? `fill to ${long(depthMm)}, ${litres(soilToAddL)} more`
@@ -117,7 +117,7 @@ function fillWords({ depthMm, soilToAddL, fit }: RankedHome, long: (mm: number) 
 function laterWords({ afterMoults }: RankedHome): string {
   const served = afterMoults.findIndex((each) => each.verdict === 'fail');
   if (served === 0) return 'outgrown at the next moult';
-  return served > 0 ? 'serves one more moult' : 'serves two moults and more';
+  return served > 0 ? 'fits for one more moult' : 'fits for two moults and more';
 }
 
 const useStyles = makeStyles((theme) => ({

@@ -7,7 +7,7 @@ import type { CareProfile } from '@/core/profiles/profile';
 import { StatusMark } from '../components/StatusMark';
 import { Body, Heading, Soft, Strong } from '../components/Words';
 import { space } from '../theme/tokens';
-import { useLength } from '../words/useLength';
+import { useLength } from '@/words/useLength';
 
 /** The boxes an animal will want until it is grown: as few sizes as possible, each with the sizes it serves for. */
 export function SizeLadder({ profile, animal }: { profile: CareProfile; animal: Animal }) {
@@ -31,7 +31,7 @@ export function SizeLadder({ profile, animal }: { profile: CareProfile; animal: 
         </View>
       ))}
       {endsAtMm === null ? null : (
-        <Body>{`No usual size serves from ${length.long(endsAtMm)} on: build one, or look for a larger box.`}</Body>
+        <Body>{`No usual size is large enough from ${length.long(endsAtMm)} on. Build one, or look for a larger box.`}</Body>
       )}
     </View>
   );

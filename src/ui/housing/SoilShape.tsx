@@ -1,11 +1,11 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { depthsOf, type Soil } from '@/core/housing/soil';
-import { Choices } from '../components/Choices';
-import { Field } from '../components/Field';
+import { Choices } from '../kit/Choices';
+import { Field } from '../kit/Field';
 import { lengthIn } from '../forms/checks';
 import { space } from '../theme/tokens';
-import { useLength, type LengthWords } from '../words/useLength';
+import { useLength, type LengthWords } from '@/words/useLength';
 
 interface Props {
   soil: Soil;

@@ -1,7 +1,7 @@
 import { lazy, Suspense, useState } from 'react';
 import type { Day } from '@/core/measure/day';
 import { IconButton } from '../components/IconButton';
-import { fullDayWords } from '../words/days';
+import { fullDayWords } from '@/words/days';
 import { InputButton } from './InputButton';
 
 const Calendar = lazy(() => import('./Calendar'));

@@ -12,6 +12,8 @@ interface Props {
   isChosen: boolean;
   icon: IconName;
   isOpen: boolean;
+  /** Its label stands over it already. */
+  isNamedAbove?: boolean;
   onPress: () => void;
   problem?: string | undefined;
   hint?: string | undefined;
@@ -22,11 +24,24 @@ interface Props {
 }
 
 /** A field that is not typed: what is chosen stands in it, and a tap opens what to choose from. */
-export function InputButton({ label, words, isChosen, icon, isOpen, onPress, problem, hint, beside, children }: Props) {
+export function InputButton(props: Props) {
+  const {
+    label,
+    words,
+    isChosen,
+    icon,
+    isOpen,
+    isNamedAbove = false,
+    onPress,
+    problem,
+    hint,
+    beside,
+    children,
+  } = props;
   const styles = useStyles();
   return (
     <View style={styles.all}>
-      <Strong style={styles.label}>{label}</Strong>
+      {isNamedAbove ? null : <Strong style={styles.label}>{label}</Strong>}
       <View style={styles.line}>
         <Pressable
           role="button"

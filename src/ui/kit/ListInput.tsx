@@ -1,25 +1,30 @@
 import { useState } from 'react';
 import { FlatList } from 'react-native';
-import { Field } from '../components/Field';
-import { ListRow } from '../components/ListRow';
+import { Icon } from '../components/Icon';
+import { Tappable } from '../components/Tappable';
 import { makeStyles } from '../components/useStyles';
 import { Body, Soft } from '../components/Words';
-import { radius, space, stroke } from '../theme/tokens';
+import { space, stroke, target } from '../theme/tokens';
 import { InputButton } from './InputButton';
+import { SearchField } from './SearchField';
+import { Sheet } from './Sheet';
 
 interface Props {
   label: string;
   choices: readonly { value: string; title: string }[];
   value: string;
   onChange: (value: string) => void;
-  /** What is sought among them: "a time zone". */
-  sought: string;
   problem?: string | undefined;
   hint?: string | undefined;
+  /** Its label stands over it already. */
+  isNamedAbove?: boolean;
 }
 
-/** One of many, sought by a part of its name in a list that opens under it. */
-export function ListInput({ label, choices, value, onChange, sought, problem, hint }: Props) {
+/** As many as are seen at once; more are sought by a part of their name. Chosen here */
+const MOST_SEEN = 12;
+
+/** One of many, in a list that comes up over the page. */
+export function ListInput({ label, choices, value, onChange, isNamedAbove = false, ...rest }: Props) {
   const styles = useStyles();
   const [isOpen, setOpen] = useState(false);
   const [text, setText] = useState('');
@@ -27,45 +32,56 @@ export function ListInput({ label, choices, value, onChange, sought, problem, hi
   const found = choices.filter(({ title }) => title.toLowerCase().includes(wanted));
   return (
     <InputButton
-      {...{ label, isOpen, problem, hint }}
+      {...{ label, isOpen, isNamedAbove, ...rest }}
       words={choices.find((each) => each.value === value)?.title ?? (value || 'choose')}
-      isChosen={value !== ''}
-      icon="Search"
-      onPress={() => setOpen(!isOpen)}
+      isChosen={choices.some((each) => each.value === value)}
+      icon="ChevronDown"
+      onPress={() => {
+        setText('');
+        setOpen(true);
+      }}
     >
-      <Field label={`Find ${sought}`} value={text} onChange={setText} />
-      <FlatList
-        style={styles.list}
-        data={found}
-        keyExtractor={(each) => each.value}
-        initialNumToRender={12}
-        keyboardShouldPersistTaps="handled"
-        ListEmptyComponent={<Soft style={styles.none}>Nothing of that name.</Soft>}
-        renderItem={({ item }) => (
-          <ListRow
-            label={item.title}
-            isChosen={item.value === value}
-            onPress={() => {
-              onChange(item.value);
-              setOpen(false);
-            }}
-          >
-            <Body>{item.title}</Body>
-          </ListRow>
-        )}
-      />
+      <Sheet title={label} onClose={() => setOpen(false)}>
+        {choices.length > MOST_SEEN ? <SearchField label={`Find in ${label}`} value={text} onChange={setText} /> : null}
+        <FlatList
+          style={styles.list}
+          role="radiogroup"
+          aria-label={label}
+          data={found}
+          keyExtractor={(each) => each.value}
+          initialNumToRender={MOST_SEEN}
+          keyboardShouldPersistTaps="handled"
+          ListEmptyComponent={<Soft style={styles.none}>Nothing of that name.</Soft>}
+          renderItem={({ item }) => (
+            <Tappable
+              role="radio"
+              aria-label={item.title}
+              aria-checked={item.value === value}
+              style={styles.row}
+              onPress={() => {
+                onChange(item.value);
+                setOpen(false);
+              }}
+            >
+              <Body style={styles.title}>{item.title}</Body>
+              {item.value === value ? <Icon name="Check" size={20} /> : null}
+            </Tappable>
+          )}
+        />
+      </Sheet>
     </InputButton>
   );
 }
 
 const useStyles = makeStyles((theme) => ({
-  list: {
-    maxHeight: 260,
-    borderWidth: stroke.thin,
-    borderColor: theme.colors.line,
-    borderRadius: radius.s,
-    paddingHorizontal: space.l,
-    backgroundColor: theme.colors.raised,
+  list: { maxHeight: '60vh' as never },
+  row: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    minHeight: target + space.xs,
+    borderBottomWidth: stroke.thin,
+    borderBottomColor: theme.colors.line,
   },
+  title: { flex: 1 },
   none: { padding: space.m },
 }));

@@ -7,5 +7,5 @@ type Props = Pick<React.ComponentProps<typeof ListInput>, 'label' | 'value' | 'o
 export function ZoneInput(props: Props) {
   const zones = useMemo(() => ['UTC', ...Intl.supportedValuesOf('timeZone').filter((zone) => zone !== 'UTC')], []);
   const choices = zones.map((zone) => ({ value: zone, title: zone.replaceAll('_', ' ') }));
-  return <ListInput {...props} choices={choices} sought="a time zone" />;
+  return <ListInput {...props} choices={choices} />;
 }

@@ -4,12 +4,12 @@ import type { Resident } from '@/contract/records';
 import { bodyOf, tellsSize } from '@/core/profiles/animal';
 import { BODY_MEASURES } from '@/core/profiles/profile';
 import { usualMassG } from '@/core/profiles/weight';
-import { Fold } from '../components/Fold';
+import { Fold } from '../kit/Fold';
 import { Soft } from '../components/Words';
 import { space } from '../theme/tokens';
-import { EVIDENCE_WORDS } from '../words/entries';
-import { massWords, MEASURE_WORDS } from '../words/measures';
-import { useLength } from '../words/useLength';
+import { EVIDENCE_WORDS } from '@/words/entries';
+import { massWords, MEASURE_WORDS } from '@/words/measures';
+import { useLength } from '@/words/useLength';
 
 /** Every measure of it, taken or worked out by its kind's proportions; and what its sex was told by. */
 export function BodyMeasures({ resident }: { resident: Resident }) {

@@ -2,7 +2,7 @@ import { router } from 'expo-router';
 import { View } from 'react-native';
 import { useHouse } from '@/client/house';
 import type { Resident } from '@/contract/records';
-import { ListRow } from '../components/ListRow';
+import { ListRow } from '../kit/ListRow';
 import { Soft, Strong } from '../components/Words';
 import { space } from '../theme/tokens';
 import { Cautions } from './Cautions';

@@ -1,13 +1,13 @@
 import { View } from 'react-native';
 import { useLog } from '@/client/log';
 import type { Resident } from '@/contract/records';
-import { Button } from '../components/Button';
-import { Field } from '../components/Field';
+import { Button } from '../kit/Button';
+import { Field } from '../kit/Field';
 import { Soft } from '../components/Words';
 import { countOrNoneIn } from '../forms/checks';
 import { useTyped } from '../forms/useTyped';
 import { space } from '../theme/tokens';
-import { calledWords } from '../words/residents';
+import { calledWords } from '@/words/residents';
 import { DayField, useDay } from './DayField';
 
 /** Eggs that were found in the soil, and how many of them went into the freezer. */

@@ -22,13 +22,14 @@ import {
   stageCountsWords,
   stageWords,
   VERDICT_WORDS,
-} from '../words/colony';
-import { dayWords } from '../words/days';
-import { capital } from '../words/text';
-import { useTemperature } from '../words/temperature';
+} from '@/words/colony';
+import { dayWords } from '@/words/days';
+import { capital } from '@/words/text';
+import { useTemperature } from '@/words/temperature';
 import { FoundingDiary } from './FoundingDiary';
 import { NestPanel } from './NestPanel';
 import { TubsPanel } from './TubsPanel';
+import { Waiting } from '../kit/Waiting';
 
 /** How a colony or a culture stands and will grow in a year, what its room bears, what may be taken out, its winter. */
 export function ColonyAhead({ resident }: { resident: Resident }) {
@@ -106,7 +107,7 @@ function Course({ facts, profile }: { facts: ColonyFacts; profile: CareProfile }
   }, [facts, kind, roomForHeads]);
   if (!kind) return null;
   if (problem !== undefined) return <Body>{problem}</Body>;
-  if (!worked) return <Soft role="status">Counting ahead…</Soft>;
+  if (!worked) return <Waiting>Counting ahead…</Waiting>;
   const { series } = worked.forecast;
   const end = series.at(-1);
   const names = [kind.adults, ...kind.young.map((stage) => stage.id).reverse()];
@@ -125,9 +126,9 @@ function Course({ facts, profile }: { facts: ColonyFacts; profile: CareProfile }
             {capital(`${bandWords(end.stages[kind.adults] ?? end.total)} ${stageWords(kind.adults)} in 12 months`)}
           </Strong>
         ) : null}
-        <StageAreas label={label} weeks={series} stages={names} room={roomForHeads} />
+        <StageAreas {...{ label, weeks: series, stages: names, room: roomForHeads }} from={asOf} nameOf={stageWords} />
         <Soft>
-          {`From below: ${names.map(stageWords).join(', ')}. Dashed: between these in 8 of 10 colonies. ` +
+          {`From below, grown ones first. Dashed: 8 in 10 colonies lie between. ` +
             `${rests ? 'Hatched: its winter rest. ' : ''}At ${temperature.long(facts.temperatureC)}` +
             `${roomForHeads === null ? '' : `, room for about ${headsWords(roomForHeads)}`}.`}
         </Soft>

@@ -7,17 +7,18 @@ import { useCall } from '@/client/useCall';
 import type { Resident } from '@/contract/records';
 import { countedInBand, countedInPart, ESTIMATES, type Counted } from '@/core/colony/counting';
 import { stagesOf } from '@/core/colony/kind';
-import { Button } from '../components/Button';
-import { Choices } from '../components/Choices';
-import { Field } from '../components/Field';
-import { Soft } from '../components/Words';
-import { headCountIn, numberIn } from '../forms/checks';
+import { Button } from '../kit/Button';
+import { Choices } from '../kit/Choices';
+import { Field } from '../kit/Field';
+import { numberIn } from '@/core/measure/typedNumber';
+import { headCountIn } from '../forms/checks';
 import { useTyped } from '../forms/useTyped';
 import { space } from '../theme/tokens';
-import { countedWords, stageWords } from '../words/colony';
-import { calledWords } from '../words/residents';
-import { capital } from '../words/text';
+import { countedWords, stageWords } from '@/words/colony';
+import { calledWords } from '@/words/residents';
+import { capital } from '@/words/text';
 import { DayField, useDay } from './DayField';
+import { Waiting } from '../kit/Waiting';
 
 interface Props {
   resident: Resident;
@@ -62,7 +63,7 @@ function ByStages({ resident, save }: { resident: Resident; save: (counts: objec
   const kind = facts?.kind;
   const [typed, setTyped] = useState<Record<string, string>>({});
   const [problem, setProblem] = useState<string>();
-  if (!kind) return <Soft role="status">Looking it up…</Soft>;
+  if (!kind) return <Waiting>Looking it up…</Waiting>;
   const stages = [...stagesOf(kind)].reverse();
   const isAnt = kind.laying.by === 'queen';
   const submit = () => {

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { useHouse } from '@/client/house';
 import { addDays, type Day } from '@/core/measure/day';
-import { Choices } from '../components/Choices';
+import { Choices } from '../kit/Choices';
 import { DayInput } from '../kit/DayInput';
 import { space } from '../theme/tokens';
 

@@ -9,10 +9,10 @@ import type { Brood } from '@/contract/broods';
 import type { Resident } from '@/contract/records';
 import type { Mating } from '@/core/broods/eggs';
 import type { Day } from '@/core/measure/day';
-import { Button } from '../components/Button';
-import { Choices } from '../components/Choices';
-import { Field } from '../components/Field';
-import { Fold } from '../components/Fold';
+import { Button } from '../kit/Button';
+import { Choices } from '../kit/Choices';
+import { Field } from '../kit/Field';
+import { Fold } from '../kit/Fold';
 import { LinkRow } from '../components/LinkRow';
 import { Body, Heading, Soft, Strong } from '../components/Words';
 import { countOrNoneIn } from '../forms/checks';
@@ -20,11 +20,11 @@ import { useTyped } from '../forms/useTyped';
 import { HatchWeeks } from '../seasons/HatchWeeks';
 import { DayInput } from '../kit/DayInput';
 import { space } from '../theme/tokens';
-import { expectedWords, keptAllWords, surplusWords } from '../words/broods';
-import { dayWords } from '../words/days';
-import { calledWords } from '../words/residents';
-import { useTemperature } from '../words/temperature';
-import { useLength } from '../words/useLength';
+import { expectedWords, keptAllWords, surplusWords } from '@/words/broods';
+import { dayWords } from '@/words/days';
+import { calledWords } from '@/words/residents';
+import { useTemperature } from '@/words/temperature';
+import { useLength } from '@/words/useLength';
 
 /** A batch of eggs: when they hatch and how many a week, what keeping them all would take, what becomes of them. */
 export function EggsAhead({ resident }: { resident: Resident }) {

@@ -6,16 +6,17 @@ import type { FeedingHistoryReply } from '@/contract/feedingHistory';
 import type { Meal } from '@/core/feeding/food';
 import type { Resident } from '@/contract/records';
 import { MealBars } from '../charts/MealBars';
-import { Fold } from '../components/Fold';
+import { Fold } from '../kit/Fold';
 import { Body, Heading, Soft, Strong } from '../components/Words';
 import { ForbiddenFoods } from '../feeding/ForbiddenFoods';
 import { MealForm } from '../feeding/MealForm';
 import { Cautions } from './Cautions';
 import { space } from '../theme/tokens';
-import { daysWords } from '../words/days';
-import { cautionsWords, feedingGroundWords, gramsWords, mealTitle } from '../words/food';
-import { useLength } from '../words/useLength';
-import { useNames } from '../words/useNames';
+import { daysWords } from '@/words/days';
+import { cautionsWords, feedingGroundWords, gramsWords, mealTitle } from '@/words/food';
+import { useLength } from '@/words/useLength';
+import { useNames } from '@/words/useNames';
+import { Waiting } from '../kit/Waiting';
 
 /** How one resident is fed: what comes next and why, what it took so far, and what it is never given. */
 export function FoodTab({ resident }: { resident: Resident }) {
@@ -25,13 +26,14 @@ export function FoodTab({ resident }: { resident: Resident }) {
   return (
     <View>
       {problem !== undefined ? <Body>{problem}</Body> : null}
+      {!answer && problem === undefined ? <Waiting>Working out its next meal…</Waiting> : null}
       {answer ? <NextMeal meal={answer.next} /> : null}
       {answer ? <Eaten answer={answer} resident={resident} /> : null}
       {answer || problem !== undefined ? (
         <>
           <Cautions who={resident} before="open" />
-          {answer?.next ? <MealForm key={resident.id} resident={resident} meal={answer.next} /> : null}
-          <ForbiddenFoods key={`${resident.id} never`} resident={resident} />
+          {answer?.next ? <MealForm resident={resident} meal={answer.next} /> : null}
+          <ForbiddenFoods resident={resident} />
         </>
       ) : null}
     </View>

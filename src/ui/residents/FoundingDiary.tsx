@@ -2,12 +2,12 @@ import { View } from 'react-native';
 import { useLog } from '@/client/log';
 import type { ColonyFacts } from '@/contract/colony';
 import type { Resident } from '@/contract/records';
-import { Button } from '../components/Button';
+import { Button } from '../kit/Button';
 import { Body, Heading, Soft, Strong } from '../components/Words';
 import { space } from '../theme/tokens';
-import { stageWords } from '../words/colony';
-import { dayWords } from '../words/days';
-import { calledWords } from '../words/residents';
+import { stageWords } from '@/words/colony';
+import { dayWords } from '@/words/days';
+import { calledWords } from '@/words/residents';
 
 interface Props {
   resident: Resident;

@@ -9,16 +9,16 @@ import { keeperField } from '@/client/preferences';
 import type { Resident } from '@/contract/records';
 import { parseLength } from '@/core/measure/length';
 import { hatchlingMm } from '@/core/profiles/eggs';
-import { Button } from '../components/Button';
-import { Choices } from '../components/Choices';
-import { Field } from '../components/Field';
+import { Button } from '../kit/Button';
+import { Choices } from '../kit/Choices';
+import { Field } from '../kit/Field';
 import { Body, Soft } from '../components/Words';
 import { headCountIn, INSTAR_PROBLEM, instarIn } from '../forms/checks';
 import { useTyped } from '../forms/useTyped';
 import { space } from '../theme/tokens';
-import { calledWords } from '../words/residents';
-import { capital } from '../words/text';
-import { useLength } from '../words/useLength';
+import { calledWords } from '@/words/residents';
+import { capital } from '@/words/text';
+import { useLength } from '@/words/useLength';
 import { DayField, useDay } from './DayField';
 
 interface Props {
@@ -178,7 +178,7 @@ export function PartForm({ resident, onDone }: Props) {
         />
       ) : null}
       {!isMeasured ? null : best.length === 0 ? (
-        <Body>No box is free for them. Add one under Homes.</Body>
+        <Body>No box is free for them. Add one on the Wall.</Body>
       ) : (
         <Choices
           label="To which box, the best first"

@@ -8,8 +8,8 @@ import { InstarBars } from '../charts/InstarBars';
 import { SurvivalSteps, type Course } from '../charts/SurvivalSteps';
 import { Body, Heading, Soft, Strong } from '../components/Words';
 import { space } from '../theme/tokens';
-import { instarsWords } from '../words/entries';
-import { comparedWords, missingWords, survivalWords } from '../words/groups';
+import { instarsWords } from '@/words/entries';
+import { comparedWords, missingWords, survivalWords } from '@/words/groups';
 
 type Survival = ResidentBatch['survival'];
 /** More lines than this cannot be told apart. */

@@ -15,10 +15,10 @@ export function GrowthTab({ resident, today }: { resident: Resident; today: stri
   const { id, form } = resident;
   return (
     <View>
-      {form === 'eggs' ? <EggsAhead key={`eggs ${id}`} resident={resident} /> : null}
-      {form === 'eggs' || form === 'colony' ? null : <NextMoult key={`moult ${id}`} resident={resident} />}
-      {form === 'group' ? <GroupHeads key={`heads ${id}`} resident={resident} /> : null}
-      {form === 'group' || form === 'colony' ? <ColonyAhead key={`ahead ${id}`} resident={resident} /> : null}
+      {form === 'eggs' ? <EggsAhead resident={resident} /> : null}
+      {form === 'eggs' || form === 'colony' ? null : <NextMoult resident={resident} />}
+      {form === 'group' ? <GroupHeads resident={resident} /> : null}
+      {form === 'group' || form === 'colony' ? <ColonyAhead resident={resident} /> : null}
       <View style={{ marginTop: space.m }}>
         <LinkRow
           links={[

@@ -3,18 +3,18 @@ import { Image, Pressable, View } from 'react-native';
 import { call } from '@/client/api';
 import { problemOf, useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
-import { ENTRY_FILTERS, type EntryFilter } from '../words/entryFilters';
+import { ENTRY_FILTERS, type EntryFilter } from '@/words/entryFilters';
 import type { Entry } from '@/contract/storedEntries';
-import { Button } from '../components/Button';
-import { Choices } from '../components/Choices';
+import { Button } from '../kit/Button';
+import { Choices } from '../kit/Choices';
 import { LinkRow } from '../components/LinkRow';
 import { makeStyles } from '../components/useStyles';
 import { Body, Heading, Soft } from '../components/Words';
 import { space, stroke, target } from '../theme/tokens';
-import { dayWords } from '../words/days';
-import { entryWords } from '../words/entries';
-import { useLength } from '../words/useLength';
-import { useNames } from '../words/useNames';
+import { dayWords } from '@/words/days';
+import { entryWords } from '@/words/entries';
+import { useLength } from '@/words/useLength';
+import { useNames } from '@/words/useNames';
 
 /** Everything that was written down, newest first along one line; each thing can be taken back. */
 export function History({ residentId, today }: { residentId: string; today: string }) {

@@ -8,17 +8,17 @@ import { useLog } from '@/client/log';
 import type { Resident } from '@/contract/records';
 import { areSiblings } from '@/core/growth/kin';
 import type { Day } from '@/core/measure/day';
-import { Button } from '../components/Button';
-import { Choices } from '../components/Choices';
-import { Field } from '../components/Field';
+import { Button } from '../kit/Button';
+import { Choices } from '../kit/Choices';
+import { Field } from '../kit/Field';
 import { DayInput } from '../kit/DayInput';
-import { Fold } from '../components/Fold';
+import { Fold } from '../kit/Fold';
 import { LinkRow } from '../components/LinkRow';
 import { useTyped } from '../forms/useTyped';
-import { Soft } from '../components/Words';
+import { Soft, Strong } from '../components/Words';
 import { space } from '../theme/tokens';
-import { dayWords } from '../words/days';
-import { calledWords } from '../words/residents';
+import { dayWords } from '@/words/days';
+import { calledWords } from '@/words/residents';
 
 /** Where it comes from and who is related to it, here or gone. */
 export function Kin({ resident, today }: { resident: Resident; today: string }) {
@@ -105,8 +105,10 @@ function KinForm({ resident, ofKind }: { resident: Resident; ofKind: Resident[] 
     <View style={{ gap: space.m, marginTop: space.m }}>
       <DayInput label="Hatched on" value={bornOn} onChange={setBornOn} none="not known" isOptional max={today} />
       <Field label="Batch" {...batch.field} hint="Those of one batch are siblings: the forecast learns from them." />
-      <Choices label="Mother" choices={parents('female')} value={motherId} onChange={setMother} />
-      <Choices label="Father" choices={parents('male')} value={fatherId} onChange={setFather} />
+      <Strong>Mother</Strong>
+      <Choices isNamedAbove label="Mother" choices={parents('female')} value={motherId} onChange={setMother} />
+      <Strong>Father</Strong>
+      <Choices isNamedAbove label="Father" choices={parents('male')} value={fatherId} onChange={setFather} />
       <Button title="Save" onPress={() => void save()} />
     </View>
   );

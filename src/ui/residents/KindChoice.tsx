@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { useHouse } from '@/client/house';
-import { Choices } from '../components/Choices';
+import { Choices } from '../kit/Choices';
 import { Heading } from '../components/Words';
-import { byGroup } from '../words/profiles';
+import { byGroup } from '@/words/profiles';
 
 /** The kinds under their headings: the heading is chosen first, then the kind. None is chosen for the keeper. */
 export function KindChoice({ profile, onChange }: { profile: string | undefined; onChange: (id: string) => void }) {

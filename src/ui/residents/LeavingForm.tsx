@@ -3,15 +3,15 @@ import { View } from 'react-native';
 import { useLog } from '@/client/log';
 import type { Resident } from '@/contract/records';
 import { LEAVING_CAUSES, type LeavingCause } from '@/core/profiles/profile';
-import { Button } from '../components/Button';
-import { Choices } from '../components/Choices';
-import { Field } from '../components/Field';
+import { Button } from '../kit/Button';
+import { Choices } from '../kit/Choices';
+import { Field } from '../kit/Field';
 import { Soft } from '../components/Words';
 import { headCountIn } from '../forms/checks';
 import { useTyped } from '../forms/useTyped';
 import { space } from '../theme/tokens';
-import { CAUSE_WORDS } from '../words/entries';
-import { calledWords } from '../words/residents';
+import { CAUSE_WORDS } from '@/words/entries';
+import { calledWords } from '@/words/residents';
 import { DayField, useDay } from './DayField';
 
 const HOW = [

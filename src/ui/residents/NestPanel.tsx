@@ -4,13 +4,14 @@ import { growsFungus, movingPlan, nestAdvice, type NestAdvice } from '@/core/col
 import type { ColonyForecast } from '@/core/colony/project';
 import { addDays, type Day } from '@/core/measure/day';
 import type { CareProfile } from '@/core/profiles/profile';
-import { Fold } from '../components/Fold';
+import { Fold } from '../kit/Fold';
 import { Body, Heading, Soft, Strong } from '../components/Words';
 import { space } from '../theme/tokens';
-import { MOVE_ACT_WORDS, volumeWords } from '../words/colony';
-import { dayWords } from '../words/days';
-import { capital } from '../words/text';
-import { useLength } from '../words/useLength';
+import { MOVE_ACT_WORDS, volumeWords } from '@/words/colony';
+import { dayWords } from '@/words/days';
+import { capital } from '@/words/text';
+import { useLength } from '@/words/useLength';
+import { countWords } from '@/words/count';
 
 interface Props {
   profile: CareProfile;
@@ -35,7 +36,7 @@ export function NestPanel({ profile, facts, nest, forecast }: Props) {
       <Heading>Nest</Heading>
       <Strong>{`${Math.round(advice.fullPct)} % full`}</Strong>
       <Soft>
-        {`${chambers} ${chambers === 1 ? 'chamber' : 'chambers'}, ${volumeWords(volumeMl)} in all; ${tube}; ` +
+        {`${countWords(chambers, 'chamber')}, ${volumeWords(volumeMl)} in all; ${tube}; ` +
           `${outworldL === null ? 'no outworld' : `outworld ${volumeWords(1000 * outworldL)}`}`}
       </Soft>
       <Body>{adviceWords(advice, splitOn, asOf)}</Body>

@@ -4,17 +4,17 @@ import { useHouse } from '@/client/house';
 import { useCall } from '@/client/useCall';
 import type { Resident } from '@/contract/records';
 import type { ResidentMoult } from '@/contract/growth';
-import { daysBetween, type Day } from '@/core/measure/day';
-import { Fold } from '../components/Fold';
+import { addDays, daysBetween, type Day } from '@/core/measure/day';
+import { Fold } from '../kit/Fold';
 import { LineChart } from '../charts/LineChart';
 import { MoultFan } from '../charts/MoultFan';
 import { useTheme } from '../components/useStyles';
 import { Body, Heading, Soft, Strong } from '../components/Words';
 import { space } from '../theme/tokens';
-import { dayWords, daysWords } from '../words/days';
-import { adultWords, growthCaption, moultGrounds, moultWords, outgrownWords, premoultWords } from '../words/moult';
-import { useTemperature } from '../words/temperature';
-import { useLength } from '../words/useLength';
+import { dayWords } from '@/words/days';
+import { adultWords, growthCaption, moultGrounds, moultWords, outgrownWords, premoultWords } from '@/words/moult';
+import { useTemperature } from '@/words/temperature';
+import { useLength } from '@/words/useLength';
 
 /** When it moults next and how large it will be, and what that rests on. */
 export function NextMoult({ resident }: { resident: Resident }) {
@@ -27,7 +27,11 @@ export function NextMoult({ resident }: { resident: Resident }) {
   // Of a group nobody has told the instars of, there is nothing to forecast from.
   if (!answer || (answer.isGroup && answer.forecast.instar === null)) return null;
   const { forecast, asOf } = answer;
-  const code = homes.find((each) => each.id === resident.homeId)?.code ?? 'its box';
+  const home = homes.find((each) => each.id === resident.homeId);
+  const code = home?.code ?? 'its box';
+  const fitsNow = !home?.state?.grounds.some(
+    (ground) => ground.about === 'fit' && ground.status === 'fail' && ground.residentId === resident.id,
+  );
   return (
     <View style={{ gap: space.xs, marginTop: space.xl }}>
       <Heading>Next moult</Heading>
@@ -42,7 +46,7 @@ export function NextMoult({ resident }: { resident: Resident }) {
           <Fan answer={answer} />
           <GrowthChart answer={answer} caption={growthCaption(care.of(resident).measure.name, length.unit, code)} />
           {adultWords(forecast, length) !== null ? <Body>{adultWords(forecast, length)}</Body> : null}
-          <Body>{outgrownWords(answer, code)}</Body>
+          <Body>{outgrownWords(answer, code, fitsNow)}</Body>
           <Fold title="What this rests on">
             <View style={{ gap: space.xs }}>
               {moultGrounds(answer, care.of(resident).name.toLowerCase(), temperature).map((line) => (
@@ -71,16 +75,8 @@ function Fan({ answer }: { answer: ResidentMoult }) {
       past={moults.map((each) => each.on)}
       ahead={ahead}
       names={ahead.map((_, index) => (forecast.instar === null ? `+${index + 1}` : `L${forecast.instar + index + 1}`))}
-      dayTick={dayTick}
     />
   );
-}
-
-/** A day along a chart: "301 days ago", "today", "in 40 days". */
-function dayTick(day: number): string {
-  if (day === 0) return 'today';
-  const days = daysWords(Math.abs(Math.round(day)));
-  return day > 0 ? `in ${days}` : `${days} ago`;
 }
 
 /** Moults further off are hardly known. */
@@ -118,14 +114,14 @@ function GrowthChart({ answer, caption }: { answer: ResidentMoult; caption: stri
         x={x}
         y={[0, top * 1.08]}
         xTicks={[x[0], 0, x[1]]}
-        xTick={dayTick}
+        xTick={(day) => dayWords(addDays(asOf, Math.round(day)), asOf)}
         yTick={(size) => length.short(size)}
         limit={outgrownMm !== null && outgrownMm <= top ? outgrownMm : undefined}
         lines={[
-          { points: [...seen, now], color: theme.colors.ink },
-          { points: ahead('median'), color: theme.colors.good, isDashed: true },
-          { points: ahead('p10'), color: theme.colors.accent, width: 1.2 },
-          { points: ahead('p90'), color: theme.colors.accent, width: 1.2 },
+          { name: `measured, ${length.unit}`, points: [...seen, now], color: theme.colors.ink },
+          { name: 'likeliest', points: ahead('median'), color: theme.colors.good, isDashed: true },
+          { name: '1 in 10 smaller', points: ahead('p10'), color: theme.colors.accent, width: 1.2 },
+          { name: '1 in 10 larger', points: ahead('p90'), color: theme.colors.accent, width: 1.2 },
         ]}
         dots={[...seen, ...ahead('median').slice(1)]}
       />

@@ -3,16 +3,16 @@ import { View } from 'react-native';
 import { fitOf, sectionOf } from '@/client/fitting';
 import { useHouse } from '@/client/house';
 import type { Home, Resident } from '@/contract/records';
-import { ListRow } from '../components/ListRow';
+import { ListRow } from '../kit/ListRow';
 import { STATUS_WORD, StatusMark } from '../components/StatusMark';
 import { Soft, Strong } from '../components/Words';
 import { MeasuredSection } from '../drawings/MeasuredSection';
 import { StopPlace } from '../round/StopPlace';
 import { space } from '../theme/tokens';
-import { dayWords } from '../words/days';
-import { groundWords } from '../words/homeState';
-import { calledWords } from '../words/residents';
-import { useTemperature } from '../words/temperature';
+import { dayWords } from '@/words/days';
+import { groundWords } from '@/words/homeState';
+import { calledWords } from '@/words/residents';
+import { useTemperature } from '@/words/temperature';
 import { Cautions } from './Cautions';
 
 /** How it lives now: its box, what speaks against that, and what is to be done today. */
@@ -37,7 +37,7 @@ export function NowTab({ resident, home, today }: { resident: Resident; home: Ho
           left={<StatusMark status={state?.verdict ?? fit.verdict} />}
           right={<Soft>{home.code}</Soft>}
         >
-          <Strong>{grounds[0] ? groundWords(grounds[0], today, temperature) : 'Its box serves it'}</Strong>
+          <Strong>{grounds[0] ? groundWords(grounds[0], today, temperature) : 'Its box fits'}</Strong>
           {grounds.slice(1).map((ground, index) => (
             <Soft key={index}>{groundWords(ground, today, temperature)}</Soft>
           ))}
@@ -51,9 +51,7 @@ export function NowTab({ resident, home, today }: { resident: Resident; home: Ho
         </ListRow>
       </View>
       {stop && stop.jobs.length > 0 ? (
-        <View style={{ marginLeft: space.xxl + space.m }}>
-          <StopPlace id={`now ${resident.id}`} stop={stop} today={today} isChosen={false} />
-        </View>
+        <StopPlace id={`now ${resident.id}`} stop={stop} today={today} isChosen={false} />
       ) : null}
       <Cautions who={resident} />
       <Soft>{`measured ${dayWords(resident.measuredOn, today)}, here since ${dayWords(resident.takenInOn, today)}`}</Soft>

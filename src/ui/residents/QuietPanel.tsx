@@ -4,7 +4,7 @@ import type { Round } from '@/contract/round';
 import { makeStyles } from '../components/useStyles';
 import { Body, Strong } from '../components/Words';
 import { space } from '../theme/tokens';
-import { leaveAloneWords } from '../words/jobs';
+import { leaveAloneWords } from '@/words/jobs';
 
 /** Why one is left alone today; null where it is not. */
 export const quietOf = (round: Round | null, residentId: string) =>

@@ -1,15 +1,18 @@
+import Avatar from '@rneui/themed/dist/Avatar';
 import { View } from 'react-native';
 import Svg, { G } from 'react-native-svg';
+import { call } from '@/client/api';
 import { useHouse } from '@/client/house';
+import { useCall } from '@/client/useCall';
 import type { Home, Resident } from '@/contract/records';
 import { CodeTag } from '../components/CodeTag';
 import { makeStyles, useTheme } from '../components/useStyles';
 import { LargeName, Soft, Strong } from '../components/Words';
 import { Animal } from '../drawings/Animal';
 import { radius, space } from '../theme/tokens';
-import { lifeWords } from '../words/residents';
-import { todayWords } from '../words/today';
-import { useLength } from '../words/useLength';
+import { lifeWords } from '@/words/residents';
+import { todayWords } from '@/words/today';
+import { useLength } from '@/words/useLength';
 import { QuietPanel } from './QuietPanel';
 
 /** Who it is, where it lives, and how its day stands in one sentence. */
@@ -22,7 +25,7 @@ export function ResidentHead({ resident, home }: { resident: Resident; home: Hom
   return (
     <View style={styles.all}>
       <View style={styles.who}>
-        <Portrait silhouette={care.of(resident).silhouette} stage={resident.stage} />
+        <Portrait residentId={resident.id} silhouette={care.of(resident).silhouette} stage={resident.stage} />
         <View style={styles.words}>
           <LargeName>{resident.scientificName}</LargeName>
           {resident.called === null ? null : <Strong>{resident.called}</Strong>}
@@ -40,10 +43,24 @@ export function ResidentHead({ resident, home }: { resident: Resident; home: Hom
 
 type PortraitProps = Pick<React.ComponentProps<typeof Animal>, 'silhouette' | 'stage'>;
 
-/** Its silhouette, as large as it gets here: a scale would tell nothing without its box. */
-function Portrait({ silhouette, stage }: PortraitProps) {
+/** Its last photo; else its silhouette, as large as it gets here: a scale would tell nothing without its box. */
+function Portrait({ residentId, silhouette, stage }: PortraitProps & { residentId: string }) {
   const styles = useStyles();
   const { theme } = useTheme();
+  // The house is loaded anew after every entry, and a photo is one.
+  const round = useHouse((house) => house.round);
+  const { answer } = useCall(round, () => call('history', { params: { id: residentId }, query: { kinds: 'photo' } }));
+  const photo = answer?.entries[0];
+  if (photo) {
+    return (
+      <Avatar
+        source={{ uri: `/api/entries/${photo.id}/photo` }}
+        size={SIDE}
+        containerStyle={styles.portrait}
+        imageProps={{ accessibilityLabel: 'Its last photo' } as object}
+      />
+    );
+  }
   return (
     <View style={styles.portrait}>
       <Svg width={SIDE} height={SIDE} viewBox={`0 0 ${SIDE} ${SIDE}`} aria-hidden>
@@ -51,7 +68,7 @@ function Portrait({ silhouette, stage }: PortraitProps) {
           <Animal
             silhouette={silhouette}
             stage={stage}
-            sizePx={SIDE * (WIDE_ONES.has(silhouette) ? 0.42 : silhouette === 'tarantula' ? 0.9 : 0.62)}
+            sizePx={SIDE * (SHARES[silhouette] ?? USUAL_SHARE)}
             color={theme.colors.animal}
             light={theme.colors.animalLight}
           />
@@ -62,8 +79,14 @@ function Portrait({ silhouette, stage }: PortraitProps) {
 }
 
 const SIDE = 76;
-/** Those that reach beyond the length that is taken of them. */
-const WIDE_ONES: ReadonlySet<string> = new Set(['whip-spider', 'moth', 'scorpion']);
+/** How much of the picture the length that is taken of a kind fills: some reach beyond it. Chosen here */
+const USUAL_SHARE = 0.62;
+const SHARES: Partial<Record<PortraitProps['silhouette'], number>> = {
+  tarantula: 0.9,
+  'whip-spider': 0.42,
+  moth: 0.42,
+  scorpion: 0.42,
+};
 
 const useStyles = makeStyles((theme) => ({
   all: { gap: space.m, marginTop: space.s },

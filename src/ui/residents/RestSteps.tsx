@@ -5,18 +5,19 @@ import type { Resident } from '@/contract/records';
 import type { RestingKind } from '@/core/season/rest';
 import type { CourseStep } from '@/core/season/restCourse';
 import { RestStairs } from '../charts/RestStairs';
-import { Fold } from '../components/Fold';
+import { Fold } from '../kit/Fold';
 import { LinkRow } from '../components/LinkRow';
 import { TickCircle } from '../components/TickCircle';
 import { makeStyles } from '../components/useStyles';
 import { Body, Heading, Soft, Strong } from '../components/Words';
 import { circle, space } from '../theme/tokens';
-import { REST_ACT_WORDS, REST_PHASE_WORDS, REST_WARNING_WORDS } from '../words/rest';
-import { dayWords, daysWords } from '../words/days';
-import { alarmWords } from '../words/jobs';
-import { calledWords } from '../words/residents';
-import { useTemperature, type TemperatureWords } from '../words/temperature';
-import { capital } from '../words/text';
+import { REST_ACT_WORDS, REST_PHASE_WORDS, REST_WARNING_WORDS } from '@/words/rest';
+import { dayWords, daysWords } from '@/words/days';
+import { alarmWords } from '@/words/jobs';
+import { calledWords } from '@/words/residents';
+import { useTemperature, type TemperatureWords } from '@/words/temperature';
+import { capital } from '@/words/text';
+import { listWords } from '@/words/count';
 
 type Rest = NonNullable<ResidentRest['rest']>;
 interface Props {
@@ -134,7 +135,7 @@ function degreeHoursWords({ above, below, hours }: NonNullable<Rest['degreeHours
     ...(above >= 1 ? [`${Math.round(above)} degree-hours too warm`] : []),
     ...(below >= 1 ? [`${Math.round(below)} degree-hours too cold`] : []),
   ];
-  return `Measured over ${days}: ${parts.join(' and ')}.`;
+  return `Measured over ${days}: ${listWords(parts)}.`;
 }
 
 const useStyles = makeStyles((theme) => ({

@@ -6,12 +6,12 @@ import type { Home, Resident } from '@/contract/records';
 import type { SchoolChoice } from '@/contract/store';
 import { contradictionsOf } from '@/core/plan/schoolChange';
 import { defaultSchool, SCHOOL_TOPICS, type SchoolTopic } from '@/core/profiles/schools';
-import { Choices } from '../components/Choices';
+import { Choices } from '../kit/Choices';
 import { Body, Heading, Soft, Strong } from '../components/Words';
 import { SchoolSwitch } from '../handbook/SchoolSwitch';
 import { space } from '../theme/tokens';
-import { calledWords } from '../words/residents';
-import { TOPIC_WORDS } from '../words/schools';
+import { calledWords } from '@/words/residents';
+import { CONTRADICTION_WORDS, TOPIC_WORDS } from '@/words/schools';
 
 type Scope = SchoolChoice['scope'];
 
@@ -53,8 +53,8 @@ export function SchoolChoices({ resident, home }: { resident: Resident; home: Ho
         onChange={setScope}
       />
       <Soft>{`Chosen for ${forWhom[scope]}.`}</Soft>
-      {contradictionsOf({ profile, schools: resident.schools }).map(({ why }) => (
-        <Body key={why}>{`Against each other: ${why} Both are kept as they were chosen.`}</Body>
+      {contradictionsOf({ profile, schools: resident.schools }).map((each) => (
+        <Body key={each}>{`Against each other: ${CONTRADICTION_WORDS[each]} Both are kept as they were chosen.`}</Body>
       ))}
       {topics.map((topic) => {
         const schools = profile.schools.filter((each) => each.topic === topic);

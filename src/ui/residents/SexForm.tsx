@@ -4,12 +4,12 @@ import { useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import type { Resident } from '@/contract/records';
 import { SEX_EVIDENCE, SEXES, type SexEvidence } from '@/core/profiles/profile';
-import { Button } from '../components/Button';
-import { Choices } from '../components/Choices';
+import { Button } from '../kit/Button';
+import { Choices } from '../kit/Choices';
 import { Soft } from '../components/Words';
 import { space } from '../theme/tokens';
-import { EVIDENCE_WORDS } from '../words/entries';
-import { calledWords } from '../words/residents';
+import { EVIDENCE_WORDS } from '@/words/entries';
+import { calledWords } from '@/words/residents';
 
 /** Its sex, and what that was told by; what its kind shows stands beside it. */
 export function SexForm({ resident, onDone }: { resident: Resident; onDone: () => void }) {

@@ -6,15 +6,16 @@ import { useLog } from '@/client/log';
 import type { Resident } from '@/contract/records';
 import { parseLength } from '@/core/measure/length';
 import { withoutUndefined } from '@/core/withoutUndefined';
-import { Button } from '../components/Button';
-import { Choices } from '../components/Choices';
-import { Field } from '../components/Field';
-import { headCountIn, INSTAR_PROBLEM, instarIn, numberIn } from '../forms/checks';
+import { Button } from '../kit/Button';
+import { Choices } from '../kit/Choices';
+import { Field } from '../kit/Field';
+import { numberIn } from '@/core/measure/typedNumber';
+import { headCountIn, INSTAR_PROBLEM, instarIn } from '../forms/checks';
 import { useTyped } from '../forms/useTyped';
 import { space } from '../theme/tokens';
-import { calledWords } from '../words/residents';
-import { capital } from '../words/text';
-import { useLength } from '../words/useLength';
+import { calledWords } from '@/words/residents';
+import { capital } from '@/words/text';
+import { useLength } from '@/words/useLength';
 import { DayField, useDay } from './DayField';
 
 interface Props {

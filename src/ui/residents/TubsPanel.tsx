@@ -3,14 +3,15 @@ import type { ColonyFacts } from '@/contract/colony';
 import type { PopulationKind } from '@/core/colony/kind';
 import { tubsFor } from '@/core/colony/tubs';
 import { addDays, type Day } from '@/core/measure/day';
-import { Field } from '../components/Field';
-import { Fold } from '../components/Fold';
+import { Field } from '../kit/Field';
+import { Fold } from '../kit/Fold';
 import { Body, Soft } from '../components/Words';
 import { headCountIn } from '../forms/checks';
 import { useTyped } from '../forms/useTyped';
 import { space } from '../theme/tokens';
-import { headsWords } from '../words/colony';
-import { dayWords } from '../words/days';
+import { headsWords } from '@/words/colony';
+import { dayWords } from '@/words/days';
+import { countWords } from '@/words/count';
 
 interface Props {
   facts: ColonyFacts;
@@ -52,7 +53,7 @@ function Tubs({ facts, kind, today, perWeek }: Props & { perWeek: number }) {
       : `One begun today bears from about ${dayWords(addDays(today, 7 * plan.readyWeeks), today)} on.`;
   return (
     <Body>
-      {`${plan.tubs} ${plan.tubs === 1 ? 'tub' : 'tubs'} like this one: each gives about ${headsWords(plan.harvestPerTub)} a week once half full. ${ready}`}
+      {`${countWords(plan.tubs, 'tub')} like this one: each gives about ${headsWords(plan.harvestPerTub)} a week once half full. ${ready}`}
     </Body>
   );
 }

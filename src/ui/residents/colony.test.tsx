@@ -18,6 +18,7 @@ import { renderThemed } from '../testing/themed';
 import { ColonyAhead } from './ColonyAhead';
 import { CountForm } from './CountForm';
 import { EggsAhead } from './EggsAhead';
+import { pick } from '../testing/hands';
 
 jest.mock('expo-router', () => ({ router: { push: jest.fn(), canGoBack: () => false } }));
 const mockCall = jest.fn();
@@ -138,7 +139,7 @@ describe('a count', () => {
     fireEvent.change(screen.getByLabelText('Part of the nest in the photo, %'), { target: { value: '25' } });
     expect(screen.getByText(/^About 240 in all/)).toBeTruthy();
     fireEvent.click(screen.getByRole('radio', { name: 'By eye' }));
-    await act(async () => fireEvent.click(screen.getByRole('radio', { name: '100 to 250' })));
+    await pick('About how many', '100 to 250');
     expect(write).toHaveBeenLastCalledWith(
       { kind: 'measured', residentId: 'r', headCount: 158, headsLow: 100, headsHigh: 250 },
       expect.any(String),

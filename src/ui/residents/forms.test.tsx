@@ -4,15 +4,16 @@ import { CallFailed } from '@/client/api';
 import { useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import { usePreferences } from '@/client/preferences';
-import type { Home, Resident } from '@/contract/records';
+import type { Resident } from '@/contract/records';
 import { shippedFeeders, shippedFoods, shippedProfiles, shippedSpecies } from '@/contract/shipped';
 import type { Meal } from '@/core/feeding/food';
 import type { LeaveAlone } from '@/core/plan/work';
 import { careBook } from '@/core/profiles/careBook';
 import { MealForm } from '../feeding/MealForm';
-import { tap, type } from '../testing/hands';
+import { openList, pick, tap, type } from '../testing/hands';
 import { renderThemed } from '../testing/themed';
 import { NoteDown } from './NoteDown';
+import { tub } from '../testing/tub';
 
 let mockQuery: { write?: string } = {};
 jest.mock('expo-router', () => ({ router: { push: jest.fn() }, useLocalSearchParams: () => mockQuery }));
@@ -31,18 +32,8 @@ const resident = (change: Partial<Resident> = {}): Resident => ({
   ...nothing,
   ...change,
 });
-const tub = (code: string, residentIds: string[] = [], heightMm = 300) =>
-  ({
-    ...{
-      id: code === 'C1' ? 'h' : `home ${code}`,
-      code,
-      residentIds,
-      shelfId: 's',
-      substrateDepthMm: 20,
-      furniture: [],
-    },
-    container: { shape: 'box', lengthMm: 250, widthMm: 250, heightMm, lid: 'mesh', vents: [], walls: 'mesh' },
-  }) as unknown as Home;
+const tubOf = (code: string, residentIds: string[] = []) =>
+  tub(code, { ...(code === 'C1' && { id: 'h' }), residentIds });
 
 describe('what is written down', () => {
   const written: { text: string; entries: object[] }[] = [];
@@ -61,7 +52,7 @@ describe('what is written down', () => {
       writeMany: async (entries, text) => (written.push({ text, entries }), isTaken),
     });
     useHouse.setState({
-      ...{ residents: [resident()], homes: [tub('C1', ['r']), tub('C2')], shelves: [], state: 'ready' },
+      ...{ residents: [resident()], homes: [tubOf('C1', ['r']), tubOf('C2')], shelves: [], state: 'ready' },
       ...{ round: { on: TODAY, stops: [], unworkable: [] }, care: careBook(shippedProfiles, shippedSpecies) },
       ...{ feeders: [...shippedFeeders], foods: [...shippedFoods], load: async () => undefined },
     });
@@ -70,25 +61,26 @@ describe('what is written down', () => {
 
   const open = async (who: Resident, what?: string) => {
     renderThemed(<NoteDown resident={who} />);
-    if (what !== undefined) await tap('radio', what);
+    if (what !== undefined) await pick('What to write down', what);
   };
   const isOpen = (label: string | RegExp) => screen.queryByLabelText(label) !== null;
 
   it('is what its form and kind can have, and nothing else', async () => {
-    const asked = (who: Resident) => {
+    const asked = async (who: Resident) => {
       const { unmount } = renderThemed(<NoteDown resident={who} />);
+      await openList('What to write down');
       const titles = screen.getAllByRole('radio').map((each) => each.textContent);
       unmount();
       return titles;
     };
-    expect(asked(resident({ form: 'eggs', stage: 'egg' }))).toEqual([
+    expect(await asked(resident({ form: 'eggs', stage: 'egg' }))).toEqual([
       ...['They hatched', 'A size or a count', 'A note', 'A photo', 'Take some out', 'Some left'],
     ]);
-    expect(asked(resident({ form: 'single' }))).not.toContain('Eggs found');
+    expect(await asked(resident({ form: 'single' }))).not.toContain('Eggs found');
     const snail = resident({ form: 'single', profile: 'land-snail', scientificName: 'Lissachatina fulica' });
-    expect(asked(snail)).toContain('Eggs found');
+    expect(await asked(snail)).toContain('Eggs found');
     const moth = { profile: 'moth-tropical', scientificName: 'Actias luna', stage: 'adult' } as const;
-    expect(asked(resident({ form: 'single', ...moth }))).toContain('Paired tonight');
+    expect(await asked(resident({ form: 'single', ...moth }))).toContain('Paired tonight');
   });
 
   it('opens with what the walk asks for', async () => {
@@ -177,7 +169,7 @@ describe('what is written down', () => {
   it('its sex is told by what its kind shows first, with what to look for', async () => {
     const spider = { profile: 'ground-tarantula', scientificName: 'Tliltocatl albopilosus', legSpanMm: 90 };
     await open(resident({ form: 'single', called: 'Bramble', ...spider }), 'Its sex');
-    expect(screen.getByRole('radio', { name: 'its shed skin', checked: true })).toBeTruthy();
+    expect(screen.getByRole('button', { name: 'Told by: its shed skin' })).toBeTruthy();
     await tap('radio', 'female');
     await tap('button', 'Write down');
     expect(written).toEqual([
@@ -191,7 +183,7 @@ describe('what is written down', () => {
   it('a sign is one tap, the ones it is left alone for before the others', async () => {
     const spider = { profile: 'ground-tarantula', scientificName: 'Tliltocatl albopilosus' };
     await open(resident({ form: 'single', ...spider }), 'A sign');
-    await tap('radio', 'bald patch dark');
+    await pick('Sign of a moult', 'bald patch dark');
     expect(written[0]?.entries).toEqual([{ kind: 'sign', residentId: 'r', sign: 'bald-patch-dark' }]);
   });
 

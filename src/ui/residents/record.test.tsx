@@ -7,7 +7,7 @@ import type { GoneResident, Home, Resident } from '@/contract/records';
 import { profileOf } from '@/contract/testing/profileOf';
 import { careBook } from '@/core/profiles/careBook';
 import { BulkScreen } from '../screens/BulkScreen';
-import { tap } from '../testing/hands';
+import { pick, tap } from '../testing/hands';
 import { renderThemed } from '../testing/themed';
 import { GroupHeads } from './GroupHeads';
 import { History } from './History';
@@ -73,7 +73,7 @@ describe('history', () => {
     expect(screen.getByText('by Odalys Fenn')).toBeTruthy();
     await tap('button', 'Undo this entry');
     expect(undone).toEqual(['e1']);
-    await tap('radio', 'Food');
+    await pick('Show', 'Food');
     expect(mockCall).toHaveBeenLastCalledWith('history', {
       params: { id: 'x' },
       query: { kinds: 'offered,eaten,refused,searched,calcium' },

@@ -11,13 +11,13 @@ import { InstarBars } from '../charts/InstarBars';
 import { MoultFan } from '../charts/MoultFan';
 import { SurvivalSteps } from '../charts/SurvivalSteps';
 import { INSTAR_PROBLEM } from '../forms/checks';
-import { tap, type } from '../testing/hands';
+import { openList, pick, tap, type } from '../testing/hands';
 import { renderThemed } from '../testing/themed';
-import { entryWords } from '../words/entries';
-import { comparedWords, missingWords, survivalWords } from '../words/groups';
-import { massWords } from '../words/measures';
-import { leftWords, lifeWords } from '../words/residents';
-import { stillGrounds, stillVerdict } from '../words/still';
+import { entryWords } from '@/words/entries';
+import { comparedWords, missingWords, survivalWords } from '@/words/groups';
+import { massWords } from '@/words/measures';
+import { leftWords, lifeWords } from '@/words/residents';
+import { stillGrounds, stillVerdict } from '@/words/still';
 import { BodyMeasures } from './BodyMeasures';
 import { LeavingForm } from './LeavingForm';
 import { NoteDown } from './NoteDown';
@@ -79,12 +79,14 @@ beforeEach(() => {
 });
 
 describe('writing down', () => {
-  it('offers what the form of a resident can have', () => {
+  it('offers what the form of a resident can have', async () => {
     const { unmount } = renderThemed(<NoteDown resident={bramble} />);
+    await openList('What to write down');
     expect(screen.getByRole('radio', { name: 'It moulted' })).toBeTruthy();
     expect(screen.queryByRole('radio', { name: 'Join another group' })).toBeNull();
     unmount();
     renderThemed(<NoteDown resident={hedge} />);
+    await openList('What to write down');
     expect(screen.getByRole('radio', { name: 'Some moulted' })).toBeTruthy();
     expect(screen.queryByRole('radio', { name: 'Its sex' })).toBeNull();
   });
@@ -112,7 +114,7 @@ describe('writing down', () => {
     let isDone = false;
     renderThemed(<LeavingForm resident={hedge} onDone={() => (isDone = true)} />);
     await type('How many died', '2');
-    await tap('radio', 'in a moult');
+    await pick('What it is put down to', 'in a moult');
     await tap('radio', 'Another day');
     await tap('button', 'Which day: choose');
     fireEvent.click(await screen.findByRole('button', { name: '10' }));
@@ -123,7 +125,7 @@ describe('writing down', () => {
 
   it('of “12 of 15 are now L4” takes both numbers', async () => {
     renderThemed(<NoteDown resident={hedge} />);
-    await tap('radio', 'Some moulted');
+    await pick('What to write down', 'Some moulted');
     await tap('button', 'Write down');
     expect(screen.getByText('A whole number from 1 up.')).toBeTruthy();
     expect(screen.getByText(INSTAR_PROBLEM)).toBeTruthy();
@@ -270,7 +272,6 @@ describe('charts', () => {
           past={[addDays(TODAY, -90), addDays(TODAY, -30)]}
           ahead={[window(40), window(120)]}
           names={['L6', 'L7']}
-          dayTick={String}
         />
         <InstarBars label="Instars: 3 in instar 4." instars={{ 4: 3 }} />
         <SurvivalSteps label="Survival: half." own={{ name: 'these', steps: [], until: 30 }} others={[]} />

@@ -1,4 +1,4 @@
-import { JOBS, type JobKind } from '@/core/plan/jobs';
+import type { JobKind } from '@/core/plan/jobs';
 import { router } from 'expo-router';
 import { useState, type ReactNode } from 'react';
 import { Pressable, View } from 'react-native';
@@ -9,17 +9,18 @@ import { useLog, type NewEntry } from '@/client/log';
 import { useQueue } from '@/client/queue';
 import type { Home, Resident } from '@/contract/records';
 import type { Job } from '@/core/plan/work';
-import { Button } from '../components/Button';
+import { Button } from '../kit/Button';
 import { TickCircle } from '../components/TickCircle';
 import { makeStyles } from '../components/useStyles';
 import { Soft, Strong } from '../components/Words';
 import { circle, space, target } from '../theme/tokens';
-import { dayWords } from '../words/days';
-import { SKIP_WORDS } from '../words/doing';
-import { jobReason, jobTitle } from '../words/jobs';
-import { useTemperature } from '../words/temperature';
-import { useLength } from '../words/useLength';
-import { useNames } from '../words/useNames';
+import { dayWords } from '@/words/days';
+import { JOB_WORDS } from '@/words/jobKinds';
+import { SKIP_WORDS } from '@/words/doing';
+import { jobReason, jobTitle } from '@/words/jobs';
+import { useTemperature } from '@/words/temperature';
+import { useLength } from '@/words/useLength';
+import { useNames } from '@/words/useNames';
 import { entryFor, isOpened, outcomeAfter, outcomeOf, type OpenedKind } from './answering';
 import { OUTCOME_WORDS, PreyAnswers, type Outcome } from './PreyAnswers';
 import { PutOff } from './PutOff';
@@ -59,7 +60,7 @@ export function JobRow({ job, home, resident, today, children }: Props) {
   const tick = () => {
     const takeBack = job.doneBy ?? skipped?.entryId;
     if (takeBack !== undefined) return void undo(takeBack);
-    if (isTicked(job)) return say([entryFor(job, home, resident)], JOBS[job.kind].done);
+    if (isTicked(job)) return say([entryFor(job, home, resident)], JOB_WORDS[job.kind].done);
   };
   const isPrey = job.kind === 'feed' && job.meal?.eats === 'prey' && !done && !skipped;
   const answerPrey = (outcome: Outcome) => {

@@ -2,10 +2,11 @@ import { View } from 'react-native';
 import { deliver, useLine } from '@/client/events';
 import { useHouse } from '@/client/house';
 import { useQueue } from '@/client/queue';
-import { Button } from '../components/Button';
+import { Button } from '../kit/Button';
 import { makeStyles } from '../components/useStyles';
 import { Soft, Strong } from '../components/Words';
 import { space, stroke } from '../theme/tokens';
+import { countWords } from '@/words/count';
 
 /** What this phone has not been able to send, and what the house would not take over. Nothing while all is well. */
 export function KeptOnPhone() {
@@ -45,7 +46,7 @@ export function KeptOnPhone() {
   );
 }
 
-const keptWords = (count: number) => (count === 1 ? '1 answer' : `${count} answers`);
+const keptWords = (count: number) => countWords(count, 'answer');
 
 const useStyles = makeStyles((theme) => ({
   all: {

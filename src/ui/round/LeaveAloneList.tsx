@@ -5,8 +5,8 @@ import type { Stop } from '@/contract/round';
 import { makeStyles, useTheme } from '../components/useStyles';
 import { Body, Heading, Name } from '../components/Words';
 import { space, type } from '../theme/tokens';
-import { waitingWords } from '../words/doing';
-import { leaveAloneWords } from '../words/jobs';
+import { waitingWords } from '@/words/doing';
+import { leaveAloneWords } from '@/words/jobs';
 
 /** Those to whom nothing is done today, and why. */
 export function LeaveAloneList({ stops, today }: { stops: Stop[]; today: string }) {

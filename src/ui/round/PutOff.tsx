@@ -2,11 +2,11 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { addDays, type Day } from '@/core/measure/day';
 import { SKIP_REASONS, type Job, type SkipReason } from '@/core/plan/work';
-import { Choices } from '../components/Choices';
+import { Choices } from '../kit/Choices';
 import { Soft } from '../components/Words';
 import { space } from '../theme/tokens';
-import { dayWords } from '../words/days';
-import { SKIP_WORDS } from '../words/doing';
+import { dayWords } from '@/words/days';
+import { SKIP_WORDS } from '@/words/doing';
 
 /** It is asked again after so many days. */
 const LATER_DAYS = [1, 3, 7] as const;

@@ -4,7 +4,7 @@ import { useHouse } from '@/client/house';
 import { useKeepers } from '@/client/keepers';
 import { usePreferences } from '@/client/preferences';
 import type { Shelf } from '@/contract/records';
-import { Choices } from '../components/Choices';
+import { Choices } from '../kit/Choices';
 import { space } from '../theme/tokens';
 
 /** The whole house, or one room of it, or the rooms that one keeper walks. */

@@ -1,3 +1,4 @@
+import { isSettled, minutesOf } from '@/client/openJobs';
 import { View } from 'react-native';
 import type { Job } from '@/core/plan/work';
 import type { Section } from './sections';
@@ -43,8 +44,6 @@ export function RoundProgress({ sections }: { sections: readonly Section[] }) {
 
 const jobsOf = (sections: readonly Section[]): Job[] =>
   sections.flatMap(({ stops }) => stops.flatMap((stop) => stop.jobs));
-const isSettled = (job: Job) => job.doneBy !== undefined || job.skipped !== undefined;
-const minutesOf = (jobs: readonly Job[]) => Math.round(jobs.reduce((sum, job) => sum + job.minutes, 0));
 
 const useStyles = makeStyles((theme) => ({
   all: { gap: space.s, marginTop: space.s },

@@ -7,13 +7,13 @@ import { useHouse } from '@/client/house';
 import type { Stop } from '@/contract/round';
 import type { Job } from '@/core/plan/work';
 import { hazardsAt, type Hazard } from '@/core/profiles/hazards';
-import { CodeTag } from '../components/CodeTag';
 import { Leading } from '../components/Leading';
 import { useIsWide } from '../components/useLayout';
+import { BoxTile } from '../drawings/BoxTile';
 import { makeStyles } from '../components/useStyles';
 import { Name, Soft } from '../components/Words';
 import { space, target } from '../theme/tokens';
-import { calledWords } from '../words/residents';
+import { calledWords } from '@/words/residents';
 import { HazardLine } from './HazardLine';
 import { JobRow } from './JobRow';
 
@@ -58,7 +58,7 @@ function StopRows({ stop, today, isChosen }: Props) {
           {index === 0 ? (
             <Leading aria-label={label} onPress={open} style={styles.who}>
               <View style={styles.tag}>
-                <CodeTag code={home.code} />
+                <BoxTile home={home} resident={resident} isLeftAlone={stop.leaveAlone !== null} />
               </View>
               <Name style={styles.name}>{resident.scientificName}</Name>
               {resident.called !== null ? (

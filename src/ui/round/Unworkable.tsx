@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import type { Round } from '@/contract/round';
-import { Button } from '../components/Button';
+import { Button } from '../kit/Button';
 import { makeStyles } from '../components/useStyles';
 import { Body, Heading, Name } from '../components/Words';
 import { space, stroke, type } from '../theme/tokens';

@@ -3,7 +3,7 @@ import { CallFailed } from '@/client/api';
 import { useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import { useQueue } from '@/client/queue';
-import type { Home, Resident } from '@/contract/records';
+import type { Resident } from '@/contract/records';
 import type { Stop } from '@/contract/round';
 import { shippedFeeders, shippedFoods } from '@/contract/shipped';
 import { profileOf } from '@/contract/testing/profileOf';
@@ -11,6 +11,7 @@ import { careBook } from '@/core/profiles/careBook';
 import { NoticeBar } from '../components/NoticeBar';
 import { renderThemed } from '../testing/themed';
 import { StopPlace } from './StopPlace';
+import { tub } from '../testing/tub';
 
 const mockCall = jest.fn();
 jest.mock('expo-router', () => ({ router: { push: () => undefined } }));
@@ -20,8 +21,15 @@ jest.mock('@/client/api', () => ({
 }));
 
 const TODAY = '2026-03-14';
-const resident = { id: 'r', called: 'Bramble', scientificName: 'Tliltocatl albopilosus', homeId: 'h' } as Resident;
-const home = { id: 'h', code: 'B3', shelfId: 's' } as Home;
+const KIND = { profile: 'ground-tarantula', stage: 'adult', legSpanMm: 90 };
+const resident = {
+  id: 'r',
+  called: 'Bramble',
+  scientificName: 'Tliltocatl albopilosus',
+  homeId: 'h',
+  ...KIND,
+} as Resident;
+const home = tub('B3', { id: 'h' });
 const prey = { food: 'field-cricket-large', count: 2, lengthMm: 20, massG: 0.78 };
 const stop: Stop = {
   ...{ residentId: 'r', homeId: 'h', shelfId: 's', leaveAlone: null, waiting: [] },

@@ -1,3 +1,4 @@
+import { isLater } from '@/client/openJobs';
 import type { Shelf } from '@/contract/records';
 import type { Stop } from '@/contract/round';
 import type { Job } from '@/core/plan/work';
@@ -75,7 +76,6 @@ const known = new WeakMap<Stop, Parts>();
 function partsOf(stop: Stop): Parts {
   const before = known.get(stop);
   if (before) return before;
-  const isLater = (job: Job) => !job.cannotWait && job.lighterIn !== undefined;
   const only = (wanted: (job: Job) => boolean): Stop | null => {
     const jobs = stop.jobs.filter(wanted);
     if (jobs.length === 0) return null;

@@ -17,8 +17,9 @@ export const ROUND_KEYS = [
   ['?', 'these keys'],
 ] as const;
 
-/** A job is ticked, and drawn so, by then. ms */
-const TICKED_MS = 80;
+/** Looked for so often until a job that was tapped is drawn as ticked, and so many times at most. ms */
+const LOOK_MS = 40;
+const LOOKS = 50;
 
 /** The walk by keys, as `ROUND_KEYS` tells. Answers whether the keys are to be shown. */
 export function useRoundKeys(): boolean {
@@ -39,7 +40,7 @@ export function useRoundKeys(): boolean {
           return go(event, list, here, -1);
         case ' ':
         case 'Enter':
-          if (here >= 0 && event.target === circleOf(list[here])) setTimeout(() => goOn(here), TICKED_MS);
+          if (here >= 0 && event.target === circleOf(list[here])) goOn(here, LOOKS);
           return undefined;
         case '?':
           return setHelp((isShown) => !isShown);
@@ -60,10 +61,12 @@ export function useRoundKeys(): boolean {
 }
 
 /** To the job after one that has just been ticked; where it was only opened, the focus stays. */
-function goOn(ticked: number): void {
+function goOn(ticked: number, looks: number): void {
   const list = rows();
-  const row = list[ticked];
-  if (row?.querySelector('[role=checkbox]')?.getAttribute('aria-checked') !== 'true') return;
+  const circle = circleOf(list[ticked]);
+  // Whoever has gone on himself is not called back.
+  if (looks === 0 || document.activeElement !== circle) return;
+  if (circle?.getAttribute('aria-checked') !== 'true') return void setTimeout(() => goOn(ticked, looks - 1), LOOK_MS);
   const next = list.slice(ticked + 1).find((each) => circleOf(each)?.getAttribute('aria-checked') !== 'true');
   circleOf(next)?.focus();
   next?.scrollIntoView({ block: 'center' });

@@ -7,7 +7,7 @@ import { Screen } from '../components/Screen';
 import { HomeForm } from '../homeForm/HomeForm';
 import { readDepth } from '../homeForm/reading';
 import { emptyHome, NEW_SHELF } from '../homeForm/values';
-import { useLength } from '../words/useLength';
+import { useLength } from '@/words/useLength';
 
 /** A tub of the keeper's own. */
 export function AddHomeScreen() {

@@ -24,26 +24,28 @@ import { DAY_MS } from '@/core/readings/reading';
 import { AheadCharts } from '../air/AheadCharts';
 import { AirSliders } from '../air/AirSliders';
 import { Calibration } from '../air/Calibration';
-import { Fold } from '../components/Fold';
+import { Fold } from '../kit/Fold';
 import { HolePlan } from '../air/HolePlan';
 import { OpeningShares } from '../air/OpeningShares';
 import { OtherSchool } from '../air/OtherSchool';
-import { Button } from '../components/Button';
-import { Choices } from '../components/Choices';
+import { Button } from '../kit/Button';
+import { Choices } from '../kit/Choices';
 import { LinkRow } from '../components/LinkRow';
 import { useLoadState } from '../components/LoadState';
+import { HomeHead } from '../housing/HomeHead';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
 import { StatusMark, useStatusInk } from '../components/StatusMark';
 import { makeStyles } from '../components/useStyles';
-import { Body, Heading, LargeName, Soft, Strong } from '../components/Words';
+import { Body, Heading, Soft, Strong } from '../components/Words';
 import { space } from '../theme/tokens';
-import { pct, roomWords, wateringReason, wateringWords } from '../words/air';
-import { changesWords, STALE_WORDS } from '../words/staleAir';
-import { daysWords } from '../words/days';
-import { alarmWords, waterWords } from '../words/jobs';
-import { calledWords } from '../words/residents';
-import { useTemperature } from '../words/temperature';
+import { LEFT_OUT_WORDS, roomWords, wateringReason, wateringWords } from '@/words/air';
+import { changesWords, STALE_WORDS } from '@/words/staleAir';
+import { daysWords } from '@/words/days';
+import { alarmWords, waterWords } from '@/words/jobs';
+import { useTemperature } from '@/words/temperature';
+import { Waiting } from '../kit/Waiting';
+import { pct } from '@/words/count';
 
 /** Will this box stay as damp as it should, and for how long: as it stands, and as it would with other holes or another dish. */
 export function AirScreen({ id }: { id: string }) {
@@ -58,7 +60,7 @@ export function AirScreen({ id }: { id: string }) {
   if (!home || !tenant || home.nest) {
     return (
       <Screen>
-        <PaneHeader back={`/homes/${id}`} title="The box" />
+        {home ? <HomeHead home={home} part="air" /> : <PaneHeader back="/homes" title="Wall" />}
         <Body>{whyNot(home, tenant)}</Body>
       </Screen>
     );
@@ -66,8 +68,8 @@ export function AirScreen({ id }: { id: string }) {
   if (!air || !table) {
     return (
       <Screen>
-        <PaneHeader back={`/homes/${id}`} title="The box" />
-        <Body>{problem ?? 'Asking for its air.'}</Body>
+        <HomeHead home={home} part="air" />
+        <Waiting problem={problem}>Asking for its air…</Waiting>
       </Screen>
     );
   }
@@ -135,9 +137,7 @@ function AirPane({ asked: base, tenant, air, load }: PaneProps) {
         </>
       }
     >
-      <PaneHeader back={`/homes/${home.id}`} title={home.code} />
-      <Soft>{`${home.code}, ${calledWords(tenant)}: air and water`}</Soft>
-      <LargeName>{tenant.scientificName}</LargeName>
+      <HomeHead home={home} part="air" />
       <Soft>{`${air.room.name}: ${roomWords(air.room, temperature)}`}</Soft>
       <View style={styles.verdict} aria-live="polite">
         <StatusMark status={watering.status} />
@@ -168,7 +168,7 @@ function AirPane({ asked: base, tenant, air, load }: PaneProps) {
             ahead={ahead}
             before={isTrying ? before : null}
             band={profile.climate.humidityPct}
-            days={days}
+            {...{ today, days }}
             readings={isTrying ? [] : readings}
           />
           <Numbers ahead={ahead} before={isTrying ? before : null} standing={isTrying ? null : home.state?.air} />
@@ -207,8 +207,8 @@ function AirPane({ asked: base, tenant, air, load }: PaneProps) {
         </Fold>
         <Fold title="What the physics leaves out">
           <View style={{ gap: space.s }}>
-            {LEFT_OUT.map(({ id, words }) => (
-              <Body key={id}>{words}</Body>
+            {LEFT_OUT.map((each) => (
+              <Body key={each}>{LEFT_OUT_WORDS[each]}</Body>
             ))}
             <Soft>{bandGround(profile)}</Soft>
           </View>

@@ -5,13 +5,14 @@ import { call } from '@/client/api';
 import { problemOf, useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import { useCall } from '@/client/useCall';
-import { Button } from '../components/Button';
+import { Button } from '../kit/Button';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
 import { Body, Soft, Strong, Title } from '../components/Words';
 import { SheetBody } from '../seasons/SheetBody';
 import { space } from '../theme/tokens';
-import { dayWords } from '../words/days';
+import { dayWords } from '@/words/days';
+import { Waiting } from '../kit/Waiting';
 
 /** One absence: what to do before, and the sheet for whoever looks in, as a page of its own and to print. */
 export function AwayScreen({ id }: { id: string }) {
@@ -45,7 +46,7 @@ export function AwayScreen({ id }: { id: string }) {
       <PaneHeader back="/seasons?part=away" title="Away" />
       <Title>While you are away</Title>
       {!answer || !round ? (
-        <Body role="status">{problem ?? 'Working it out…'}</Body>
+        <Waiting problem={problem}>Working it out…</Waiting>
       ) : (
         <>
           <Strong>{`${dayWords(answer.from, round.on)} to ${dayWords(answer.until, round.on)}`}</Strong>

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { companyOf } from '@/client/fitting';
 import { useHouse } from '@/client/house';
 import { useRanking } from '@/client/useRanking';
-import { Button } from '../components/Button';
+import { Button } from '../kit/Button';
 import { LinkRow } from '../components/LinkRow';
 import { useLoadState } from '../components/LoadState';
 import { PaneHeader } from '../components/PaneHeader';
@@ -16,8 +16,8 @@ import { CompanyChecks } from '../housing/CompanyChecks';
 import { RankedBoxes } from '../housing/RankedBoxes';
 import { SizeLadder } from '../housing/SizeLadder';
 import { QuietPanel, useQuiet } from '../residents/QuietPanel';
-import { calledWords, lifeWords } from '../words/residents';
-import { useLength } from '../words/useLength';
+import { calledWords, lifeWords } from '@/words/residents';
+import { useLength } from '@/words/useLength';
 
 /** The keeper's boxes it may live in, best first; on to the sheet of the move; and the sizes it will want later. */
 export function BoxesScreen({ residentId }: { residentId: string }) {

@@ -18,19 +18,20 @@ import { airSchool } from '@/core/profiles/schools';
 import { RefreshPlan } from '../build/RefreshPlan';
 import { StepList } from '../build/StepList';
 import { PooledSheet } from '../build/PooledSheet';
-import { Button } from '../components/Button';
-import { Choices } from '../components/Choices';
+import { Button } from '../kit/Button';
+import { Choices } from '../kit/Choices';
 import { LinkRow } from '../components/LinkRow';
 import { useLoadState } from '../components/LoadState';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
-import { Toggles } from '../components/Toggles';
+import { Toggles } from '../kit/Toggles';
 import { Body, Heading, Name, Soft, Title } from '../components/Words';
 import { usePrintStyle } from '../build/printStyle';
 import { MeasuredSection } from '../drawings/MeasuredSection';
 import { space } from '../theme/tokens';
-import { FEEL_CHOICES, kilograms } from '../words/home';
-import { calledWords } from '../words/residents';
+import { FEEL_CHOICES, kilograms } from '@/words/home';
+import { calledWords } from '@/words/residents';
+import { Waiting } from '../kit/Waiting';
 
 interface Props {
   /** Codes or ids of the homes to build, from the address. */
@@ -50,7 +51,7 @@ export function BuildScreen({ homeIds, forId }: Props) {
     return (
       <Screen>
         <PaneHeader back="/homes" title="Back" />
-        <Body>{problem ?? 'Fetching the materials…'}</Body>
+        <Waiting problem={problem}>Fetching the materials…</Waiting>
       </Screen>
     );
   }

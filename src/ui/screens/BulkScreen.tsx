@@ -4,21 +4,22 @@ import { useHouse } from '@/client/house';
 import { useLog, type NewEntry } from '@/client/log';
 import { pastedLines } from '@/client/pasted';
 import type { Resident } from '@/contract/records';
-import { Button } from '../components/Button';
-import { Choices } from '../components/Choices';
-import { Field } from '../components/Field';
+import { Button } from '../kit/Button';
+import { Choices } from '../kit/Choices';
+import { Field } from '../kit/Field';
 import { useLoadState } from '../components/LoadState';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
 import { StatusMark } from '../components/StatusMark';
-import { Toggles } from '../components/Toggles';
+import { Toggles } from '../kit/Toggles';
 import { makeStyles } from '../components/useStyles';
 import { Body, Heading, Soft, Strong, Title } from '../components/Words';
 import { Cautions } from '../residents/Cautions';
 import { quietOf } from '../residents/QuietPanel';
 import { space } from '../theme/tokens';
-import { leaveAloneWords } from '../words/jobs';
-import { calledWords } from '../words/residents';
+import { leaveAloneWords } from '@/words/jobs';
+import { calledWords } from '@/words/residents';
+import { countWords } from '@/words/count';
 
 const WAYS = [
   { value: 'shelf', title: 'A whole shelf' },
@@ -138,7 +139,7 @@ function PastedTable({ head }: { head: React.ReactNode }) {
   );
   const entries = lines.flatMap((each) => each.entry ?? []);
   const problems = lines.filter((each) => each.problem !== undefined);
-  const linesWords = `${entries.length} ${entries.length === 1 ? 'line' : 'lines'}`;
+  const linesWords = countWords(entries.length, 'line');
   const save = async () => {
     // The server holds each line against its own kind.
     // What stands in a table has happened, also to those that were to be left alone then.
@@ -147,7 +148,7 @@ function PastedTable({ head }: { head: React.ReactNode }) {
   };
   const title =
     problems.length > 0
-      ? `${problems.length} ${problems.length === 1 ? 'line is' : 'lines are'} not clear`
+      ? `${countWords(problems.length, 'line is', 'lines are')} not clear`
       : entries.length === 0
         ? 'Paste a table first'
         : `Write down ${linesWords}`;

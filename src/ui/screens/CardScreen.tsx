@@ -7,7 +7,7 @@ import type { Resident } from '@/contract/records';
 import { bearing } from '@/core/handbook/knownNames';
 import { careCard, CARD_PARTS, type Calculator, type CardLine, type CardPart } from '@/core/handbook/card';
 import { withoutAuthor } from '@/core/measure/nameParts';
-import { Button } from '../components/Button';
+import { Button } from '../kit/Button';
 import { useLoadState } from '../components/LoadState';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
@@ -16,7 +16,7 @@ import { CardPartLines } from '../handbook/CardPartLines';
 import { NowNamed } from '../handbook/NowNamed';
 import { Cautions } from '../residents/Cautions';
 import { space } from '../theme/tokens';
-import { PART_WORDS } from '../words/card';
+import { PART_WORDS } from '@/words/card';
 
 /** The care card of a species, or of a kind: danger first, then in the order of the work. */
 export function CardScreen({ name }: { name: string }) {

@@ -7,7 +7,7 @@ import { useRanking } from '@/client/useRanking';
 import type { Home, Resident } from '@/contract/records';
 import type { Check, FitAnswer } from '@/core/housing/fit';
 import type { RankedHome } from '@/core/housing/rank';
-import { Choices } from '../components/Choices';
+import { Choices } from '../kit/Choices';
 import { LinkRow } from '../components/LinkRow';
 import { useLoadState } from '../components/LoadState';
 import { PaneHeader } from '../components/PaneHeader';
@@ -19,9 +19,9 @@ import { NobodyHere } from '../residents/NobodyHere';
 import { MeasuredSection } from '../drawings/MeasuredSection';
 import { pxPerMmFor } from '../drawings/scale';
 import { space } from '../theme/tokens';
-import { checkNumbers } from '../words/checks';
-import { calledWords, containerWords, lifeWords } from '../words/residents';
-import { useLength } from '../words/useLength';
+import { checkNumbers } from '@/words/checks';
+import { calledWords, containerWords, lifeWords } from '@/words/residents';
+import { useLength } from '@/words/useLength';
 
 /** So many of the best other boxes are offered; all are under "Other boxes". */
 const OFFERED = 8;

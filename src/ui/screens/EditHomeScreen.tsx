@@ -10,7 +10,7 @@ import { Body } from '../components/Words';
 import { HomeForm } from '../homeForm/HomeForm';
 import { PhotoField } from '../homeForm/PhotoField';
 import { valuesOf } from '../homeForm/values';
-import { useLength } from '../words/useLength';
+import { useLength } from '@/words/useLength';
 
 /** Corrects what is written about a box, and keeps its photo. */
 export function EditHomeScreen({ id }: { id: string }) {

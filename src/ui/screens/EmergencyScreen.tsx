@@ -7,14 +7,15 @@ import { problemOf, useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import type { EmergencyCard } from '@/contract/handbook';
 import { bearing } from '@/core/handbook/knownNames';
-import { Button } from '../components/Button';
-import { Field } from '../components/Field';
-import { Fold } from '../components/Fold';
+import { Button } from '../kit/Button';
+import { Field } from '../kit/Field';
+import { Fold } from '../kit/Fold';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
 import { makeStyles } from '../components/useStyles';
 import { Body, Heading, Name, Soft, Strong, Title } from '../components/Words';
 import { space, stroke, target } from '../theme/tokens';
+import { Waiting } from '../kit/Waiting';
 
 /** Whom the numbers of a house are usually for; each keeper writes the number that holds there. */
 const USUAL = ['Emergency services', 'Poison centre', 'Doctor', 'Veterinarian', 'A keeper nearby'];
@@ -31,7 +32,7 @@ export function EmergencyScreen() {
         Bites, stings, hairs or liquid in an eye, trouble breathing, feeling faint: the emergency services or a poison
         centre at once. Say what animal it was by its scientific name.
       </Body>
-      {emergency ? <Numbers card={emergency} /> : <Soft role="status">Looking it up…</Soft>}
+      {emergency ? <Numbers card={emergency} /> : <Waiting>Looking it up…</Waiting>}
       <WhoCanHurt />
       <Soft style={{ marginTop: space.l }}>
         This card gives no treatment. Doctors, poison centres and local rules come before anything written here.

@@ -4,9 +4,9 @@ import { View } from 'react-native';
 import { useBook } from '@/client/handbook';
 import { useHouse } from '@/client/house';
 import { useNameIndex } from '@/client/names';
-import { Field } from '../components/Field';
+import { SearchField } from '../kit/SearchField';
 import { LinkRow } from '../components/LinkRow';
-import { ListRow } from '../components/ListRow';
+import { ListRow } from '../kit/ListRow';
 import { ListScreen } from '../components/ListScreen';
 import { useLoadState } from '../components/LoadState';
 import { PaneHeader } from '../components/PaneHeader';
@@ -69,12 +69,8 @@ export function HandbookScreen({ chosen }: { chosen?: string | undefined }) {
               { title: 'A card of your own', onPress: () => router.push('/handbook/own/new') },
             ]}
           />
-          <Field
-            label="Find by scientific or common name"
-            value={typed}
-            onChange={setTyped}
-            hint="Old names and slips of the finger are understood."
-          />
+          <SearchField label="Find by scientific or common name" value={typed} onChange={setTyped} />
+          <Soft>Old names and slips of the finger are understood.</Soft>
           {items.length === 0 ? <Body>{`No card by “${typed.trim()}”. You can write one of your own.`}</Body> : null}
         </View>
       }

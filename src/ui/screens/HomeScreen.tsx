@@ -1,22 +1,21 @@
-import { router } from 'expo-router';
+import { router, useLocalSearchParams } from 'expo-router';
 import { useRef, useState } from 'react';
 import { Image, View } from 'react-native';
 import { companyIn, fitOf, planOf, sectionOf, soilEntry, withSoil } from '@/client/fitting';
 import { useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
-import type { Home, Resident } from '@/contract/records';
-import { innerVolumeL } from '@/core/housing/container';
+import type { Home } from '@/contract/records';
 import type { HomeGround } from '@/core/house/homeState';
 import { worse, type Status } from '@/core/housing/fit';
 import { flat, type Soil } from '@/core/housing/soil';
-import { Button } from '../components/Button';
-import { Choices } from '../components/Choices';
+import { Button } from '../kit/Button';
+import { Choices } from '../kit/Choices';
 import { LinkRow } from '../components/LinkRow';
 import { useLoadState } from '../components/LoadState';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
 import { StatusMark, STATUS_WORD, useStatusInk } from '../components/StatusMark';
-import { Body, Heading, LargeName, Soft, Strong, Title } from '../components/Words';
+import { Body, Heading, Soft, Strong } from '../components/Words';
 import { Cautions } from '../residents/Cautions';
 import { exportSvg } from '../drawings/exportSvg';
 import { MeasuredSection } from '../drawings/MeasuredSection';
@@ -24,38 +23,45 @@ import { PlanDrawing } from '../drawings/PlanDrawing';
 import { CheckList } from '../housing/CheckList';
 import { CompanyChecks } from '../housing/CompanyChecks';
 import { DepthEditor } from '../housing/DepthEditor';
+import { HomeHead } from '../housing/HomeHead';
 import { SoilShape } from '../housing/SoilShape';
 import { useAskedOnce } from '../components/useAskedOnce';
 import { QuietPanel, quietOf } from '../residents/QuietPanel';
 import { space } from '../theme/tokens';
-import { groundWords, HOME_WORD } from '../words/homeState';
-import { calledWords, containerWords, lifeWords } from '../words/residents';
-import { useTemperature } from '../words/temperature';
-import { useLength } from '../words/useLength';
+import { groundWords } from '@/words/homeState';
+import { calledWords } from '@/words/residents';
+import { useTemperature } from '@/words/temperature';
+import { useLength } from '@/words/useLength';
 
 /** One box: its section to scale, its verdicts, and another filling to try. */
 export function HomeScreen({ id }: { id: string }) {
+  const { part } = useLocalSearchParams<{ part?: string }>();
   const home = useHouse((house) => house.homes.find((each) => each.id === id));
   const loading = useLoadState();
   if (loading) return <Screen>{loading}</Screen>;
   if (!home) {
     return (
       <Screen>
-        <PaneHeader back="/homes" title="Homes" />
+        <PaneHeader back="/homes" title="Wall" />
         <Body>There is no box here. It may have been an old link.</Body>
       </Screen>
     );
   }
   // What is being tried belongs to one box as it was last saved: another of either starts afresh.
-  return <HomePane key={JSON.stringify([home.id, home.substrateDepthMm, home.soil, home.container])} home={home} />;
+  return (
+    <HomePane
+      key={JSON.stringify([home.id, home.substrateDepthMm, home.soil, home.container])}
+      home={home}
+      isRules={part === 'rules'}
+    />
+  );
 }
 
-function HomePane({ home }: { home: Home }) {
+function HomePane({ home, isRules }: { home: Home; isRules: boolean }) {
   const length = useLength();
   const write = useLog((log) => log.write);
-  const { care, residents, shelves } = useHouse();
+  const { care, residents } = useHouse();
   const tenants = residents.filter((each) => each.homeId === home.id);
-  const shelf = shelves.find((each) => each.id === home.shelfId);
   const [tried, setTried] = useState(home);
   const [view, setView] = useState<'side' | 'above'>('side');
   const picture = useRef<View>(null);
@@ -88,8 +94,6 @@ function HomePane({ home }: { home: Home }) {
   const hasSoil = home.nest === undefined;
   const first = tenants[0];
   const links = [
-    ...(first ? [{ title: 'Air and water', onPress: () => router.push(`/homes/${home.id}/air`) }] : []),
-    { title: 'Readings', onPress: () => router.push(`/homes/${home.id}/readings`) },
     { title: 'Build sheet', onPress: () => router.push(`/build?homes=${home.id}`) },
     ...(first ? [{ title: 'Compare', onPress: () => router.push(`/residents/${first.id}/compare`) }] : []),
     { title: 'Change the box', onPress: () => router.push(`/homes/${home.id}/edit`) },
@@ -125,105 +129,91 @@ function HomePane({ home }: { home: Home }) {
         </>
       }
     >
-      <PaneHeader back="/homes" title="Homes" />
-      <Soft>{`${shelf?.name ?? ''}, ${home.code}`}</Soft>
-      {tenants.length === 0 ? <Title>{`${home.code}, free`}</Title> : null}
-      {tenants.map((resident) => (
-        <Tenant key={resident.id} resident={resident} />
-      ))}
-      <Soft>{`${containerWords(home, length)}, ${innerVolumeL(home.container).toFixed(1)} L, lid ${home.container.lid}`}</Soft>
-      {home.quarantineSince !== null ? <Strong>{`In quarantine since ${home.quarantineSince}`}</Strong> : null}
-      <View style={{ height: space.s }} />
-      <Choices
-        label="View"
-        choices={[
-          { value: 'side', title: 'side' },
-          { value: 'above', title: 'from above' },
-        ]}
-        value={view}
-        onChange={setView}
-      />
-      <View ref={picture}>
-        {view === 'side' ? (
-          <MeasuredSection
-            plan={sectionOf(care, tried, main?.resident)}
-            fit={fit}
-            subject={home.code}
-            {...(hasSoil && { onDepth: trySoil })}
-          />
-        ) : (
-          <PlanDrawing plan={planOf(care, tried, main?.resident)} subject={home.code} />
-        )}
-      </View>
-      {fit && isTrying ? (
-        <Verdict status={fit.verdict} word={STATUS_WORD[fit.verdict]} note="with the filling you try; not saved yet" />
-      ) : null}
-      {home.state?.verdict && !isTrying ? (
+      <HomeHead home={home} part={isRules ? 'rules' : 'box'} />
+      <View style={{ height: space.m }} />
+      {isRules ? (
         <>
-          <Verdict status={home.state.verdict} word={HOME_WORD[home.state.verdict]} note="as it stands" />
-          <Against grounds={home.state.grounds} />
+          <Against grounds={home.state?.grounds ?? []} />
+          <CompanyChecks answer={companyIn(care, tenants)} />
+          {fits.map(({ resident, fit: each }) => (
+            <View key={resident.id}>
+              {tenants.length > 1 ? <Heading style={{ marginTop: space.l }}>{calledWords(resident)}</Heading> : null}
+              <CheckList
+                fit={each}
+                schoolName={(school) => care.of(resident).schools.find((one) => one.id === school)?.name ?? school}
+              />
+            </View>
+          ))}
+          {first ? null : <Body>Nobody lives here. Whom it would serve shows when you take an animal in.</Body>}
         </>
-      ) : null}
-      {hasSoil ? (
+      ) : (
         <>
-          <DepthEditor
-            depthMm={tried.substrateDepthMm}
-            heightMm={home.container.heightMm}
-            fit={fit}
-            onChange={trySoil}
+          <Choices
+            label="View"
+            choices={[
+              { value: 'side', title: 'side' },
+              { value: 'above', title: 'from above' },
+            ]}
+            value={view}
+            onChange={setView}
           />
-          <SoilShape
-            soil={tried.soil ?? flat(tried.substrateDepthMm)}
-            heightMm={home.container.heightMm}
-            onChange={trySoil}
-          />
+          <View ref={picture}>
+            {view === 'side' ? (
+              <MeasuredSection
+                plan={sectionOf(care, tried, main?.resident)}
+                fit={fit}
+                subject={home.code}
+                {...(hasSoil && { onDepth: trySoil })}
+              />
+            ) : (
+              <PlanDrawing plan={planOf(care, tried, main?.resident)} subject={home.code} />
+            )}
+          </View>
+          {fit && isTrying ? (
+            <Verdict
+              status={fit.verdict}
+              word={STATUS_WORD[fit.verdict]}
+              note="with the filling you try; not saved yet"
+            />
+          ) : null}
+          {hasSoil ? (
+            <>
+              <DepthEditor
+                depthMm={tried.substrateDepthMm}
+                heightMm={home.container.heightMm}
+                fit={fit}
+                onChange={trySoil}
+              />
+              <SoilShape
+                soil={tried.soil ?? flat(tried.substrateDepthMm)}
+                heightMm={home.container.heightMm}
+                onChange={trySoil}
+              />
+            </>
+          ) : null}
+          <LinkRow links={links} />
+          {tenants.map((resident) => (
+            <View key={resident.id}>
+              <Cautions who={resident} before="soil" />
+              <QuietPanel residentId={resident.id} more="Its soil and its box wait as well, unless it is in danger." />
+            </View>
+          ))}
+          {home.photoVersion !== null ? (
+            <Image
+              source={{ uri: `/api/homes/${home.id}/photo?version=${home.photoVersion}` }}
+              accessibilityLabel={`Photo of ${home.code}`}
+              style={{ width: '100%', aspectRatio: 4 / 3, marginTop: space.l }}
+              resizeMode="contain"
+            />
+          ) : null}
         </>
-      ) : null}
-      <LinkRow links={links} />
-      <CompanyChecks answer={companyIn(care, tenants)} />
-      {fits.map(({ resident, fit: each }) => (
-        <View key={resident.id}>
-          {tenants.length > 1 ? <Heading style={{ marginTop: space.l }}>{calledWords(resident)}</Heading> : null}
-          <CheckList
-            fit={each}
-            schoolName={(school) => care.of(resident).schools.find((one) => one.id === school)?.name ?? school}
-          />
-        </View>
-      ))}
-      {tenants.length === 0 ? (
-        <Body>Nobody lives here. Whom it would serve shows when you take an animal in.</Body>
-      ) : null}
-      {home.photoVersion !== null ? (
-        <Image
-          source={{ uri: `/api/homes/${home.id}/photo?version=${home.photoVersion}` }}
-          accessibilityLabel={`Photo of ${home.code}`}
-          style={{ width: '100%', aspectRatio: 4 / 3, marginTop: space.l }}
-          resizeMode="contain"
-        />
-      ) : null}
+      )}
     </Screen>
   );
 }
 
 const sameSoil = (a: Home, b: Home) =>
   a.substrateDepthMm === b.substrateDepthMm && JSON.stringify(a.soil) === JSON.stringify(b.soil);
-
-function Tenant({ resident }: { resident: Resident }) {
-  const length = useLength();
-  return (
-    <View>
-      <LargeName>{resident.scientificName}</LargeName>
-      <Soft>{[resident.called, lifeWords(resident, length)].filter((word) => word !== null).join(', ')}</Soft>
-      <LinkRow
-        links={[
-          { title: `Record of ${calledWords(resident)}`, onPress: () => router.push(`/residents/${resident.id}`) },
-        ]}
-      />
-      <Cautions who={resident} before="soil" />
-      <QuietPanel residentId={resident.id} more="Its soil and its box wait as well, unless it is in danger." />
-    </View>
-  );
-}
 
 /** What speaks against it beside its rules, which are listed below with their numbers. */
 function Against({ grounds }: { grounds: readonly HomeGround[] }) {

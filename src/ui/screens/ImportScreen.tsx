@@ -1,3 +1,4 @@
+import LinearProgress from '@rneui/themed/dist/LinearProgress';
 import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
 import { bringIn, loggerWorker } from '@/client/loggerFile';
@@ -6,18 +7,19 @@ import { problemOf, useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import { isZone } from '@/core/measure/zone';
 import type { ColumnMapping } from '@/core/readings/loggerTable';
-import { Button } from '../components/Button';
-import { Choices } from '../components/Choices';
-import { Field } from '../components/Field';
+import { Button } from '../kit/Button';
+import { Choices } from '../kit/Choices';
+import { Field } from '../kit/Field';
 import { useLoadState } from '../components/LoadState';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
-import { makeStyles } from '../components/useStyles';
+import { useTheme } from '../components/useStyles';
 import { Body, Heading, Soft, Strong, Title } from '../components/Words';
 import { ZoneInput } from '../kit/ZoneInput';
 import { space } from '../theme/tokens';
-import { PLACE_WORDS } from '../words/air';
-import { useTemperature } from '../words/temperature';
+import { PLACE_WORDS } from '@/words/air';
+import { useTemperature } from '@/words/temperature';
+import { countWords } from '@/words/count';
 
 interface Props {
   homeId?: string | undefined;
@@ -103,7 +105,7 @@ interface MappedProps {
 const NONE = 'none';
 
 function MappedFile({ file, worker, at }: MappedProps) {
-  const styles = useStyles();
+  const { theme } = useTheme();
   const show = useLog((log) => log.show);
   const { header, rows, rowCount, guess } = file.preview;
   const [mapping, setMapping] = useState({ ...guess });
@@ -130,6 +132,7 @@ function MappedFile({ file, worker, at }: MappedProps) {
     <View style={{ gap: space.s }}>
       <Heading>{label}</Heading>
       <Choices
+        isNamedAbove
         label={label}
         choices={isOptional ? [...columns, { value: NONE, title: 'none' }] : columns}
         value={mapping[field] === undefined ? (isOptional ? NONE : undefined) : String(mapping[field])}
@@ -143,7 +146,7 @@ function MappedFile({ file, worker, at }: MappedProps) {
       : mapping.temperatureColumn === undefined && mapping.humidityColumn === undefined
         ? 'Say which column holds the temperature or the humidity.'
         : !isZone(zone)
-          ? 'That zone is not known. Write it like Europe/Berlin, or UTC.'
+          ? 'The zone of the file is not known here: choose one.'
           : null;
   const read = async () => {
     if (missing !== null) return;
@@ -226,16 +229,16 @@ function MappedFile({ file, worker, at }: MappedProps) {
       ) : null}
       {progress !== null ? (
         <View style={{ gap: space.s }}>
-          <View
-            role="progressbar"
+          <LinearProgress
             aria-label="Bringing the file in"
-            aria-valuemin={0}
-            aria-valuemax={100}
-            aria-valuenow={Math.round(100 * progress)}
-            style={styles.track}
-          >
-            <View style={[styles.done, { width: `${100 * progress}%` }]} />
-          </View>
+            // The library counts in whole ones.
+            accessibilityValue={{ min: 0, max: 100, now: Math.round(100 * progress) }}
+            value={progress}
+            animation={false}
+            color="primary"
+            trackColor={theme.colors.line}
+            style={{ height: space.m }}
+          />
           <Button rank="second" title="Give up" onPress={() => (isGivenUp.current = true)} />
         </View>
       ) : null}
@@ -250,8 +253,7 @@ function SummaryWords({ summary }: { summary: Summary }) {
   const { count, firstAt, lastAt, lowestC, highestC, spikes, duplicates, gaps, clockJumps, refused, problems } =
     summary;
   const day = (at: number) => new Date(at).toLocaleString('en-GB', { dateStyle: 'medium', timeStyle: 'short' });
-  const many = (value: number, one: string, more: string) =>
-    value === 0 ? [] : [`${value.toLocaleString('en-GB')} ${value === 1 ? one : more}`];
+  const many = (value: number, one: string, more: string) => (value === 0 ? [] : [countWords(value, one, more)]);
   const lines = [
     ...(count === 0 ? ['No row could be read.'] : [`From ${day(firstAt)} to ${day(lastAt)}, on this device’s clock.`]),
     ...(lowestC !== null && highestC !== null
@@ -279,8 +281,3 @@ function SummaryWords({ summary }: { summary: Summary }) {
     </View>
   );
 }
-
-const useStyles = makeStyles((theme) => ({
-  track: { height: space.m, backgroundColor: theme.colors.line },
-  done: { height: space.m, backgroundColor: theme.colors.good },
-}));

@@ -7,23 +7,24 @@ import { useStock } from '@/client/stock';
 import { useCall } from '@/client/useCall';
 import { STOCK_KIND_CHOICES } from '../store/stockKinds';
 import type { StockEntry } from '@/contract/store';
-import { Button } from '../components/Button';
-import { Choices } from '../components/Choices';
-import { Field } from '../components/Field';
+import { Button } from '../kit/Button';
+import { Choices } from '../kit/Choices';
+import { Field } from '../kit/Field';
 import { useLoadState } from '../components/LoadState';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
 import { Body, Heading, Soft, Strong, Title } from '../components/Words';
 import { DemandBars } from '../charts/DemandBars';
-import { numberIn } from '../forms/checks';
+import { numberIn } from '@/core/measure/typedNumber';
 import { useTyped } from '../forms/useTyped';
 import { space } from '../theme/tokens';
-import { dayWords, daysWords } from '../words/days';
-import { amountWords, feederOf, gramsWords, itemName } from '../words/food';
-import { lastsWords, neededWords, STOCK_KIND_WORDS, stockWords } from '../words/store';
-import { capital } from '../words/text';
-import { useLength } from '../words/useLength';
-import { useNames } from '../words/useNames';
+import { dayWords, daysWords } from '@/words/days';
+import { amountWords, feederOf, gramsWords, itemName } from '@/words/food';
+import { lastsWords, neededWords, STOCK_KIND_WORDS, stockWords } from '@/words/store';
+import { capital } from '@/words/text';
+import { useLength } from '@/words/useLength';
+import { useNames } from '@/words/useNames';
+import { Waiting } from '../kit/Waiting';
 
 const UNIT_WORDS = { pieces: 'How many', g: 'How much, g', ml: 'How much, mL', L: 'How much, L' } as const;
 
@@ -73,7 +74,7 @@ export function ItemScreen({ item }: { item: string }) {
       ) : (
         <Soft>{`Keeps for ${daysWords(food?.shelfLifeDays ?? 0)}, ${food?.basis ?? ''}.`}</Soft>
       )}
-      {plan === null ? <Soft role="status">Looking what is there…</Soft> : null}
+      {plan === null ? <Waiting>Looking what is there…</Waiting> : null}
       {plan === null ? null : (
         <Strong style={{ marginTop: space.m }}>{line ? capital(stockWords(line, today)) : 'None there'}</Strong>
       )}
@@ -85,6 +86,8 @@ export function ItemScreen({ item }: { item: string }) {
             label={`Needed week by week: ${needed.demand.map((each) => amountWords(each, unit)).join(', ')}`}
             demand={needed.demand}
             short={needed.short}
+            from={today}
+            words={(amount) => amountWords(amount, unit)}
           />
           <Soft>Filled: there or bred. Hatched: short if nothing is ordered.</Soft>
           {needed.breeders !== null && feeder ? (

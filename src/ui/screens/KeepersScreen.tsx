@@ -1,43 +1,47 @@
+import { router } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { call } from '@/client/api';
 import { useHouse } from '@/client/house';
 import { useKeepers } from '@/client/keepers';
-import { useLog } from '@/client/log';
-import { usePreferences } from '@/client/preferences';
-import { pickedText } from '@/client/pickedText';
 import type { Keeper } from '@/contract/keepers';
-import { Button } from '../components/Button';
-import { Field } from '../components/Field';
+import { listWords } from '@/words/count';
+import { Button } from '../kit/Button';
+import { Field } from '../kit/Field';
+import { ListRow } from '../kit/ListRow';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
-import { Toggles } from '../components/Toggles';
-import { Body, Heading, Soft, Strong, Title } from '../components/Words';
-import { makeStyles } from '../components/useStyles';
-import { useAskedOnce } from '../components/useAskedOnce';
-import { TimeInput } from '../kit/TimeInput';
-import { ZoneInput } from '../kit/ZoneInput';
-import { space, stroke } from '../theme/tokens';
-import { dayWords, daysWords } from '../words/days';
+import { Heading, Soft, Strong, Title } from '../components/Words';
+import { space } from '../theme/tokens';
 
 const hereZone = () => Intl.DateTimeFormat().resolvedOptions().timeZone;
 
-/** Who keeps the house: rooms, the time of the walk, the calendar to subscribe to, and days without time. */
-export function KeepersScreen() {
+/** Who keeps the house, and which rooms they walk when; each has a page. */
+export function KeepersScreen({ chosenId }: { chosenId?: string | undefined }) {
   const { keepers, load, change } = useKeepers();
   const [name, setName] = useState('');
   useEffect(() => void load(), [load]);
   const add = async () => {
     const added = await change(() => call('addKeeper', { body: { name, zone: hereZone() } }));
-    if (added) setName('');
+    if (!added) return;
+    setName('');
+    router.push(`/keepers/${added.keeper.id}`);
   };
   return (
-    <Screen>
+    <Screen place="/keepers">
       <PaneHeader back="/settings" title="More" />
       <Title>Keepers</Title>
       <Soft>Each has rooms to walk, a time for it, and a calendar that a phone can subscribe to.</Soft>
       {(keepers ?? []).map((keeper) => (
-        <KeeperCard key={keeper.id} keeper={keeper} />
+        <ListRow
+          key={keeper.id}
+          label={keeper.name}
+          onPress={() => router.push(`/keepers/${keeper.id}`)}
+          isChosen={keeper.id === chosenId}
+        >
+          <Strong>{keeper.name}</Strong>
+          <WalkWords keeper={keeper} />
+        </ListRow>
       ))}
       {keepers ? (
         <View style={{ gap: space.m, marginTop: space.xl }}>
@@ -50,117 +54,10 @@ export function KeepersScreen() {
   );
 }
 
-function KeeperCard({ keeper }: { keeper: Keeper }) {
-  const styles = useStyles();
-  const change = useKeepers((state) => state.change);
-  const show = useLog((log) => log.show);
-  const { keeper: mine, set } = usePreferences();
-  const { shelves, homes, round } = useHouse();
-  const [walkAt, setWalkAt] = useState(keeper.walkAt);
-  const [zone, setZone] = useState(keeper.zone);
-  const [address, setAddress] = useState<string>();
-  const used = new Set(homes.map(({ shelfId }) => shelfId));
-  const rooms = [...new Map(shelves.filter(({ id }) => used.has(id)).map(({ roomId, room }) => [roomId, room]))];
-  const params = { id: keeper.id };
-  const edit = (body: { roomIds?: string[]; walkAt?: string; zone?: string }) =>
-    change(() => call('changeKeeper', { params, body }));
-  const isMe = mine.trim().toLowerCase() === keeper.name.toLowerCase();
-  const today = round?.on ?? '';
-  const subscribe = async () => {
-    const renewed = await change(() => call('renewCalendar', { params }));
-    if (renewed) setAddress(`${window.location.origin}${renewed.path}`);
-  };
-  const removal = useAskedOnce(true, 'take out');
-  const remove = () => {
-    if (removal.mayDo()) void change(() => call('removeKeeper', { params }));
-  };
-  const readBusy = async () => {
-    const text = await pickedText('.ics,text/calendar');
-    if (text === null) return;
-    const read = await change(() => call('setBusyDays', { params, body: { calendar: text } }));
-    if (read) show({ text: `${keeper.name}: ${daysWords(read.keeper.busyDays.length)} without time.` });
-  };
-  return (
-    <View style={styles.card} role="group" aria-label={keeper.name}>
-      <Heading>{keeper.name}</Heading>
-      {isMe ? (
-        <Strong>This phone is yours.</Strong>
-      ) : (
-        <Button rank="second" title="This phone is theirs" onPress={() => set({ keeper: keeper.name })} />
-      )}
-      <Toggles
-        label={`Rooms of ${keeper.name}`}
-        choices={rooms.map(([value, title]) => ({ value, title }))}
-        values={keeper.roomIds}
-        onChange={(roomIds) => void edit({ roomIds })}
-      />
-      {keeper.roomIds.length === 0 ? <Soft>Walks the whole house.</Soft> : null}
-      <TimeInput label="Walk begins" value={walkAt} onChange={setWalkAt} />
-      <ZoneInput label="Time zone" value={zone} onChange={setZone} />
-      {walkAt !== keeper.walkAt || zone !== keeper.zone ? (
-        <Button title="Keep time and zone" onPress={() => void edit({ walkAt, zone })} />
-      ) : null}
-      <Strong>Calendar</Strong>
-      <Soft>
-        Walks, moves, steps of rests and absences. Whoever has the address can read it: renew it when it got about.
-      </Soft>
-      {address === undefined ? null : <Body selectable>{address}</Body>}
-      <View style={styles.line}>
-        <Button
-          rank="second"
-          title={keeper.hasCalendar ? 'New address' : 'Address to subscribe'}
-          onPress={() => void subscribe()}
-        />
-        <Button
-          rank="second"
-          title="Download"
-          onPress={() => window.open(`/api/keepers/${keeper.id}/calendar.ics`, '_blank')}
-        />
-        {keeper.hasCalendar ? (
-          <Button
-            rank="second"
-            title="Shut"
-            onPress={() => {
-              setAddress(undefined);
-              void change(() => call('closeCalendar', { params }));
-            }}
-          />
-        ) : null}
-      </View>
-      <Strong>{`Days without time: ${keeper.busyDays.length}`}</Strong>
-      {keeper.busyDays.length > 0 ? <Soft>{`the next ${dayWords(keeper.busyDays[0] ?? today, today)}`}</Soft> : null}
-      <View style={styles.line}>
-        <Button rank="second" title="Read a calendar of mine" onPress={() => void readBusy()} />
-        {keeper.busyDays.length > 0 ? (
-          <Button
-            rank="second"
-            title="Forget them"
-            onPress={() => void change(() => call('setBusyDays', { params, body: { days: [] } }))}
-          />
-        ) : null}
-      </View>
-      <Soft>
-        Days of which eight hours are taken count as without time; no move is planned on a day on which nobody has any.
-      </Soft>
-      {removal.isAsked ? (
-        <Body>{`What ${keeper.name} wrote down stays. The address of the calendar and the days without time go.`}</Body>
-      ) : null}
-      <Button
-        rank="second"
-        title={removal.isAsked ? 'Take out all the same' : `Take ${keeper.name} out`}
-        onPress={remove}
-      />
-    </View>
-  );
+/** "Walks the cellar and the boiler room at 19:00." */
+function WalkWords({ keeper: { roomIds, walkAt } }: { keeper: Keeper }) {
+  const shelves = useHouse((house) => house.shelves);
+  const rooms = new Map(shelves.map(({ roomId, room }) => [roomId, room]));
+  const where = roomIds.length === 0 ? 'the whole house' : listWords(roomIds.flatMap((id) => rooms.get(id) ?? []));
+  return <Soft>{`Walks ${where} at ${walkAt}.`}</Soft>;
 }
-
-const useStyles = makeStyles((theme) => ({
-  card: {
-    gap: space.m,
-    marginTop: space.l,
-    paddingTop: space.m,
-    borderTopWidth: stroke.line,
-    borderTopColor: theme.colors.ink,
-  },
-  line: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s },
-}));

@@ -5,7 +5,7 @@ import { fitOf } from '@/client/fitting';
 import { problemOf, useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import { carriedOver } from '@/core/profiles/otherKind';
-import { ListRow } from '../components/ListRow';
+import { ListRow } from '../kit/ListRow';
 import { useLoadState } from '../components/LoadState';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
@@ -14,9 +14,9 @@ import { Heading, Name, Soft, Strong, Title } from '../components/Words';
 import { NobodyHere } from '../residents/NobodyHere';
 import { SchoolChoices } from '../residents/SchoolChoices';
 import { space } from '../theme/tokens';
-import { byGroup } from '../words/profiles';
-import { calledWords } from '../words/residents';
-import { useLength } from '../words/useLength';
+import { byGroup } from '@/words/profiles';
+import { calledWords } from '@/words/residents';
+import { useLength } from '@/words/useLength';
 
 /** By which profile, and in which school, one resident is kept; what its home is worth under each is shown beside it. */
 export function KeptAsScreen({ residentId }: { residentId: string }) {

@@ -6,13 +6,14 @@ import { problemOf } from '@/client/house';
 import { useLog } from '@/client/log';
 import { useStock } from '@/client/stock';
 import type { MaterialId } from '@/core/substrate/material';
-import { Button } from '../components/Button';
+import { Button } from '../kit/Button';
 import { LinkRow } from '../components/LinkRow';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
 import { Body, Soft, Title } from '../components/Words';
 import { FormField } from '../forms/FormField';
-import { numberCheck, numberIn } from '../forms/checks';
+import { numberIn } from '@/core/measure/typedNumber';
+import { numberCheck } from '../forms/checks';
 import { space } from '../theme/tokens';
 
 interface Values {

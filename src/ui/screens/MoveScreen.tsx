@@ -9,7 +9,7 @@ import { useMoveSteps } from '@/client/moveSteps';
 import { useCall } from '@/client/useCall';
 import type { Handling } from '@/contract/handling';
 import type { Home, Resident } from '@/contract/records';
-import { Button } from '../components/Button';
+import { Button } from '../kit/Button';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
 import { TickCircle } from '../components/TickCircle';
@@ -18,8 +18,9 @@ import { makeStyles } from '../components/useStyles';
 import { Body, Heading, LargeName, Soft, Strong } from '../components/Words';
 import { QuietPanel, useQuiet } from '../residents/QuietPanel';
 import { circle, space, stroke } from '../theme/tokens';
-import { dayWords } from '../words/days';
-import { useLength } from '../words/useLength';
+import { dayWords } from '@/words/days';
+import { useLength } from '@/words/useLength';
+import { Waiting } from '../kit/Waiting';
 
 const PART_TITLES = { before: 'Before', move: 'The move', after: 'After' } as const;
 
@@ -40,7 +41,7 @@ export function MoveScreen({ id, to: chosenId }: { id: string; to?: string | und
     return (
       <Screen>
         <Back id={id} chosenId={chosenId} />
-        <Body role="status">{problem ?? 'Looking it up…'}</Body>
+        <Waiting problem={problem}>Looking it up…</Waiting>
       </Screen>
     );
   }

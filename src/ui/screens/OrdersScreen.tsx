@@ -5,20 +5,21 @@ import { problemOf, useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import { useStoreBook } from '@/client/storeBook';
 import { useCall } from '@/client/useCall';
-import { Button } from '../components/Button';
-import { Field } from '../components/Field';
-import { Fold } from '../components/Fold';
+import { Button } from '../kit/Button';
+import { Field } from '../kit/Field';
+import { Fold } from '../kit/Fold';
 import { LinkRow } from '../components/LinkRow';
 import { useLoadState } from '../components/LoadState';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
 import { Body, Heading, Soft, Strong, Title } from '../components/Words';
 import { space } from '../theme/tokens';
-import { dayWords } from '../words/days';
-import { amountWords, itemName } from '../words/food';
-import { costWords, orderDays } from '../words/store';
-import { capital } from '../words/text';
-import { useNames } from '../words/useNames';
+import { dayWords } from '@/words/days';
+import { amountWords, itemName } from '@/words/food';
+import { LATE_ORDER, costWords, orderDays } from '@/words/store';
+import { capital } from '@/words/text';
+import { useNames } from '@/words/useNames';
+import { Waiting } from '../kit/Waiting';
 
 /** Every order of the next 12 weeks, and the price list that they are planned by. */
 export function OrdersScreen() {
@@ -26,7 +27,7 @@ export function OrdersScreen() {
   const loading = useLoadState();
   const today = useHouse((house) => house.round?.on ?? '');
   const { plan, load } = useStoreBook();
-  if (loading || !plan) return <Screen>{loading ?? <Soft role="status">Working out what is needed…</Soft>}</Screen>;
+  if (loading || !plan) return <Screen>{loading ?? <Waiting>Working out what is needed…</Waiting>}</Screen>;
   const unsold = plan.lines.filter((line) => !line.isSold && line.short.some((each) => each > 0));
   const bred = unsold.filter((line) => line.breeders !== null);
   return (
@@ -40,7 +41,7 @@ export function OrdersScreen() {
       {orderDays(plan).map((day) => (
         <View key={day.by} style={{ marginTop: space.l, gap: space.xs }}>
           <Heading>{`By ${dayWords(day.by, today)}: ${costWords(day.cost)}`}</Heading>
-          {day.isLate ? <Body>It cannot come in time for this week: order today.</Body> : null}
+          {day.isLate ? <Body>{LATE_ORDER}</Body> : null}
           {day.lines.map((line) => (
             <View key={`${line.item} ${line.neededOn}`}>
               <Strong>{`${line.packs} x ${itemName(names, line.item)}`}</Strong>

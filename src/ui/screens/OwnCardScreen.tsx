@@ -12,8 +12,8 @@ import { bearing } from '@/core/handbook/knownNames';
 import { CARD_PARTS, type CardPart } from '@/core/handbook/card';
 import { withoutAuthor } from '@/core/measure/nameParts';
 import { checkScientificName } from '@/core/measure/scientificName';
-import { Button } from '../components/Button';
-import { Field } from '../components/Field';
+import { Button } from '../kit/Button';
+import { Field } from '../kit/Field';
 import { LinkRow } from '../components/LinkRow';
 import { useLoadState } from '../components/LoadState';
 import { PaneHeader } from '../components/PaneHeader';
@@ -21,7 +21,7 @@ import { Screen } from '../components/Screen';
 import { Soft, Strong, Title } from '../components/Words';
 import { KindChoice } from '../residents/KindChoice';
 import { space } from '../theme/tokens';
-import { PART_WORDS } from '../words/card';
+import { PART_WORDS } from '@/words/card';
 
 const NEW = 'new';
 

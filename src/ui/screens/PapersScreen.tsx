@@ -7,9 +7,9 @@ import { useLog } from '@/client/log';
 import { useCall } from '@/client/useCall';
 import type { Resident } from '@/contract/records';
 import type { Day } from '@/core/measure/day';
-import { Button } from '../components/Button';
-import { Choices } from '../components/Choices';
-import { Field } from '../components/Field';
+import { Button } from '../kit/Button';
+import { Choices } from '../kit/Choices';
+import { Field } from '../kit/Field';
 import { useLoadState } from '../components/LoadState';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
@@ -17,8 +17,8 @@ import { Body, Heading, Name, Soft, Strong, Title } from '../components/Words';
 import { NobodyHere } from '../residents/NobodyHere';
 import { DayInput } from '../kit/DayInput';
 import { space } from '../theme/tokens';
-import { dayWords } from '../words/days';
-import { calledWords } from '../words/residents';
+import { dayWords } from '@/words/days';
+import { calledWords } from '@/words/residents';
 
 const USUAL = ['Permit to keep', 'CITES paper', 'Proof of origin', 'Import paper'];
 

@@ -5,9 +5,10 @@ import { call, CallFailed } from '@/client/api';
 import { problemOf, useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import { useStock } from '@/client/stock';
+import { groupBy } from '@/core/groupBy';
 import type { CareProfile } from '@/core/profiles/profile';
-import { Button } from '../components/Button';
-import { Field } from '../components/Field';
+import { Button } from '../kit/Button';
+import { Field } from '../kit/Field';
 import { LinkRow } from '../components/LinkRow';
 import { useLoadState } from '../components/LoadState';
 import { PaneHeader } from '../components/PaneHeader';
@@ -15,16 +16,21 @@ import { Screen } from '../components/Screen';
 import { makeStyles } from '../components/useStyles';
 import { Body, Heading, Soft, Strong, Title } from '../components/Words';
 import { saveFile } from '../drawings/exportSvg';
-import { numberIn } from '../forms/checks';
+import { numberIn } from '@/core/measure/typedNumber';
 import { space } from '../theme/tokens';
-import { FURNITURE_WORDS } from '../words/home';
-import { climateNumbers, numbersOf, ruleWords, withClimateNumber, withNumber } from '../words/profiles';
+import { FURNITURE_WORDS } from '@/words/home';
+import { climateNumbers, numbersOf, ruleWords, withClimateNumber, withNumber } from '@/words/profiles';
 
-/** One care profile: what it asks of a home and why; one's own can be changed number by number. */
-export function ProfileScreen({ id }: { id: string }) {
-  const { care, ownProfiles } = useHouse();
+/**
+ * One care profile: what it asks of a home and why; one's own can be changed number by number. Where none is asked for, the
+ * one that most of the house is kept by.
+ */
+export function ProfileScreen({ id: asked }: { id?: string }) {
+  const { care, ownProfiles, residents } = useHouse();
   const loading = useLoadState();
   if (loading) return <Screen>{loading}</Screen>;
+  const kept = [...groupBy(residents, ({ profile }) => profile)].sort(([, a], [, b]) => b.length - a.length)[0]?.[0];
+  const id = asked ?? kept ?? care.profiles[0]?.id ?? '';
   const profile = care.profiles.find((each) => each.id === id);
   if (!profile) {
     return (

@@ -5,14 +5,14 @@ import { call } from '@/client/api';
 import { problemOf, useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import type { CareProfile } from '@/core/profiles/profile';
-import { Button } from '../components/Button';
-import { ListRow } from '../components/ListRow';
+import { Button } from '../kit/Button';
+import { ListRow } from '../kit/ListRow';
 import { useLoadState } from '../components/LoadState';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
 import { Heading, Soft, Strong, Title } from '../components/Words';
 import { space } from '../theme/tokens';
-import { byGroup } from '../words/profiles';
+import { byGroup } from '@/words/profiles';
 
 /** How each kind is kept: the profiles that ship, and the keepers' own. */
 export function ProfilesScreen({ chosenId }: { chosenId?: string | undefined }) {

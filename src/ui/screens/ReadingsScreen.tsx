@@ -2,19 +2,21 @@ import { router } from 'expo-router';
 import { View } from 'react-native';
 import { useHomeAir } from '@/client/homeAir';
 import { useHouse } from '@/client/house';
-import { Fold } from '../components/Fold';
+import { Fold } from '../kit/Fold';
 import { HandReading } from '../air/HandReading';
 import { NewProbe } from '../air/NewProbe';
 import { ProbeList } from '../air/ProbeList';
-import { Button } from '../components/Button';
+import { Button } from '../kit/Button';
 import { useLoadState } from '../components/LoadState';
+import { Waiting } from '../kit/Waiting';
+import { HomeHead } from '../housing/HomeHead';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
 import { StatusMark } from '../components/StatusMark';
-import { Body, Heading, Soft, Title } from '../components/Words';
+import { Body, Heading, Soft } from '../components/Words';
 import { space } from '../theme/tokens';
-import { alarmWords } from '../words/jobs';
-import { useTemperature } from '../words/temperature';
+import { alarmWords } from '@/words/jobs';
+import { useTemperature } from '@/words/temperature';
 
 /** What is measured in a home: by hand, by probes, from the file of a logger, on the scale. */
 export function ReadingsScreen({ id }: { id: string }) {
@@ -27,8 +29,8 @@ export function ReadingsScreen({ id }: { id: string }) {
   if (!home || !air) {
     return (
       <Screen>
-        <PaneHeader back={`/homes/${id}`} title="The box" />
-        <Body>{!home ? 'There is no box here.' : (problem ?? 'Asking for its readings.')}</Body>
+        {home ? <HomeHead home={home} part="readings" /> : <PaneHeader back="/homes" title="Wall" />}
+        <Waiting problem={home ? problem : 'There is no box here.'}>Asking for its readings…</Waiting>
       </Screen>
     );
   }
@@ -42,8 +44,7 @@ export function ReadingsScreen({ id }: { id: string }) {
         <Button grow rank="second" title="Bring in a logger’s file" onPress={() => router.push(`/import?home=${id}`)} />
       }
     >
-      <PaneHeader back={`/homes/${id}`} title={home.code} />
-      <Title>{`${home.code}, readings`}</Title>
+      <HomeHead home={home} part="readings" />
       {air.alarms.map((alarm) => (
         <View
           key={`${alarm.probeId} ${alarm.kind}`}

@@ -5,7 +5,7 @@ import { useGone } from '@/client/gone';
 import { useHouse } from '@/client/house';
 import type { GoneResident, Home, Resident } from '@/contract/records';
 import type { Form } from '@/core/profiles/profile';
-import { Button } from '../components/Button';
+import { Button } from '../kit/Button';
 import { useLoadState } from '../components/LoadState';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
@@ -22,9 +22,9 @@ import { NowTab } from '../residents/NowTab';
 import { ResidentHead } from '../residents/ResidentHead';
 import { goToWriteDown } from '../residents/writeDown';
 import { space } from '../theme/tokens';
-import { dayWords } from '../words/days';
-import { leftWords, lifeWords } from '../words/residents';
-import { useLength } from '../words/useLength';
+import { dayWords } from '@/words/days';
+import { leftWords, lifeWords } from '@/words/residents';
+import { useLength } from '@/words/useLength';
 
 /** One animal: who it is, how it lives, what can be written down, and its history. */
 export function ResidentScreen({ id }: { id: string }) {
@@ -40,7 +40,8 @@ export function ResidentScreen({ id }: { id: string }) {
   const left = gone.find((each) => each.id === id);
   if (!resident && left) return <GonePane resident={left} />;
   if (!resident || !home) return <NobodyHere />;
-  return <ResidentPane resident={resident} home={home} />;
+  // What was asked about one, and what was opened of it, is not another's.
+  return <ResidentPane key={resident.id} resident={resident} home={home} />;
 }
 
 const TABS = [

@@ -5,11 +5,11 @@ import { useGone } from '@/client/gone';
 import { useNextMoults } from '@/client/growthWorker';
 import { useHouse } from '@/client/house';
 import type { GoneResident, Home, Resident } from '@/contract/records';
-import { Button } from '../components/Button';
-import { Choices } from '../components/Choices';
-import { CodeTag } from '../components/CodeTag';
-import { Field } from '../components/Field';
-import { ListRow } from '../components/ListRow';
+import { Button } from '../kit/Button';
+import { Choices } from '../kit/Choices';
+import { BoxTile } from '../drawings/BoxTile';
+import { SearchField } from '../kit/SearchField';
+import { ListRow } from '../kit/ListRow';
 import { ListScreen } from '../components/ListScreen';
 import { useLoadState } from '../components/LoadState';
 import { useKept } from '../components/places';
@@ -18,12 +18,12 @@ import { ShelfHeading } from '../components/ShelfHeading';
 import { StatusMark } from '../components/StatusMark';
 import { Body, Name, Soft, Strong, Title } from '../components/Words';
 import { Trouble } from '../housing/Trouble';
-import { HOME_WORD } from '../words/homeState';
+import { HOME_WORD } from '@/words/homeState';
 import { found, soughtOf } from '../residents/search';
 import { space } from '../theme/tokens';
-import { dayWords } from '../words/days';
-import { calledWords, leftWords, lifeWords } from '../words/residents';
-import { useLength } from '../words/useLength';
+import { dayWords } from '@/words/days';
+import { calledWords, leftWords, lifeWords } from '@/words/residents';
+import { useLength } from '@/words/useLength';
 
 const ORDERS = [
   { value: 'shelf', title: 'By shelf' },
@@ -57,7 +57,7 @@ export function ResidentsScreen({ chosenId }: { chosenId?: string | undefined })
           <Soft>
             {residents.length === 1 ? '1 resident' : `${residents.length} residents: animals, groups and colonies`}
           </Soft>
-          <Field label="Find by name, box or batch" value={typed} onChange={setTyped} />
+          <SearchField label="Find by name, box or batch" value={typed} onChange={setTyped} />
           <Choices label="Order" choices={ORDERS} value={order} onChange={setOrder} />
           {items === null ? <Body>Working out the next moults.</Body> : null}
           {items?.length === 0 ? <Body>{nobody(order, typed)}</Body> : null}
@@ -150,7 +150,7 @@ const ResidentRow = memo(function ResidentRow({ resident, home, moult, isChosen 
       label={[calledWords(resident), resident.scientificName, home.code, ...(about ? [about] : [])].join(', ')}
       onPress={() => router.push(`/residents/${resident.id}`)}
       isChosen={isChosen}
-      left={<CodeTag code={home.code} />}
+      left={<BoxTile home={home} resident={resident} />}
       right={moult === undefined && verdict ? <StatusMark status={verdict} /> : null}
     >
       <Name>{resident.scientificName}</Name>

@@ -10,9 +10,9 @@ import type { Day } from '@/core/measure/day';
 import { Refusal } from '@/core/refusal';
 import { restPlan, type RestingKind, type RestPlan } from '@/core/season/rest';
 import { RestStairs } from '../charts/RestStairs';
-import { Button } from '../components/Button';
-import { Choices } from '../components/Choices';
-import { Fold } from '../components/Fold';
+import { Button } from '../kit/Button';
+import { Choices } from '../kit/Choices';
+import { Fold } from '../kit/Fold';
 import { useLoadState } from '../components/LoadState';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
@@ -22,11 +22,12 @@ import { NobodyHere } from '../residents/NobodyHere';
 import { RestSteps } from '../residents/RestSteps';
 import { DayInput } from '../kit/DayInput';
 import { space } from '../theme/tokens';
-import { REST_ACT_WORDS, REST_WARNING_WORDS } from '../words/rest';
-import { dayWords } from '../words/days';
-import { calledWords } from '../words/residents';
-import { useTemperature } from '../words/temperature';
-import { capital } from '../words/text';
+import { REST_ACT_WORDS, REST_WARNING_WORDS } from '@/words/rest';
+import { dayWords } from '@/words/days';
+import { calledWords } from '@/words/residents';
+import { useTemperature } from '@/words/temperature';
+import { capital } from '@/words/text';
+import { Waiting } from '../kit/Waiting';
 
 /** The winter of one resident: a plan to choose a place for, or the rest that is under way. */
 export function RestScreen({ residentId }: { residentId: string }) {
@@ -44,7 +45,7 @@ export function RestScreen({ residentId }: { residentId: string }) {
       <Soft>{calledWords(resident)}</Soft>
       <Cautions who={resident} before="open" />
       {problem !== undefined ? <Body>{problem}</Body> : null}
-      {answer ? <Winter answer={answer} resident={resident} /> : <Soft role="status">Looking it up…</Soft>}
+      {answer ? <Winter answer={answer} resident={resident} /> : <Waiting>Looking it up…</Waiting>}
     </Screen>
   );
 }
@@ -118,8 +119,8 @@ function PlanForm({ answer, resident, kind }: { answer: ResidentRest; resident: 
         onChange={setRoom}
       />
       <Soft>
-        A refrigerator or a cellar is a room of the house with a shelf of its own, and best with a probe: add it under
-        Homes.
+        A refrigerator or a cellar is a room of the house with a shelf of its own, and best with a probe: add one with a
+        box on the Wall.
       </Soft>
       <DayInput
         label="Begin cooling on"

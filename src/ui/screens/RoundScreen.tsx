@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { useHouse } from '@/client/house';
 import { usePreferences } from '@/client/preferences';
 import type { Stop } from '@/contract/round';
-import { Button } from '../components/Button';
+import { Button } from '../kit/Button';
 import { Icon } from '../components/Icon';
 import { useLoadState } from '../components/LoadState';
 import { Screen } from '../components/Screen';
@@ -24,7 +24,8 @@ import { placesOf, sectionsOf } from '../round/sections';
 import { StopPlace } from '../round/StopPlace';
 import { ROUND_KEYS, useRoundKeys } from '../round/useRoundKeys';
 import { space, target } from '../theme/tokens';
-import { weekday } from '../words/days';
+import { weekday } from '@/words/days';
+import { countWords } from '@/words/count';
 
 /** Stops that fill a screen, and those that are drawn between two taps. */
 const FIRST_STOPS = 8;
@@ -124,7 +125,7 @@ function FirstSteps({ hasHomes }: { hasHomes: boolean }) {
   );
 }
 
-const stopsWords = (stops: Stop[]) => (stops.length === 1 ? '1 stop' : `${stops.length} stops`);
+const stopsWords = (stops: Stop[]) => countWords(stops.length, 'stop');
 
 const useStyles = makeStyles(() => ({
   head: { flexDirection: 'row', justifyContent: 'space-between', alignItems: 'center' },

@@ -4,14 +4,14 @@ import { useHouse } from '@/client/house';
 import { useSchools } from '@/client/schools';
 import type { CareProfile } from '@/core/profiles/profile';
 import { SCHOOL_TOPICS, type SchoolTopic } from '@/core/profiles/schools';
-import { Choices } from '../components/Choices';
+import { Choices } from '../kit/Choices';
 import { useLoadState } from '../components/LoadState';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
 import { Body, Heading, Soft, Strong, Title } from '../components/Words';
 import { SchoolSwitch } from '../handbook/SchoolSwitch';
 import { space } from '../theme/tokens';
-import { TOPIC_WORDS } from '../words/schools';
+import { TOPIC_WORDS } from '@/words/schools';
 
 /** Every disagreement with both sides' reasons, and a switch for each room and kind; for one animal it is at its care. */
 export function SchoolsScreen() {

@@ -1,5 +1,5 @@
 import type { ComponentType } from 'react';
-import { Choices } from '../components/Choices';
+import { Choices } from '../kit/Choices';
 import { useLoadState } from '../components/LoadState';
 import { useKept } from '../components/places';
 import { Screen } from '../components/Screen';

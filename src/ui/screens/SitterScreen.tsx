@@ -1,9 +1,10 @@
 import { call } from '@/client/api';
 import { useCall } from '@/client/useCall';
 import { Screen } from '../components/Screen';
-import { Body, Strong, Title } from '../components/Words';
-import { dateWords } from '../words/days';
+import { Strong, Title } from '../components/Words';
+import { dateWords } from '@/words/days';
 import { SheetBody } from '../seasons/SheetBody';
+import { Waiting } from '../kit/Waiting';
 
 /** What whoever looks in sees: the sheet and nothing else of the house. */
 export function SitterScreen({ secret }: { secret: string }) {
@@ -17,7 +18,7 @@ export function SitterScreen({ secret }: { secret: string }) {
           <SheetBody sheet={answer} forSitter />
         </>
       ) : (
-        <Body role="status">{problem ?? 'Fetching the sheet…'}</Body>
+        <Waiting problem={problem}>Fetching the sheet…</Waiting>
       )}
     </Screen>
   );

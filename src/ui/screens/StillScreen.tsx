@@ -7,22 +7,22 @@ import { useLog } from '@/client/log';
 import { useCall } from '@/client/useCall';
 import type { Resident } from '@/contract/records';
 import { daysBetween } from '@/core/measure/day';
-import { Button } from '../components/Button';
-import { Field } from '../components/Field';
-import { Fold } from '../components/Fold';
+import { Button } from '../kit/Button';
+import { Field } from '../kit/Field';
+import { Fold } from '../kit/Fold';
 import { useLoadState } from '../components/LoadState';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
 import { StatusMark } from '../components/StatusMark';
 import { makeStyles } from '../components/useStyles';
-import { Toggles } from '../components/Toggles';
+import { Toggles } from '../kit/Toggles';
 import { Body, Heading, Name, Soft, Strong, Title } from '../components/Words';
 import { Cautions } from '../residents/Cautions';
 import { NobodyHere } from '../residents/NobodyHere';
-import { numberIn } from '../forms/checks';
+import { numberIn } from '@/core/measure/typedNumber';
 import { space } from '../theme/tokens';
-import { calledWords } from '../words/residents';
-import { stillGrounds, stillVerdict } from '../words/still';
+import { calledWords } from '@/words/residents';
+import { stillGrounds, stillVerdict } from '@/words/still';
 
 /** Dead or moulting? How long, what is seen, what that makes likely, and what not to do. */
 export function StillScreen({ residentId }: { residentId: string }) {

@@ -1,4 +1,4 @@
-import { Choices } from '../components/Choices';
+import { Choices } from '../kit/Choices';
 import { useLoadState } from '../components/LoadState';
 import { useKept } from '../components/places';
 import { Screen } from '../components/Screen';

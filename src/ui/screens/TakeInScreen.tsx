@@ -11,9 +11,10 @@ import { useKindOfName, useNameIndex } from '@/client/names';
 import { keeperField } from '@/client/preferences';
 import type { RankedHome } from '@/core/housing/rank';
 import { checkScientificName } from '@/core/measure/scientificName';
+import { usualForm } from '@/core/profiles/animal';
 import { SEXES, type Stage } from '@/core/profiles/profile';
-import { Button } from '../components/Button';
-import { Choices } from '../components/Choices';
+import { Button } from '../kit/Button';
+import { Choices } from '../kit/Choices';
 import { useLoadState } from '../components/LoadState';
 import { Screen } from '../components/Screen';
 import { makeStyles } from '../components/useStyles';
@@ -28,8 +29,8 @@ import { Cautions } from '../residents/Cautions';
 import { KindChoice } from '../residents/KindChoice';
 import { DayInput } from '../kit/DayInput';
 import { space, target } from '../theme/tokens';
-import { capital } from '../words/text';
-import { useLength } from '../words/useLength';
+import { capital } from '@/words/text';
+import { useLength } from '@/words/useLength';
 
 interface Values {
   scientificName: string;
@@ -41,16 +42,26 @@ interface Values {
   permit: string;
   instar: string;
   bornOn: string;
+  on: string;
+  lastMoultOn: string;
+  lastMealOn: string;
   batch: string;
 }
 
 const EMPTY: Values = {
   ...{ scientificName: '', commonName: '', called: '', size: '', headCount: '', source: '', permit: '' },
-  ...{ instar: '', bornOn: '', batch: '' },
+  ...{ instar: '', bornOn: '', on: '', lastMoultOn: '', lastMealOn: '', batch: '' },
 };
 
 /** By the measure that is taken; the server holds each to its own. */
 const SIZE_LIMITS_MM = { legSpanMm: [0.5, 400], bodyLengthMm: [0.2, 640], carapaceWidthMm: [0.05, 60] } as const;
+/** Days from which its clocks run. */
+const KNOWN_DAYS = [
+  { name: 'on', label: 'Here since', none: 'today' },
+  { name: 'lastMoultOn', label: 'Last moult', none: 'not known' },
+  { name: 'lastMealOn', label: 'Last meal', none: 'not known' },
+  { name: 'bornOn', label: 'Hatched on', none: 'not known' },
+] as const;
 /** So many species are offered while the name is typed. */
 const OFFERED = 6;
 
@@ -64,7 +75,7 @@ const nameCheck = (text: string): string | true => {
 export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
   const styles = useStyles();
   const length = useLength();
-  const { homes, residents, care, species: knownSpecies, load } = useHouse();
+  const { homes, residents, care, species: knownSpecies, round, load } = useHouse();
   const show = useLog((log) => log.show);
   const loading = useLoadState();
   const index = useNameIndex();
@@ -97,6 +108,9 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
   const headCount = headCountIn(typedHeads);
   const isMeasured = limits !== undefined && sizeMm !== undefined && sizeMm >= limits[0] && sizeMm <= limits[1];
   const isGroup = kept?.company.sameKind === 'group';
+  const isSingle = kept !== undefined && !isEggs && usualForm(kept, headCount) === 'single';
+  // A moult is told of one animal, a last meal of those that hunt.
+  const isKnown = { on: true, bornOn: true, lastMoultOn: isSingle, lastMealOn: kept?.feeding !== undefined };
   const size = {
     ...(measure && isMeasured && { [measure.takes]: sizeMm }),
     ...(isGroup && headCount !== undefined && { headCount }),
@@ -136,6 +150,9 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
           source: given(values.source),
           permit: given(values.permit),
           bornOn: given(values.bornOn),
+          on: given(values.on),
+          lastMoultOn: isKnown.lastMoultOn ? given(values.lastMoultOn) : undefined,
+          lastMealOn: isKnown.lastMealOn ? given(values.lastMealOn) : undefined,
           batch: given(values.batch),
           instar: isEggs ? undefined : instarIn(values.instar),
           profile,
@@ -221,6 +238,7 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
           <>
             <Heading>Stage</Heading>
             <Choices
+              isNamedAbove
               label="Stage"
               choices={[...new Set(['egg' as const, ...kept.stages])].map((value) => ({ value, title: value }))}
               value={stage}
@@ -266,6 +284,29 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
         ) : null}
       </View>
       <View style={styles.part}>
+        <Heading>What is known from before</Heading>
+        <Soft>Food, moults and the round are counted from these days. Leave out what nobody knows.</Soft>
+        {(isSingle ? KNOWN_DAYS : KNOWN_DAYS.filter(({ name }) => name !== 'lastMoultOn')).map(
+          ({ name, label, none }) => (
+            <Controller
+              key={name}
+              control={control}
+              name={name}
+              render={({ field, fieldState }) => (
+                <DayInput
+                  {...{ label, none }}
+                  value={field.value}
+                  onChange={field.onChange}
+                  problem={fieldState.error?.message}
+                  isOptional
+                  max={round?.on}
+                />
+              )}
+            />
+          ),
+        )}
+      </View>
+      <View style={styles.part}>
         <Heading>Papers</Heading>
         <FormField control={control} name="source" label="Where it came from" />
         <FormField
@@ -274,20 +315,6 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
           label="Batch"
           hint="Those of one batch are siblings: the forecast learns from them."
         />
-        <Controller
-          control={control}
-          name="bornOn"
-          render={({ field }) => (
-            <DayInput
-              label="Hatched on"
-              value={field.value}
-              onChange={field.onChange}
-              none="not known"
-              isOptional
-              max={useHouse.getState().round?.on}
-            />
-          )}
-        />
         <FormField control={control} name="permit" label="Permit, if one is needed" />
       </View>
       <View style={styles.part}>
@@ -295,7 +322,7 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
         {!animal ? (
           <Body>{`${measure ? `Write the ${measure.name}` : 'Say what it is'} above, and your boxes are ranked here.`}</Body>
         ) : null}
-        {animal && ranking.length === 0 ? <Body>No box is free. Add one under Homes.</Body> : null}
+        {animal && ranking.length === 0 ? <Body>No box is free. Add one on the Wall.</Body> : null}
         {animal && newcomer && chosen && ranked ? (
           <View>
             <Strong>{`${chosen.code}, filled to ${length.long(ranked.depthMm)}`}</Strong>

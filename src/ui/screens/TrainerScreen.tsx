@@ -6,7 +6,7 @@ import { useHouse } from '@/client/house';
 import { usePreferences } from '@/client/preferences';
 import { useCall } from '@/client/useCall';
 import type { TrainingCase } from '@/contract/handbook';
-import { Button } from '../components/Button';
+import { Button } from '../kit/Button';
 import { useLoadState } from '../components/LoadState';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
@@ -15,9 +15,10 @@ import { makeStyles } from '../components/useStyles';
 import { Body, Heading, Name, Soft, Strong, Title } from '../components/Words';
 import { MeasuredSection } from '../drawings/MeasuredSection';
 import { space } from '../theme/tokens';
-import { calledWords } from '../words/residents';
-import { ANSWER_WORDS, CASE_WORDS, caseQuestion } from '../words/training';
-import { useLength } from '../words/useLength';
+import { calledWords } from '@/words/residents';
+import { ANSWER_WORDS, CASE_WORDS, caseQuestion } from '@/words/training';
+import { useLength } from '@/words/useLength';
+import { listWords } from '@/words/count';
 
 /** Short cases out of this house, answered and explained by the same engines that plan its work. */
 export function TrainerScreen() {
@@ -109,7 +110,7 @@ function Case({ one, onTold, onNext }: CaseProps) {
       <Heading>{CASE_WORDS[one.kind]}</Heading>
       <Name>{resident.scientificName}</Name>
       {other ? <Name>{other.scientificName}</Name> : null}
-      <Soft>{[resident, other].flatMap((each) => (each ? [calledWords(each)] : [])).join(' and ')}</Soft>
+      <Soft>{listWords([resident, other].flatMap((each) => (each ? [calledWords(each)] : [])))}</Soft>
       {one.kind === 'fit' && home ? (
         <MeasuredSection
           plan={sectionOf(care, home, resident)}

@@ -6,9 +6,9 @@ import { useLog } from '@/client/log';
 import { useCall } from '@/client/useCall';
 import type { ResidentTrouble } from '@/contract/handbook';
 import type { Resident } from '@/contract/records';
-import { Button } from '../components/Button';
-import { Field } from '../components/Field';
-import { Fold } from '../components/Fold';
+import { Button } from '../kit/Button';
+import { Field } from '../kit/Field';
+import { Fold } from '../kit/Fold';
 import { useLoadState } from '../components/LoadState';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
@@ -20,8 +20,9 @@ import { useDiagnosis } from '../handbook/useDiagnosis';
 import { Cautions } from '../residents/Cautions';
 import { NobodyHere } from '../residents/NobodyHere';
 import { space } from '../theme/tokens';
-import { calledWords } from '../words/residents';
-import { boxSignWords, nextLookWords, stepWords } from '../words/trouble';
+import { calledWords } from '@/words/residents';
+import { boxSignWords, nextLookWords, stepWords } from '@/words/trouble';
+import { Waiting } from '../kit/Waiting';
 
 /** Something is wrong: what is seen and what the box says, to likely causes, the next look, and what to leave alone. */
 export function TroubleScreen({ residentId }: { residentId: string }) {
@@ -36,7 +37,7 @@ export function TroubleScreen({ residentId }: { residentId: string }) {
   ) : (
     <Screen>
       <PaneHeader back={`/residents/${resident.id}`} title={calledWords(resident)} />
-      <Body role="status">{problem ?? 'Looking it up…'}</Body>
+      <Waiting problem={problem}>Looking it up…</Waiting>
     </Screen>
   );
 }

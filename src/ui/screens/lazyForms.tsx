@@ -1,14 +1,25 @@
 import { createElement, lazy, useState, type ComponentType } from 'react';
 import type * as formScreens from './formScreens';
+import type * as wallScreens from './wallScreens';
 
-type Forms = typeof formScreens;
+/** Screens that are loaded together, once. */
+interface Part<Screens> {
+  load: () => Promise<Screens>;
+  loaded: Screens | undefined;
+}
 
-let forms: Forms | undefined;
-const load = async (): Promise<Forms> => (forms ??= await import('./formScreens'));
+function part<Screens>(fetch: () => Promise<Screens>): Part<Screens> {
+  const it: Part<Screens> = { load: async () => (it.loaded ??= await fetch()), loaded: undefined };
+  return it;
+}
 
-/** Fetches them when the walk is shown and the page has nothing else to do: the first of them opens at once then. */
+const forms = part<typeof formScreens>(() => import('./formScreens'));
+const wall = part<typeof wallScreens>(() => import('./wallScreens'));
+
+/** Fetches them when the first screen is shown and the page has nothing else to do: the first of them opens at once then. */
 export function fetchWhenIdle(): () => void {
-  const idle = window.requestIdleCallback?.(() => void load().catch(() => undefined), { timeout: 20_000 });
+  const fetch = () => void Promise.all([forms.load(), wall.load()]).catch(() => undefined);
+  const idle = window.requestIdleCallback?.(fetch, { timeout: 20_000 });
   return () => (idle === undefined ? undefined : window.cancelIdleCallback(idle));
 }
 
@@ -16,23 +27,27 @@ export function fetchWhenIdle(): () => void {
  * A screen that is fetched when it is first opened, and drawn at once where that has happened: what React once had to wait
  * for it shows no sooner than 300 ms later, also when it was there long before.
  */
-function later<Props extends object>(pick: (forms: Forms) => ComponentType<Props>): ComponentType<Props> {
-  const Fetched = lazy(async () => ({ default: pick(await load()) }));
+function from<Screens, Props extends object>(
+  of: Part<Screens>,
+  pick: (screens: Screens) => ComponentType<Props>,
+): ComponentType<Props> {
+  const Fetched = lazy(async () => ({ default: pick(await of.load()) }));
   return function Later(props: Props) {
     // Chosen once: another one would begin anew.
-    const [screen] = useState(() => (forms ? pick(forms) : (Fetched as ComponentType<Props>)));
+    const [screen] = useState(() => (of.loaded ? pick(of.loaded) : (Fetched as ComponentType<Props>)));
     return createElement(screen, props);
   };
 }
+const later = <Props extends object>(pick: (all: typeof formScreens) => ComponentType<Props>) => from(forms, pick);
 
+export const HousePane = from(wall, (all) => all.HousePane);
+export const WallPanes = from(wall, (all) => all.WallPanes);
+export const WallScreen = from(wall, (all) => all.WallScreen);
 export const AddHomeScreen = later((all) => all.AddHomeScreen);
 export const BoxesScreen = later((all) => all.BoxesScreen);
 export const BuildScreen = later((all) => all.BuildScreen);
 export const CompareScreen = later((all) => all.CompareScreen);
 export const HomeScreen = later((all) => all.HomeScreen);
-export const HousePane = later((all) => all.HousePane);
-export const WallPanes = later((all) => all.WallPanes);
-export const WallScreen = later((all) => all.WallScreen);
 /** Stands beside a list, not a screen of its own. */
 export const YearPane = later((all) => all.YearPane);
 export const AwayScreen = later((all) => all.AwayScreen);
@@ -65,3 +80,5 @@ export const SchoolsScreen = later((all) => all.SchoolsScreen);
 export const TrainerScreen = later((all) => all.TrainerScreen);
 export const TroubleScreen = later((all) => all.TroubleScreen);
 export const ResidentScreen = later((all) => all.ResidentScreen);
+export const KeeperScreen = later((all) => all.KeeperScreen);
+export const RoomScreen = later((all) => all.RoomScreen);

@@ -4,19 +4,20 @@ import { useHouse } from '@/client/house';
 import { useSeasons } from '@/client/seasons';
 import type { Seasons } from '@/contract/plan';
 import { addDays, type Day } from '@/core/measure/day';
-import { Button } from '../components/Button';
-import { Choices } from '../components/Choices';
+import { Button } from '../kit/Button';
+import { Choices } from '../kit/Choices';
 import { useKept } from '../components/places';
 import { Screen } from '../components/Screen';
 import { useIsWide } from '../components/useLayout';
 import { Body, Heading, Soft, Strong, Title } from '../components/Words';
 import { space } from '../theme/tokens';
-import { dateWords, dayWords, weekday } from '../words/days';
+import { dateWords, dayWords, weekday } from '@/words/days';
 import { LANES, monthOf, monthsOn, monthWords, headlinesOn, isAway, minutesOn, weekOf } from './calendarDays';
 import { DayList, MarkRow } from './DayList';
 import { MarkRidges } from './MarkRidges';
 import { MonthGrid } from './MonthGrid';
 import { YearStrip } from './YearStrip';
+import { Waiting } from '../kit/Waiting';
 
 const VIEWS = [
   { value: 'year', title: 'Year' },
@@ -32,7 +33,7 @@ export function AheadBoard() {
   const [view, setView] = useState<View_>('year');
   const [chosen, setChosen] = useState<Day>();
   if (problem !== undefined) return <Body>{problem}</Body>;
-  if (!answer) return <Soft role="status">Looking a year ahead…</Soft>;
+  if (!answer) return <Waiting>Looking a year ahead…</Waiting>;
   if (isEmpty) return <Body>Nobody lives here yet. The months ahead are drawn from whoever moves in.</Body>;
   const day = chosen ?? answer.from;
   const step = (by: number) => {

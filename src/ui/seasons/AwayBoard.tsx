@@ -6,15 +6,16 @@ import { problemOf, useHouse } from '@/client/house';
 import { useKeepers } from '@/client/keepers';
 import { useLog } from '@/client/log';
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
-import { Button } from '../components/Button';
-import { Choices } from '../components/Choices';
-import { Field } from '../components/Field';
-import { ListRow } from '../components/ListRow';
+import { Button } from '../kit/Button';
+import { Choices } from '../kit/Choices';
+import { Field } from '../kit/Field';
+import { ListRow } from '../kit/ListRow';
 import { Heading, Soft, Strong } from '../components/Words';
 import { DayInput } from '../kit/DayInput';
 import { space } from '../theme/tokens';
 import { useCall } from '@/client/useCall';
-import { dayWords, daysWords } from '../words/days';
+import { dayWords, daysWords } from '@/words/days';
+import { Waiting } from '../kit/Waiting';
 
 const EVERYBODY = 'all';
 
@@ -28,7 +29,7 @@ export function AwayBoard() {
     if (keepers === null) void load();
   }, [keepers, load]);
   if (problem !== undefined) return <Soft>{problem}</Soft>;
-  if (!answer || !round) return <Soft role="status">Looking it up…</Soft>;
+  if (!answer || !round) return <Waiting>Looking it up…</Waiting>;
   const who = (keeperId: string | null) =>
     keeperId === null
       ? 'Nobody of the house is there'

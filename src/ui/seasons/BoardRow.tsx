@@ -1,9 +1,9 @@
 import type { ReactNode } from 'react';
 import { View } from 'react-native';
-import { CodeTag } from '../components/CodeTag';
-import { ListRow } from '../components/ListRow';
+import { BoxTile } from '../drawings/BoxTile';
+import { ListRow } from '../kit/ListRow';
 import { Name, Soft } from '../components/Words';
-import { calledWords } from '../words/residents';
+import { calledWords } from '@/words/residents';
 import { useResidentOf } from './useResidentOf';
 
 interface Props {
@@ -24,7 +24,7 @@ export function BoardRow({ residentId, onPress, right, children }: Props) {
       onPress={onPress}
       left={
         <View style={{ alignSelf: 'flex-start' }}>
-          <CodeTag code={home.code} />
+          <BoxTile home={home} resident={resident} />
         </View>
       }
       right={right}

@@ -6,10 +6,11 @@ import { useCall } from '@/client/useCall';
 import type { Brood, MothFlight } from '@/contract/broods';
 import { Body, Heading, Name, Soft, Strong } from '../components/Words';
 import { space } from '../theme/tokens';
-import { expectedWords, meetingWords, surplusWords } from '../words/broods';
-import { useTemperature } from '../words/temperature';
+import { expectedWords, meetingWords, surplusWords } from '@/words/broods';
+import { useTemperature } from '@/words/temperature';
 import { BoardRow } from './BoardRow';
 import { HatchWeeks } from './HatchWeeks';
+import { Waiting } from '../kit/Waiting';
 
 /** The board looks this far ahead at least, and at most. weeks */
 const SPAN = { least: 12, most: 40 };
@@ -19,7 +20,7 @@ export function BroodBoard() {
   const round = useHouse((house) => house.round);
   const { answer, problem } = useCall(round, () => call('broods', {}));
   if (problem !== undefined) return <Body>{problem}</Body>;
-  if (!answer) return <Soft role="status">Counting…</Soft>;
+  if (!answer) return <Waiting>Counting…</Waiting>;
   const { broods, flights, asOf } = answer;
   const inOrder = [...broods].sort((a, b) => (a.forecast?.from ?? '9').localeCompare(b.forecast?.from ?? '9'));
   const longest = Math.max(0, ...broods.map((brood) => brood.forecast?.weeks.length ?? 0));

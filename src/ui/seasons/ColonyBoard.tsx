@@ -8,11 +8,12 @@ import { daysBetween } from '@/core/measure/day';
 import { FillBar } from '../charts/FillBar';
 import { Body, Heading, Soft, Strong } from '../components/Words';
 import { space } from '../theme/tokens';
-import { headsWords, VERDICT_SHORT } from '../words/colony';
-import { dayWords } from '../words/days';
-import { calledWords } from '../words/residents';
+import { headsWords, VERDICT_SHORT } from '@/words/colony';
+import { dayWords } from '@/words/days';
+import { calledWords } from '@/words/residents';
 import { BoardRow } from './BoardRow';
 import { useResidentOf } from './useResidentOf';
+import { Waiting } from '../kit/Waiting';
 
 type Row = Board['colonies'][number];
 
@@ -28,7 +29,7 @@ export function ColonyBoard() {
   const residentOf = useResidentOf();
   const { answer, problem } = useCall(round, () => call('colonies', {}));
   if (problem !== undefined) return <Body>{problem}</Body>;
-  if (!answer) return <Soft role="status">Counting…</Soft>;
+  if (!answer) return <Waiting>Counting…</Waiting>;
   const partOf = ({ residentId, isCounted }: Row): (typeof PARTS)[number] => {
     const found = residentOf(residentId);
     if (!found) return 'Cultures';

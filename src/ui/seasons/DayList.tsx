@@ -1,13 +1,13 @@
-import { router } from 'expo-router';
 import { View } from 'react-native';
 import { useHouse } from '@/client/house';
 import type { SeasonMark, Seasons } from '@/contract/plan';
 import type { Day } from '@/core/measure/day';
 import { Heading, Soft, Strong } from '../components/Words';
 import { space } from '../theme/tokens';
-import { dayWords, weekday } from '../words/days';
+import { dayWords, weekday } from '@/words/days';
 import { BoardRow } from './BoardRow';
 import { isAway, marksOn, minutesOn } from './calendarDays';
+import { markWords, openMark } from './marks';
 
 /** One day: how much work, who is away, what is foreseen. */
 export function DayList({ seasons, day, today }: { seasons: Seasons; day: Day; today: Day }) {
@@ -39,20 +39,10 @@ export function DayList({ seasons, day, today }: { seasons: Seasons; day: Day; t
 export function MarkRow({ mark, today }: { mark: SeasonMark; today: Day }) {
   const homes = useHouse((house) => house.homes);
   const to = homes.find(({ id }) => id === mark.toHomeId);
-  const { kind, residentId, from, until, median } = mark;
-  const window = `${dayWords(from, today)} to ${dayWords(until, today)}`;
-  const likely = median === null ? '' : `, likeliest ${dayWords(median, today)}`;
-  const paths: Partial<Record<SeasonMark['kind'], '/move' | '/boxes' | '/rest'>> = {
-    move: '/move',
-    outgrown: '/boxes',
-    rest: '/rest',
-  };
   return (
-    <BoardRow residentId={residentId} onPress={() => router.push(`/residents/${residentId}${paths[kind] ?? ''}`)}>
-      <Strong>{MARK_WORDS[kind](to?.code)}</Strong>
-      <Soft>
-        {kind === 'move' ? `${dayWords(median ?? from, today)}; can be made ${window}` : `${window}${likely}`}
-      </Soft>
+    <BoardRow residentId={mark.residentId} onPress={() => openMark(mark)}>
+      <Strong>{MARK_WORDS[mark.kind](to?.code)}</Strong>
+      <Soft>{markWords(mark, today)}</Soft>
     </BoardRow>
   );
 }

@@ -1,8 +1,8 @@
 import type { Brood } from '@/contract/broods';
 import { HatchBars } from '../charts/HatchBars';
 import { Strong } from '../components/Words';
-import { expectedWords, hatchWords } from '../words/broods';
-import { dayWords } from '../words/days';
+import { expectedWords, hatchWords } from '@/words/broods';
+import { dayWords } from '@/words/days';
 
 interface Props {
   brood: Brood;

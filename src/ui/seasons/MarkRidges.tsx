@@ -1,5 +1,4 @@
 import Text from '@rneui/themed/dist/Text';
-import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
 import Svg, { Line, Path, Rect } from 'react-native-svg';
@@ -12,9 +11,10 @@ import { makeStyles, useTheme } from '../components/useStyles';
 import { useGrowing } from '../components/useGrowing';
 import { Body, Soft } from '../components/Words';
 import { fonts, space, stroke, type } from '../theme/tokens';
-import { dayWords } from '../words/days';
-import { calledWords } from '../words/residents';
-import { monthOf, monthsOn, type MarkKind } from './calendarDays';
+import { dayWords } from '@/words/days';
+import { calledWords } from '@/words/residents';
+import { monthsAfter, type MarkKind } from './calendarDays';
+import { markInk, markWords, openMark } from './marks';
 import { useResidentOf } from './useResidentOf';
 import { windowCurve } from './windowCurve';
 
@@ -48,12 +48,17 @@ export function MarkRidges({ seasons, kind }: { seasons: Seasons; kind: MarkKind
           ))}
         </>
       )}
-      <Soft style={styles.foot}>
-        The higher the hill, the likelier the day; the stroke is the likeliest. Eight of ten fall under its middle part.
-      </Soft>
+      <Soft style={styles.foot}>{FOOT[kind] ?? HILLS}</Soft>
     </View>
   );
 }
+
+/** What is to be seen in the picture. */
+const HILLS = 'The higher the hill, the likelier the day; the stroke is the likeliest.';
+const FOOT: Partial<Record<MarkKind, string>> = {
+  move: 'The bar is when it can be made, the stroke the day that is planned.',
+  rest: 'The bar is the rest, from its first cooling until it is warm again.',
+};
 
 interface Drawing {
   seasons: Seasons;
@@ -62,10 +67,6 @@ interface Drawing {
 
 /** Months that are named: each where there is room, else every other. */
 const LEAST_MONTH_PX = 34;
-
-function monthsOf({ from }: Seasons): string[] {
-  return Array.from({ length: 12 }, (_, index) => monthsOn(monthOf(from), index + 1));
-}
 
 const xOf =
   ({ seasons, widthPx }: Drawing) =>
@@ -78,7 +79,7 @@ function Months(drawing: Drawing) {
   const every = Math.max(1, Math.ceil(LEAST_MONTH_PX / (widthPx / 12)));
   return (
     <Svg width={widthPx} height={HEAD} aria-hidden>
-      {monthsOf(seasons).map((month, index) =>
+      {monthsAfter(seasons.from).map((month, index) =>
         index % every === 0 ? (
           <ChartText key={month} x={x(daysBetween(seasons.from, month)) + 2} y={HEAD - 7} anchor="start">
             {parseISO(month).toLocaleDateString('en-GB', { month: 'short' })}
@@ -103,19 +104,18 @@ function Ridge({ mark, ...drawing }: Drawing & { mark: SeasonMark }) {
   const [begins, ends] = [at(from), at(until)];
   const top = 7;
   const y = (height: number) => ROW - (ROW - top) * height;
-  const words = (day: string) => dayWords(day, seasons.from);
-  const label =
-    `${calledWords(resident)}, ${home.code}: ${words(from)} to ${words(until)}` +
-    `${median === null ? '' : `, likeliest ${words(median)}`}`;
   const middle = median === null ? null : at(median);
-  const curve = middle === null ? [] : windowCurve(begins, middle, ends);
-  const ink =
-    { moult: theme.colors.accent, outgrown: theme.colors.clay, rest: theme.colors.dew }[kind as 'moult'] ??
-    theme.colors.amber;
+  // The days on which a move can be made are all alike: no hill, and the stroke is the day that was chosen.
+  const hill = middle !== null && kind !== 'move' ? windowCurve(begins, middle, ends) : [];
+  const ink = markInk(theme.colors, kind);
   // The words stand where there is room for them.
   const isLate = middle !== null && x(middle) > widthPx - 70;
   return (
-    <Leading aria-label={label} onPress={() => router.push(`/residents/${resident.id}?tab=growth`)} style={styles.row}>
+    <Leading
+      aria-label={`${calledWords(resident)}, ${home.code}: ${markWords(mark, seasons.from)}`}
+      onPress={() => openMark(mark)}
+      style={styles.row}
+    >
       <View style={styles.name}>
         <Text style={styles.called} numberOfLines={1}>
           {calledWords(resident)}
@@ -126,7 +126,7 @@ function Ridge({ mark, ...drawing }: Drawing & { mark: SeasonMark }) {
         >{`${home.code}  ${resident.scientificName.split(' ')[0] ?? ''}`}</Text>
       </View>
       <Svg width={widthPx} height={ROW} aria-hidden>
-        {monthsOf(seasons).map((month) => (
+        {monthsAfter(seasons.from).map((month) => (
           <Line
             key={month}
             x1={x(at(month))}
@@ -137,26 +137,28 @@ function Ridge({ mark, ...drawing }: Drawing & { mark: SeasonMark }) {
             strokeWidth={stroke.thin}
           />
         ))}
-        {middle === null ? (
+        {hill.length === 0 ? (
           <Rect
             x={x(begins)}
             width={Math.max(2, x(ends) - x(begins))}
-            y={ROW / 2}
+            y={ROW - 12}
             height={8}
             rx={4}
             fill={ink}
             opacity={0.75}
           />
         ) : (
+          <Path
+            d={`M ${x(hill[0]?.[0] ?? 0)} ${ROW} ${hill.map(([day, height]) => `L ${x(day).toFixed(1)} ${y(height).toFixed(1)}`).join(' ')} L ${x(hill.at(-1)?.[0] ?? 0)} ${ROW} Z`}
+            fill={ink}
+            opacity={0.75}
+          />
+        )}
+        {middle === null ? null : (
           <>
-            <Path
-              d={`M ${x(curve[0]?.[0] ?? 0)} ${ROW} ${curve.map(([day, height]) => `L ${x(day).toFixed(1)} ${y(height).toFixed(1)}`).join(' ')} L ${x(curve.at(-1)?.[0] ?? 0)} ${ROW} Z`}
-              fill={ink}
-              opacity={0.75}
-            />
             <Line x1={x(middle)} x2={x(middle)} y1={top} y2={ROW} stroke={theme.colors.ink} strokeWidth={stroke.line} />
             <ChartText x={x(middle) + (isLate ? -5 : 5)} y={top + 8} anchor={isLate ? 'end' : 'start'} isStrong>
-              {words(median ?? from)}
+              {dayWords(median ?? from, seasons.from)}
             </ChartText>
           </>
         )}

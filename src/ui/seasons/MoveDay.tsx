@@ -4,11 +4,11 @@ import { Line, Rect } from 'react-native-svg';
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
 import type { CLOSED_BY } from '@/contract/plan';
 import { ChartFrame } from '../charts/ChartFrame';
-import { Slider } from '../components/Slider';
+import { Slider } from '../kit/Slider';
 import { useTheme } from '../components/useStyles';
 import { Soft } from '../components/Words';
 import { space, stroke } from '../theme/tokens';
-import { dayWords } from '../words/days';
+import { dayWords } from '@/words/days';
 
 export interface ClosedDays {
   from: Day;

@@ -7,16 +7,18 @@ import { useLog } from '@/client/log';
 import { useSeasons } from '@/client/seasons';
 import type { MovesReply, SeasonMark, Seasons } from '@/contract/plan';
 import type { Day } from '@/core/measure/day';
-import { Button } from '../components/Button';
-import { Choices } from '../components/Choices';
-import { Toggles } from '../components/Toggles';
+import { Button } from '../kit/Button';
+import { Choices } from '../kit/Choices';
+import { Toggles } from '../kit/Toggles';
 import { Body, Heading, Soft, Strong } from '../components/Words';
 import { space } from '../theme/tokens';
-import { dayWords } from '../words/days';
-import { useLength } from '../words/useLength';
+import { dayWords } from '@/words/days';
+import { useLength } from '@/words/useLength';
 import { BoardRow } from './BoardRow';
 import { MoveDay } from './MoveDay';
+import { MoveChains } from './MoveChains';
 import { useResidentOf } from './useResidentOf';
+import { countWords } from '@/words/count';
 
 const AHEAD = [
   { value: '30', title: '30 days' },
@@ -152,7 +154,7 @@ function Plan({ plan, onSettled }: { plan: MovesReply; onSettled: () => void }) 
       ...{ kind: 'move-planned' as const, residentId: resident, toHomeId: to, moveOn: on },
       ...{ from: window.from, until: window.until },
     }));
-    const count = entries.length === 1 ? '1 move' : `${entries.length} moves`;
+    const count = countWords(entries.length, 'move');
     if (await writeMany(entries, `${count} settled.`)) onSettled();
   };
   return (
@@ -160,8 +162,9 @@ function Plan({ plan, onSettled }: { plan: MovesReply; onSettled: () => void }) 
       <Strong>
         {moves.length === 0
           ? 'No move helps.'
-          : `${moves.length === 1 ? '1 move' : `${moves.length} moves`}, ${qualityWords(cost, bound, by)}.`}
+          : `${countWords(moves.length, 'move')}, ${qualityWords(cost, bound, by)}.`}
       </Strong>
+      <MoveChains moves={moves} />
       {moves.map((move) => (
         <PlannedMove key={move.resident} move={move} />
       ))}
@@ -176,7 +179,9 @@ function Plan({ plan, onSettled }: { plan: MovesReply; onSettled: () => void }) 
       {buy.map(({ size, residentIds }) => (
         <Body key={size.id}>{`${residentIds.length} of ${size.name}`}</Body>
       ))}
-      {unserved.length > 0 ? <Soft>{`For ${unserved.length} no usual size serves.`}</Soft> : null}
+      {unserved.length > 0 ? (
+        <Soft>{`No usual size fits ${countWords(unserved.length, 'of them', 'of them')}.`}</Soft>
+      ) : null}
     </View>
   );
 }
@@ -190,16 +195,19 @@ function qualityWords(cost: number, bound: number, by: MovesReply['by']): string
 
 const NEED_WORDS = {
   homeless: 'has no box',
-  fails: 'its box does not serve',
+  fails: 'its box does not fit',
   outgrows: 'its box will be outgrown',
   none: 'makes room for another',
 } as const;
 const UNPLACED_WORDS = {
-  'no-tub': 'None of your boxes serves it.',
+  'no-tub': 'None of your boxes fits it.',
   'no-day': 'It cannot be moved in this time: rest, moults, or no free day.',
-  taken: 'Every box that would serve goes to somebody who needs it more.',
+  taken: 'Every box that would fit goes to another animal that needs it more.',
 } as const;
 const LASTS_WORDS = ['until its next moult', 'for one moult', 'for two moults and more'];
+
+const spanWords = ({ from, until }: { from: string; until: string }, today: string) =>
+  from === until ? `${dayWords(from, today)} only` : `${dayWords(from, today)} to ${dayWords(until, today)}`;
 
 function PlannedMove({ move }: { move: MovesReply['moves'][number] }) {
   const length = useLength();
@@ -214,11 +222,11 @@ function PlannedMove({ move }: { move: MovesReply['moves'][number] }) {
     <BoardRow residentId={move.resident} onPress={() => router.push(`/residents/${move.resident}/boxes`)}>
       <Strong>{`${from ?? 'new'} to ${to ?? '?'}, ${dayWords(move.on, today)}`}</Strong>
       <Soft>
-        {`${NEED_WORDS[move.need]}; ${to} serves ${LASTS_WORDS[move.servesMoults]}${move.verdict === 'watch' ? ', to be watched' : ''}`}
+        {`${NEED_WORDS[move.need]}; ${to} fits ${LASTS_WORDS[move.servesMoults]}${move.verdict === 'watch' ? ', to be watched' : ''}`}
       </Soft>
       <Soft>
         {`soil ${length.long(move.depthMm)}${soil === 0 ? '' : `, ${soil > 0 ? 'add' : 'take out'} ${Math.abs(soil)} L`}` +
-          `; can be made ${dayWords(move.window.from, today)} to ${dayWords(move.window.until, today)}`}
+          `; can be made ${spanWords(move.window, today)}`}
       </Soft>
       {waitsFor ? (
         <Soft>{`after ${waitsFor.home.code}, ${waitsFor.resident.called ?? waitsFor.resident.scientificName}, has left it`}</Soft>

@@ -4,14 +4,15 @@ import { call } from '@/client/api';
 import { useHouse } from '@/client/house';
 import { useCall } from '@/client/useCall';
 import type { RestBoard as Board } from '@/contract/rest';
-import { Fold } from '../components/Fold';
+import { Fold } from '../kit/Fold';
 import { Body, Heading, Soft, Strong } from '../components/Words';
 import { space } from '../theme/tokens';
-import { REST_ACT_WORDS, REST_PHASE_WORDS } from '../words/rest';
-import { dayWords } from '../words/days';
-import { useTemperature } from '../words/temperature';
-import { capital } from '../words/text';
+import { REST_ACT_WORDS, REST_PHASE_WORDS } from '@/words/rest';
+import { dayWords } from '@/words/days';
+import { useTemperature } from '@/words/temperature';
+import { capital } from '@/words/text';
 import { BoardRow } from './BoardRow';
+import { Waiting } from '../kit/Waiting';
 
 type Row = Board['rests'][number];
 
@@ -22,7 +23,7 @@ export function RestBoard() {
   const round = useHouse((house) => house.round);
   const { answer, problem } = useCall(round, () => call('rests', {}));
   if (problem !== undefined) return <Body>{problem}</Body>;
-  if (!answer) return <Soft role="status">Looking it up…</Soft>;
+  if (!answer) return <Waiting>Looking it up…</Waiting>;
   const { rests, asOf } = answer;
   const on = rests.filter(isOn).sort((a, b) => (a.next?.on ?? '9').localeCompare(b.next?.on ?? '9'));
   const others = rests.filter((row) => !isOn(row));

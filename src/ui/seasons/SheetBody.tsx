@@ -1,11 +1,11 @@
 import { View } from 'react-native';
 import type { SitterSheet } from '@/contract/plan';
-import { NEVER_OPEN_WORDS, sitterTask } from '@/contract/sheetWords';
+import { NEVER_OPEN_WORDS, sitterTask } from '@/words/sheet';
 import { CodeTag } from '../components/CodeTag';
 import { makeStyles } from '../components/useStyles';
 import { Body, Heading, Name, Soft, Strong } from '../components/Words';
 import { space, stroke } from '../theme/tokens';
-import { dateWords, weekday } from '../words/days';
+import { dateWords, weekday } from '@/words/days';
 
 type Stop = SitterSheet['visits'][number]['stops'][number];
 

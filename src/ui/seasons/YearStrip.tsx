@@ -6,7 +6,8 @@ import { parseISO } from 'date-fns/parseISO';
 import { ChartFrame, ChartText } from '../charts/ChartFrame';
 import { useTheme } from '../components/useStyles';
 import { stroke } from '../theme/tokens';
-import { LANES, monthOf, monthsOn } from './calendarDays';
+import { LANES, monthsAfter } from './calendarDays';
+import { markInk } from './marks';
 
 const LABELS = 64;
 const TOP = 20;
@@ -43,7 +44,7 @@ function Strip({ seasons, width, height }: { seasons: Seasons; width: number; he
   const weekly = smoothed(minutes);
   const y = scaleLinear([0, Math.max(1, ...weekly)], [0, SOIL - 8]);
   const soil = weekly.map((value, day) => `${x(day).toFixed(1)} ${(height - y(value)).toFixed(1)}`);
-  const months = Array.from({ length: 12 }, (_, index) => monthsOn(monthOf(from), index + 1));
+  const months = monthsAfter(from);
   return (
     <G>
       {seasons.absences
@@ -87,7 +88,7 @@ function Strip({ seasons, width, height }: { seasons: Seasons; width: number; he
                     width={Math.max(2, at(mark.until) - left)}
                     y={row}
                     height={stroke.mark}
-                    fill={kind === 'outgrown' ? colors.clay : kind === 'rest' ? colors.dew : colors.accent}
+                    fill={markInk(colors, kind)}
                     opacity={0.75}
                   />
                   {mark.median === null ? null : (

@@ -42,6 +42,10 @@ export function monthsOn(month: Day, by: number): Day {
   return `${Math.floor(at / 12)}-${String((at % 12) + 1).padStart(2, '0')}-01`;
 }
 
+/** The first days of the twelve months after a day. */
+export const monthsAfter = (day: Day): Day[] =>
+  Array.from({ length: 12 }, (_, index) => monthsOn(monthOf(day), index + 1));
+
 /** The days of a month in weeks from Monday; null where another month fills the week. */
 export function weeksOfMonth(month: Day): (Day | null)[][] {
   const next = monthsOn(month, 1);

@@ -1,3 +1,5 @@
+import { profileOf } from '@/contract/testing/profileOf';
+import { careBook } from '@/core/profiles/careBook';
 import { act, fireEvent, screen, within } from '@testing-library/react';
 import { router } from 'expo-router';
 import { useHouse } from '@/client/house';
@@ -8,6 +10,8 @@ import { addDays, type Day } from '@/core/measure/day';
 import { renderThemed } from '../testing/themed';
 import { whyNot } from './MoveDay';
 import { MovesBoard } from './MovesBoard';
+import { tub } from '../testing/tub';
+import { chainsOf } from './chains';
 
 jest.mock('expo-router', () => ({ router: { push: jest.fn() } }));
 const mockCall = jest.fn();
@@ -18,10 +22,10 @@ jest.mock('@/client/api', () => ({
 
 const TODAY = '2026-03-14';
 const inDays = (days: number): Day => addDays(TODAY, days);
-const home = (code: string, residentIds: string[] = []) =>
-  ({ id: `home ${code}`, code, residentIds }) as unknown as Home;
+const KIND = { profile: 'ground-tarantula', stage: 'adult' };
+const home = (code: string, residentIds: string[] = []) => tub(code, { residentIds } as Partial<Home>);
 const resident = (id: string, code: string) =>
-  ({ id, called: id, scientificName: 'Tliltocatl albopilosus', homeId: `home ${code}` }) as Resident;
+  ({ id, called: id, scientificName: 'Tliltocatl albopilosus', homeId: `home ${code}`, ...KIND }) as Resident;
 
 const move = (residentId: string, change: Partial<MovesReply['moves'][number]> = {}): MovesReply['moves'][number] => ({
   ...{ resident: residentId, from: 'home A2', to: 'home B3', on: inDays(3), verdict: 'pass', need: 'fails' },
@@ -61,6 +65,7 @@ describe('the moves', () => {
       // A new round: what lies ahead is asked anew.
       round: { on: TODAY, stops: [], unworkable: [] },
       residents: [resident('Soot', 'A2'), resident('Pip', 'A1')],
+      care: careBook([profileOf('ground-tarantula')], []),
       homes: [home('A1', ['Pip']), home('A2', ['Soot']), home('B3')],
     });
   });
@@ -82,7 +87,7 @@ describe('the moves', () => {
     });
     expect(screen.getByText('2 moves, within 2.5 % of the best.')).toBeTruthy();
     expect(screen.getByText('A2 to B3, 17 Mar')).toBeTruthy();
-    expect(screen.getByText('its box does not serve; B3 serves for two moults and more')).toBeTruthy();
+    expect(screen.getByText('its box does not fit; B3 fits for two moults and more')).toBeTruthy();
     expect(screen.getAllByText('soil 119 mm, add 1.2 L; can be made tomorrow to 3 Apr')).toHaveLength(2);
     const second = screen.getByRole('link', { name: 'Open A1, Pip' });
     expect(within(second).getByText('after A2, Soot, has left it')).toBeTruthy();
@@ -111,10 +116,10 @@ describe('the moves', () => {
     await press('Work the moves out');
     for (const words of [
       'No move helps.',
-      'None of your boxes serves it.',
-      'Every box that would serve goes to somebody who needs it more.',
+      'None of your boxes fits it.',
+      'Every box that would fit goes to another animal that needs it more.',
       '2 of 30 x 20 x 20 cm tub',
-      'For 1 no usual size serves.',
+      'No usual size fits 1 of them.',
     ])
       expect(screen.getByText(words)).toBeTruthy();
     expect(screen.queryByRole('button', { name: 'Settle these moves' })).toBeNull();
@@ -184,4 +189,12 @@ describe('a day of a move', () => {
     const spans = closed.map((each) => ({ from: inDays(4), until: inDays(4), why: each }));
     expect(whyNot(inDays(days), TODAY, window, spans)).toBe(why);
   });
+});
+
+it('moves stand in chains: each goes into the box that the next one leaves', () => {
+  const step = (from: string | null, to: string) => ({ from, to });
+  const [pip, soot, reed, fern] = [step('A1', 'A2'), step('A2', 'B3'), step('C1', 'C2'), step(null, 'A1')];
+  expect(chainsOf([soot, reed, pip])).toEqual([[reed], [pip, soot]]);
+  expect(chainsOf([pip, fern, soot])).toEqual([[fern, pip, soot]]);
+  expect(chainsOf([])).toEqual([]);
 });

@@ -16,6 +16,7 @@ import { renderThemed } from '../testing/themed';
 import { BroodBoard } from './BroodBoard';
 import { ColonyBoard } from './ColonyBoard';
 import { RestBoard } from './RestBoard';
+import { tub } from '../testing/tub';
 
 jest.mock('expo-router', () => ({ router: { push: jest.fn() } }));
 const mockCall = jest.fn();
@@ -31,6 +32,7 @@ const one = (id: string, scientificName: string, profile: string, change: Partia
     form: 'colony',
     homeId: `home of ${id}`,
     schools: {},
+    stage: 'adult',
     ...change,
   }) as Resident;
 const RESIDENTS = [
@@ -45,8 +47,8 @@ beforeEach(() => {
   useHouse.setState({
     round: { on: TODAY, stops: [], unworkable: [] },
     residents: RESIDENTS,
-    homes: RESIDENTS.map(
-      ({ id, homeId }, index) => ({ id: homeId, code: `H${index}`, residentIds: [id] }) as unknown as Home,
+    homes: RESIDENTS.map(({ id, homeId }, index) =>
+      tub(`H${index}`, { id: homeId, residentIds: [id] } as Partial<Home>),
     ),
     care: careBook([...shippedProfiles], [...shippedSpecies]),
     state: 'ready',

@@ -3,11 +3,11 @@ import { View } from 'react-native';
 import { useStock } from '@/client/stock';
 import { useStoreBook } from '@/client/storeBook';
 import { LinkRow } from '../components/LinkRow';
-import { ListRow } from '../components/ListRow';
+import { ListRow } from '../kit/ListRow';
 import { Body, Heading, Soft, Strong } from '../components/Words';
 import { space } from '../theme/tokens';
-import { amountWords } from '../words/food';
-import { litres } from '../words/home';
+import { amountWords } from '@/words/food';
+import { litres } from '@/words/home';
 import { FreeBoxes } from './FreeBoxes';
 import { ShoppingList } from './ShoppingList';
 

@@ -3,18 +3,18 @@ import { View } from 'react-native';
 import { useHouse } from '@/client/house';
 import { useStoreBook } from '@/client/storeBook';
 import type { Culture } from '@/contract/store';
-import { Button } from '../components/Button';
-import { Choices } from '../components/Choices';
-import { Field } from '../components/Field';
+import { Button } from '../kit/Button';
+import { Choices } from '../kit/Choices';
+import { Field } from '../kit/Field';
 import { LinkRow } from '../components/LinkRow';
-import { ListRow } from '../components/ListRow';
+import { ListRow } from '../kit/ListRow';
 import { Heading, Soft, Strong } from '../components/Words';
 import { headCountIn } from '../forms/checks';
 import { useTyped } from '../forms/useTyped';
 import { space } from '../theme/tokens';
-import { dayWords } from '../words/days';
-import { feederOf, itemName } from '../words/food';
-import { useNames } from '../words/useNames';
+import { dayWords } from '@/words/days';
+import { feederOf, itemName } from '@/words/food';
+import { useNames } from '@/words/useNames';
 
 /** Cultures of the house, what each yields, and the form for one. */
 export function Cultures({ cultures }: { cultures: Culture[] }) {

@@ -4,18 +4,19 @@ import { View } from 'react-native';
 import { useHouse } from '@/client/house';
 import { useStoreBook } from '@/client/storeBook';
 import type { FeederKind } from '@/core/feeding/food';
-import { Choices } from '../components/Choices';
+import { Choices } from '../kit/Choices';
 import { LinkRow } from '../components/LinkRow';
-import { ListRow } from '../components/ListRow';
+import { ListRow } from '../kit/ListRow';
 import { StatusMark } from '../components/StatusMark';
 import { Body, Heading, Soft, Strong } from '../components/Words';
 import { space } from '../theme/tokens';
-import { dayWords } from '../words/days';
-import { amountWords, cuttingsWords, itemName } from '../words/food';
-import { costWords, lastsWords, neededWords, orderDays, stockWords } from '../words/store';
-import { capital } from '../words/text';
-import { useNames } from '../words/useNames';
+import { dayWords } from '@/words/days';
+import { amountWords, cuttingsWords, itemName } from '@/words/food';
+import { LATE_ORDER, costWords, lastsWords, neededWords, orderDays, stockWords } from '@/words/store';
+import { capital } from '@/words/text';
+import { useNames } from '@/words/useNames';
 import { Cultures } from './Cultures';
+import { Waiting } from '../kit/Waiting';
 
 /** What is there to eat, what runs out, and what to order this week. */
 export function FoodStore({ chosenItem }: { chosenItem: string | undefined }) {
@@ -92,7 +93,7 @@ function ThisWeek() {
   const names = useNames();
   const today = useHouse((house) => house.round?.on ?? '');
   const { plan } = useStoreBook();
-  if (!plan) return <Soft role="status">Working out what is needed…</Soft>;
+  if (!plan) return <Waiting>Working out what is needed…</Waiting>;
   const [first] = orderDays(plan);
   return (
     <View style={{ marginTop: space.l, gap: space.xs }}>
@@ -106,7 +107,7 @@ function ThisWeek() {
             </Body>
           ))}
           <Soft>{plan.supplier}</Soft>
-          {first.isLate ? <Soft>Some of it comes too late for this week: it is short until then.</Soft> : null}
+          {first.isLate ? <Soft>{LATE_ORDER}</Soft> : null}
         </>
       ) : (
         <Body>Nothing is to be ordered in 12 weeks.</Body>

@@ -5,12 +5,12 @@ import type { Serves } from '@/client/fitting.worker';
 import { askedOf } from '@/client/fitting';
 import { fittingWorker } from '@/client/fittingWorker';
 import { useHouse } from '@/client/house';
-import { CodeTag } from '../components/CodeTag';
-import { ListRow } from '../components/ListRow';
+import { BoxTile } from '../drawings/BoxTile';
+import { ListRow } from '../kit/ListRow';
 import { Heading, Soft, Strong } from '../components/Words';
 import { space } from '../theme/tokens';
-import { calledWords, containerWords } from '../words/residents';
-import { useLength } from '../words/useLength';
+import { calledWords, containerWords } from '@/words/residents';
+import { useLength } from '@/words/useLength';
 
 /** So many are named; of the others the number. */
 const NAMED = 3;
@@ -35,9 +35,9 @@ export function FreeBoxes() {
     const ids = served.find((each) => each.homeId === homeId)?.residentIds;
     if (!ids) return '';
     const names = ids.flatMap((id) => residents.find((each) => each.id === id) ?? []).map(calledWords);
-    if (names.length === 0) return 'serves nobody here as it is';
+    if (names.length === 0) return 'fits nobody here as it is';
     const more = names.length > NAMED ? ` and ${names.length - NAMED} more` : '';
-    return `would serve ${names.slice(0, NAMED).join(', ')}${more}`;
+    return `would fit ${names.slice(0, NAMED).join(', ')}${more}`;
   };
   return (
     <View style={{ marginTop: space.xl }}>
@@ -47,7 +47,7 @@ export function FreeBoxes() {
           key={home.id}
           label={`${home.code}, free`}
           onPress={() => router.push(`/homes/${home.id}`)}
-          left={<CodeTag code={home.code} />}
+          left={<BoxTile home={home} />}
         >
           <Strong>{containerWords(home, length)}</Strong>
           <Soft>{wordsFor(home.id)}</Soft>

@@ -7,12 +7,14 @@ import { useHouse } from '@/client/house';
 import { useStock } from '@/client/stock';
 import type { ShoppingList as List } from '@/core/housing/ladder';
 import { grown } from '@/core/profiles/animal';
-import { Choices } from '../components/Choices';
-import { CodeTag } from '../components/CodeTag';
-import { ListRow } from '../components/ListRow';
+import { Choices } from '../kit/Choices';
+import { BoxTile } from '../drawings/BoxTile';
+import { ListRow } from '../kit/ListRow';
 import { Body, Heading, Soft, Strong } from '../components/Words';
 import { space } from '../theme/tokens';
-import { calledWords } from '../words/residents';
+import { calledWords } from '@/words/residents';
+import { listWords } from '@/words/count';
+import { Waiting } from '../kit/Waiting';
 
 const AHEAD = [
   { value: '0', title: 'now' },
@@ -58,8 +60,8 @@ export function ShoppingList() {
     <View style={{ gap: space.s, marginTop: space.m }}>
       <Heading>Boxes that are needed</Heading>
       <Choices label="Looking ahead" choices={AHEAD} value={moults} onChange={setMoults} />
-      {homeless.length === 0 ? <Body>Everybody’s box serves, or can be put right as it stands.</Body> : null}
-      {list === null && homeless.length > 0 ? <Soft role="status">Trying the boxes…</Soft> : null}
+      {homeless.length === 0 ? <Body>Every box fits, or can be put right as it is.</Body> : null}
+      {list === null && homeless.length > 0 ? <Waiting>Trying the boxes…</Waiting> : null}
       {list?.housed.map(({ residentId, homeId }) => {
         const home = homes.find((each) => each.id === homeId);
         if (!home) return null;
@@ -68,7 +70,7 @@ export function ShoppingList() {
             key={residentId}
             label={`${nameOf(residentId)} can move to ${home.code}`}
             onPress={() => router.push(`/residents/${residentId}/boxes`)}
-            left={<CodeTag code={home.code} />}
+            left={<BoxTile home={home} />}
           >
             <Strong>{`for ${nameOf(residentId)}`}</Strong>
             <Soft>of your own, free</Soft>
@@ -82,7 +84,7 @@ export function ShoppingList() {
         </View>
       ))}
       {list && list.unserved.length > 0 ? (
-        <Body>{`No usual size serves ${list.unserved.map(nameOf).join(', ')}: build one.`}</Body>
+        <Body>{`No usual size fits ${listWords(list.unserved.map(nameOf))}. Build one.`}</Body>
       ) : null}
     </View>
   );

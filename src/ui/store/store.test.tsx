@@ -8,9 +8,9 @@ import { shippedFeeders, shippedFoods } from '@/contract/shipped';
 import type { Culture, StockLine, SupplyPlan } from '@/contract/store';
 import { addDays } from '@/core/measure/day';
 import { ItemScreen } from '../screens/ItemScreen';
-import { tap, type } from '../testing/hands';
+import { openList, tap, type } from '../testing/hands';
 import { renderThemed } from '../testing/themed';
-import { lastsWords, orderDays, stockWords } from '../words/store';
+import { lastsWords, orderDays, stockWords } from '@/words/store';
 import { FoodStore } from './FoodStore';
 
 jest.mock('expo-router', () => ({ router: { push: jest.fn() } }));
@@ -91,7 +91,7 @@ describe('the store', () => {
     await show(<FoodStore chosenItem={undefined} />);
     expect(screen.getByText('By 16 Mar: 7.50')).toBeTruthy();
     expect(screen.getByText('Feeder Post')).toBeTruthy();
-    expect(screen.getByText(/^Some of it comes too late for this week/)).toBeTruthy();
+    expect(screen.getByText(/^Some of it cannot arrive before you run out/)).toBeTruthy();
     expect(screen.getByText('about 36, counted yesterday')).toBeTruthy();
     expect(screen.getByText('about 22 a week, lasts until 28 Mar')).toBeTruthy();
     expect(screen.getByText('none there')).toBeTruthy();
@@ -120,6 +120,7 @@ describe('the store', () => {
     await type('Breeders, of both sexes', '20');
     await tap('button', 'Keep');
     expect(screen.getByText('Choose the size that is taken out.')).toBeTruthy();
+    await openList('Size that is taken out');
     const sizes = within(screen.getByRole('radiogroup', { name: 'Size that is taken out' }));
     await act(async () => fireEvent.click(sizes.getAllByRole('radio')[0] as HTMLElement));
     expect(screen.getByText('14 would sustain what the house eats of this size.')).toBeTruthy();

@@ -5,6 +5,7 @@ import {
   createElement,
   createContext,
   useContext,
+  useEffect,
   useSyncExternalStore,
   type ComponentType,
   type ReactElement,
@@ -152,6 +153,12 @@ export function Link({ href, children }: { href: Href; children: ReactElement<ob
     router.push(href);
   };
   return cloneElement(children, { href: addressOf(href), onClick } as object);
+}
+
+/** Leads on at once. */
+export function Redirect({ href }: { href: Href }) {
+  useEffect(() => router.replace(href), [href]);
+  return null;
 }
 
 // eslint-disable-next-line @typescript-eslint/no-require-imports -- which file it is, the address says

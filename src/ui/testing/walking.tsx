@@ -10,7 +10,7 @@ import { beginAnew } from '../components/places';
 import { Shell } from '../Shell';
 import { WorkerHere } from './comlink';
 import { address, beginAt, Routes } from './memoryRouter';
-import { expectOn, type Locator } from './page';
+import { expectOn, page, type Locator } from './page';
 
 export { address } from './memoryRouter';
 export { page } from './page';
@@ -144,6 +144,17 @@ export async function savedFile(): Promise<{ name: string; text: string }> {
     return file;
   });
   return { name: last.name, text: await textOf(last.blob) };
+}
+
+/** Chooses an answer to a question, few of which are seen at once and many in a list that opens. */
+export async function pick(label: string, answer: string): Promise<void> {
+  const few = page.getByRole('radiogroup', { name: label, exact: true });
+  const list = page.getByRole('button', { name: new RegExp(`^${label}: `) });
+  await page.settled(() => {
+    if (few.find().length + list.find().length === 0) throw new Error(`Nothing is asked by “${label}”.`);
+  });
+  if ((await list.count()) > 0) await list.click();
+  await page.getByRole('radio', { name: answer, exact: true }).click();
 }
 
 /** What the server says, asked past the page. */

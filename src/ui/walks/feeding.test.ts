@@ -1,4 +1,4 @@
-import { onTheDemo, open, page, see } from '../testing/walking';
+import { onTheDemo, open, page, pick, see } from '../testing/walking';
 
 onTheDemo();
 
@@ -22,11 +22,11 @@ it('one left alone is offered food only when that is meant, and what one is neve
   await openFeeding('slow table', /^The slow table/);
   await page.getByRole('button', { name: 'Never given' }).click();
   await see(page.getByText('garlic: Never garlic for snails.')).toBeVisible();
-  await page.getByRole('radiogroup', { name: 'Food it is never given' }).getByRole('radio', { name: 'carrot' }).click();
+  await pick('Food it is never given', 'carrot');
   await page.getByLabel('Why not').fill('It bloated.');
   await page.getByRole('button', { name: 'Never give this' }).click();
   await see(page.getByText('The slow table: never carrot.')).toBeVisible();
-  await page.getByRole('radiogroup', { name: 'What it was given' }).getByRole('radio', { name: 'carrot' }).click();
+  await pick('What it was given', 'carrot');
   await page.getByLabel('How much, g').fill('4');
   // It has sealed itself in: that is asked about first.
   await page.getByRole('button', { name: 'Write down the meal' }).click();

@@ -1,4 +1,4 @@
-import { address, idOf, onTheDemo, open, page, see } from '../testing/walking';
+import { address, idOf, onTheDemo, open, page, pick, see } from '../testing/walking';
 
 onTheDemo();
 
@@ -31,15 +31,15 @@ it('dangers stand before every step that exposes somebody', async () => {
     await see(page.getByText(venom).first()).toBeVisible();
   }
   await open('/bulk');
-  await page.getByRole('radio', { name: 'Shelf B, upper' }).click();
+  await pick('Shelf', 'Shelf B, upper');
   await see(page.getByText(venom).first()).toBeVisible();
   // And of a species that nobody knows, before it is taken in.
   await open('/take-in');
   await page.getByLabel('Scientific name').fill("Omothymus sp. 'north quay'");
   // Nor of its genus: then its keeper says what kind of animal it is.
   await see(page.getByText('Choose what kind of animal it is', { exact: false })).toBeVisible();
-  await page.getByRole('radio', { name: 'Spiders', exact: true }).click();
-  await page.getByRole('radio', { name: 'Burrowing tarantula' }).click();
+  await pick('Group', 'Spiders');
+  await pick('Kind', 'Burrowing tarantula');
   await see(page.getByText('Nobody here knows this species.', { exact: false })).toBeVisible();
   await see(page.getByText(venom).first()).toBeVisible();
 });
@@ -118,7 +118,7 @@ it('papers that end come up on the walk until they are written down anew', async
   await open('/');
   await see(page.getByText('Renew its papers: CITES paper')).toBeVisible();
   await open(`/residents/${id}/papers`);
-  await page.getByRole('radio', { name: 'CITES paper' }).click();
+  await pick('What they are', 'CITES paper');
   await page.getByRole('button', { name: /^Last day on which they hold/ }).click();
   for (let month = 0; month < 4; month += 1) await page.getByRole('button', { name: 'Next' }).click();
   await page.getByRole('button', { name: '14', exact: true }).click();
@@ -136,7 +136,7 @@ it('a card of one’s own is kept, found by its other name, and taken out', asyn
   await page.getByLabel('Other names that lead here').fill('Caribena versicolor');
   await page.getByRole('button', { name: 'Keep this card' }).click();
   await see(page.getByRole('alert').getByText('Choose what kind of animal it is.')).toBeVisible();
-  await page.getByRole('radio', { name: 'Spiders', exact: true }).click();
+  await pick('Group', 'Spiders');
   await page.getByRole('radio', { name: 'Tree tarantula' }).click();
   await page.getByRole('button', { name: 'Keep this card' }).click();
   await see(page.getByText(/has a card of its own/).first()).toBeVisible();

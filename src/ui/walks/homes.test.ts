@@ -1,4 +1,4 @@
-import { onTheDemo, open, page, reload, savedFile, see } from '../testing/walking';
+import { onTheDemo, open, page, pick, reload, savedFile, see } from '../testing/walking';
 
 onTheDemo();
 
@@ -30,7 +30,7 @@ it('two boxes stand side by side, rule beside rule', async () => {
   await see(page.getByRole('img', { name: /Section through B3/ })).toBeVisible();
   await see(page.getByRole('img', { name: /Section through B9/ })).toBeVisible();
   await see(page.getByText('198 / 177 mm')).toBeVisible();
-  await page.getByRole('radio', { name: 'B11' }).click();
+  await pick('Compare with', 'B11');
   await see(page.getByRole('img', { name: /Section through B11/ })).toBeVisible();
 });
 
@@ -100,7 +100,7 @@ it('a box is changed, with a photo of it', async () => {
   await see(page.getByText('N2: photo kept.')).toBeVisible();
   await page.getByLabel('Photo of the box').setInputFiles(new File(['x'], 'a.txt', { type: 'text/plain' }));
   await see(page.getByText(/no picture this browser can read/)).toBeVisible();
-  await page.getByRole('radio', { name: 'glass, silicone corners' }).click();
+  await pick('Walls', 'glass, silicone corners');
   await page.getByLabel('Weight the box bears, kg').fill('3,5');
   await page.getByRole('radio', { name: 'kept apart' }).click();
   await page.getByLabel('Their middle over the floor').fill('99');
@@ -122,7 +122,7 @@ it('a group is taken in by number, and joins those it may join', async () => {
   await page.getByRole('radio', { name: /^E1, / }).click();
   await page.getByRole('button', { name: /^Take in to E1/ }).click();
   await see(page.getByText('Porcellio laevis taken in to E1.')).toBeVisible();
-  await see(page.getByRole('heading', { name: 'Swifts' })).toBeVisible();
+  await see(page.getByRole('link', { name: 'Record of Swifts' })).toBeVisible();
 });
 
 it('the store says which boxes are needed, and keeps own numbers for a material', async () => {

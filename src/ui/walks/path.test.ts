@@ -38,8 +38,10 @@ it('a home is drawn, tried at another depth, and set', async () => {
   await page.getByRole('link', { name: /^B3/ }).click();
   const drawing = page.getByRole('img', { name: /Section through B3/ });
   await see(drawing).toHaveAccessibleName(/failing: Too far to fall/);
+  await page.getByRole('tab', { name: 'Rules' }).click();
   await page.getByRole('button', { name: /Does not fit: Too far to fall 198 \/ 177 mm/ }).click();
   await see(page.getByText('Rests on: common practice. Rule: gap.')).toBeVisible();
+  await page.getByRole('tab', { name: 'Box' }).click();
 
   await page.getByLabel('Soil depth, mm').fill('250');
   await see(drawing).toHaveAccessibleName(/soil 250 mm deep.*failing: No room to stand and moult/);

@@ -1,4 +1,4 @@
-import { onTheDemo, open, page, see } from '../testing/walking';
+import { onTheDemo, open, page, pick, see } from '../testing/walking';
 
 onTheDemo();
 
@@ -11,7 +11,7 @@ const openResident = async (typed: string, name: RegExp) => {
 };
 const writeDown = async (what: string) => {
   await page.getByRole('button', { name: 'New entry' }).last().click();
-  await page.getByRole('radio', { name: what, exact: true }).click();
+  await pick('What to write down', what);
 };
 const saveForm = () => page.getByRole('button', { name: 'Write down', exact: true }).click();
 
@@ -34,7 +34,7 @@ it('a group moults by numbers, loses some, lends some out and takes them back', 
 
   await writeDown('Some left');
   await page.getByLabel('How many died').fill('1');
-  await page.getByRole('radio', { name: 'in a moult' }).click();
+  await pick('What it is put down to', 'in a moult');
   await saveForm();
   await see(page.getByText('The hedge: 1 died.')).toBeVisible();
   await page.getByRole('tab', { name: 'Growth' }).click();
@@ -43,11 +43,8 @@ it('a group moults by numbers, loses some, lends some out and takes them back', 
   await writeDown('Take some out');
   await page.getByLabel('How many to take out').fill('4');
   await page.getByLabel('What you call them, if anything').fill('Twigs');
-  await page
-    .getByRole('radiogroup', { name: /^To which box/ })
-    .getByRole('radio')
-    .first()
-    .click();
+  await page.getByRole('button', { name: /^To which box/ }).click();
+  await page.getByRole('dialog').getByRole('radio').first().click();
   await page.getByRole('button', { name: /^Move to / }).click();
   await see(page.getByText(/^4 moved to /)).toBeVisible();
   await page.getByRole('tab', { name: 'Growth' }).click();
@@ -87,10 +84,10 @@ it('one animal: its sex with what shows it, weight, note and photo; history narr
   await page.getByLabel('What it shows, if you like').fill('From above');
   await page.getByLabel('Photo of the resident').setInputFiles(PNG);
   await see(page.getByText('Soot: photo kept.')).toBeVisible();
-  await page.getByRole('radio', { name: 'Notes', exact: true }).click();
+  await pick('Show', 'Notes');
   await see(page.getByRole('img', { name: 'From above' })).toBeVisible();
 
-  await page.getByRole('radio', { name: 'Growth', exact: true }).click();
+  await pick('Show', 'Growth');
   await page.getByRole('button', { name: /Male, by its shed skin/ }).click();
   await page.getByRole('button', { name: 'Undo this entry' }).click();
   await see(page.getByText('Taken back.')).toBeVisible();
@@ -135,7 +132,7 @@ it('one about to moult is left alone by every part; dead or moulting is answered
 
 it('a shelf is fed as one act and taken back as one; a pasted table says what it cannot read', async () => {
   await open('/bulk');
-  await page.getByRole('radio', { name: 'Shelf B, upper' }).click();
+  await pick('Shelf', 'Shelf B, upper');
   await see(page.getByText(/^Left alone: B5 Widow Orme/)).toBeVisible();
   await page.getByRole('checkbox', { name: 'Done to: B4 Vesper' }).click();
   await page.getByRole('button', { name: 'Write down: 3 fed' }).click();

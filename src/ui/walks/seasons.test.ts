@@ -1,4 +1,4 @@
-import { onTheDemo, open, page, reload, see } from '../testing/walking';
+import { onTheDemo, open, page, pick, reload, see } from '../testing/walking';
 
 onTheDemo();
 
@@ -50,7 +50,7 @@ it('what hatches is planned for, heads are counted in a photo, brood of a queen 
   await open('/seasons?part=colonies');
   await page.getByRole('link', { name: /^Open E1, Swifts/ }).click();
   await page.getByRole('button', { name: 'New entry' }).click();
-  await page.getByRole('radio', { name: 'A count by stages or photo' }).click();
+  await pick('What to write down', 'A count by stages or photo');
   await page.getByRole('radio', { name: 'In a photo' }).click();
   await page.getByLabel('Heads in the photo').fill('130');
   await page.getByLabel('Part of the nest in the photo, %').fill('25');

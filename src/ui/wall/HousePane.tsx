@@ -1,9 +1,8 @@
 import { router } from 'expo-router';
 import { useHouse } from '@/client/house';
 import type { Home } from '@/contract/records';
-import { Button } from '../components/Button';
-import { CodeTag } from '../components/CodeTag';
-import { ListRow } from '../components/ListRow';
+import { BoxTile } from '../drawings/BoxTile';
+import { ListRow } from '../kit/ListRow';
 import { useLoadState } from '../components/LoadState';
 import { Screen } from '../components/Screen';
 import { ShelfHeading } from '../components/ShelfHeading';
@@ -11,8 +10,7 @@ import { StatusMark } from '../components/StatusMark';
 import { Body, Name, Soft, Title } from '../components/Words';
 import { Trouble } from '../housing/Trouble';
 import { LeaveAloneList } from '../round/LeaveAloneList';
-import { weekday } from '../words/days';
-import { HOME_WORD } from '../words/homeState';
+import { HOME_WORD } from '@/words/homeState';
 
 /** Beside the wall while no box is chosen: what is to be put right, what is to be watched, and who is left alone. */
 export function HousePane() {
@@ -22,10 +20,7 @@ export function HousePane() {
   const failing = homes.filter(({ state }) => state?.verdict === 'fail');
   const watched = homes.filter(({ state }) => state?.verdict === 'watch');
   return (
-    <Screen
-      place="/ house"
-      actions={<Button grow title={`${weekday(round.on)}’s round`} onPress={() => router.push('/round')} />}
-    >
+    <Screen place="/ house">
       <Title>How it stands</Title>
       {residents.length === 0 ? (
         <Body>
@@ -34,9 +29,7 @@ export function HousePane() {
             : 'Boxes are here; nobody lives in them yet. Take an animal in.'}
         </Body>
       ) : null}
-      {residents.length > 0 && failing.length + watched.length === 0 ? (
-        <Body>Every box serves who lives in it.</Body>
-      ) : null}
+      {residents.length > 0 && failing.length + watched.length === 0 ? <Body>Every box fits its animals.</Body> : null}
       {failing.length > 0 ? <ShelfHeading name="To be put right" note={String(failing.length)} /> : null}
       {failing.map((home) => (
         <HomeLine key={home.id} home={home} />
@@ -52,13 +45,14 @@ export function HousePane() {
 
 function HomeLine({ home }: { home: Home }) {
   const residents = useHouse((house) => house.residents);
-  const names = residents.filter(({ homeId }) => homeId === home.id).map(({ scientificName }) => scientificName);
+  const tenants = residents.filter(({ homeId }) => homeId === home.id);
+  const names = tenants.map(({ scientificName }) => scientificName);
   const verdict = home.state?.verdict ?? 'pass';
   return (
     <ListRow
       label={`${home.code}, ${names.join(', ')}, ${HOME_WORD[verdict]}`}
       onPress={() => router.push(`/homes/${home.id}`)}
-      left={<CodeTag code={home.code} />}
+      left={<BoxTile home={home} resident={tenants[0]} />}
       right={<StatusMark status={verdict} />}
     >
       {names.length === 0 ? <Soft>free</Soft> : <Name>{names.join(', ')}</Name>}

@@ -1,13 +1,16 @@
 import { View } from 'react-native';
 import { useHouse } from '@/client/house';
+import { minutesOf, openToday } from '@/client/openJobs';
 import type { Stop } from '@/contract/round';
-import { Choices } from '../components/Choices';
+import { Choices } from '../kit/Choices';
 import { IconButton } from '../components/IconButton';
 import { useIsWide } from '../components/useLayout';
 import { makeStyles } from '../components/useStyles';
 import { Soft, Title } from '../components/Words';
 import { space } from '../theme/tokens';
+import { jobsWords } from '@/words/today';
 import { LOOKS, type Look } from './boxFacts';
+import { countWords } from '@/words/count';
 
 interface Props {
   look: Look;
@@ -39,7 +42,7 @@ export function WallHead({ look, setLook, room, setRoomId, onZoom, onExport, onP
       <View style={styles.line}>
         <View style={styles.name}>
           <Title>{here[0]?.room ?? 'Wall'}</Title>
-          <Soft>{[boxes === 1 ? '1 box' : `${boxes} boxes`, ...dayOf(stops)].join(', ')}</Soft>
+          <Soft>{[countWords(boxes, 'box', 'boxes'), ...dayOf(stops)].join(', ')}</Soft>
         </View>
         <View style={styles.tools}>
           <IconButton label="Smaller" icon="Minus" onPress={() => onZoom(-1)} />
@@ -66,13 +69,10 @@ export function WallHead({ look, setLook, room, setRoomId, onZoom, onExport, onP
 
 /** "9 jobs, 41 min, 3 left alone". */
 function dayOf(stops: readonly Stop[]): string[] {
-  const open = stops.flatMap(({ jobs }) => jobs.filter(({ doneBy, skipped }) => doneBy === undefined && !skipped));
-  const minutes = Math.round(open.reduce((sum, job) => sum + job.minutes, 0));
+  const open = openToday(stops);
   const alone = stops.filter(({ leaveAlone }) => leaveAlone !== null).length;
   return [
-    open.length === 0
-      ? 'nothing to do today'
-      : `${open.length === 1 ? '1 job' : `${open.length} jobs`}, ${minutes} min`,
+    open.length === 0 ? 'nothing to do today' : `${jobsWords(open.length)} today, ${minutesOf(open)} min`,
     ...(alone > 0 ? [`${alone} left alone`] : []),
   ];
 }

@@ -1,11 +1,15 @@
+import { openToday } from '@/client/openJobs';
 import type { Home, Resident } from '@/contract/records';
-import type { Round, Stop } from '@/contract/round';
+import type { Round } from '@/contract/round';
 import type { Status } from '@/core/housing/fit';
 import { daysBetween } from '@/core/measure/day';
-import { groundWords, HOME_WORD } from '../words/homeState';
-import { dayWords } from '../words/days';
-import { calledWords } from '../words/residents';
-import type { TemperatureWords } from '../words/temperature';
+import { DARKEST_AT } from '../drawings/soilInks';
+import { groundWords, HOME_WORD } from '@/words/homeState';
+import { dayWords } from '@/words/days';
+import { jobsWords } from '@/words/today';
+import { calledWords } from '@/words/residents';
+import type { TemperatureWords } from '@/words/temperature';
+import { listWords } from '@/words/count';
 
 /** What the wall is looked at for. */
 export const LOOKS = ['today', 'fit', 'damp', 'moults', 'load', 'warmth'] as const;
@@ -36,9 +40,6 @@ export interface Asked {
   massG: (home: Home) => number | null;
 }
 
-const isOpen = ({ jobs }: Stop) => jobs.filter(({ doneBy, skipped }) => doneBy === undefined && !skipped);
-const jobsWords = (count: number) => (count === 1 ? '1 job' : `${count} jobs`);
-
 /** A moult further off than this is drawn as none. days, chosen here */
 const SOON_DAYS = 90;
 /** Warm is drawn between these. C, chosen here */
@@ -55,7 +56,7 @@ export function boxFacts(
 ): BoxFacts {
   const today = round?.on ?? '';
   const stops = (round?.stops ?? []).filter(({ homeId }) => homeId === home.id);
-  const open = stops.flatMap(isOpen);
+  const open = openToday(stops);
   const { state } = home;
   const verdict = state?.verdict ?? null;
   const isLeftAlone = stops.some(({ leaveAlone }) => leaveAlone !== null);
@@ -67,7 +68,7 @@ export function boxFacts(
     fit: { caption: verdict === null || verdict === 'pass' ? '' : HOME_WORD[verdict], shade: null },
     damp: {
       caption: dampOn ? dayWords(dampOn, today) : '',
-      shade: state?.water ? Math.min(1, state.water.wetness / 0.6) : null,
+      shade: state?.water ? Math.min(1, state.water.wetness / DARKEST_AT) : null,
     },
     moults: {
       caption: likely ? dayWords(likely.median, today) : '',
@@ -88,7 +89,7 @@ export function boxFacts(
   const worst = state?.grounds[0];
   const label = [
     home.code,
-    tenants.length === 0 ? 'free' : tenants.map((each) => `${calledWords(each)}, ${each.scientificName}`).join(' and '),
+    tenants.length === 0 ? 'free' : listWords(tenants.map((each) => `${calledWords(each)}, ${each.scientificName}`)),
     ...(verdict === null ? [] : [HOME_WORD[verdict]]),
     ...(worst ? [groundWords(worst, today, temperature)] : []),
     ...(open.length > 0 ? [`${jobsWords(open.length)} today`] : []),

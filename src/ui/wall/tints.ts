@@ -1,4 +1,4 @@
-import { scaleLinear } from 'd3-scale';
+import { mixed } from '../drawings/mixed';
 import type { Palette } from '../theme/tokens';
 import type { BoxFacts, Look } from './boxFacts';
 
@@ -6,13 +6,11 @@ import type { BoxFacts, Look } from './boxFacts';
 export function tintOf(colors: Palette, look: Look, { shade, verdict }: BoxFacts): string | undefined {
   if (look === 'fit') {
     if (verdict === null) return colors.resting;
-    return verdict === 'fail' ? mix(colors.air, colors.clay, 0.35) : undefined;
+    return verdict === 'fail' ? mixed(colors.air, colors.clay, 0.35) : undefined;
   }
   if (shade === null) return look === 'today' ? undefined : colors.resting;
   const ink = { today: colors.air, damp: colors.dew, moults: colors.accent, load: colors.bark, warmth: colors.clay }[
     look
   ];
-  return mix(colors.air, ink, 0.08 + 0.72 * shade);
+  return mixed(colors.air, ink, 0.08 + 0.72 * shade);
 }
-
-const mix = (from: string, to: string, share: number): string => scaleLinear<string>().range([from, to])(share);

@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { orderWith } from '@/client/arrange';
 import type { Home, Resident } from '@/contract/records';
 import type { Round, Stop } from '@/contract/round';
-import { temperatureWords } from '../words/temperature';
+import { todayWords } from '@/words/today';
+import { temperatureWords } from '@/words/temperature';
 import { boxFacts, type Asked } from './boxFacts';
 import { tintOf } from './tints';
 import { DAY } from '../theme/tokens';
@@ -37,6 +38,9 @@ describe('a box on the wall', () => {
     );
     expect(done).toMatchObject({ due: null, isLeftAlone: true });
     expect(done.label).toMatch(/leave alone$/);
+    // What can wait for a lighter day is none of today's, as on the round.
+    const later = boxFacts(home, [tenant], asked({ round: round(stop([{ kind: 'clean', lighterIn: 3 }])) }));
+    expect([later.due, later.label]).toEqual([null, 'B3, Bramble, Tliltocatl albopilosus']);
     expect(boxFacts(home, [], asked({})).label).toBe('B3, free');
   });
 
@@ -64,6 +68,17 @@ describe('a box on the wall', () => {
     expect(tint(null)).toBe(DAY.resting);
     expect([tint(null, 'fit'), tint(null, 'fit', null)]).toEqual([undefined, DAY.resting]);
     expect(tint(null, 'fit', 'fail')).not.toBe(tint(null, 'fit', null));
+  });
+});
+
+describe('the day of one in a sentence', () => {
+  const said = (...jobs: object[]) => todayWords({ jobs } as Pick<Stop, 'jobs'>);
+  it('counts as the round does', () => {
+    expect(todayWords(undefined)).toBe('Nothing to do today.');
+    expect(said({}, { cannotWait: true }, { doneBy: 'e' })).toBe('2 jobs today, 1 cannot wait.');
+    expect(said({ cannotWait: true, lighterIn: 2 })).toBe('1 job today: it cannot wait.');
+    expect(said({ lighterIn: 2 }, { skipped: {} })).toBe('Done for today. 1 job can wait for a lighter day.');
+    expect(said({}, { lighterIn: 2 }, { lighterIn: 4 })).toBe('1 job today. 2 jobs can wait for a lighter day.');
   });
 });
 

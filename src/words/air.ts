@@ -1,0 +1,150 @@
+import type { LEFT_OUT } from '@/core/climate/leftOut';
+import { changesNumber } from './staleAir';
+import type { HomeAir, Probe, Room } from '@/contract/readings';
+import type { HeatCaution } from '@/core/climate/heat';
+import type { HeatSource } from '@/core/climate/homeAir';
+import type { Relaxation, VentOption } from '@/core/climate/ventPlan';
+import { pouredMl, waterStatus } from '@/core/climate/watering';
+import type { Status } from '@/core/housing/fit';
+import { daysBetween } from '@/core/measure/day';
+import { SIDE_WORDS } from './home';
+import { dayWords, daysWords } from './days';
+import { waterWords } from './jobs';
+import type { TemperatureWords } from './temperature';
+import type { LengthWords } from './useLength';
+import { countWords, listWords, pct } from './count';
+
+/** What to do about the water of a home, and when. */
+export function wateringWords(watering: HomeAir['watering'], today: string): { status: Status; title: string } {
+  const status = waterStatus(watering, today);
+  if (!watering) return { status, title: 'Its soil is not kept damp' };
+  const { dueOn, waterMl, where, dryAir } = watering;
+  const water = `${waterWords(pouredMl(waterMl))} ${where === 'damp-end' ? 'at the damp end' : 'over all the soil'}`;
+  if (dryAir) return { status, title: `Too dry: ${water} today` };
+  if (dueOn === null) return { status, title: 'Stays damp for months' };
+  if (dueOn <= today) return { status, title: `Damp it today: ${water}` };
+  return { status, title: `Damp it again in ${daysWords(daysBetween(today, dueOn))}` };
+}
+
+const BY_WORDS = {
+  damped: 'damped',
+  felt: 'felt by hand',
+  weighed: 'weighed',
+  'dry-air': 'by its probe',
+} as const;
+
+/** "Damp end at 62 % of what it holds, limit 60 %; damped 14 Nov." */
+export function wateringReason(watering: NonNullable<HomeAir['watering']>, today: string): string {
+  const { dampWetness, dampWetnessMin, by, since } = watering;
+  return `Damp end at ${pct(100 * dampWetness)} of what it holds, limit ${pct(100 * dampWetnessMin)}; ${BY_WORDS[by]} ${dayWords(since, today)}.`;
+}
+
+/** "25 C, 48 %, by its probes" */
+export function roomWords({ air, from }: Room, temperature: TemperatureWords): string {
+  const source = { readings: 'by its probes', set: 'as set', usual: 'taken as usual, not measured' }[from];
+  return `${temperature.long(air.temperatureC)}, ${pct(air.relativeHumidityPct)}, ${source}`;
+}
+
+/** One opening: "left, 12 of 4 mm". */
+export const openingSide = (side: string): string =>
+  side === 'seam' ? 'seam of the lid' : (SIDE_WORDS[side as keyof typeof SIDE_WORDS] ?? side);
+
+/** A way of drilling: "2 holes of 3 mm in each of left and right". */
+export function holesWords(
+  option: Pick<VentOption, 'sides' | 'holesPerSide' | 'diameterMm' | 'meshApertureMm'>,
+  length: LengthWords,
+): string {
+  const { sides, holesPerSide, diameterMm, meshApertureMm } = option;
+  if (holesPerSide === 0) return 'No holes: the seam of the lid alone';
+  const holes = countWords(holesPerSide, 'hole');
+  const where = sides.length === 4 ? 'each of the four sides' : listWords(sides.map((side) => SIDE_WORDS[side]));
+  const mesh = meshApertureMm === null ? '' : `, under mesh of ${length.long(Math.round(10 * meshApertureMm) / 10)},`;
+  return `${holes} of ${length.long(diameterMm)}${mesh} in ${where}`;
+}
+
+/** Which wish to ease. */
+export function relaxWords({ wish, to }: Relaxation): string {
+  switch (wish) {
+    case 'redampDays':
+      return `Damp it every ${daysWords(Math.floor(to))}, and the rest can be had.`;
+    case 'airChanges':
+      return `Be content with ${changesNumber(to)} changes of air an hour, and the rest can be had.`;
+    case 'humidityLow':
+      return `Let the air be as dry as ${Math.floor(to)} %, and the rest can be had.`;
+    case 'humidityHigh':
+      return `Let the air be as damp as ${Math.ceil(to)} %, and the rest can be had.`;
+  }
+}
+
+export const PLACE_WORDS: Record<Probe['place'], string> = {
+  air: 'in its air',
+  cool: 'cool side',
+  warm: 'warm side',
+  scale: 'kitchen scale',
+  room: 'the room',
+};
+
+export const KIND_WORDS: Record<Probe['kind'], string> = {
+  device: 'device',
+  logger: 'file of a logger',
+  simulated: 'simulated',
+  hand: 'by hand',
+};
+
+export const FAULT_WORDS: Record<Probe['fault'], string> = {
+  none: 'works',
+  'drop-outs': 'drops out',
+  stuck: 'sticks',
+  silent: 'falls silent',
+};
+
+/** What a probe said: "23.4 C, 81 %". */
+export function valuesWords(
+  each: { temperatureC: number | null; relativeHumidityPct: number | null; massG: number | null },
+  temperature: TemperatureWords,
+): string {
+  const words = [
+    ...(each.temperatureC === null ? [] : [temperature.long(each.temperatureC)]),
+    ...(each.relativeHumidityPct === null ? [] : [`${each.relativeHumidityPct.toFixed(0)} %`]),
+    ...(each.massG === null ? [] : [`${each.massG.toFixed(0)} g`]),
+  ];
+  return words.join(', ');
+}
+
+export const HEAT_WORDS: { value: HeatSource; title: string }[] = [
+  { value: 'mat-on-side', title: 'mat on a side' },
+  { value: 'mat-below', title: 'mat below' },
+  { value: 'cable', title: 'cable' },
+  { value: 'lamp', title: 'lamp' },
+];
+
+/** A caution where heat is added. */
+export function heatCautionWords({ code, temperatureC = 0, limitC = 0 }: HeatCaution, t: TemperatureWords): string {
+  switch (code) {
+    case 'cooks-diggers':
+      return 'Never under an animal that digs: it goes down to cool off, and cooks. Move the mat to a side.';
+    case 'not-below':
+      return 'Better on a side: a mat below dries the soil from the wrong end.';
+    case 'no-thermostat':
+      return 'Put it on a thermostat, its sensor where the animal is. Without one a mat has no limit.';
+    case 'over-band':
+      return `The warm side would reach ${t.long(temperatureC)}; this kind is kept up to ${t.long(limitC)}.`;
+    case 'mains-and-water':
+      return 'Mains near water: a drip loop in the cable, a residual-current device. What the maker and local electrical codes say holds.';
+    case 'dries':
+      return 'Warmth dries: the forecast on “Air and water” counts it in.';
+    case 'spot-thermometer':
+      return 'Measure the warm and the cool side with a spot thermometer; dial gauges lie.';
+  }
+}
+
+/** What the physics leaves out, and which way it errs. */
+export const LEFT_OUT_WORDS: Record<(typeof LEFT_OUT)[number], string> = {
+  walls: 'Water through the walls themselves: thin plastic lets a little pass. It dries a little sooner than shown.',
+  'small-holes': 'Slow air sticks in small holes: in a still room holes under 3 mm pass less by draught than shown.',
+  cooling: 'Evaporation cools the soil by a degree or so. It dries a little later than shown.',
+  layers: 'Each end is one wetness from top to bottom. In life the top dries first and the bottom stays damp.',
+  life: 'Breath, droppings, food and roots. They add water; a large colony adds much.',
+  opening: 'Opening the box, and doors, heating and weather that change the room within the day.',
+  mould: 'Mould, sour soil and smell. The warning of stale air says where they begin, not whether.',
+};

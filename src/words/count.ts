@@ -1,0 +1,13 @@
+const PLURALS = new Intl.PluralRules('en');
+const LISTS = new Intl.ListFormat('en-GB', { type: 'conjunction' });
+
+/** A number with its noun: "1 job", "3 jobs", "2 boxes", "1,200 eggs". */
+export function countWords(count: number, one: string, more = `${one}s`): string {
+  return `${count.toLocaleString('en-GB')} ${PLURALS.select(count) === 'one' ? one : more}`;
+}
+
+/** "soil", "soil and water", "soil, water and air". */
+export const listWords = (items: readonly string[]): string => LISTS.format(items);
+
+/** "71 %". */
+export const pct = (value: number) => `${Math.round(value)} %`;
