@@ -416,7 +416,7 @@ for (const { places, part } of PARTS) {
   test(`axe finds nothing serious by day and by night, nothing is wider than the screen or too low to tap (${part})`, async ({
     page,
   }, { project }) => {
-    test.setTimeout(300_000);
+    test.setTimeout(600_000);
     await page.addInitScript({ path: require.resolve('axe-core/axe.min.js') });
     for (const { name, open } of places) {
       await open(page);

@@ -1,7 +1,9 @@
+import { control } from '../src/server/testing/standingServer';
 import { expect, testOfNothing as test } from './house';
 
 test('the first hour of an empty house: a box, an animal in it, its work, and nothing that is not there', async ({
   page,
+  house,
 }) => {
   await test.step('every place says that it is empty, and what to begin with', async () => {
     await page.goto('/');
@@ -31,7 +33,7 @@ test('the first hour of an empty house: a box, an animal in it, its work, and no
     await expect(page.getByText('A1 added.')).toBeVisible();
   });
 
-  await test.step('the first animal moves in, and stands on the round', async () => {
+  await test.step('the first animal moves in, and has its peace on the first evening', async () => {
     await page.goto('/take-in');
     await page.getByLabel('Scientific name').fill('grammostola pul');
     await page.getByRole('button', { name: 'Fill in Grammostola pulchra' }).click();
@@ -40,6 +42,14 @@ test('the first hour of an empty house: a box, an animal in it, its work, and no
     await page.getByRole('radio', { name: /^A1, / }).click();
     await page.getByRole('button', { name: /^Take in to A1/ }).click();
     await expect(page.getByText(/taken in to A1/)).toBeVisible();
+    await page.goto('/round');
+    await expect(page.getByText('Nothing is due here today.')).toBeVisible();
+    await page.getByRole('button', { name: 'See what comes next' }).click();
+    await expect(page.getByText(/Grammostola pulchra/).first()).toBeVisible();
+  });
+
+  await test.step('a week later it stands on the round', async () => {
+    await control(house.address, 'clock', { days: 7 });
     await page.goto('/round');
     await expect(page.getByText(/A1.*Grammostola pulchra/).first()).toBeVisible();
   });

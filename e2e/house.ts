@@ -91,7 +91,6 @@ export const testOfPower = base.extend<{ house: OwnHouse }>({
 
 export { expect };
 
-/** Opens a box from the wall, which holds only what is near the window: in its room it is scrolled to, as a keeper does. */
 /** Opens the page of a resident by what it is called: the list draws those near the window. */
 export async function openResident(page: Page, called: string): Promise<void> {
   await page.goto('/residents');
@@ -108,6 +107,7 @@ export async function pick(page: Page, label: string, answer: string): Promise<v
   await page.getByRole('radio', { name: answer, exact: true }).click();
 }
 
+/** Opens a box from the wall, which holds only what is near the window: in its room it is scrolled to, as a keeper does. */
 export async function openBox(page: Page, code: RegExp): Promise<void> {
   await page.goto('/homes');
   // Beside the wall of a wide screen it may be named once more.

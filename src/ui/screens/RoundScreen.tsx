@@ -76,7 +76,7 @@ export function RoundScreen({ chosenHomeId }: { chosenHomeId?: string | undefine
       <KeptOnPhone />
       <Unworkable rows={round.unworkable} />
       {residents.length === 0 ? <FirstSteps hasHomes={homes.length > 0} /> : null}
-      {residents.length > 0 && sections.length === 0 ? <Body>Nothing is due here today.</Body> : null}
+      {residents.length > 0 && sections.length === 0 ? <NothingDue /> : null}
       {placesOf(sections, drawn, left).map(({ key, name, stops: ofPart, at }) => (
         <View key={key}>
           <ShelfHeading name={name} note={stopsWords(ofPart)} />
@@ -103,6 +103,16 @@ export function RoundScreen({ chosenHomeId }: { chosenHomeId?: string | undefine
         </>
       ) : null}
     </Screen>
+  );
+}
+
+function NothingDue() {
+  const styles = useStyles();
+  return (
+    <View style={styles.first}>
+      <Body>Nothing is due here today.</Body>
+      <Button rank="second" title="See what comes next" onPress={() => router.push('/seasons')} />
+    </View>
   );
 }
 

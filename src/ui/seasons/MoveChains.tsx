@@ -34,10 +34,8 @@ export function MoveChains({ moves }: { moves: readonly Move[] }) {
             key={chain[0]?.resident}
             horizontal
             contentContainerStyle={styles.chain}
-            {...{
-              role: 'img',
-              'aria-label': chain.map(words).join('; '),
-            }}
+            // A chain longer than the screen is moved on by the arrow keys.
+            {...{ role: 'img', tabIndex: 0, 'aria-label': chain.map(words).join('; ') }}
           >
             {chain.map((move) => {
               const [home, resident] = [homeOf(move.from), residentOf(move.resident)];
