@@ -39,6 +39,8 @@ interface Log {
   putOff: (residentId: string, kind: JobKind, until: Day, why: SkipReason, text: string) => Promise<void>;
   undo: (entryId: string) => Promise<void>;
   undoMany: (entryIds: string[]) => Promise<void>;
+  /** Brings back what was taken back. */
+  restore: (entryId: string) => Promise<void>;
 }
 
 export const useLog = create<Log>()((set, get) => ({
@@ -78,8 +80,20 @@ export const useLog = create<Log>()((set, get) => ({
     const entry: NewEntry = { kind: 'skipped', residentId, job: kind, until, why };
     return sendOrKeep(set, get, { ...actOf(residentId, kind, [entry], text), skip: { until, why } });
   },
-  undo: (entryId) => takingBack(set, [entryId], () => call('undoEntry', { params: { id: entryId } })),
-  undoMany: (ids) => takingBack(set, ids, () => call('undoEntries', { body: { ids } })),
+  undo: (entryId) =>
+    takingBack(set, [entryId], (along) =>
+      call('undoEntry', { params: { id: entryId }, query: along ? { along: 'yes' } : {} }),
+    ),
+  undoMany: (ids) => takingBack(set, ids, (along) => call('undoEntries', { body: { ids, along } })),
+  restore: async (entryId) => {
+    try {
+      await call('restoreEntry', { params: { id: entryId } });
+      set({ notice: { text: 'Brought back.' } });
+      await useHouse.getState().load();
+    } catch (error) {
+      set({ notice: { text: problemOf(error), isProblem: true } });
+    }
+  },
 }));
 
 const withId = (entry: NewEntry): NamedEntry => ({ ...keeperField(), ...entry, id: entry.id ?? newId() });
@@ -129,8 +143,16 @@ async function sendOrKeep(set: Set, get: () => Log, act: Act): Promise<void> {
   }
 }
 
-/** What was not sent yet is taken out of what is kept; the rest is undone by the server. */
-async function takingBack(set: Set, ids: readonly string[], work: () => Promise<unknown>): Promise<void> {
+/**
+ * What was not sent yet is taken out of what is kept; the rest is undone by the server. Where others rest on it, it is said
+ * which, and asked.
+ */
+async function takingBack(
+  set: Set,
+  ids: readonly string[],
+  work: (along: boolean) => Promise<unknown>,
+  along = false,
+): Promise<void> {
   const kept = useQueue.getState().acts.find(({ entries }) => entries.some(({ id }) => ids.includes(id)));
   if (kept && (await useQueue.getState().drop(kept.entries[0]?.id ?? ''))) {
     useHouse.getState().markJob(kept.residentId, kept.kind, {});
@@ -138,10 +160,13 @@ async function takingBack(set: Set, ids: readonly string[], work: () => Promise<
     return;
   }
   try {
-    await work();
+    await work(along);
     set({ notice: { text: 'Taken back.' } });
     await useHouse.getState().load();
   } catch (error) {
-    set({ notice: { text: problemOf(error), isProblem: true } });
+    const mayGoAlong = error instanceof CallFailed && error.fields.some(({ path }) => path === 'along');
+    const action = { title: 'Take all of it back', run: () => takingBack(set, ids, work, true) };
+    const text = mayGoAlong ? error.message : problemOf(error);
+    set({ notice: { text, isProblem: true, ...(mayGoAlong && { action }) } });
   }
 }

@@ -8,9 +8,11 @@ import { boxSize } from './housing';
 import { day, id, line, oneOf, profileId } from './primitives';
 import { careProfile } from './profile';
 import { newEntries, newEntry, newJoin, newPart, newResidentPhoto } from './entries';
+import { entryChange, entryVersion } from './mending';
 import { entry, ENTRY_KINDS } from './storedEntries';
 import {
   goneResident,
+  takenBack,
   home,
   homeChange,
   newHome,
@@ -242,10 +244,38 @@ export const recordEndpoints = {
     reply: z.object({ entry, already }),
     status: 201,
   },
+  mendEntry: {
+    ...routes.mendEntry,
+    summary: 'Puts an entry right: its day, its numbers, whom it is about. How it stood before can still be read.',
+    params: byId,
+    body: entryChange,
+    reply: z.object({ entry }),
+  },
+  entryVersions: {
+    ...routes.entryVersions,
+    summary: 'How an entry stood before it was put right, the latest first.',
+    params: byId,
+    reply: z.object({ versions: z.array(entryVersion) }),
+  },
+  takenBackEntries: {
+    ...routes.takenBackEntries,
+    summary: 'What was written about a resident and taken back, the latest first, at most 100.',
+    params: byId,
+    reply: z.object({ entries: z.array(entry) }),
+  },
+  restoreEntry: {
+    ...routes.restoreEntry,
+    summary: 'Brings back an entry that was taken back, and what was taken back with it, if it still makes sense.',
+    params: byId,
+    reply: z.object({ entry }),
+  },
   undoEntry: {
     ...routes.undoEntry,
-    summary: 'Takes an entry back: everything is again as if it had not been written. The entry stays, marked.',
+    summary:
+      'Takes an entry back: everything is again as if it had not been written. The entry stays, marked. Where others rest on ' +
+      'it the answer is 409 and says which: `along=yes` takes them back with it.',
     params: byId,
+    query: z.object({ along: oneOf(['yes']).optional() }),
     reply: z.object({ entry }),
   },
   addEntries: {
@@ -265,13 +295,14 @@ export const recordEndpoints = {
   undoEntries: {
     ...routes.undoEntries,
     summary: 'Takes many entries back, all or none.',
-    body: z.strictObject({ ids: z.array(id).min(1).max(500) }),
+    body: z.strictObject({ ids: z.array(id).min(1).max(500), along: z.boolean().optional() }),
     reply: z.object({ undone: z.int() }),
   },
   goneResidents: {
     ...routes.goneResidents,
-    summary: 'Those that died, were passed on or joined others, the last to leave first.',
-    reply: z.object({ residents: z.array(goneResident) }),
+    summary:
+      'Those that died, were passed on or joined others, the last to leave first; and those taken in by mistake.',
+    reply: z.object({ residents: z.array(goneResident), takenBack: z.array(takenBack) }),
   },
   residentBatch: {
     ...routes.residentBatch,

@@ -24,7 +24,7 @@ const heads = quantity('animals', 1, 1_000_000, true);
 /** How many of each stage: {"larva": 40}. */
 const stageCounts = z.record(stageName, quantity('animals', 0, 10_000_000, true));
 
-const entryFields = {
+export const entryFields = {
   id: id.optional(),
   on: day.optional(),
   keeper: line('the name of the keeper', 60).optional(),
@@ -33,7 +33,8 @@ const entryFields = {
 const millilitres = quantity('millilitres', 0, 100_000);
 /** The job that this answers (`feed 2026-03-14`, `meal <id of the offer>`): it is answered once, whoever logs it. */
 const answers = line('the job that this answers', 80).optional();
-const aboutResident = { ...entryFields, residentId: id };
+/** What every entry about a resident has. */
+export const aboutResident = { ...entryFields, residentId: id };
 
 /** What keepers write down, kind by kind. */
 export const ENTRY_FORMS = [

@@ -16,7 +16,7 @@ import { dishArea, factors, heat } from './climate';
 import { CONDITIONS } from '@/core/feeding/prey';
 import { itemId, schools } from './feeding';
 import { probeAlarm } from './readings';
-import { day, id, instar, line, oneOf, profileId, quantity, scientificName } from './primitives';
+import { day, id, instant, instar, line, oneOf, profileId, quantity, scientificName } from './primitives';
 
 // ---- shelves ----
 
@@ -202,6 +202,13 @@ export const goneResident = z
   .object({ ...resident.shape, leftOn: day, leftBy: z.enum(['died', 'passed-on', 'joined-into']) })
   .meta({ id: 'GoneResident' });
 export type GoneResident = z.infer<typeof goneResident>;
+
+/** One whose taking in was taken back: with the entry that brings it back again. */
+export const takenBack = z.object({
+  ...{ id, called: z.string().nullable(), scientificName: z.string() },
+  ...{ entryId: id, takenInOn: day, takenBackAt: instant },
+});
+export type TakenBack = z.infer<typeof takenBack>;
 
 export const newResident = z.strictObject({
   id: id.optional(),

@@ -42,8 +42,8 @@ const MADE = {
   'joined-into': { count: heads, toId: id, everybody },
 } as const;
 
-/** Another keeper who logged the same. */
-const alsoBy = { alsoBy: z.string().optional() };
+/** Another keeper who logged the same; how often it was put right. */
+const common = { alsoBy: z.string().optional(), mended: z.int().optional() };
 
 type Infer<Shape extends z.ZodRawShape> = z.infer<z.ZodObject<Shape>>;
 type NotedWith<Kind> = Kind extends keyof typeof NOTED ? Infer<(typeof NOTED)[Kind]> : object;
@@ -54,9 +54,9 @@ type FormOf<Kind, Form = NewEntry> = Form extends { kind: infer Kinds } ? (Kind 
 type Written = {
   [Kind in NewEntry['kind']]: Omit<FormOf<Kind>, (typeof TOLD_APART)[number] | keyof NotedWith<Kind>> &
     NotedWith<Kind> &
-    Infer<typeof alsoBy>;
+    Infer<typeof common>;
 };
-type Made = { [Kind in keyof typeof MADE]: Infer<(typeof MADE)[Kind]> & Infer<typeof alsoBy> };
+type Made = { [Kind in keyof typeof MADE]: Infer<(typeof MADE)[Kind]> & Infer<typeof common> };
 
 /** What belongs to each kind of entry: sizes, sign, prey, depth. */
 export type EntryData = Written & Made;
@@ -117,7 +117,7 @@ const forms = ENTRY_KINDS.map((kind) =>
     at: instant,
     keeper: z.string().nullable(),
     note: z.string().nullable(),
-    data: z.object({ ...SHAPES[kind], ...alsoBy }),
+    data: z.object({ ...SHAPES[kind], ...common }),
     undoneAt: instant.nullable(),
   }),
 );

@@ -128,7 +128,7 @@ describe('the API', () => {
     });
 
     it('is gone once its taking in is undone, and its box free', async () => {
-      await server.post(`/api/entries/${takenIn}/undo`, {});
+      await server.post(`/api/entries/${takenIn}/undo?along=yes`, {});
       expect((await server.get('/api/residents')).body.residents).toEqual([]);
       expect((await server.get('/api/homes')).body.homes[0].residentIds).toEqual([]);
       expect((await log({ kind: 'looked' })).body.error.fields[0].path).toBe('residentId');

@@ -21,6 +21,8 @@ import { computePlanHandlers } from './resources/computePlans';
 import { computeClimateHandlers } from './resources/computeClimate';
 import type { Deps } from './resources/deps';
 import { entryHandlers } from './resources/entries';
+import { mendingHandlers } from './resources/mending';
+import { takingBackHandlers } from './resources/takingBack';
 import { broodHandlers } from './resources/broods';
 import { colonyHandlers } from './resources/colony';
 import { feedingHandlers } from './resources/feeding';
@@ -114,6 +116,8 @@ export function createApp(options: AppOptions): Express {
     ...changesHandlers(options),
     ...residentHandlers(options),
     ...entryHandlers(options),
+    ...mendingHandlers(options),
+    ...takingBackHandlers(options),
     ...roundHandlers(options),
     ...computeHandlers(options),
     ...computeClimateHandlers(options),

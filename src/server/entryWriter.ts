@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { NewEntry } from '@/contract/entries';
+import type { MendedEntry } from '@/contract/mending';
 import { isToldApart, type Entry, type EntryToKeep } from '@/contract/storedEntries';
 import { HEAD_KINDS } from '@/core/growth/census';
 import type { CareBook } from '@/core/profiles/careBook';
@@ -141,7 +142,7 @@ export async function requireEntry(queries: Queries, id: string): Promise<Entry>
 }
 
 /** Splits an entry into what every kind has and the data of its own kind. */
-function recordOf(body: NewEntry) {
+export function recordOf(body: NewEntry | MendedEntry) {
   const own = Object.entries(body).filter(([name, value]) => !isToldApart(name) && value !== undefined);
   return {
     kind: body.kind,

@@ -71,7 +71,8 @@ describe('a winter rest', () => {
     });
     // What was done by a plan that is taken back is no step of the next one.
     await write({ kind: 'rest-step', step: 'feed-well-1' });
-    await server.post(`/api/entries/${planned.id}/undo`, {});
+    expect((await server.post(`/api/entries/${planned.id}/undo`, {})).status).toBe(409);
+    await server.post(`/api/entries/${planned.id}/undo?along=yes`, {});
     expect((await rest()).rest).toBeNull();
     const next = (await plan()).body.entry;
     const { steps } = (await rest()).rest.course;

@@ -57,5 +57,6 @@ export const ENTRY_FILTERS = [
       'skipped',
     ],
   },
+  { value: 'back', title: 'Taken back', kinds: [] },
 ] as const satisfies readonly { value: string; title: string; kinds: readonly Entry['kind'][] }[];
 export type EntryFilter = (typeof ENTRY_FILTERS)[number]['value'];

@@ -1,10 +1,11 @@
 import type { Home, Resident } from '@/contract/records';
+import type { Entry } from '@/contract/storedEntries';
 import { company, type Lodger } from '@/core/housing/company';
 import type { CareBook } from '@/core/profiles/careBook';
 import { invalid, Problem } from '../http/problem';
 import type { Queries } from '../storage/database';
 import { findHome, holdHome } from '../storage/homes';
-import { residentsIn } from '../storage/residents';
+import { findResident, residentsIn } from '../storage/residents';
 import { companyReason } from '@/words/company';
 
 /** Who is to live in a home. */
@@ -40,6 +41,21 @@ export async function requireRoomFor(
     ]);
   }
   return home;
+}
+
+/** Those that bring an animal into another home when they are taken back or brought back. */
+const BRINGS_HOME = new Set<Entry['kind']>(['taken-in', 'moved', 'died', 'passed-on', 'joined-into']);
+
+/** @throws Problem where an entry that came, went or was changed brings an animal where it cannot live: taking a move or a leaving back sends the animal to its old home: somebody else may live there by now. */
+export async function requireHomeStillFree(
+  queries: Queries,
+  care: CareBook,
+  entry: Entry,
+  field: string,
+): Promise<void> {
+  if (!BRINGS_HOME.has(entry.kind) || entry.residentId === null) return;
+  const resident = await findResident(queries, entry.residentId);
+  if (resident) await requireRoomFor(queries, care, resident.homeId, field, resident);
 }
 
 /** What keepers call somebody in a refusal. */

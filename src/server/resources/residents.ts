@@ -15,6 +15,7 @@ import { invalid, notFound, Problem } from '../http/problem';
 import { listOwnCards } from '../storage/handbook';
 import { sqlState, UNIQUE_VIOLATION, type Queries } from '../storage/database';
 import { findEntry, historyOf, insertEntry } from '../storage/entries';
+import { listTakenBack, pairAll } from '../storage/mending';
 import {
   findEver,
   findResident,
@@ -40,7 +41,10 @@ export function residentHandlers({ database, clock }: Deps): Pick<Handlers, Name
   return {
     residents: async () => ({ residents: [...(await houseToday(database, clock.today(), clock.now())).residents] }),
 
-    goneResidents: async () => ({ residents: await listGone(database) }),
+    goneResidents: async () => ({
+      residents: await listGone(database),
+      takenBack: await listTakenBack(database),
+    }),
 
     history: async ({ params, query }) => {
       if (!(await isKnown(database, params.id))) throw notFound('resident with that id');
@@ -124,13 +128,16 @@ export function residentHandlers({ database, clock }: Deps): Pick<Handlers, Name
               data: { substrateDepthMm: body.substrateDepthMm },
             });
           }
+          const act: string[] = [entryId];
           for (const { field, entry: each } of known) {
             const told = { ...each, ...(body.keeper !== undefined && { keeper: body.keeper }) } as NewEntry;
-            await renaming(
+            const added = await renaming(
               (path) => (path === 'on' ? field : path),
               () => writer.add(queries, care, told, (residentId) => findEver(queries, residentId)),
             );
+            act.push(added.entry.id);
           }
+          await pairAll(queries, act, entryId);
           const entry = await findEntry(queries, entryId);
           if (!entry) throw new Error('The entry just written cannot be read.');
           return { resident: await requireResident(queries, id), entry };

@@ -101,12 +101,12 @@ export async function requireSense(
 }
 
 /** About the animal itself, wherever it lived: its breeder knew it too. What is about its box, or counts heads, begins here. */
-const OF_THE_ANIMAL = new Set<NewEntry['kind']>([
-  ...['moulted', 'measured', 'sign', 'sexed', 'offered', 'eaten', 'refused', 'noted'],
-] as NewEntry['kind'][]);
+export const OF_THE_ANIMAL = [
+  ...(['moulted', 'measured', 'sign', 'sexed', 'offered', 'eaten', 'refused', 'noted'] as const),
+];
 
 const isOfTheAnimal = (body: NewEntry): boolean =>
-  OF_THE_ANIMAL.has(body.kind) && !(body.kind === 'measured' && body.headCount !== undefined);
+  OF_THE_ANIMAL.some((kind) => kind === body.kind) && !(body.kind === 'measured' && body.headCount !== undefined);
 
 /** @throws Problem for a day before one animal was born; of several, before they were taken in, for nobody tells them apart. */
 export function requireInItsLife(resident: Pick<Resident, 'form' | 'bornOn' | 'takenInOn'>, on: string): void {

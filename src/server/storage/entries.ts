@@ -5,7 +5,7 @@ import { withoutUndefined } from '@/core/withoutUndefined';
 import type { Queries } from './database';
 import { EVER_IN_HOME } from './residents';
 
-interface EntryRow {
+export interface EntryRow {
   id: string;
   kind: EntryKind;
   resident_id: string | null;
@@ -18,10 +18,11 @@ interface EntryRow {
   undone_at: string | null;
 }
 
-const COLUMNS = 'e.id, e.kind, e.resident_id, e.home_id, e.on_day, e.at, e.keeper, e.note, e.data, e.undone_at';
+/** What is read of an entry `e`. */
+export const COLUMNS = 'e.id, e.kind, e.resident_id, e.home_id, e.on_day, e.at, e.keeper, e.note, e.data, e.undone_at';
 
 /** What is kept of a kind was checked by the form of that kind when it was written. */
-const fromRow = <Kind extends EntryKind = EntryKind>(row: EntryRow) =>
+export const fromRow = <Kind extends EntryKind = EntryKind>(row: EntryRow) =>
   ({
     id: row.id,
     kind: row.kind,
@@ -88,14 +89,15 @@ export async function countStanding(queries: Queries, homeId: string, kind: Entr
 
 /**
  * Marks an entry as undone, and with it the one that is one act with it and what came of it (of a meal, that it was
- * eaten). Answers those that were marked.
+ * eaten, of a rest its steps). Answers those that were marked.
  */
 export async function markUndone(queries: Queries, id: string, at: string): Promise<Entry[]> {
   const rows = await queries.query<EntryRow>(
     `UPDATE entry e SET undone_at = $2
      WHERE e.undone_at IS NULL AND (e.id = $1 OR e.pair = (SELECT p.pair FROM entry p WHERE p.id = $1)
        OR (e.resident_id = (SELECT p.resident_id FROM entry p WHERE p.id = $1)
-         AND e.data ->> 'answers' IN ('meal ' || $1::text, 'search ' || $1::text)))
+         AND (e.data ->> 'answers' IN ('meal ' || $1::text, 'search ' || $1::text)
+           OR e.data ->> 'restId' = $1::text OR e.data ->> 'troubleId' = $1::text)))
      RETURNING ${COLUMNS}`,
     [id, at],
   );

@@ -4,6 +4,7 @@ import { call } from '@/client/api';
 import { problemOf, useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import { ENTRY_FILTERS, type EntryFilter } from '@/words/entryFilters';
+import type { EntryVersion } from '@/contract/mending';
 import type { Entry } from '@/contract/storedEntries';
 import { Button } from '../kit/Button';
 import { Choices } from '../kit/Choices';
@@ -13,10 +14,12 @@ import { Body, Heading, Soft } from '../components/Words';
 import { space, stroke, target } from '../theme/tokens';
 import { dayWords } from '@/words/days';
 import { entryWords } from '@/words/entries';
+import { canBeMended, versionWords } from '@/words/mending';
 import { useLength } from '@/words/useLength';
 import { useNames } from '@/words/useNames';
+import { MendForm } from './MendForm';
 
-/** Everything that was written down, newest first along one line; each thing can be taken back. */
+/** Everything that was written down, newest first along one line; each thing can be put right, taken back and brought back. */
 export function History({ residentId, today }: { residentId: string; today: string }) {
   // The house is loaded anew after every entry: its round tells that the history may have grown.
   const version = useHouse((house) => house.round);
@@ -27,7 +30,11 @@ export function History({ residentId, today }: { residentId: string; today: stri
   const query = kinds === undefined || kinds === '' ? {} : { kinds };
   useEffect(() => {
     let isCurrent = true;
-    call('history', { params: { id: residentId }, query }).then(
+    const asked =
+      filter === 'back'
+        ? call('takenBackEntries', { params: { id: residentId } }).then((reply) => ({ ...reply, hasMore: false }))
+        : call('history', { params: { id: residentId }, query });
+    asked.then(
       (reply) => isCurrent && setPage(reply),
       (error: unknown) => isCurrent && setProblem(problemOf(error)),
     );
@@ -52,7 +59,7 @@ export function History({ residentId, today }: { residentId: string; today: stri
     <View style={styles.part}>
       <Heading>History</Heading>
       <Choices label="Show" choices={ENTRY_FILTERS} value={filter} onChange={setFilter} />
-      <Soft>Tap an entry to see who wrote it, and to take it back.</Soft>
+      <Soft>Tap an entry to see who wrote it, to put it right, or to take it back.</Soft>
       {problem !== undefined ? <Body>{problem}</Body> : null}
       {page.entries.length === 0 ? <Soft>Nothing of that kind was written down.</Soft> : null}
       <View role="list" style={styles.line}>
@@ -73,9 +80,21 @@ export function History({ residentId, today }: { residentId: string; today: stri
 function EntryRow({ entry, today, isFirstOfDay }: { entry: Entry; today: string; isFirstOfDay: boolean }) {
   const styles = useStyles();
   const length = useLength();
-  const undo = useLog((log) => log.undo);
+  const { undo, restore } = useLog();
   const [isOpen, setOpen] = useState(false);
-  const words = entryWords(entry, length, useNames(), today);
+  const [isMended, setMended] = useState(false);
+  const [versions, setVersions] = useState<EntryVersion[]>([]);
+  const names = useNames();
+  const see = async () => setVersions((await call('entryVersions', { params: { id: entry.id } })).versions);
+  const { mended = 0 } = entry.data;
+  const isStanding = entry.undoneAt === null;
+  const mend = { title: 'Put right', onPress: () => setMended(true) };
+  const back = { title: 'Take back', onPress: () => void undo(entry.id) };
+  const before = { title: 'How it stood before', onPress: () => void see() };
+  const links = isStanding
+    ? [...(canBeMended(entry.kind) ? [mend] : []), back, ...(mended > 0 ? [before] : [])]
+    : [{ title: 'Bring back', onPress: () => void restore(entry.id) }];
+  const words = entryWords(entry, length, names, today);
   const day = dayWords(entry.on, today);
   return (
     <View role="listitem" style={styles.entry}>
@@ -92,6 +111,13 @@ function EntryRow({ entry, today, isFirstOfDay }: { entry: Entry; today: string;
           <Body>{words}</Body>
           {entry.note !== null && entry.kind !== 'noted' && entry.kind !== 'photo' ? <Soft>{entry.note}</Soft> : null}
           {isOpen && entry.keeper !== null ? <Soft>{`by ${entry.keeper}`}</Soft> : null}
+          {isOpen
+            ? versions.map((version) => (
+                <Soft key={version.number}>
+                  {versionWords(version, entryWords(asEntry(version, entry), length, names, today), today)}
+                </Soft>
+              ))
+            : null}
         </View>
       </Pressable>
       {entry.kind === 'photo' ? (
@@ -104,12 +130,16 @@ function EntryRow({ entry, today, isFirstOfDay }: { entry: Entry; today: string;
       ) : null}
       {isOpen ? (
         <View style={styles.undo}>
-          <LinkRow links={[{ title: 'Undo this entry', onPress: () => void undo(entry.id) }]} />
+          <LinkRow links={links} />
         </View>
       ) : null}
+      {isMended ? <MendForm entry={entry} words={words} onDone={() => setMended(false)} /> : null}
     </View>
   );
 }
+
+/** An entry as it stood before. */
+const asEntry = (version: EntryVersion, entry: Entry) => ({ ...entry, ...version }) as Entry;
 
 /** What stands out on the line. */
 const BIG = new Set<Entry['kind']>(['taken-in', 'moulted', 'hatched', 'died', 'passed-on', 'moved', 'joined-into']);

@@ -71,7 +71,7 @@ describe('history', () => {
     expect(screen.queryByText('by Odalys Fenn')).toBeNull();
     await tap('button', 'today: Moulted, length 30 mm');
     expect(screen.getByText('by Odalys Fenn')).toBeTruthy();
-    await tap('button', 'Undo this entry');
+    await tap('button', 'Take back');
     expect(undone).toEqual(['e1']);
     await pick('Show', 'Food');
     expect(mockCall).toHaveBeenLastCalledWith('history', {

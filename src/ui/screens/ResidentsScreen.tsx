@@ -4,7 +4,8 @@ import { View } from 'react-native';
 import { useGone } from '@/client/gone';
 import { useNextMoults } from '@/client/growthWorker';
 import { useHouse } from '@/client/house';
-import type { GoneResident, Home, Resident } from '@/contract/records';
+import { useLog } from '@/client/log';
+import type { GoneResident, Home, Resident, TakenBack } from '@/contract/records';
 import { Button } from '../kit/Button';
 import { Choices } from '../kit/Choices';
 import { BoxTile } from '../drawings/BoxTile';
@@ -16,11 +17,12 @@ import { useKept } from '../components/places';
 import { Screen } from '../components/Screen';
 import { ShelfHeading } from '../components/ShelfHeading';
 import { StatusMark } from '../components/StatusMark';
+import { makeStyles } from '../components/useStyles';
 import { Body, Name, Soft, Strong, Title } from '../components/Words';
 import { Trouble } from '../housing/Trouble';
 import { HOME_WORD } from '@/words/homeState';
 import { found, soughtOf } from '../residents/search';
-import { space } from '../theme/tokens';
+import { space, stroke } from '../theme/tokens';
 import { dayWords } from '@/words/days';
 import { calledWords, leftWords, lifeWords } from '@/words/residents';
 import { useLength } from '@/words/useLength';
@@ -35,7 +37,8 @@ type Order = (typeof ORDERS)[number]['value'];
 type Item =
   | { key: string; heading: string; note: string }
   | { key: string; resident: Resident; home: Home; moult?: string | undefined }
-  | { key: string; gone: GoneResident };
+  | { key: string; gone: GoneResident }
+  | { key: string; takenBack: TakenBack };
 
 /** Everybody: by shelf, by the next moult, and those that are here no longer. */
 export function ResidentsScreen({ chosenId }: { chosenId?: string | undefined }) {
@@ -81,7 +84,7 @@ function nobody(order: Order, typed: string): string {
 /** What the list shows; null while the next moults are worked out. */
 function useItems(order: Order, typed: string): Item[] | null {
   const { shelves, homes, residents, round } = useHouse();
-  const { gone, load } = useGone();
+  const { gone, takenBack, load } = useGone();
   const moults = useNextMoults(order === 'moult');
   useEffect(() => {
     if (order === 'gone') void load();
@@ -98,7 +101,10 @@ function useItems(order: Order, typed: string): Item[] | null {
   return useMemo(() => {
     if (order === 'gone') {
       const left = gone.map((each) => ({ ...soughtOf(each, homeById.get(each.homeId)?.code ?? ''), gone: each }));
-      return found(left, typed).map((each) => ({ key: each.gone.id, gone: each.gone }));
+      return [
+        ...found(left, typed).map((each) => ({ key: each.gone.id, gone: each.gone })),
+        ...(typed.trim() === '' ? takenBack.map((each) => ({ key: each.id, takenBack: each })) : []),
+      ];
     }
     const here = found(sought, typed);
     if (order === 'moult') {
@@ -122,12 +128,13 @@ function useItems(order: Order, typed: string): Item[] | null {
         ...onShelf.map(({ resident, home }) => ({ key: resident.id, resident, home })),
       ];
     });
-  }, [order, typed, gone, sought, moults, shelves, homeById, round]);
+  }, [order, typed, gone, takenBack, sought, moults, shelves, homeById, round]);
 }
 
 function Row({ item, chosenId }: { item: Item; chosenId: string | undefined }) {
   if ('heading' in item) return <ShelfHeading name={item.heading} note={item.note} />;
   if ('gone' in item) return <GoneRow gone={item.gone} isChosen={item.gone.id === chosenId} />;
+  if ('takenBack' in item) return <TakenBackRow takenBack={item.takenBack} />;
   const { resident, home, moult } = item;
   return <ResidentRow resident={resident} home={home} moult={moult} isChosen={resident.id === chosenId} />;
 }
@@ -160,6 +167,27 @@ const ResidentRow = memo(function ResidentRow({ resident, home, moult, isChosen 
   );
 });
 
+/** One that was taken in by mistake: it can be brought back with all that was written about it. */
+function TakenBackRow({ takenBack }: { takenBack: TakenBack }) {
+  const styles = useStyles();
+  const restore = useLog((log) => log.restore);
+  const today = useHouse((house) => house.round?.on ?? takenBack.takenInOn);
+  const { called, scientificName, takenInOn, entryId } = takenBack;
+  return (
+    <View style={styles.takenBack}>
+      <View style={styles.who}>
+        <Name>{scientificName}</Name>
+        <Soft>
+          {[called, `taken in ${dayWords(takenInOn, today)}, and taken back`]
+            .filter((word) => word !== null)
+            .join(', ')}
+        </Soft>
+      </View>
+      <Button rank="second" title="Bring back" onPress={() => void restore(entryId)} />
+    </View>
+  );
+}
+
 function GoneRow({ gone, isChosen }: { gone: GoneResident; isChosen: boolean }) {
   const today = useHouse((house) => house.round?.on ?? gone.leftOn);
   const left = leftWords(gone, today);
@@ -174,3 +202,15 @@ function GoneRow({ gone, isChosen }: { gone: GoneResident; isChosen: boolean }) 
     </ListRow>
   );
 }
+
+const useStyles = makeStyles((theme) => ({
+  takenBack: {
+    flexDirection: 'row',
+    alignItems: 'center',
+    gap: space.m,
+    paddingVertical: space.s,
+    borderBottomWidth: stroke.thin,
+    borderBottomColor: theme.colors.line,
+  },
+  who: { flex: 1 },
+}));

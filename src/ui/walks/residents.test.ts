@@ -80,6 +80,15 @@ it('one animal: its sex with what shows it, weight, note and photo; history narr
   await saveForm();
   await see(page.getByText('Soot: written down.')).toBeVisible();
 
+  await page.getByRole('button', { name: /2\.4 g/ }).click();
+  await page.getByRole('button', { name: 'Put right' }).click();
+  await page.getByLabel('Weight, g').fill('2,6');
+  await page.getByLabel('Note').fill('The scale was not at zero.');
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await see(page.getByRole('button', { name: /2\.6 g/ })).toBeVisible();
+  await page.getByRole('button', { name: 'How it stood before' }).click();
+  await see(page.getByText(/^Before it was put right today: today, .*2\.4 g/)).toBeVisible();
+
   await writeDown('A photo');
   await page.getByLabel('What it shows, if you like').fill('From above');
   await page.getByLabel('Photo of the resident').setInputFiles(PNG);
@@ -89,9 +98,15 @@ it('one animal: its sex with what shows it, weight, note and photo; history narr
 
   await pick('Show', 'Growth');
   await page.getByRole('button', { name: /Male, by its shed skin/ }).click();
-  await page.getByRole('button', { name: 'Undo this entry' }).click();
+  await page.getByRole('button', { name: 'Take back' }).click();
   await see(page.getByText('Taken back.')).toBeVisible();
   await see(page.getByRole('button', { name: /Male, by its shed skin/ })).toHaveCount(0);
+  await pick('Show', 'Taken back');
+  await page.getByRole('button', { name: /Male, by its shed skin/ }).click();
+  await page.getByRole('button', { name: 'Bring back' }).click();
+  await see(page.getByText('Brought back.')).toBeVisible();
+  await pick('Show', 'Growth');
+  await see(page.getByRole('button', { name: /Male, by its shed skin/ })).toBeVisible();
 
   await writeDown('It left');
   await page.getByRole('radio', { name: 'Passed on' }).click();
@@ -99,7 +114,7 @@ it('one animal: its sex with what shows it, weight, note and photo; history narr
   await saveForm();
   await see(page.getByText(/^It passed on today/)).toBeVisible();
   await page.getByRole('button', { name: /It passed on to a school in Saltmere/ }).click();
-  await page.getByRole('button', { name: 'Undo this entry' }).click();
+  await page.getByRole('button', { name: 'Take back' }).click();
   await see(page.getByRole('button', { name: 'New entry' })).toBeVisible();
 });
 
