@@ -4,22 +4,15 @@ import { CONDITIONS } from '@/core/feeding/prey';
 import { JOB_KINDS } from '@/core/plan/jobs';
 import { SKIP_REASONS } from '@/core/plan/work';
 import { TROUBLE_ENDS } from '@/core/trouble/table';
-import { HIGHEST_INSTAR, LEAVING_CAUSES, MOULT_SIGNS } from '@/core/profiles/profile';
+import { LEAVING_CAUSES, MOULT_SIGNS } from '@/core/profiles/profile';
 import { surplusWish } from './broods';
 import { dish } from './feeding';
 import { headCount, measures, soil, stage, substrateDepthMm } from './housing';
-import { day, id, instar, line, mm, oneOf, quantity, stageName } from './primitives';
+import { day, id, instar, instars, line, mm, oneOf, quantity, stageName } from './primitives';
 import { massG, newPhoto, sex, sexEvidence } from './records';
 import { wetness } from './substrate';
 import { signIds } from './trouble';
 
-/** How many of a group are in which instar: {"3": 3, "4": 12}. */
-export const instars = z.record(
-  z.string().refine((key) => /^[1-9]\d?$/.test(key) && Number(key) <= HIGHEST_INSTAR, {
-    error: `Must be the number of an instar, from 1 to ${HIGHEST_INSTAR}.`,
-  }),
-  quantity('animals', 0, 1_000_000, true),
-);
 const heads = quantity('animals', 1, 1_000_000, true);
 /** How many of each stage: {"larva": 40}. */
 const stageCounts = z.record(stageName, quantity('animals', 0, 10_000_000, true));

@@ -3,8 +3,7 @@ import { STILLNESS_VERDICTS } from '@/core/growth/stillness';
 import { BASES, MOULT_SIGNS } from '@/core/profiles/profile';
 import { temperatureC } from './climate';
 import { stage } from './housing';
-import { day, id, instar, line, mm, oneOf, profileId, quantity } from './primitives';
-import { instars } from './entries';
+import { day, id, instar, line, mm, oneOf, profileId, quantity, instars } from './primitives';
 
 const size = mm(0.05, 640);
 const seenMoult = z.strictObject({ on: day, sizeMm: size.optional(), stage: stage.optional() });

@@ -15,6 +15,14 @@ export function quantity(unit: string, min: number, max: number, whole = false) 
 
 export const instar = quantity('instars', 1, HIGHEST_INSTAR, true);
 
+/** How many of a group are in which instar: {"3": 3, "4": 12}. */
+export const instars = z.record(
+  z.string().refine((key) => /^[1-9]\d?$/.test(key) && Number(key) <= HIGHEST_INSTAR, {
+    error: `Must be the number of an instar, from 1 to ${HIGHEST_INSTAR}.`,
+  }),
+  quantity('animals', 0, 1_000_000, true),
+);
+
 export const mm = (min: number, max: number) => quantity('millimetres', min, max);
 
 /** One line of text without control characters, trimmed. */

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { StateOfHome } from '@/core/house/homeState';
 import { COMPANY_RULES } from '@/core/housing/company';
-import { FORMS, SEX_EVIDENCE, SEXES } from '@/core/profiles/profile';
+import { FORMS, MOULT_SIGNS, SEX_EVIDENCE, SEXES } from '@/core/profiles/profile';
 import {
   container,
   fillingWithinBox,
@@ -16,7 +16,7 @@ import { dishArea, factors, heat } from './climate';
 import { CONDITIONS } from '@/core/feeding/prey';
 import { itemId, schools } from './feeding';
 import { probeAlarm } from './readings';
-import { day, id, instant, instar, line, oneOf, profileId, quantity, scientificName } from './primitives';
+import { day, id, instant, instar, instars, line, oneOf, profileId, quantity, scientificName } from './primitives';
 
 // ---- shelves ----
 
@@ -228,6 +228,19 @@ export const newResident = z.strictObject({
   /** When it moulted, and was given food, last: also before it came. */
   lastMoultOn: day.optional(),
   lastMealOn: day.optional(),
+  /** A sign of a moult that it shows, and since when. */
+  sign: oneOf(MOULT_SIGNS).optional(),
+  signSince: day.optional(),
+  /** The count is a guess. */
+  headsAbout: z.boolean().optional(),
+  /** When they were counted, where that was not on the day they came. */
+  countedOn: day.optional(),
+  /** Of ants: 1 is a queen, alone where no workers are counted; 0 are workers without one. */
+  queens: quantity('queens', 0, 1000, true).optional(),
+  /** Of a group: how many are in which instar. */
+  instars: instars.optional(),
+  /** When the soil of its box was changed last, since it came. */
+  soilChangedOn: day.optional(),
   motherId: id.optional(),
   fatherId: id.optional(),
   outOfId: id.optional(),
@@ -247,6 +260,13 @@ export type NewResident = z.infer<typeof newResident>;
 /** What a keeper may correct about who a resident is, and how it is kept. Sizes, stage and home change by entries. */
 export const residentChange = z
   .strictObject({
+    /** Another name: its kind follows where the name is known for another one, and none is given. */
+    scientificName,
+    /** Its parents and young, which are of one species with it, are renamed too. */
+    withKin: z.boolean(),
+    /** One animal or a group. A group is counted: `headCount`, from today. */
+    form,
+    headCount,
     called: line('a name', 60).nullable(),
     commonName: line('a common name', 90).nullable(),
     /** Any kind: what it says otherwise of stage and size is carried over, and written down. */

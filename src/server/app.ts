@@ -40,6 +40,7 @@ import { moveHandlers } from './resources/moves';
 import { photoRoute } from './resources/photos';
 import { probeHandlers } from './resources/probes';
 import { profileHandlers } from './resources/profiles';
+import { identityHandlers } from './resources/identity';
 import { residentHandlers } from './resources/residents';
 import { restHandlers } from './resources/rests';
 import { handbookHandlers } from './resources/handbook';
@@ -115,6 +116,7 @@ export function createApp(options: AppOptions): Express {
     ...homeHandlers(options),
     ...changesHandlers(options),
     ...residentHandlers(options),
+    ...identityHandlers(options),
     ...entryHandlers(options),
     ...mendingHandlers(options),
     ...takingBackHandlers(options),

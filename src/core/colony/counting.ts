@@ -49,6 +49,19 @@ export const countedInBand = (low: number, high: number): Counted => ({
   high,
 });
 
+/** "About so many" is off by a third down and by half up in one case of ten each way. Common practice, no source */
+const ABOUT = { low: 2 / 3, high: 3 / 2 };
+
+/**
+ * A number that was guessed: "about two hundred".
+ * @param heads 1 or more
+ */
+export const countedAbout = (heads: number): Counted => ({
+  heads,
+  low: Math.max(1, Math.floor(heads * ABOUT.low)),
+  high: Math.ceil(heads * ABOUT.high),
+});
+
 /** How far a count may be off, as the standard deviation of its logarithm; 0 where every head was counted. */
 export function countSpread(low: number | undefined, high: number | undefined): number {
   if (low === undefined || high === undefined || low <= 0 || high <= low) return 0;

@@ -114,7 +114,7 @@ export function colonyState(question: ColonyQuestion): ColonyState {
       : { counts: { [stageIn(kind, resident.stage)]: resident.headCount ?? 1 }, estimated: [] };
   const heads = kind ? headsIn(kind, stands.counts) : (resident.headCount ?? 0);
   // She is founding until somebody has seen a worker, whatever should be there by now.
-  const seen = kind && isFoundingIn(kind, last, resident) ? seenIn(kind, log) : null;
+  const seen = kind && isFoundingIn(kind, last, resident, queens) ? seenIn(kind, log) : null;
   const beganOn = resident.takenInOn;
   const each = perHeadMl(profile, resident);
   return {
@@ -164,8 +164,10 @@ const isFoundingIn = (
   kind: PopulationKind,
   last: Count | undefined,
   resident: Pick<AnimalMeasures, 'headCount'>,
+  queens: number,
 ): boolean =>
   kind.laying.by === 'queen' &&
+  queens > 0 &&
   lastCounted(kind, last, resident) <= (last?.stages?.[kind.adults] === undefined ? LONE_QUEEN : 0);
 
 /** Heads, of ants the workers, by the last count. */
@@ -191,7 +193,7 @@ function standOf(kind: PopulationKind, base: Base): { counts: Record<string, num
   const last = log.counts.at(-1);
   const heads = lastCounted(kind, last, resident);
   // With a founding queen there is only what she has laid since.
-  const isFounding = isFoundingIn(kind, last, resident);
+  const isFounding = isFoundingIn(kind, last, resident, queens);
   const usual = isFounding ? { [kind.adults]: 0 } : usualStages(kind, heads, queens, temperatureC, room);
   const then = { ...usual, ...last?.stages };
   const estimated = Object.keys(usual).filter((stage) => stage !== kind.adults && last?.stages?.[stage] === undefined);

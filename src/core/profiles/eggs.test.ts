@@ -33,9 +33,12 @@ describe('eggs', () => {
     expect(verdict(0.5)).toBe('pass');
   });
 
-  it('may lie with others, and keep the profile of a kind that has a stage of eggs', () => {
+  it('may lie with others, and keep the profile of a kind that has a stage of eggs, but that nobody measures them', () => {
     const moth = profileOf('moth-cold-egg');
-    expect(asEggs(moth)).toBe(moth);
+    const { usualMm, ...measure } = asEggs(moth).measure;
+    expect({ ...asEggs(moth), measure }).toEqual(moth);
+    expect(usualMm?.value).toBeLessThan(2);
+    expect(asEggs(profileOf('ant-small-temperate'))).toBe(profileOf('ant-small-temperate'));
     const book = careBook([profileOf('mantis')], []);
     const eggs = book.of({ profile: 'mantis', stage: 'egg' });
     expect(book.of({ profile: 'mantis', stage: 'egg' })).toBe(eggs);

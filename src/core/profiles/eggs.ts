@@ -5,10 +5,16 @@ const USUAL_EGG_MM = 2;
 
 /**
  * How eggs of a kind are kept apart from their parents: damped or misted like them, never fed or moved for their size;
- * of the rules of the home those hold that keep hatchlings in. Kinds that have a stage of eggs keep their own profile.
+ * of the rules of the home those hold that keep hatchlings in. Kinds that have a stage of eggs keep their own profile, but that
+ * nobody measures an egg; those of ants lie in the nest and belong to a colony.
  */
 export function asEggs(profile: CareProfile): CareProfile {
-  if (profile.stages.includes('egg')) return profile;
+  if (profile.silhouette === 'ant') return profile;
+  const measure = {
+    ...profile.measure,
+    usualMm: profile.young?.widthMm ?? { value: USUAL_EGG_MM, basis: 'from memory' },
+  };
+  if (profile.stages.includes('egg')) return { ...profile, measure };
   const { feeding: _fed, diet: _eaten, ...rest } = profile;
   const [first] = profile.stages;
   return {
@@ -16,10 +22,7 @@ export function asEggs(profile: CareProfile): CareProfile {
     stages: ['egg', ...profile.stages],
     lives: 'ground',
     schools: [],
-    measure: {
-      ...profile.measure,
-      usualMm: profile.young?.widthMm ?? { value: USUAL_EGG_MM, basis: 'from memory' },
-    },
+    measure,
     growth: { ...profile.growth, grownStages: [...profile.growth.grownStages, 'egg'] },
     company: { ...profile.company, sameKind: 'group', role: 'cleaner' },
     fit: hatchHole(profile),

@@ -1,10 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import type { NewEntry } from '@/contract/entries';
-import type { NewResident, Resident } from '@/contract/records';
-import { shippedSpecies } from '@/contract/shipped';
-import { kindOfName } from '@/core/handbook/kindOfName';
+import type { NewResident } from '@/contract/records';
+import { countedAbout } from '@/core/colony/counting';
 import { requireSchool, requireStage, takenMeasure, usualForm } from '@/core/profiles/animal';
-import { carriedOver } from '@/core/profiles/otherKind';
 import type { CareProfile, Form } from '@/core/profiles/profile';
 import { withoutUndefined } from '@/core/withoutUndefined';
 import { careOf } from '../care';
@@ -12,29 +10,19 @@ import { entryWriter, renaming } from '../entryWriter';
 import { houseToday } from '../house/houseToday';
 import type { Handlers } from '../http/mount';
 import { invalid, notFound, Problem } from '../http/problem';
-import { listOwnCards } from '../storage/handbook';
-import { sqlState, UNIQUE_VIOLATION, type Queries } from '../storage/database';
+import { sqlState, UNIQUE_VIOLATION } from '../storage/database';
 import { findEntry, historyOf, insertEntry } from '../storage/entries';
 import { listTakenBack, pairAll } from '../storage/mending';
-import {
-  findEver,
-  findResident,
-  insertResident,
-  isKnown,
-  listGone,
-  updateBirth,
-  updateResident,
-  writeForbidden,
-} from '../storage/residents';
-import { requireFoods } from '../larder';
+import { findEver, insertResident, isKnown, listGone } from '../storage/residents';
 import { writeChoice } from '../storage/schools';
 import { dayOf, type Deps } from './deps';
+import { kindNamed, requireBirth, requireParents, requireResident } from './identity';
 import { requireDepthFits, requireRoomFor } from './occupancy';
 import { requireMeasures } from './sense';
 
 const PAGE = 60;
 
-type Names = 'residents' | 'goneResidents' | 'takeIn' | 'changeResident' | 'history';
+type Names = 'residents' | 'goneResidents' | 'takeIn' | 'history';
 
 export function residentHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
   const writer = entryWriter(clock);
@@ -53,31 +41,6 @@ export function residentHandlers({ database, clock }: Deps): Pick<Handlers, Name
       return { entries: entries.slice(0, PAGE), hasMore: entries.length > PAGE };
     },
 
-    changeResident: ({ params, body }) =>
-      database.transaction(async (queries) => {
-        const before = await requireResident(queries, params.id);
-        const given = Object.fromEntries(Object.entries(body).filter(([, value]) => value !== undefined));
-        const care = await careOf(queries);
-        const changed: Resident = { ...before, ...given };
-        const isOther = changed.profile !== before.profile;
-        const { form = before.form, ...said } = isOther ? carriedOver(care.of(before), care.of(changed), changed) : {};
-        const after = { ...changed, form };
-        if (body.bornOn) requireBirth(body.bornOn, before.takenInOn);
-        await requireParents(queries, after, params.id);
-        await updateResident(queries, after);
-        if (Object.keys(said).length > 0) {
-          const about = { residentId: params.id, homeId: null, on: clock.today(), at: clock.now(), keeper: null };
-          const note = `Carried over: kept as ${care.of(changed).name} now, as ${care.of(before).name} before.`;
-          await insertEntry(queries, { ...about, id: randomUUID(), kind: 'measured', note, data: said });
-        }
-        if (body.forbidden) {
-          requireFoods(body.forbidden);
-          await writeForbidden(queries, params.id, body.forbidden);
-        }
-        if (body.bornOn !== undefined) await updateBirth(queries, params.id, body.bornOn);
-        return { resident: await requireResident(queries, params.id) };
-      }),
-
     takeIn: async ({ body: asked }) => {
       const on = dayOf(clock, asked.on);
       const care = await careOf(database);
@@ -88,12 +51,12 @@ export function residentHandlers({ database, clock }: Deps): Pick<Handlers, Name
       requireSchool(profile, body.school);
       takenMeasure(profile, body);
       if (body.bornOn) requireBirth(body.bornOn, on);
-      const form = formOf(profile, body);
+      const form = formOf(profile, { ...body, headCount: headsOf(body) });
       const id = body.id ?? randomUUID();
       const known = knownBefore(profile, id, body);
       try {
         return await database.transaction(async (queries) => {
-          const newcomer = { ...body, called: body.called ?? null, id };
+          const newcomer = { ...body, headCount: headsOf(body), called: body.called ?? null, id };
           const home = await requireRoomFor(queries, care, body.homeId, 'homeId', newcomer);
           await requireParents(queries, body, id);
           await insertResident(queries, factsOf(id, form, body));
@@ -103,7 +66,9 @@ export function residentHandlers({ database, clock }: Deps): Pick<Handlers, Name
           }
           const common = { on, keeper: body.keeper ?? null, note: null };
           const entryId = randomUUID();
-          const { stage, legSpanMm, bodyLengthMm, carapaceWidthMm, headCount, massG, instar } = body;
+          const { stage, legSpanMm, bodyLengthMm, carapaceWidthMm, massG, instar } = body;
+          // Nobody knows how many they were when they came, if they were counted on another day.
+          const headCount = body.countedOn === undefined ? headsOf(body) : undefined;
           const measured = { legSpanMm, bodyLengthMm, carapaceWidthMm, headCount, massG, instar };
           await insertEntry(queries, {
             ...common,
@@ -157,8 +122,9 @@ export function residentHandlers({ database, clock }: Deps): Pick<Handlers, Name
 function knownBefore(
   profile: CareProfile,
   residentId: string,
-  { lastMoultOn, lastMealOn }: NewResident,
+  body: NewResident,
 ): { field: string; entry: NewEntry }[] {
+  const { lastMoultOn, lastMealOn, sign, signSince, soilChangedOn } = body;
   const meal = randomUUID();
   if (lastMealOn !== undefined && !profile.feeding) {
     throw invalid('lastMealOn', 'A last meal is told of those that hunt; leave it out.');
@@ -167,7 +133,20 @@ function knownBefore(
   // It has happened: nobody is asked whether it was meant.
   const offer = { kind: 'offered' as const, id: meal, residentId, insist: true };
   const eaten = { kind: 'eaten' as const, residentId, answers: `meal ${meal}` };
+  if (signSince !== undefined && sign === undefined) throw invalid('sign', 'Say which sign it shows since then.');
   return [
+    ...countKnown(residentId, body),
+    ...(soilChangedOn === undefined
+      ? []
+      : [{ field: 'soilChangedOn', entry: { kind: 'refreshed' as const, residentId, on: soilChangedOn } }]),
+    ...(sign === undefined
+      ? []
+      : [
+          {
+            field: 'signSince',
+            entry: { kind: 'sign' as const, residentId, sign, ...(signSince && { on: signSince }) },
+          },
+        ]),
     ...(lastMoultOn === undefined ? [] : [{ field: 'lastMoultOn', entry: { ...moult, on: lastMoultOn } }]),
     ...(lastMealOn === undefined
       ? []
@@ -175,16 +154,27 @@ function knownBefore(
   ];
 }
 
+/** What a newcomer's heads come to: those in every instar, where they are told by instars. */
+const headsOf = ({ headCount, instars }: NewResident): number | undefined =>
+  headCount ?? (instars && Object.values(instars).reduce((sum, each) => sum + each, 0));
+
+/** A count that says more than a number of the day they came: by whom, when, how surely, in which instars. */
+function countKnown(residentId: string, body: NewResident): { field: string; entry: NewEntry }[] {
+  const { headsAbout, countedOn, queens, instars, on } = body;
+  if (countedOn === undefined && queens === undefined && instars === undefined && !headsAbout) return [];
+  const headCount = headsOf(body);
+  if (headCount === undefined && queens === undefined) throw invalid('headCount', 'Say how many there are, or about.');
+  const about = headsAbout && headCount !== undefined ? countedAbout(headCount) : undefined;
+  const entry: NewEntry = {
+    ...{ kind: 'measured', residentId },
+    ...withoutUndefined({ on: countedOn ?? on, headCount, queens, instars }),
+    ...(about && { headsLow: about.low, headsHigh: about.high }),
+  };
+  return [{ field: countedOn === undefined ? 'on' : 'countedOn', entry }];
+}
+
 /** A newcomer of whom the kind is known. */
 type Named = NewResident & { profile: string };
-
-/** @throws Problem where the name tells no kind: then the keeper has to. */
-async function kindNamed(queries: Queries, scientificName: string): Promise<string> {
-  const kind = kindOfName([...(await listOwnCards(queries)), ...shippedSpecies], scientificName);
-  if (kind) return kind.profile;
-  const message = `Nobody here knows ${scientificName}, or another of its genus. Give the kind it is kept as, see /api/profiles.`;
-  throw invalid('profile', message);
-}
 
 function factsOf(id: string, form: Form, body: Named) {
   return {
@@ -216,42 +206,4 @@ function formOf(profile: CareProfile, { form, stage, headCount }: NewResident): 
     throw invalid('headCount', `A single animal is one; got ${headCount}. Choose group.`);
   }
   return form ?? usualForm(profile, headCount);
-}
-
-function requireBirth(bornOn: string, takenInOn: string): void {
-  if (bornOn > takenInOn) {
-    throw invalid('bornOn', `Must not be after it was taken in, on ${takenInOn}; got ${bornOn}.`);
-  }
-}
-
-/** Parents are of this house, of its own kind and not itself; a mother is no male, a father no female. */
-async function requireParents(
-  queries: Queries,
-  of: Pick<NewResident, 'scientificName'> & Partial<Record<'motherId' | 'fatherId' | 'outOfId', string | null>>,
-  id: string,
-): Promise<void> {
-  for (const [path, otherSex] of [
-    ['motherId', 'male'],
-    ['fatherId', 'female'],
-    ['outOfId', null],
-  ] as const) {
-    const parentId = of[path];
-    if (parentId === undefined || parentId === null) continue;
-    if (parentId === id) throw invalid(path, 'Nobody is its own parent.');
-    const parent = await findEver(queries, parentId);
-    if (!parent) throw invalid(path, 'There is no resident with that id.');
-    if (parent.scientificName !== of.scientificName) {
-      const message = `Must be of the same kind, ${of.scientificName}; ${parent.called ?? 'that one'} is ${parent.scientificName}.`;
-      throw invalid(path, message);
-    }
-    if (otherSex !== null && parent.form === 'single' && parent.sex === otherSex) {
-      throw invalid(path, `${parent.called ?? 'That one'} is written down as ${otherSex}.`);
-    }
-  }
-}
-
-async function requireResident(queries: Queries, id: string): Promise<Resident> {
-  const resident = await findResident(queries, id);
-  if (!resident) throw notFound('resident with that id');
-  return resident;
 }

@@ -130,6 +130,21 @@ export async function listOfSpecies(queries: Queries, scientificName: string): P
   return rows.map(fromRow);
 }
 
+/** All who are tied to one as parents, young, or what they came out of, over any number of steps, without itself. */
+export async function familyOf(queries: Queries, id: string): Promise<Resident[]> {
+  const rows = await queries.query<ResidentRow>(
+    `WITH RECURSIVE family (id) AS (
+       SELECT $1::uuid
+       UNION
+       SELECT k.id FROM family f JOIN resident s ON s.id = f.id
+         JOIN resident k ON k.id IN (s.mother_id, s.father_id, s.out_of_id)
+           OR f.id IN (k.mother_id, k.father_id, k.out_of_id))
+     SELECT ${CHOSEN} FROM resident_ever r WHERE r.id <> $1 AND r.id = ANY (ARRAY(SELECT id FROM family)) ORDER BY r.id`,
+    [id],
+  );
+  return rows.map(fromRow);
+}
+
 /** Whether somebody was ever taken in under an id. */
 export async function isKnown(queries: Queries, id: string): Promise<boolean> {
   return (await queries.query('SELECT id FROM resident WHERE id = $1', [id])).length > 0;

@@ -1,5 +1,6 @@
 import { HIGHEST_INSTAR } from '@/core/profiles/profile';
 import { numberIn } from '@/core/measure/typedNumber';
+import { checkScientificName } from '@/core/measure/scientificName';
 import { formatLength, parseLength, type LengthUnit } from '@/core/measure/length';
 
 /** A check for a length typed in the keeper's unit that has to lie between two limits (mm). */
@@ -10,6 +11,13 @@ export function lengthCheck(unit: LengthUnit, minMm: number, maxMm: number) {
     if (parsed.mm >= minMm && parsed.mm <= maxMm) return true;
     return `Must be from ${formatLength(minMm, unit)} to ${formatLength(maxMm, unit)}.`;
   };
+}
+
+/** A check for a scientific name; a slip is told with what is likely meant. */
+export function nameCheck(text: string): string | true {
+  const check = checkScientificName(text);
+  if (check.ok) return true;
+  return check.suggestion ? `${check.problem} Write ${check.suggestion}.` : check.problem;
 }
 
 /** A whole number of animals as typed; undefined when it is none. */

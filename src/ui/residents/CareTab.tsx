@@ -7,11 +7,16 @@ import { Soft, Strong } from '../components/Words';
 import { space } from '../theme/tokens';
 import { Cautions } from './Cautions';
 
-/** How it is kept, what its papers say, and whom to ask when something is wrong. */
+/** Who it is, how it is kept, what its papers say, and whom to ask when something is wrong. */
 export function CareTab({ resident }: { resident: Resident }) {
   const care = useHouse((house) => house.care);
   const { id } = resident;
   const rows = [
+    {
+      title: 'Who it is',
+      about: 'its names, where it came from, one or several',
+      open: () => router.push(`/residents/${id}/who`),
+    },
     {
       title: `Kept as ${care.of(resident).name.toLowerCase()}`,
       about: 'the numbers it is kept by, and whose practice they are',

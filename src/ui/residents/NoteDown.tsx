@@ -19,6 +19,7 @@ import { calledWords } from '@/words/residents';
 import { HatchForm, InstarForm, JoinForm, PartForm } from './GroupForms';
 import { ClutchForm } from './ClutchForm';
 import { CountForm } from './CountForm';
+import { DayField, useDay } from './DayField';
 import { LeavingForm } from './LeavingForm';
 import { useQuiet } from './QuietPanel';
 import { SexForm } from './SexForm';
@@ -125,16 +126,20 @@ function SignForm({ resident, onDone }: FormProps) {
   const { leaveAloneSigns } = useHouse((house) => house.care).of(resident);
   // Those on which it is left alone come first; the others count in the odds.
   const signs = [...leaveAloneSigns, ...MOULT_SIGNS.filter((sign) => !leaveAloneSigns.includes(sign))];
+  const day = useDay();
   return (
-    <Choices
-      label="Sign of a moult"
-      choices={signs.map((sign) => ({ value: sign, title: signWords(sign) }))}
-      value={undefined}
-      onChange={(sign) => {
-        void write({ kind: 'sign', residentId: resident.id, sign }, `${calledWords(resident)}: ${signWords(sign)}.`);
-        onDone();
-      }}
-    />
+    <View style={{ gap: space.m }}>
+      <DayField day={day} />
+      <Choices
+        label="Sign of a moult"
+        choices={signs.map((sign) => ({ value: sign, title: signWords(sign) }))}
+        value={undefined}
+        onChange={(sign) => {
+          const entry = { kind: 'sign', residentId: resident.id, sign, ...day.field } as const;
+          void write(entry, `${calledWords(resident)}: ${signWords(sign)}.`).then((isDone) => isDone && onDone());
+        }}
+      />
+    </View>
   );
 }
 
@@ -168,13 +173,15 @@ function PairedForm({ resident, onDone }: FormProps) {
 function NoteForm({ resident, onDone }: FormProps) {
   const write = useLog((log) => log.write);
   const note = useTyped();
+  const day = useDay();
   const save = async () => {
     if (note.isEmpty) return note.refuse('Write what you noticed.');
-    const entry = { kind: 'noted', residentId: resident.id, note: note.text } as const;
+    const entry = { kind: 'noted', residentId: resident.id, note: note.text, ...day.field } as const;
     if (await write(entry, `${calledWords(resident)}: noted.`)) onDone();
   };
   return (
     <View style={{ gap: space.m }}>
+      <DayField day={day} />
       <Field label="What you noticed" {...note.field} />
       <Button title="Write down" onPress={() => void save()} />
     </View>
@@ -185,9 +192,15 @@ function PhotoForm({ resident, onDone }: FormProps) {
   const load = useHouse((house) => house.load);
   const show = useLog((log) => log.show);
   const note = useTyped();
+  const day = useDay();
   const keep = async (picture: Promise<string>) => {
     try {
-      const body = { jpegBase64: await picture, ...(!note.isEmpty && { note: note.text }), ...keeperField() };
+      const body = {
+        jpegBase64: await picture,
+        ...(!note.isEmpty && { note: note.text }),
+        ...day.field,
+        ...keeperField(),
+      };
       const { entry } = await call('addResidentPhoto', { params: { id: resident.id }, body });
       await load();
       show({ text: `${calledWords(resident)}: photo kept.`, ...undoing(entry.id) });
@@ -198,6 +211,7 @@ function PhotoForm({ resident, onDone }: FormProps) {
   };
   return (
     <View style={{ gap: space.m }}>
+      <DayField day={day} />
       <Field label="What it shows, if you like" {...note.field} />
       <PhotoPicker label="Photo of the resident" onPick={(picture) => void keep(picture)} />
       <Soft>Made smaller on this device, then kept with the record. No flash on a moulting animal.</Soft>

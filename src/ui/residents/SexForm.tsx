@@ -7,6 +7,7 @@ import { SEX_EVIDENCE, SEXES, type SexEvidence } from '@/core/profiles/profile';
 import { Button } from '../kit/Button';
 import { Choices } from '../kit/Choices';
 import { Soft } from '../components/Words';
+import { DayField, useDay } from './DayField';
 import { space } from '../theme/tokens';
 import { EVIDENCE_WORDS } from '@/words/entries';
 import { calledWords } from '@/words/residents';
@@ -15,16 +16,18 @@ import { calledWords } from '@/words/residents';
 export function SexForm({ resident, onDone }: { resident: Resident; onDone: () => void }) {
   const write = useLog((log) => log.write);
   const { sexing = [] } = useHouse((house) => house.care).of(resident);
+  const day = useDay();
   const [sex, setSex] = useState(resident.sex);
   const known = sexing.map((each) => each.by);
   const ways = [...known, ...SEX_EVIDENCE.filter((each) => !known.includes(each))];
   const [by, setBy] = useState<SexEvidence>(ways[0] ?? 'size');
   const save = async () => {
     const text = `${calledWords(resident)}: ${sex}, by ${EVIDENCE_WORDS[by]}.`;
-    if (await write({ kind: 'sexed', residentId: resident.id, sex, by }, text)) onDone();
+    if (await write({ kind: 'sexed', residentId: resident.id, sex, by, ...day.field }, text)) onDone();
   };
   return (
     <View style={{ gap: space.m }}>
+      <DayField day={day} />
       <Choices label="Sex" choices={SEXES.map((value) => ({ value, title: value }))} value={sex} onChange={setSex} />
       <Choices
         label="Told by"

@@ -1,6 +1,6 @@
 import { router } from 'expo-router';
 import { useState } from 'react';
-import { Controller, useForm, useWatch } from 'react-hook-form';
+import { useForm, useWatch } from 'react-hook-form';
 import { Pressable, View } from 'react-native';
 import { call, CallFailed } from '@/client/api';
 import { boxesFor, companyOf, sectionOf, withSoil } from '@/client/fitting';
@@ -21,55 +21,23 @@ import { makeStyles } from '../components/useStyles';
 import { Body, Heading, Name, Soft, Strong, Title } from '../components/Words';
 import { MeasuredSection } from '../drawings/MeasuredSection';
 import { FormField } from '../forms/FormField';
-import { headCountIn, INSTAR_PROBLEM, instarIn, lengthCheck, lengthIn } from '../forms/checks';
+import { headCountIn, INSTAR_PROBLEM, instarIn, lengthCheck, lengthIn, nameCheck } from '../forms/checks';
 import { CompanyChecks } from '../housing/CompanyChecks';
 import { RankedBoxes } from '../housing/RankedBoxes';
 import { NowNamed } from '../handbook/NowNamed';
 import { Cautions } from '../residents/Cautions';
 import { KindChoice } from '../residents/KindChoice';
-import { DayInput } from '../kit/DayInput';
+import { HeadFields } from '../takeIn/HeadFields';
+import { KNOWN_DAYS, KnownFields } from '../takeIn/KnownFields';
+import { EMPTY, instarsIn, type Ants, type TakeInValues } from '../takeIn/values';
 import { space, target } from '../theme/tokens';
 import { capital } from '@/words/text';
 import { useLength } from '@/words/useLength';
 
-interface Values {
-  scientificName: string;
-  commonName: string;
-  called: string;
-  size: string;
-  headCount: string;
-  source: string;
-  permit: string;
-  instar: string;
-  bornOn: string;
-  on: string;
-  lastMoultOn: string;
-  lastMealOn: string;
-  batch: string;
-}
-
-const EMPTY: Values = {
-  ...{ scientificName: '', commonName: '', called: '', size: '', headCount: '', source: '', permit: '' },
-  ...{ instar: '', bornOn: '', on: '', lastMoultOn: '', lastMealOn: '', batch: '' },
-};
-
 /** By the measure that is taken; the server holds each to its own. */
 const SIZE_LIMITS_MM = { legSpanMm: [0.5, 400], bodyLengthMm: [0.2, 640], carapaceWidthMm: [0.05, 60] } as const;
-/** Days from which its clocks run. */
-const KNOWN_DAYS = [
-  { name: 'on', label: 'Here since', none: 'today' },
-  { name: 'lastMoultOn', label: 'Last moult', none: 'not known' },
-  { name: 'lastMealOn', label: 'Last meal', none: 'not known' },
-  { name: 'bornOn', label: 'Hatched on', none: 'not known' },
-] as const;
 /** So many species are offered while the name is typed. */
 const OFFERED = 6;
-
-const nameCheck = (text: string): string | true => {
-  const check = checkScientificName(text);
-  if (check.ok) return true;
-  return check.suggestion ? `${check.problem} Write ${check.suggestion}.` : check.problem;
-};
 
 /** Takes an animal in: who it is, how big, and which of the free boxes serves it. */
 export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
@@ -80,7 +48,7 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
   const loading = useLoadState();
   const index = useNameIndex();
   const ownCards = useBook()?.ownCards;
-  const { control, setValue, setError, handleSubmit, clearErrors } = useForm<Values>({
+  const { control, setValue, setError, handleSubmit, clearErrors } = useForm<TakeInValues>({
     defaultValues: EMPTY,
     mode: 'onTouched',
   });
@@ -89,7 +57,11 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
   const [sex, setSex] = useState<(typeof SEXES)[number]>('unknown');
   const [chosenId, setChosenId] = useState(homeId);
   const [isBusy, setBusy] = useState(false);
-  const [typedName, typedSize, typedHeads] = useWatch({ control, name: ['scientificName', 'size', 'headCount'] });
+  const [chosenAnts, setAnts] = useState<Ants>('founding');
+  const [typedName, typedSize, typedHeads, typedInstars] = useWatch({
+    control,
+    name: ['scientificName', 'size', 'headCount', 'instars'],
+  });
   const scientificName = typedName.trim();
   const nameForm = checkScientificName(typedName);
   const told = useKindOfName(nameForm.ok ? scientificName : '');
@@ -105,12 +77,21 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
   const measure = kept?.measure;
   const limits = measure && SIZE_LIMITS_MM[measure.takes];
   const sizeMm = lengthIn(typedSize, length.unit);
-  const headCount = headCountIn(typedHeads);
+  const instars = instarsIn(typedInstars) ?? undefined;
+  const ants = kept?.silhouette === 'ant' ? chosenAnts : undefined;
+  const counted = headCountIn(typedHeads) ?? (instars && Object.values(instars).reduce((sum, each) => sum + each, 0));
+  const headCount = ants === 'founding' ? undefined : counted;
   const isMeasured = limits !== undefined && sizeMm !== undefined && sizeMm >= limits[0] && sizeMm <= limits[1];
   const isGroup = kept?.company.sameKind === 'group';
+  // Cultures are counted, not followed from moult to moult.
+  const usesInstars = measure?.usualMm === undefined;
   const isSingle = kept !== undefined && !isEggs && usualForm(kept, headCount) === 'single';
-  // A moult is told of one animal, a last meal of those that hunt.
-  const isKnown = { on: true, bornOn: true, lastMoultOn: isSingle, lastMealOn: kept?.feeding !== undefined };
+  const hasSoil = kept?.work.some(({ work }) => work === 'refresh') === true;
+  // A moult is told of one animal, a last meal of those that hunt, a count of those that are counted.
+  const isKnown = {
+    ...{ on: true, bornOn: true, lastMoultOn: isSingle, lastMealOn: kept?.feeding !== undefined },
+    ...{ countedOn: headCount !== undefined && !isEggs, soilChangedOn: hasSoil && !isEggs },
+  };
   const size = {
     ...(measure && isMeasured && { [measure.takes]: sizeMm }),
     ...(isGroup && headCount !== undefined && { headCount }),
@@ -137,7 +118,7 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
     setByHand(undefined);
   };
 
-  const takeIn = async (values: Values) => {
+  const takeIn = async (values: TakeInValues) => {
     if (!chosen || !ranked || isBusy) return;
     const given = (text: string) => (text.trim() === '' ? undefined : text.trim());
     setBusy(true);
@@ -149,10 +130,13 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
           called: given(values.called),
           source: given(values.source),
           permit: given(values.permit),
-          bornOn: given(values.bornOn),
-          on: given(values.on),
-          lastMoultOn: isKnown.lastMoultOn ? given(values.lastMoultOn) : undefined,
-          lastMealOn: isKnown.lastMealOn ? given(values.lastMealOn) : undefined,
+          ...Object.fromEntries(
+            KNOWN_DAYS.filter(({ name }) => isKnown[name]).map(({ name }) => [name, given(values[name])]),
+          ),
+          ...(isSingle && values.sign !== '' && { sign: values.sign, signSince: given(values.signSince) }),
+          ...(isGroup && headCount !== undefined && values.headsAbout === 'about' && { headsAbout: true }),
+          ...(ants && { queens: ants === 'queenless' ? 0 : 1 }),
+          ...(isGroup && !isEggs && instars && { instars }),
           batch: given(values.batch),
           instar: isEggs ? undefined : instarIn(values.instar),
           profile,
@@ -174,7 +158,7 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
       if (error instanceof CallFailed) {
         for (const { path, message } of error.fields) {
           const field = path === measure?.takes ? 'size' : path;
-          if (field in values) setError(field as keyof Values, { message });
+          if (field in values) setError(field as keyof TakeInValues, { message });
         }
       }
       show({ text: problemOf(error), isProblem: true });
@@ -271,40 +255,11 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
           />
         ) : null}
         {isGroup ? (
-          <FormField
-            control={control}
-            name="headCount"
-            label={isEggs ? 'How many eggs' : 'How many'}
-            hint="Leave empty if nobody counted."
-            keyboard="number-pad"
-            check={(text) =>
-              text.trim() === '' || headCountIn(text) !== undefined || 'A whole number from 1 to 1000000.'
-            }
-          />
+          <HeadFields {...{ control, isEggs, ants }} onAnts={setAnts} hasInstars={ants === undefined && usesInstars} />
         ) : null}
       </View>
       <View style={styles.part}>
-        <Heading>What is known from before</Heading>
-        <Soft>Food, moults and the round are counted from these days. Leave out what nobody knows.</Soft>
-        {(isSingle ? KNOWN_DAYS : KNOWN_DAYS.filter(({ name }) => name !== 'lastMoultOn')).map(
-          ({ name, label, none }) => (
-            <Controller
-              key={name}
-              control={control}
-              name={name}
-              render={({ field, fieldState }) => (
-                <DayInput
-                  {...{ label, none }}
-                  value={field.value}
-                  onChange={field.onChange}
-                  problem={fieldState.error?.message}
-                  isOptional
-                  max={round?.on}
-                />
-              )}
-            />
-          ),
-        )}
+        <KnownFields {...{ control, kept, isKnown, isSingle }} today={round?.on} />
       </View>
       <View style={styles.part}>
         <Heading>Papers</Heading>

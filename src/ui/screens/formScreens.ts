@@ -37,3 +37,4 @@ export { TroubleScreen } from './TroubleScreen';
 export { ResidentScreen } from './ResidentScreen';
 export { KeeperScreen } from './KeeperScreen';
 export { RoomScreen } from './RoomScreen';
+export { WhoScreen } from './WhoScreen';

@@ -1,0 +1,73 @@
+import { Controller, useWatch, type Control } from 'react-hook-form';
+import type { Day } from '@/core/measure/day';
+import { MOULT_SIGNS, type CareProfile } from '@/core/profiles/profile';
+import { signWords } from '@/words/jobs';
+import { Heading, Soft } from '../components/Words';
+import { DayInput } from '../kit/DayInput';
+import { ListInput } from '../kit/ListInput';
+import type { TakeInValues } from './values';
+
+/** Days from which its clocks run. */
+export const KNOWN_DAYS = [
+  { name: 'on', label: 'Here since', none: 'today' },
+  { name: 'lastMoultOn', label: 'Last moult', none: 'not known' },
+  { name: 'lastMealOn', label: 'Last meal', none: 'not known' },
+  { name: 'countedOn', label: 'Last counted', none: 'the day it came' },
+  { name: 'soilChangedOn', label: 'Soil changed last', none: 'when it came' },
+  { name: 'bornOn', label: 'Hatched on', none: 'not known' },
+] as const;
+export type KnownDay = (typeof KNOWN_DAYS)[number]['name'];
+
+interface Props {
+  control: Control<TakeInValues>;
+  kept: CareProfile | undefined;
+  /** Which of the days mean something for it. */
+  isKnown: Record<KnownDay, boolean>;
+  isSingle: boolean;
+  today: Day | undefined;
+}
+
+/** What is known of a newcomer from before. */
+export function KnownFields({ control, kept, isKnown, isSingle, today }: Props) {
+  const sign = useWatch({ control, name: 'sign' });
+  const signs = kept ? [...new Set([...kept.leaveAloneSigns, ...MOULT_SIGNS])] : [];
+  const dayOf = (name: KnownDay | 'signSince', label: string, none: string) => (
+    <Controller
+      key={name}
+      control={control}
+      name={name}
+      render={({ field, fieldState }) => (
+        <DayInput
+          {...{ label, none }}
+          value={field.value}
+          onChange={field.onChange}
+          problem={fieldState.error?.message}
+          isOptional
+          max={today}
+        />
+      )}
+    />
+  );
+  return (
+    <>
+      <Heading>What is known from before</Heading>
+      <Soft>Food, moults and the round are counted from these days. Leave out what nobody knows.</Soft>
+      {KNOWN_DAYS.filter(({ name }) => isKnown[name]).map(({ name, label, none }) => dayOf(name, label, none))}
+      {isSingle && signs.length > 0 ? (
+        <Controller
+          control={control}
+          name="sign"
+          render={({ field }) => (
+            <ListInput
+              label="A sign that it will moult"
+              choices={[{ value: '', title: 'none' }, ...signs.map((value) => ({ value, title: signWords(value) }))]}
+              value={field.value}
+              onChange={field.onChange}
+            />
+          )}
+        />
+      ) : null}
+      {isSingle && sign !== '' ? dayOf('signSince', 'Since when', 'today') : null}
+    </>
+  );
+}
