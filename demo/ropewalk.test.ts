@@ -9,7 +9,8 @@ import { insertEntry } from '@/server/storage/entries';
 import { fingerprint } from '@/server/storage/meta';
 import { emptyDatabase } from '@/server/testing/databases';
 import { fixedClock, startServer } from '@/server/testing/server';
-import { BROKEN, lengths } from '@/ui/testing/words';
+import { BROKEN } from '@/ui/testing/words';
+import { lengthWords } from '@/words/lengths';
 import { entryWords } from '@/words/entries';
 import { ropewalk } from './ropewalk';
 
@@ -42,7 +43,7 @@ describe('the Ropewalk Warm House', () => {
     const lines = demo.entries.flatMap((entry) =>
       (['mm', 'in'] as const).map((unit) => [
         entry.kind,
-        entryWords({ ...entry, undoneAt: null } as Entry, lengths(unit), names, TODAY),
+        entryWords({ ...entry, undoneAt: null } as Entry, lengthWords(unit), names, TODAY),
       ]),
     );
     expect(new Set(lines.map(([kind]) => kind)).size).toBeGreaterThan(25);

@@ -27,8 +27,8 @@ test('the first hour of an empty house: a box, an animal in it, its work, and no
     await page.getByLabel('Width inside, mm').fill('150');
     await page.getByLabel('Height inside, mm').fill('150');
     await page.getByLabel(/^Soil in it now/).fill('80');
+    await page.getByRole('radio', { name: 'Drilled holes' }).click();
     await page.getByLabel('How many in each side').fill('12');
-    await page.getByLabel(/^Their middle over the floor/).fill('120');
     await page.getByRole('button', { name: 'Add this box' }).click();
     await expect(page.getByText('A1 added.')).toBeVisible();
   });

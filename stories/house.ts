@@ -6,7 +6,7 @@ import type { JobKind } from '@/core/plan/jobs';
 import type { Job } from '@/core/plan/work';
 import { control } from '@/server/testing/standingServer';
 import { standingAddress } from '@/server/testing/standingServers';
-import { lengths } from '@/ui/testing/words';
+import { lengthWords } from '@/words/lengths';
 import { jobTitle } from '@/words/jobs';
 import { temperatureWords } from '@/words/temperature';
 
@@ -30,7 +30,7 @@ export interface BoxFacts {
 
 /** Words as they stand on the screen. */
 const NAMES = { feeders: [...shippedFeeders], foods: [...shippedFoods] };
-const LENGTH = lengths('mm');
+const LENGTH = lengthWords('mm');
 const TEMPERATURE = temperatureWords('C');
 
 /**
@@ -50,6 +50,9 @@ export class House {
   }
   async patch(path: string, body: unknown): Promise<Answer> {
     return this.ask('PATCH', path, body);
+  }
+  async remove(path: string): Promise<Answer> {
+    return this.ask('DELETE', path);
   }
   async put(path: string, body: unknown): Promise<Answer> {
     return this.ask('PUT', path, body);

@@ -87,7 +87,8 @@ describe('what comes home', () => {
   });
 
   it('makes sense, or says at which field it does not, and nothing is kept', async () => {
-    const asked = async (name: string, facts: Record<string, unknown>) => fields((await house.askToTakeIn(name, 'C3', facts)).body);
+    const asked = async (name: string, facts: Record<string, unknown>) =>
+      fields((await house.askToTakeIn(name, 'C3', facts)).body);
     expect(await asked('Porcellio laevis', { stage: 'adult', headCount: 20, queens: 1 })).toEqual(['queens']);
     expect(await asked('Porcellio laevis', { stage: 'adult', headCount: 20, countedOn: '2026-05-21' })).toEqual([
       'countedOn',

@@ -15,10 +15,12 @@ import {
   takenBack,
   home,
   homeChange,
+  newCopies,
   newHome,
   newPhoto,
   newResident,
   newShelf,
+  newShelves,
   resident,
   residentChange,
   shelf,
@@ -147,6 +149,13 @@ export const recordEndpoints = {
     reply: z.object({ shelf }),
     status: 201,
   },
+  addShelves: {
+    ...routes.addShelves,
+    summary: 'Puts up the shelves of a room, all or none.',
+    body: newShelves,
+    reply: z.object({ shelves: z.array(shelf) }),
+    status: 201,
+  },
   changeShelf: {
     ...routes.changeShelf,
     summary: 'Corrects the name of a shelf or the load it bears.',
@@ -180,6 +189,21 @@ export const recordEndpoints = {
     body: newHome,
     reply: z.object({ home }),
     status: 201,
+  },
+  copyHome: {
+    ...routes.copyHome,
+    summary:
+      'More boxes like one: its size, openings, soil and contents, with codes that go on. All are made, or none.',
+    params: byId,
+    body: newCopies,
+    reply: z.object({ homes: z.array(home) }),
+    status: 201,
+  },
+  removeHome: {
+    ...routes.removeHome,
+    summary: 'Takes a box away in which nobody lives or ever lived.',
+    params: byId,
+    reply: z.object({ removed: z.literal(true) }),
   },
   changeHome: {
     ...routes.changeHome,

@@ -5,6 +5,7 @@ import {
   VENT_SIDES,
   WALL_KINDS,
   floorAreaMm2,
+  soilLimitMm,
   wallWidthMm,
   type Container,
   type Vent,
@@ -40,6 +41,7 @@ const containerCommon = {
   lid: oneOf(['solid', 'vented', 'mesh']),
   vents: z.array(vent, { error: 'Must be a list of vents; an empty list where there are none.' }).max(60),
   opens: oneOf(OPENINGS).optional(),
+  sillMm: mm(0, 3000).optional(),
   walls: oneOf(WALL_KINDS).optional(),
   coveredSides: z.array(oneOf(VENT_SIDES)).max(6).optional(),
 };
@@ -66,6 +68,13 @@ export const container = z
     { error: 'Must be box (with lengthMm, widthMm, heightMm) or cylinder (with diameterMm, heightMm).' },
   )
   .superRefine((box, context) => {
+    if (box.sillMm !== undefined && (box.opens !== 'front' || box.sillMm > box.heightMm)) {
+      const message =
+        box.opens === 'front'
+          ? `Must be at most the inside height, ${box.heightMm} mm.`
+          : 'Only a box that opens in front has a sill.';
+      context.addIssue({ code: 'custom', path: ['sillMm'], message });
+    }
     box.vents.forEach((each, index) => {
       for (const problem of ventProblems(box, each)) {
         context.addIssue({ code: 'custom', path: ['vents', index, problem.field], message: problem.message });
@@ -192,6 +201,14 @@ export function fillingWithinBox(value: Filled, context: z.RefinementCtx): void 
   }
   if (value.soil && deepestMm(value.soil) > heightMm) {
     refuse(['soil'], `Must nowhere be deeper than the inside height, ${heightMm} mm; got ${deepestMm(value.soil)}.`);
+  }
+  const limitMm = soilLimitMm(value.container);
+  const deepMm = value.soil ? deepestMm(value.soil) : value.substrateDepthMm;
+  if (limitMm < heightMm && deepMm > limitMm) {
+    refuse(
+      [value.soil ? 'soil' : 'substrateDepthMm'],
+      `Must stay under the sill of the door, ${limitMm} mm; got ${deepMm}.`,
+    );
   }
   if (value.soil && Math.abs(meanDepthMm(value.soil) - value.substrateDepthMm) > DEPTH_TOLERANCE_MM) {
     const mean = meanDepthMm(value.soil);

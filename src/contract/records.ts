@@ -32,6 +32,15 @@ export const newShelf = z.strictObject({
   loadLimitKg: quantity('kilograms', 0.1, 5000).optional(),
 });
 
+/** The shelves of a room at once, from above. */
+export const newShelves = z.strictObject({
+  room: newShelf.shape.room,
+  names: z
+    .array(newShelf.shape.name, { error: 'Must be a list of names.' })
+    .min(1, { error: 'Give at least one name.' })
+    .max(60, { error: 'At most 60 shelves at a time.' }),
+});
+
 export const shelfChange = z
   .strictObject({ name: newShelf.shape.name, loadLimitKg: quantity('kilograms', 0.1, 5000).nullable() })
   .partial()
@@ -123,6 +132,13 @@ export const newHome = z
   .strictObject({ id: id.optional(), ...homeFields, soil: soil.optional(), substrateDepthMm })
   .superRefine(fillingWithinBox);
 export type NewHome = z.infer<typeof newHome>;
+
+/** More boxes like one that stands already: empty, filled alike, with codes that go on from its own. */
+export const newCopies = z.strictObject({
+  count: quantity('boxes', 1, 200, true),
+  /** The first code of the new ones; left out, the next after that of the box. */
+  firstCode: homeFields.code.optional(),
+});
 
 /** A photo as the browser has made it smaller: JPEG, base64. */
 export const newPhoto = z.strictObject({

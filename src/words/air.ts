@@ -11,7 +11,7 @@ import { SIDE_WORDS } from './home';
 import { dayWords, daysWords } from './days';
 import { waterWords } from './jobs';
 import type { TemperatureWords } from './temperature';
-import type { LengthWords } from './useLength';
+import type { LengthWords } from './lengths';
 import { countWords, listWords, pct } from './count';
 
 /** What to do about the water of a home, and when. */
@@ -59,7 +59,7 @@ export function holesWords(
   const holes = countWords(holesPerSide, 'hole');
   const where = sides.length === 4 ? 'each of the four sides' : listWords(sides.map((side) => SIDE_WORDS[side]));
   const mesh = meshApertureMm === null ? '' : `, under mesh of ${length.long(Math.round(10 * meshApertureMm) / 10)},`;
-  return `${holes} of ${length.long(diameterMm)}${mesh} in ${where}`;
+  return `${holes} of ${length.drill(diameterMm)}${mesh} in ${where}`;
 }
 
 /** Which wish to ease. */

@@ -3,7 +3,7 @@ import type { SurplusPlan } from '@/core/broods/surplus';
 import { bandWords, headsWords } from './colony';
 import { dayWords } from './days';
 import { gramsWords } from './food';
-import type { LengthWords } from './useLength';
+import type { LengthWords } from './lengths';
 import type { TemperatureWords } from './temperature';
 
 /** "12 Jan to 3 Mar, most about 4 Feb". */

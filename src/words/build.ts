@@ -2,7 +2,7 @@ import type { DrillPlan } from '@/core/housing/drilling';
 import { depthsOf } from '@/core/housing/soil';
 import type { BuildCaution, BuildStep } from '@/core/substrate/buildSheet';
 import { FEEL_WORDS, FURNITURE_WORDS, kilograms, litres, MATERIAL_WORDS, SIDE_WORDS } from './home';
-import type { LengthWords } from './useLength';
+import type { LengthWords } from './lengths';
 import { countWords } from './count';
 
 /** What a step is, and what it takes. */
@@ -110,7 +110,7 @@ function drillTitle(plan: DrillPlan, length: LengthWords): string {
 /** "12 holes of 3 mm". */
 export function openingsWords({ kind, perSide, diameterMm }: DrillPlan, length: LengthWords): string {
   const one = kind === 'holes' ? 'hole' : 'round opening';
-  return `${countWords(perSide, one)} of ${length.long(diameterMm)}`;
+  return `${countWords(perSide, one)} of ${length.drill(diameterMm)}`;
 }
 
 function drillDetail(

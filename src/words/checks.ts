@@ -1,5 +1,5 @@
 import type { Check, FitAnswer } from '@/core/housing/fit';
-import type { LengthWords } from './useLength';
+import type { LengthWords } from './lengths';
 import { countWords } from './count';
 
 const YARDSTICK_WORDS: Record<string, string> = {

@@ -11,7 +11,7 @@ import { dayWords } from './days';
 import { SKIP_WORDS } from './doing';
 import { signWords, waterWords } from './jobs';
 import { capital } from './text';
-import type { LengthWords } from './useLength';
+import type { LengthWords } from './lengths';
 
 type Measured = Pick<EntryData['measured'], BodyMeasure | 'massG' | 'condition' | 'headCount'>;
 

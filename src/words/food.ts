@@ -1,7 +1,7 @@
 import type { Dish, FeederKind, FeedingCaution, FeedingGround, Food } from '@/core/feeding/food';
 import { gramsPerCutting } from '@/core/feeding/leaves';
 import type { JobMeal } from '@/core/plan/work';
-import type { LengthWords } from './useLength';
+import type { LengthWords } from './lengths';
 import { countWords } from './count';
 
 /** Everything that can be fed, as its names are looked up. */

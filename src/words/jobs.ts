@@ -4,7 +4,7 @@ import type { FitAnswer } from '@/core/housing/fit';
 import { REST_ACT_WORDS } from './rest';
 import { cautionsWords, mealTitle, type Names } from './food';
 import { dayWords, daysWords, timeWords } from './days';
-import type { LengthWords } from './useLength';
+import type { LengthWords } from './lengths';
 import type { TemperatureWords } from './temperature';
 import { listWords } from './count';
 

@@ -5,10 +5,10 @@ import { outgrownAtMm } from '@/core/growth/outgrown';
 import type { Container } from '@/core/housing/container';
 import { adultWords, moultGrounds, moultWords, outgrownWords, premoultWords } from './moult';
 import { temperatureWords } from './temperature';
-import { lengths } from '@/ui/testing/words';
+import { lengthWords } from '@/words/lengths';
 
 const TODAY = '2026-03-14';
-const mm = lengths('mm');
+const mm = lengthWords('mm');
 const profile = profileOf('ground-tarantula');
 const container: Container = { shape: 'box', lengthMm: 170, widthMm: 130, heightMm: 100, lid: 'solid', vents: [] };
 const outgrownMm = outgrownAtMm(profile, { stage: 'juvenile', legSpanMm: 58 }, { container, substrateDepthMm: 45 });

@@ -4,7 +4,7 @@ import { dayWords, daysWords } from './days';
 import { signWords } from './jobs';
 import type { TemperatureWords } from './temperature';
 import { capital } from './text';
-import type { LengthWords } from './useLength';
+import type { LengthWords } from './lengths';
 
 type Forecast = ResidentMoult['forecast'];
 

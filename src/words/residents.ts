@@ -1,6 +1,6 @@
 import type { GoneResident, Home, Resident } from '@/contract/records';
 import { dayWords } from './days';
-import type { LengthWords } from './useLength';
+import type { LengthWords } from './lengths';
 
 /** What the keepers call an animal; its scientific name where it has no other. */
 export function calledWords(resident: Resident): string {

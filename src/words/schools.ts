@@ -6,7 +6,7 @@ import type { SchoolTopic } from '@/core/profiles/schools';
 import { changesNumber } from './staleAir';
 import { openingsWords } from './build';
 import { dishWords, type Names } from './food';
-import type { LengthWords } from './useLength';
+import type { LengthWords } from './lengths';
 
 export const TOPIC_WORDS: Record<SchoolTopic, string> = {
   air: 'Air and water',

@@ -5,7 +5,8 @@ import { SKIP_REASONS, type Job, type LeaveAlone, type Reason } from '@/core/pla
 import { MOULT_SIGNS } from '@/core/profiles/profile';
 import { SKIP_WORDS, waitingWords } from './doing';
 import { jobReason, jobTitle, leaveAloneWords } from './jobs';
-import { BROKEN, lengths } from '@/ui/testing/words';
+import { BROKEN } from '@/ui/testing/words';
+import { lengthWords } from '@/words/lengths';
 import { temperatureWords } from './temperature';
 
 const TODAY = '2026-03-14';
@@ -50,7 +51,7 @@ describe('sentences', () => {
       for (const reason of Object.values(REASONS)) {
         const job: Job = { kind, reason, dueOn: TODAY, until: TODAY, cannotWait: false, minutes: 1 };
         const said = [
-          jobTitle(job, lengths('mm'), names, temperature),
+          jobTitle(job, lengthWords('mm'), names, temperature),
           jobReason(job, TODAY, undefined, temperature),
           JOB_WORDS[kind].done,
         ];

@@ -5,7 +5,7 @@ import type { CaseKind } from '@/core/training/cases';
 import { daysWords } from './days';
 import { FEEL_WORDS } from './home';
 import { lifeWords } from './residents';
-import type { LengthWords } from './useLength';
+import type { LengthWords } from './lengths';
 
 export const CASE_WORDS: Record<CaseKind, string> = {
   still: 'Dead, moulting or resting?',

@@ -13,11 +13,11 @@ import { shippedFeeders, shippedFoods } from '@/contract/shipped';
 import type { Dish } from '@/core/feeding/food';
 import { byGroup, numbersOf, ruleWords } from './profiles';
 import { containerWords, lifeWords } from './residents';
-import { lengths } from '@/ui/testing/words';
+import { lengthWords } from '@/words/lengths';
 import { temperatureWords } from './temperature';
 
 const celsius = temperatureWords('C');
-const mm = lengths('mm');
+const mm = lengthWords('mm');
 
 const check = (change: Partial<Check> = {}): Check => ({
   rule: 'gap',
@@ -46,8 +46,8 @@ describe('verdicts', () => {
   });
 
   it('are told in inches to those who think in them', () => {
-    expect(checkNumbers(check(), lengths('in'))).toBe('7.8 / 7 in');
-    expect(checkNumbers(check({ unit: 'mm2', actual: 6451.6, min: 12_903.2, max: null }), lengths('in'))).toBe(
+    expect(checkNumbers(check(), lengthWords('in'))).toBe('7.8 / 7 in');
+    expect(checkNumbers(check({ unit: 'mm2', actual: 6451.6, min: 12_903.2, max: null }), lengthWords('in'))).toBe(
       '10 / 20 sq in',
     );
   });

@@ -35,6 +35,8 @@ interface ContainerCommon {
   lid: 'solid' | 'vented' | 'mesh';
   vents: Vent[];
   opens?: Opens | undefined;
+  /** Of one that opens in front: how high its wall stands under the door. Soil above it falls out. mm */
+  sillMm?: number | undefined;
   walls?: WallKind | undefined;
   /** Sides that stand against something (the next box of a stack, the wall): vents there pass no air. */
   coveredSides?: VentSide[] | undefined;
@@ -50,6 +52,10 @@ export type Container =
       topWidthMm?: number | undefined;
     })
   | (ContainerCommon & { shape: 'cylinder'; diameterMm: number; topDiameterMm?: number | undefined });
+
+/** So high soil can stand in it: up to the lid, or to the sill of a door in front. mm */
+export const soilLimitMm = ({ heightMm, opens, sillMm }: Container): number =>
+  opens === 'front' && sillMm !== undefined ? Math.min(heightMm, sillMm) : heightMm;
 
 /** The shorter side of the floor; the diameter of a cylinder. mm */
 export function floorShortSideMm(container: Container): number {

@@ -135,7 +135,7 @@ export function fitter(profile: CareProfile, animal: Animal): Fitter {
     answer: (home, depthMm) => answer(rules, context, home, depthMm),
     bandInto: (home, band) => {
       band[0] = 0;
-      band[1] = home.heightMm;
+      band[1] = highestMeanMm(home);
       for (let index = 0; index < aboutDepth.length; index += 1) {
         const rule = aboutDepth[index] as PreparedRule;
         const [least, most] = [leastDepth(rule, home), mostDepth(rule, home)];
@@ -363,10 +363,14 @@ function answer(rules: PreparedRule[], context: Context, home: HomeFacts, depthM
     verdict,
     checks,
     notChecked,
-    substrateDepthMm: depthBand(demands, home.heightMm, depthMm),
+    substrateDepthMm: depthBand(demands, highestMeanMm(home), depthMm),
     largestSafeOpeningMm,
   };
 }
+
+/** The mean depth at which the deepest place of the soil reaches the lid, or the sill of the door; never under nothing. mm */
+const highestMeanMm = ({ heightMm, soilLimitMm, above }: HomeFacts) =>
+  soilLimitMm < heightMm ? Math.max(0, soilLimitMm - above) : heightMm;
 
 /** The verdict that a score stands for. */
 export const statusOf = (score: number): Status => (score >= 1000 ? 'fail' : score > 0 ? 'watch' : 'pass');

@@ -1,5 +1,12 @@
 import { QUANTITIES, type Quantity } from '@/core/profiles/profile';
-import { floorAreaMm2, floorLongSideMm, floorShortSideMm, innerVolumeL, type Container } from './container';
+import {
+  floorAreaMm2,
+  floorLongSideMm,
+  floorShortSideMm,
+  innerVolumeL,
+  type Container,
+  soilLimitMm,
+} from './container';
 import { furnitureCount, lowestPerchMm, openBottleCount, type Furniture } from './furniture';
 import { nestVolumeMl, type Nest } from './nest';
 import { climbableWallCount, openingsOf, type Openings } from './openings';
@@ -46,6 +53,8 @@ export const NEEDS: { [Name in Quantity]?: string } = {
 /** What can be told of a home before anybody asks for an animal or another depth; NaN where it is not known. */
 export interface HomeFacts {
   heightMm: number;
+  /** So high soil can stand at its deepest. mm */
+  soilLimitMm: number;
   floorLongSideMm: number;
   floorShortSideMm: number;
   /** How much deeper the deepest, and less deep the shallowest, place of the soil is than its mean. mm */
@@ -109,6 +118,7 @@ export function homeFacts(home: HomeState): HomeFacts {
   set('outworldCount', nest && (nest.outworld ? 1 : 0));
   return {
     heightMm: container.heightMm,
+    soilLimitMm: soilLimitMm(container),
     floorLongSideMm: floorLongSideMm(container),
     floorShortSideMm: floorShortSideMm(container),
     above: deepestMm(soil) - mean,

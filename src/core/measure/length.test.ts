@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { formatLength, parseLength, type LengthUnit } from './length';
+import { formatDrill, formatLength, parseLength, type LengthUnit } from './length';
 
 const units = fc.constantFrom<LengthUnit[]>('mm', 'cm', 'in');
 
@@ -35,6 +35,30 @@ describe('lengths as keepers write them', () => {
       fc.property(fc.double({ min: 1, max: 3000, noNaN: true }), units, (mm, unit) => {
         const parsed = parseLength(formatLength(mm, unit), 'mm');
         expect(parsed.ok && Math.abs(parsed.mm - mm) <= halfStep[unit] + 1e-9).toBe(true);
+      }),
+    );
+  });
+});
+
+describe('a hole by its bit', () => {
+  // Fractional drill sizes in inches, ASME B94.11M: 1/8 in = 3.175 mm, 1/16 in = 1.5875 mm, 1/4 in = 6.35 mm.
+  it.each([
+    [3.175, '1/8 in'],
+    [3, '7/64 in'],
+    [1.5875, '1/16 in'],
+    [6.35, '1/4 in'],
+    [38.1, '1 1/2 in'],
+    [0.2, '1/64 in'],
+    [25.4, '1 in'],
+  ])('of %d mm is %s', (mm, words) => expect(formatDrill(mm, 'in')).toBe(words));
+
+  it('is told in millimetres to whoever measures in them, and is never wider than was worked out', () => {
+    expect([formatDrill(3, 'mm'), formatDrill(2.5, 'cm')]).toEqual(['3 mm', '2.5 mm']);
+    fc.assert(
+      fc.property(fc.double({ min: 0.4, max: 100, noNaN: true }), (mm) => {
+        const read = parseLength(formatDrill(mm, 'in'), 'in');
+        expect(read.ok && read.mm).toBeLessThanOrEqual(mm + 1e-6);
+        expect(read.ok && mm - read.mm).toBeLessThan(25.4 / 64 + 1e-6);
       }),
     );
   });

@@ -55,6 +55,28 @@ export function formatLength(mm: number, unit: LengthUnit): string {
   return `${formatLengthNumber(mm, unit)} ${unit}`;
 }
 
+/** Drill bits in inches come in 64ths. */
+const BIT_IN = 1 / 64;
+
+/**
+ * Writes the width of a hole as the bit that drills it: whole or half millimetres as they are, inches as the widest bit in
+ * 64ths that is no wider. A hole may be narrower than was worked out, never wider.
+ * @param mm 0.4 or more
+ * @example formatDrill(3.2, 'in') // '1/8 in'
+ */
+export function formatDrill(mm: number, unit: LengthUnit): string {
+  if (unit !== 'in') return formatLength(mm, 'mm');
+  let over = Math.max(1, Math.floor(mm / MM_PER.in / BIT_IN + 1e-9));
+  let under = 1 / BIT_IN;
+  while (over % 2 === 0 && under > 1) {
+    over /= 2;
+    under /= 2;
+  }
+  const whole = Math.floor(over / under);
+  const rest = over % under;
+  return `${[whole > 0 ? String(whole) : null, rest > 0 ? `${rest}/${under}` : null].filter((part) => part !== null).join(' ')} in`;
+}
+
 /** As `formatLength`, without the unit. */
 export function formatLengthNumber(mm: number, unit: LengthUnit): string {
   const { decimals, finerBelowMm } = PRECISION[unit];

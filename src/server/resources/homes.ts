@@ -1,15 +1,20 @@
 import { randomUUID } from 'node:crypto';
 import { shippedMixes } from '@/contract/shipped';
 import type { Home } from '@/contract/records';
+import { soilLimitMm } from '@/core/housing/container';
+import { codesAfter } from '@/core/housing/codes';
 import { deepestMm } from '@/core/housing/soil';
 import { withoutUndefined } from '@/core/withoutUndefined';
+import type { Clock } from '../clock';
 import { houseToday, type HouseToday } from '../house/houseToday';
 import type { Handlers } from '../http/mount';
 import { invalid, notFound, Problem } from '../http/problem';
-import { sqlState, UNIQUE_VIOLATION, type Queries } from '../storage/database';
+import { FOREIGN_KEY_VIOLATION, sqlState, UNIQUE_VIOLATION, type Queries } from '../storage/database';
 import { insertEntry } from '../storage/entries';
 import {
   arrange,
+  deleteHome,
+  everyCode,
   findHome,
   holdHome,
   homesOf,
@@ -23,7 +28,8 @@ import {
 import { findShelf } from '../storage/shelves';
 import { dayOf, type Deps } from './deps';
 
-type Names = 'arrangeShelf' | 'homes' | 'addHome' | 'changeHome' | 'setHomePhoto' | 'removeHomePhoto';
+type Names =
+  'arrangeShelf' | 'homes' | 'addHome' | 'copyHome' | 'removeHome' | 'changeHome' | 'setHomePhoto' | 'removeHomePhoto';
 
 export function homeHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
   return {
@@ -51,23 +57,45 @@ export function homeHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
           await requireShelf(queries, body.shelfId);
           requireMix(body.mixId);
           if (body.quarantineSince) dayOf(clock, body.quarantineSince, 'quarantineSince');
-          const { substrateDepthMm, soil, ...facts } = body;
           const id = body.id ?? randomUUID();
-          await insertHome(queries, { ...facts, id, place: body.place ?? (await nextPlace(queries, body.shelfId)) });
-          await insertEntry(queries, {
-            id: randomUUID(),
-            kind: 'soil-set',
-            residentId: null,
-            homeId: id,
-            on: clock.today(),
-            at: clock.now(),
-            keeper: null,
-            note: null,
-            data: { substrateDepthMm, ...(soil && { soil }) },
-          });
+          const place = body.place ?? (await nextPlace(queries, body.shelfId));
+          await writeNew(queries, clock, { ...body, id, place });
           return { home: await requireHome(queries, id) };
         }),
       ),
+
+    copyHome: ({ params, body }) =>
+      database.transaction(async (queries) => {
+        const like = await requireHome(queries, params.id);
+        const taken = await everyCode(queries);
+        const codes = codesFor(like.code, taken, body.count, body.firstCode);
+        const { quarantineSince: _, factors: _own, ...facts } = like;
+        const from = await nextPlace(queries, like.shelfId);
+        const ids: string[] = [];
+        for (const [index, code] of codes.entries()) {
+          const id = randomUUID();
+          await writeNew(queries, clock, { ...facts, id, code, place: from + index });
+          ids.push(id);
+        }
+        const made = new Map((await homesOf(queries, ids)).map((home) => [home.id, home]));
+        return { homes: ids.flatMap((id) => made.get(id) ?? []) };
+      }),
+
+    removeHome: async ({ params }) => {
+      try {
+        await database.transaction(async (queries) => {
+          if (!(await holdHome(queries, params.id))) throw notFound('home with that id');
+          await deleteHome(queries, params.id);
+        });
+      } catch (error) {
+        if (sqlState(error) !== FOREIGN_KEY_VIOLATION) throw error;
+        throw new Problem(
+          'conflict',
+          'Something is written about this box, or a probe is in it: it stays in the records.',
+        );
+      }
+      return { removed: true };
+    },
 
     changeHome: ({ params, body }) =>
       refusingTwins(body.code, async () =>
@@ -100,6 +128,33 @@ export function homeHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
   };
 }
 
+/** A box of which nothing is written yet, with the depth that it is filled to. */
+type NewBox = HomeFacts & Pick<Home, 'substrateDepthMm' | 'soil'>;
+
+/** Writes a new box, and its first depth of soil. */
+async function writeNew(queries: Queries, clock: Clock, { substrateDepthMm, soil, ...facts }: NewBox): Promise<void> {
+  await insertHome(queries, facts);
+  await insertEntry(queries, {
+    ...{ id: randomUUID(), kind: 'soil-set', residentId: null, homeId: facts.id },
+    ...{ on: clock.today(), at: clock.now(), keeper: null, note: null },
+    data: { substrateDepthMm, ...(soil && { soil }) },
+  });
+}
+
+/** @throws Problem where the first is taken, or so many do not go on from it */
+function codesFor(like: string, taken: readonly string[], count: number, firstCode: string | undefined): string[] {
+  if (firstCode !== undefined && taken.some((code) => code.toLowerCase() === firstCode.toLowerCase())) {
+    throw invalid('firstCode', `There is a box ${firstCode} already.`);
+  }
+  try {
+    if (firstCode === undefined) return codesAfter(like, taken, count);
+    return [firstCode, ...codesAfter(firstCode, taken, count - 1)];
+  } catch (error) {
+    if (!(error instanceof RangeError)) throw error;
+    throw invalid('firstCode', `${error.message} Begin with a shorter one.`);
+  }
+}
+
 /** The row of a home as it was answered last: as long as nothing about it changes it is the very same. */
 const rows = new WeakMap<Home, Home>();
 
@@ -120,6 +175,9 @@ function requireContentsFit({ container, furniture }: HomeFacts, { soil, substra
   const soilMm = soil ? deepestMm(soil) : substrateDepthMm;
   if (container.heightMm < soilMm) {
     throw invalid('container.heightMm', `The soil in it stands ${soilMm} mm high; the box must be higher than that.`);
+  }
+  if (soilLimitMm(container) < soilMm) {
+    throw invalid('container.sillMm', `The soil in it stands ${soilMm} mm high; the sill must be higher than that.`);
   }
   const index = furniture?.findIndex((piece) => (piece.heightMm ?? 0) > container.heightMm) ?? -1;
   if (index >= 0) {

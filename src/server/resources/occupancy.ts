@@ -1,6 +1,7 @@
 import type { Home, Resident } from '@/contract/records';
 import type { Entry } from '@/contract/storedEntries';
 import { company, type Lodger } from '@/core/housing/company';
+import { soilLimitMm } from '@/core/housing/container';
 import type { CareBook } from '@/core/profiles/careBook';
 import { invalid, Problem } from '../http/problem';
 import type { Queries } from '../storage/database';
@@ -70,8 +71,10 @@ const lodgerOf = (care: CareBook, each: Newcomer): Lodger => ({
 
 /** @throws Problem when soil of that depth would stand higher than the box. */
 export function requireDepthFits(home: Home, substrateDepthMm: number): void {
-  if (substrateDepthMm > home.container.heightMm) {
-    const message = `${home.code} is ${home.container.heightMm} mm high inside; got ${substrateDepthMm} mm of soil.`;
+  const limitMm = soilLimitMm(home.container);
+  if (substrateDepthMm > limitMm) {
+    const what = limitMm < home.container.heightMm ? 'opens in front over a sill of' : 'inside is high';
+    const message = `${home.code} ${what} ${limitMm} mm; got ${substrateDepthMm} mm of soil.`;
     throw invalid('substrateDepthMm', message);
   }
 }

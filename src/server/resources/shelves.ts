@@ -5,7 +5,9 @@ import type { Handlers } from '../http/mount';
 import { notFound, Problem } from '../http/problem';
 import type { Deps } from './deps';
 
-export function shelfHandlers({ database }: Deps): Pick<Handlers, 'shelves' | 'addShelf' | 'changeShelf'> {
+export function shelfHandlers({
+  database,
+}: Deps): Pick<Handlers, 'shelves' | 'addShelf' | 'addShelves' | 'changeShelf'> {
   return {
     shelves: async () => ({ shelves: await listShelves(database) }),
 
@@ -20,6 +22,19 @@ export function shelfHandlers({ database }: Deps): Pick<Handlers, 'shelves' | 'a
         }),
       );
     },
+
+    addShelves: async ({ body: { room, names } }) => ({
+      shelves: await database.transaction(async (queries) => {
+        const shelves = [];
+        for (const name of names) {
+          const id = randomUUID();
+          await refusingTwins(name, () => insertShelf(queries, { id, room, name }), 'names');
+          const shelf = await findShelf(queries, id);
+          if (shelf) shelves.push(shelf);
+        }
+        return shelves;
+      }),
+    }),
 
     changeShelf: ({ params, body }) =>
       refusingTwins(body.name, () =>
@@ -38,13 +53,13 @@ export function shelfHandlers({ database }: Deps): Pick<Handlers, 'shelves' | 'a
   };
 }
 
-async function refusingTwins<T>(name: string | undefined, write: () => Promise<T>): Promise<T> {
+async function refusingTwins<T>(name: string | undefined, write: () => Promise<T>, path = 'name'): Promise<T> {
   try {
     return await write();
   } catch (error) {
     if (sqlState(error) !== UNIQUE_VIOLATION) throw error;
     throw new Problem('conflict', `There is a shelf “${name ?? 'with that id'}” in this room already.`, [
-      { path: 'name', message: 'Taken in this room: give it another name.' },
+      { path, message: 'Taken in this room: give it another name.' },
     ]);
   }
 }

@@ -35,4 +35,5 @@ export function sqlState(error: unknown): string | undefined {
 }
 
 export const UNIQUE_VIOLATION = '23505';
+export const FOREIGN_KEY_VIOLATION = '23503';
 export const DISK_FULL = '53100';

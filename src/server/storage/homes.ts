@@ -126,6 +126,20 @@ const valuesOf = (home: HomeFacts) => [
   home.dishAreaCm2 ?? null,
 ];
 
+/** The codes of all boxes. */
+export async function everyCode(queries: Queries): Promise<string[]> {
+  return (await queries.query<{ code: string }>('SELECT code FROM home')).map(({ code }) => code);
+}
+
+/** Takes a box away with the depths that were written of it. Anything else that was written keeps it. */
+export async function deleteHome(queries: Queries, id: string): Promise<void> {
+  const depths = "SELECT id FROM entry WHERE home_id = $1 AND kind = 'soil-set'";
+  await queries.query(`DELETE FROM entry_version WHERE entry_id IN (${depths})`, [id]);
+  await queries.query(`DELETE FROM entry WHERE id IN (${depths})`, [id]);
+  await queries.query('DELETE FROM home_photo WHERE home_id = $1', [id]);
+  await queries.query('DELETE FROM home WHERE id = $1', [id]);
+}
+
 export async function insertHome(queries: Queries, home: HomeFacts): Promise<void> {
   await queries.query(
     `INSERT INTO home (id, code, shelf_id, place, container, furniture, litter_depth_mm, nest, mix_id,

@@ -29,11 +29,11 @@ import { temperatureWords } from '@/words/temperature';
 import { AheadCharts } from './AheadCharts';
 import { AirSliders } from './AirSliders';
 import { OpeningShares } from './OpeningShares';
-import { lengths } from '../testing/words';
+import { lengthWords } from '@/words/lengths';
 
 const TODAY = '2026-03-14';
 const celsius = temperatureWords('C');
-const mm = lengths('mm');
+const mm = lengthWords('mm');
 const profile = profileOf('isopod-temperate');
 const container: Container = {
   shape: 'box',
@@ -247,7 +247,7 @@ describe('heat', () => {
 
   it('shows its cautions as it is chosen', () => {
     function Form() {
-      const { control, setValue } = useForm({ defaultValues: emptyHome('s', '3') });
+      const { control, setValue } = useForm({ defaultValues: emptyHome('s') });
       return (
         <HeatFields control={control} setValue={setValue} profiles={[profileOf('millipede-tropical')]} roomC={24} />
       );

@@ -1,7 +1,7 @@
 import { G, Line, Path, Rect } from 'react-native-svg';
 import type { FitAnswer } from '@/core/housing/fit';
 import type { Quantity } from '@/core/profiles/profile';
-import type { LengthWords } from '@/words/useLength';
+import type { LengthWords } from '@/words/lengths';
 import { Label, Measure, Tag, type PartProps } from './parts';
 
 interface Props extends PartProps {

@@ -4,7 +4,7 @@ import type { FitAnswer } from '@/core/housing/fit';
 import type { SectionPlan } from '@/core/housing/section';
 import type { Quantity } from '@/core/profiles/profile';
 import { useTheme } from '../components/useStyles';
-import type { LengthWords } from '@/words/useLength';
+import type { LengthWords } from '@/words/lengths';
 import { Animals } from './Animals';
 import { Filling, Furniture, NestParts, Opening, Walls } from './BoxParts';
 import { Dimensions, FillMark } from './Dimensions';

@@ -14,12 +14,12 @@ import { changeWords, minutesWords } from '@/words/schools';
 import { boxSignWords, nextLookWords, stepWords } from '@/words/trouble';
 import { NowNamed } from './NowNamed';
 import { SignAnswers } from './SignAnswers';
-import { lengths } from '../testing/words';
+import { lengthWords } from '@/words/lengths';
 import { tub } from '../testing/tub';
 
 jest.mock('expo-router', () => ({ router: { push: () => undefined } }));
 
-const mm = lengths('mm');
+const mm = lengthWords('mm');
 const celsius = (value: number) => `${value} C`;
 const titleOf = (id: string) => ({ dry: 'Too dry', wet: 'Too wet', dish: 'Sits over the dish' })[id] ?? id;
 beforeEach(() =>

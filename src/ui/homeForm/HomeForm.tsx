@@ -1,3 +1,4 @@
+import { router } from 'expo-router';
 import { useState } from 'react';
 import { useForm, useWatch, type Control, type FieldPath } from 'react-hook-form';
 import { View } from 'react-native';
@@ -11,6 +12,8 @@ import { sectionPlan } from '@/core/housing/section';
 import type { CareProfile } from '@/core/profiles/profile';
 import { Button } from '../kit/Button';
 import { Choices } from '../kit/Choices';
+import { Fold } from '../kit/Fold';
+import { LinkRow } from '../components/LinkRow';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
 import { Toggles } from '../kit/Toggles';
@@ -24,8 +27,9 @@ import { useLength } from '@/words/useLength';
 import { ContentFields, NestFields } from './ContentFields';
 import { fieldFor, readDepth, readHome, type ReadHome } from './reading';
 import { HeatFields } from './HeatFields';
+import { UsualSize } from './UsualSize';
 import { VentFields } from './VentFields';
-import { NEW_SHELF, type HomeValues } from './values';
+import { containerValues, NEW_SHELF, type HomeValues } from './values';
 
 interface Props {
   title: string;
@@ -49,7 +53,7 @@ export function HomeForm({ title, action, back, initial, asksDepth, save, profil
   const { shelves, load } = useHouse();
   const { mixes } = useStock();
   const show = useLog((log) => log.show);
-  const { control, handleSubmit, setError, setValue } = useForm<HomeValues>({
+  const { control, handleSubmit, setError, setValue, reset, getValues } = useForm<HomeValues>({
     defaultValues: initial,
     mode: 'onTouched',
   });
@@ -104,6 +108,7 @@ export function HomeForm({ title, action, back, initial, asksDepth, save, profil
           value={values.shelfId}
           onChange={(shelfId) => setValue('shelfId', shelfId)}
         />
+        <LinkRow links={[{ title: 'Put up several shelves', onPress: () => router.push('/homes/shelves') }]} />
         {values.shelfId === NEW_SHELF ? (
           <>
             <FormField control={control} name="room" label="Room" check={needed('Write the name of the room.')} />
@@ -115,25 +120,14 @@ export function HomeForm({ title, action, back, initial, asksDepth, save, profil
             />
           </>
         ) : null}
+        {asksDepth ? (
+          <UsualSize onPick={(container) => reset({ ...getValues(), ...containerValues(container, length) })} />
+        ) : null}
         <SizeFields control={control} values={values} setValue={setValue} />
         {asksDepth ? (
           <FormField control={control} name="depth" label={`Soil in it now, ${length.unit}`} keyboard="decimal-pad" />
         ) : null}
-        <Heading>Mix in it</Heading>
-        <Choices
-          isNamedAbove
-          label="Mix in it"
-          choices={[{ value: '', title: 'not said' }, ...mixes.map(({ id, name }) => ({ value: id, title: name }))]}
-          value={values.mixId}
-          onChange={(mixId) => setValue('mixId', mixId)}
-        />
-        <FormField
-          control={control}
-          name="litter"
-          label={`Litter on top, ${length.unit}`}
-          hint="Leave empty if nobody measured."
-          keyboard="decimal-pad"
-        />
+        <VentFields control={control} setValue={setValue} />
         <Heading>Lid</Heading>
         <Choices
           isNamedAbove
@@ -154,6 +148,16 @@ export function HomeForm({ title, action, back, initial, asksDepth, save, profil
           value={values.opens}
           onChange={(opens) => setValue('opens', opens)}
         />
+        {values.opens === 'front' ? (
+          <FormField
+            control={control}
+            name="sill"
+            label={`Wall under the door, ${length.unit}`}
+            hint="Soil stands no higher than that."
+            keyboard="decimal-pad"
+            check={(text) => text.trim() === '' || lengthCheck(length.unit, 1, 3000)(text)}
+          />
+        ) : null}
         <Heading>Walls</Heading>
         <Choices
           isNamedAbove
@@ -162,52 +166,70 @@ export function HomeForm({ title, action, back, initial, asksDepth, save, profil
           value={values.walls}
           onChange={(walls) => setValue('walls', walls)}
         />
-        <VentFields control={control} setValue={setValue} />
-        <Heading>Covered from outside</Heading>
-        <Soft>Sides that stand against a wall or the next box: openings there pass no air.</Soft>
-        <Toggles
-          label="Covered"
-          choices={SIDES}
-          values={values.covered}
-          onChange={(covered) => setValue('covered', covered)}
-        />
-        <FormField
-          control={control}
-          name="dish"
-          label="Open water, cm²"
-          hint="Leave empty to reckon with a usual dish where one is listed."
-          keyboard="decimal-pad"
-          check={(text) => text.trim() === '' || numberCheck(0, 20_000)(text)}
-        />
-        <HeatFields
-          control={control}
-          setValue={setValue}
-          profiles={profiles}
-          roomC={roomC ?? USUAL_ROOM.temperatureC}
-        />
-        <ContentFields control={control} setValue={setValue} />
-        <NestFields control={control} setValue={setValue} />
-        <FormField
-          control={control}
-          name="weightLimitKg"
-          label="Weight the box bears, kg"
-          hint="Leave empty if nobody knows."
-          keyboard="decimal-pad"
-          check={(text) =>
-            text.trim() === '' || Number(text.replace(',', '.')) > 0 || 'A number of kilograms, more than 0.'
-          }
-        />
-        <Heading>Quarantine</Heading>
-        <Choices
-          isNamedAbove
-          label="Quarantine"
-          choices={[
-            { value: 'no', title: 'no' },
-            { value: 'yes', title: 'kept apart' },
-          ]}
-          value={values.isQuarantined ? 'yes' : 'no'}
-          onChange={(value) => setValue('isQuarantined', value === 'yes')}
-        />
+        <Fold title="What is in it, and where it stands" isOpenAtFirst={!asksDepth}>
+          <View style={{ gap: space.m }}>
+            <Heading>Mix in it</Heading>
+            <Choices
+              isNamedAbove
+              label="Mix in it"
+              choices={[{ value: '', title: 'not said' }, ...mixes.map(({ id, name }) => ({ value: id, title: name }))]}
+              value={values.mixId}
+              onChange={(mixId) => setValue('mixId', mixId)}
+            />
+            <FormField
+              control={control}
+              name="litter"
+              label={`Litter on top, ${length.unit}`}
+              hint="Leave empty if nobody measured."
+              keyboard="decimal-pad"
+            />
+            <Heading>Covered from outside</Heading>
+            <Soft>Sides that stand against a wall or the next box: openings there pass no air.</Soft>
+            <Toggles
+              label="Covered"
+              choices={SIDES}
+              values={values.covered}
+              onChange={(covered) => setValue('covered', covered)}
+            />
+            <FormField
+              control={control}
+              name="dish"
+              label="Open water, cm²"
+              hint="Leave empty to reckon with a usual dish where one is listed."
+              keyboard="decimal-pad"
+              check={(text) => text.trim() === '' || numberCheck(0, 20_000)(text)}
+            />
+            <HeatFields
+              control={control}
+              setValue={setValue}
+              profiles={profiles}
+              roomC={roomC ?? USUAL_ROOM.temperatureC}
+            />
+            <ContentFields control={control} setValue={setValue} />
+            <NestFields control={control} setValue={setValue} />
+            <FormField
+              control={control}
+              name="weightLimitKg"
+              label="Weight the box bears, kg"
+              hint="Leave empty if nobody knows."
+              keyboard="decimal-pad"
+              check={(text) =>
+                text.trim() === '' || Number(text.replace(',', '.')) > 0 || 'A number of kilograms, more than 0.'
+              }
+            />
+            <Heading>Quarantine</Heading>
+            <Choices
+              isNamedAbove
+              label="Quarantine"
+              choices={[
+                { value: 'no', title: 'no' },
+                { value: 'yes', title: 'kept apart' },
+              ]}
+              value={values.isQuarantined ? 'yes' : 'no'}
+              onChange={(value) => setValue('isQuarantined', value === 'yes')}
+            />
+          </View>
+        </Fold>
         {children}
         {read ? (
           <MeasuredSection

@@ -1,4 +1,4 @@
-import { useFieldArray, useWatch, type Control, type UseFormSetValue } from 'react-hook-form';
+import { Controller, useFieldArray, useWatch, type Control, type UseFormSetValue } from 'react-hook-form';
 import { View } from 'react-native';
 import { Button } from '../kit/Button';
 import { Choices } from '../kit/Choices';
@@ -6,10 +6,11 @@ import { LinkRow } from '../components/LinkRow';
 import { Toggles } from '../kit/Toggles';
 import { Heading, Soft } from '../components/Words';
 import { FormField } from '../forms/FormField';
-import { countCheck, lengthCheck } from '../forms/checks';
+import { countCheck, lengthCheck, lengthIn } from '../forms/checks';
 import { space } from '../theme/tokens';
 import { SHAPES, SIDES } from '@/words/home';
 import { useLength } from '@/words/useLength';
+import { OpeningsChoice } from './OpeningsChoice';
 import { NEW_VENTS, type HomeValues } from './values';
 
 interface Props {
@@ -17,12 +18,42 @@ interface Props {
   setValue: UseFormSetValue<HomeValues>;
 }
 
-/** The openings of a box, group by group: each the same in some sides. */
+/** The openings of a box: which kind, and then group by group, each the same in some sides. */
 export function VentFields({ control, setValue }: Props) {
-  const { fields, append, remove } = useFieldArray({ control, name: 'vents' });
+  const length = useLength();
+  const { fields, append, remove, replace } = useFieldArray({ control, name: 'vents' });
+  const [long, wide, height] = useWatch({ control, name: ['length', 'width', 'height'] });
+  const choose = (kind: 'none' | 'drilled' | 'mesh') => {
+    setValue('openings', kind, { shouldValidate: true });
+    const inUnit = (text: string, share: number) => {
+      const mm = lengthIn(text, length.unit);
+      return mm === undefined ? '' : length.short(Math.round(mm * share));
+    };
+    if (kind === 'none') replace([]);
+    // Holes high in the walls, over the soil; a lid that is mesh but for its rim.
+    if (kind === 'drilled') replace([{ ...NEW_VENTS, across: length.short(3), centre: inUnit(height, 0.75) }]);
+    if (kind === 'mesh') {
+      const panel = {
+        shape: 'panel' as const,
+        sides: ['lid' as const],
+        count: '1',
+        isMeshed: true,
+        aperture: length.short(1),
+      };
+      replace([{ ...NEW_VENTS, ...panel, across: inUnit(long, 0.8), tall: inUnit(wide === '' ? long : wide, 0.8) }]);
+    }
+  };
   return (
     <View style={{ gap: space.m }}>
       <Heading>Openings</Heading>
+      <Controller
+        control={control}
+        name="openings"
+        rules={{ validate: (value) => value !== '' || 'Say what lets the air in.' }}
+        render={({ field, fieldState }) => (
+          <OpeningsChoice value={field.value} onChange={choose} problem={fieldState.error?.message} />
+        )}
+      />
       {fields.length === 0 ? <Soft>No openings: closed but for its lid.</Soft> : null}
       {fields.map((field, index) => (
         <VentGroupFields
@@ -33,7 +64,9 @@ export function VentFields({ control, setValue }: Props) {
           onRemove={() => remove(index)}
         />
       ))}
-      <Button rank="second" title="More openings" onPress={() => append(NEW_VENTS)} />
+      {fields.length > 0 ? (
+        <Button rank="second" title="More openings" onPress={() => append({ ...NEW_VENTS, across: length.short(3) })} />
+      ) : null}
     </View>
   );
 }

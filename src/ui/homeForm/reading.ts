@@ -5,7 +5,7 @@ import type { TemperatureUnit } from '@/client/preferences';
 import type { Heat } from '@/core/climate/homeAir';
 import { numberIn } from '@/core/measure/typedNumber';
 import { lengthIn } from '../forms/checks';
-import type { LengthWords } from '@/words/useLength';
+import type { LengthWords } from '@/words/lengths';
 import { KELVINS, type HomeValues, type PieceValues, type RoomValues, type VentGroup } from './values';
 
 /** What a form describes, as far as it is filled in. */
@@ -68,6 +68,7 @@ function readContainer(values: HomeValues, read: Read): Container | null {
     lid: values.lid,
     vents: values.vents.flatMap((group) => readVents(group, read)),
     ...given('opens', values.opens),
+    ...given('sillMm', values.opens === 'front' ? read(values.sill) : undefined),
     ...given('walls', values.walls),
     ...(values.covered.length > 0 && { coveredSides: values.covered }),
   };
@@ -143,6 +144,7 @@ const FIELDS: Record<string, keyof HomeValues> = {
   topWidthMm: 'topWidth',
   substrateDepthMm: 'depth',
   litterDepthMm: 'litter',
+  sillMm: 'sill',
   weightLimitKg: 'weightLimitKg',
   tubeBoreMm: 'tubeBore',
   warmingK: 'warming',

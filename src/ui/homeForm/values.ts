@@ -3,7 +3,7 @@ import type { Home } from '@/contract/records';
 import type { HeatSource } from '@/core/climate/homeAir';
 import type { Container, Opens, Vent, VentSide, WallKind } from '@/core/housing/container';
 import type { FurnitureKind } from '@/core/housing/furniture';
-import type { LengthWords } from '@/words/useLength';
+import type { LengthWords } from '@/words/lengths';
 
 /** Openings of one kind, the same in each of some sides; lengths as typed. */
 export interface VentGroup {
@@ -47,8 +47,12 @@ export interface HomeValues {
   depth: string;
   lid: Container['lid'];
   opens: Opens | '';
+  /** Of a door in front: the wall that stands under it. */
+  sill: string;
   walls: WallKind | '';
   covered: VentSide[];
+  /** What lets the air in; empty until it was said. */
+  openings: OpeningsKind | '';
   vents: VentGroup[];
   knowsContents: boolean;
   pieces: PieceValues[];
@@ -69,6 +73,9 @@ export interface HomeValues {
   dish: string;
 }
 
+/** `listed`: as they stand in `vents`, whatever they are. */
+export type OpeningsKind = 'none' | 'drilled' | 'mesh' | 'listed';
+
 /** Degrees of the keeper's unit for a kelvin. */
 export const KELVINS: Record<TemperatureUnit, number> = { C: 1, F: 1.8 };
 
@@ -79,7 +86,7 @@ export const NEW_VENTS: VentGroup = {
   sides: ['left', 'right'],
   shape: 'hole',
   count: '',
-  across: '3',
+  across: '',
   tall: '',
   centre: '',
   isMeshed: false,
@@ -89,7 +96,7 @@ export const NEW_VENTS: VentGroup = {
 export const NEW_PIECE: PieceValues = { kind: 'hide', count: '1', height: '', isStopped: false };
 export const NEW_ROOM = NO_ROOM;
 
-export const emptyHome = (shelfId: string, holeMm: string): HomeValues => ({
+export const emptyHome = (shelfId: string): HomeValues => ({
   code: '',
   shelfId,
   room: '',
@@ -104,9 +111,11 @@ export const emptyHome = (shelfId: string, holeMm: string): HomeValues => ({
   depth: '0',
   lid: 'solid',
   opens: '',
+  sill: '',
   walls: '',
   covered: [],
-  vents: [{ ...NEW_VENTS, across: holeMm }],
+  openings: '',
+  vents: [],
   knowsContents: false,
   pieces: [],
   litter: '',
@@ -127,29 +136,16 @@ export const emptyHome = (shelfId: string, holeMm: string): HomeValues => ({
 /** A box of the records as the form shows it. */
 export function valuesOf(home: Home, length: LengthWords, degrees: TemperatureUnit = 'C'): HomeValues {
   const { container, nest, furniture, heat } = home;
-  const text = (mm: number | undefined) => (mm === undefined ? '' : length.short(mm));
+  const text = textIn(length);
   const room = (each: { lengthMm: number; widthMm: number; heightMm: number } | undefined): RoomValues =>
     each ? { length: text(each.lengthMm), width: text(each.widthMm), height: text(each.heightMm) } : NO_ROOM;
-  const top =
-    container.shape === 'box' ? [container.topLengthMm, container.topWidthMm] : [container.topDiameterMm, undefined];
   return {
+    ...containerValues(container, length),
     code: home.code,
     shelfId: home.shelfId,
     room: '',
     shelf: '',
-    shape: container.shape,
-    length: text(container.shape === 'box' ? container.lengthMm : container.diameterMm),
-    width: text(container.shape === 'box' ? container.widthMm : undefined),
-    height: text(container.heightMm),
-    isTapered: top.some((mm) => mm !== undefined),
-    topLength: text(top[0]),
-    topWidth: text(top[1]),
     depth: text(home.substrateDepthMm),
-    lid: container.lid,
-    opens: container.opens ?? '',
-    walls: container.walls ?? '',
-    covered: container.coveredSides ?? [],
-    vents: groupsOf(container.vents, text),
     knowsContents: furniture !== undefined,
     pieces: (furniture ?? []).map(({ kind, count = 1, heightMm, stopped = false }) => ({
       kind,
@@ -170,6 +166,31 @@ export function valuesOf(home: Home, length: LengthWords, degrees: TemperatureUn
     hasThermostat: heat?.hasThermostat ?? true,
     warming: heat ? String(Math.round(10 * heat.warmingK * KELVINS[degrees]) / 10) : '',
     dish: home.dishAreaCm2 === undefined ? '' : String(home.dishAreaCm2),
+  };
+}
+
+const textIn = (length: LengthWords) => (mm: number | undefined) => (mm === undefined ? '' : length.short(mm));
+
+/** The box itself as the form shows it: its lengths, its lid and its openings. */
+export function containerValues(container: Container, length: LengthWords) {
+  const text = textIn(length);
+  const top =
+    container.shape === 'box' ? [container.topLengthMm, container.topWidthMm] : [container.topDiameterMm, undefined];
+  return {
+    shape: container.shape,
+    length: text(container.shape === 'box' ? container.lengthMm : container.diameterMm),
+    width: text(container.shape === 'box' ? container.widthMm : undefined),
+    height: text(container.heightMm),
+    isTapered: top.some((mm) => mm !== undefined),
+    topLength: text(top[0]),
+    topWidth: text(top[1]),
+    lid: container.lid,
+    opens: container.opens ?? ('' as const),
+    sill: text(container.sillMm),
+    walls: container.walls ?? ('' as const),
+    covered: container.coveredSides ?? [],
+    openings: container.vents.length === 0 ? ('none' as const) : ('listed' as const),
+    vents: groupsOf(container.vents, text),
   };
 }
 

@@ -7,7 +7,8 @@ import { Icon } from '../components/Icon';
 import { makeStyles } from '../components/useStyles';
 import { Soft } from '../components/Words';
 import { radius, space, stroke, target } from '../theme/tokens';
-import { useLength, type LengthWords } from '@/words/useLength';
+import type { LengthWords } from '@/words/lengths';
+import { useLength } from '@/words/useLength';
 
 const STEP_MM = 5;
 

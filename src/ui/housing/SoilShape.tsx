@@ -5,7 +5,8 @@ import { Choices } from '../kit/Choices';
 import { Field } from '../kit/Field';
 import { lengthIn } from '../forms/checks';
 import { space } from '../theme/tokens';
-import { useLength, type LengthWords } from '@/words/useLength';
+import type { LengthWords } from '@/words/lengths';
+import { useLength } from '@/words/useLength';
 
 interface Props {
   soil: Soil;

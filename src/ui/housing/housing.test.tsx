@@ -15,8 +15,8 @@ import { fieldFor, readHome } from '../homeForm/reading';
 import { valuesOf } from '../homeForm/values';
 import { renderThemed } from '../testing/themed';
 import { stepWords } from '@/words/build';
+import { lengthWords } from '@/words/lengths';
 import { ruleWords, withNumber } from '@/words/profiles';
-import { formatLength } from '@/core/measure/length';
 import { CheckList } from './CheckList';
 import { DepthEditor } from './DepthEditor';
 
@@ -90,7 +90,7 @@ describe('the silhouettes', () => {
 });
 
 describe('the words of a build sheet', () => {
-  const length = { unit: 'mm' as const, long: (mm: number) => `${Math.round(mm)} mm`, short: String };
+  const length = lengthWords('mm');
   const { steps } = buildHome(
     profileOf('isopod-temperate'),
     {
@@ -128,11 +128,7 @@ describe('a rule in words', () => {
 });
 
 describe('the form of a box', () => {
-  const length = {
-    unit: 'mm' as const,
-    long: (mm: number) => formatLength(mm, 'mm'),
-    short: (mm: number) => String(mm),
-  };
+  const length = lengthWords('mm');
   it('shows a box as it stands, and reads it back the same', () => {
     const home: Home = {
       id: '1',
@@ -205,11 +201,7 @@ describe('the form of a box', () => {
 });
 
 describe('the drawing', () => {
-  const length = {
-    unit: 'mm' as const,
-    long: (mm: number) => formatLength(mm, 'mm'),
-    short: (mm: number) => String(mm),
-  };
+  const length = lengthWords('mm');
   const draw = (depthMm: number) => {
     const plan = sectionPlan(
       { container, substrateDepthMm: depthMm },

@@ -6,11 +6,17 @@ import { makeStyles, useTheme } from '../components/useStyles';
 import { Strong } from '../components/Words';
 import { space, stroke, target } from '../theme/tokens';
 
+interface Props {
+  title: string;
+  isOpenAtFirst?: boolean;
+  children: ReactNode;
+}
+
 /** A part of a screen that is opened when it is wanted; nothing of it is worked out before. */
-export function Fold({ title, children }: { title: string; children: ReactNode }) {
+export function Fold({ title, isOpenAtFirst = false, children }: Props) {
   const styles = useStyles();
   const { theme } = useTheme();
-  const [isOpen, setOpen] = useState(false);
+  const [isOpen, setOpen] = useState(isOpenAtFirst);
   return (
     <View>
       <ListItemAccordion

@@ -24,13 +24,13 @@ import { NoteDown } from './NoteDown';
 import { QuietPanel } from './QuietPanel';
 import { found, soughtOf } from './search';
 import { SizeForm } from './SizeForm';
-import { lengths } from '../testing/words';
+import { lengthWords } from '@/words/lengths';
 
 // The router comes as modules that these tests cannot load; nothing here leads anywhere.
 jest.mock('expo-router', () => ({ router: { push: () => undefined }, useLocalSearchParams: () => ({}) }));
 
 const TODAY = '2026-03-14';
-const mm = lengths('mm');
+const mm = lengthWords('mm');
 const care = careBook([profileOf('ground-tarantula'), profileOf('stick-insect')], []);
 const bramble: Resident = {
   id: 'b',

@@ -21,7 +21,7 @@ export function AddHomeScreen() {
       title="Add a box"
       action="Add this box"
       back="/homes"
-      initial={emptyHome(shelves[0]?.id ?? NEW_SHELF, length.short(3))}
+      initial={emptyHome(shelves[0]?.id ?? NEW_SHELF)}
       asksDepth
       save={async (values, { furniture, litterDepthMm, nest, heat, dishAreaCm2, ...read }, shelfId) => {
         const { home } = await call('addHome', {

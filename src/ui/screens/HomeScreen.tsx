@@ -2,11 +2,13 @@ import { router, useLocalSearchParams } from 'expo-router';
 import { useRef, useState } from 'react';
 import { Image, View } from 'react-native';
 import { companyIn, fitOf, planOf, sectionOf, soilEntry, withSoil } from '@/client/fitting';
-import { useHouse } from '@/client/house';
+import { call } from '@/client/api';
+import { problemOf, useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import type { Home } from '@/contract/records';
 import type { HomeGround } from '@/core/house/homeState';
 import { worse, type Status } from '@/core/housing/fit';
+import { soilLimitMm } from '@/core/housing/container';
 import { flat, type Soil } from '@/core/housing/soil';
 import { Button } from '../kit/Button';
 import { Choices } from '../kit/Choices';
@@ -23,6 +25,7 @@ import { PlanDrawing } from '../drawings/PlanDrawing';
 import { CheckList } from '../housing/CheckList';
 import { CompanyChecks } from '../housing/CompanyChecks';
 import { DepthEditor } from '../housing/DepthEditor';
+import { MoreLikeIt } from '../housing/MoreLikeIt';
 import { HomeHead } from '../housing/HomeHead';
 import { SoilShape } from '../housing/SoilShape';
 import { useAskedOnce } from '../components/useAskedOnce';
@@ -59,11 +62,12 @@ export function HomeScreen({ id }: { id: string }) {
 
 function HomePane({ home, isRules }: { home: Home; isRules: boolean }) {
   const length = useLength();
-  const write = useLog((log) => log.write);
-  const { care, residents } = useHouse();
+  const { write, show } = useLog();
+  const { care, residents, load } = useHouse();
   const tenants = residents.filter((each) => each.homeId === home.id);
   const [tried, setTried] = useState(home);
   const [view, setView] = useState<'side' | 'above'>('side');
+  const [isCopied, setCopied] = useState(false);
   const picture = useRef<View>(null);
   const fits = tenants.map((resident) => ({ resident, fit: fitOf(care, tried, resident) }));
   // The one with most against it is drawn and filled for.
@@ -90,6 +94,18 @@ function HomePane({ home, isRules }: { home: Home; isRules: boolean }) {
     const svg = (picture.current as unknown as HTMLElement | null)?.querySelector('svg');
     if (svg) exportSvg(svg, `${home.code}-${view}.svg`);
   };
+  const removal = useAskedOnce(true, 'remove');
+  const remove = async () => {
+    if (!removal.mayDo()) return;
+    try {
+      await call('removeHome', { params: { id: home.id } });
+      await load();
+      show({ text: `${home.code} is taken away.` });
+      router.replace('/homes');
+    } catch (error) {
+      show({ text: problemOf(error), isProblem: true });
+    }
+  };
   // A nest of chambers is not filled.
   const hasSoil = home.nest === undefined;
   const first = tenants[0];
@@ -97,7 +113,11 @@ function HomePane({ home, isRules }: { home: Home; isRules: boolean }) {
     { title: 'Build sheet', onPress: () => router.push(`/build?homes=${home.id}`) },
     ...(first ? [{ title: 'Compare', onPress: () => router.push(`/residents/${first.id}/compare`) }] : []),
     { title: 'Change the box', onPress: () => router.push(`/homes/${home.id}/edit`) },
+    { title: 'More like it', onPress: () => setCopied(true) },
     { title: 'Save drawing', onPress: saveDrawing },
+    ...(first
+      ? []
+      : [{ title: removal.isAsked ? 'Take it away for good' : 'Take the box away', onPress: () => void remove() }]),
   ];
   return (
     <Screen
@@ -180,18 +200,19 @@ function HomePane({ home, isRules }: { home: Home; isRules: boolean }) {
             <>
               <DepthEditor
                 depthMm={tried.substrateDepthMm}
-                heightMm={home.container.heightMm}
+                heightMm={soilLimitMm(home.container)}
                 fit={fit}
                 onChange={trySoil}
               />
               <SoilShape
                 soil={tried.soil ?? flat(tried.substrateDepthMm)}
-                heightMm={home.container.heightMm}
+                heightMm={soilLimitMm(home.container)}
                 onChange={trySoil}
               />
             </>
           ) : null}
           <LinkRow links={links} />
+          {isCopied ? <MoreLikeIt home={home} onDone={() => setCopied(false)} /> : null}
           {tenants.map((resident) => (
             <View key={resident.id}>
               <Cautions who={resident} before="soil" />

@@ -37,4 +37,5 @@ export { TroubleScreen } from './TroubleScreen';
 export { ResidentScreen } from './ResidentScreen';
 export { KeeperScreen } from './KeeperScreen';
 export { RoomScreen } from './RoomScreen';
+export { ShelvesScreen } from './ShelvesScreen';
 export { WhoScreen } from './WhoScreen';

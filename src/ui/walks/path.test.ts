@@ -86,6 +86,9 @@ it('a box is added, and a code that is taken refused at its field', async () => 
     'Width inside, mm': '200',
     'Height inside, mm': '5 kg',
   });
+  await page.getByRole('button', { name: 'Add this box' }).click();
+  await see(page.getByText('Say what lets the air in.')).toBeVisible();
+  await page.getByRole('radio', { name: 'Drilled holes' }).click();
   await fill({ 'How many in each side': '4', 'Their middle over the floor': '160' });
   await page.getByRole('button', { name: 'Add this box' }).click();
   await see(page.getByText(/“kg” is not a length unit here/)).toBeVisible();
@@ -97,6 +100,27 @@ it('a box is added, and a code that is taken refused at its field', async () => 
   await page.getByRole('button', { name: 'Add this box' }).click();
   await see(page.getByText('X1 added.')).toBeVisible();
   await see(page.getByRole('heading', { name: 'X1, free' })).toBeVisible();
+
+  await page.getByRole('button', { name: 'More like it' }).click();
+  await page.getByLabel('How many').fill('3');
+  await see(page.getByText('Up to X4; codes that are taken are passed over.')).toBeVisible();
+  await page.getByRole('button', { name: 'Add 3 boxes' }).click();
+  await see(page.getByText('3 boxes added: X2, X3, X4.')).toBeVisible();
+  await page.getByRole('link', { name: 'X4, free', exact: true }).click();
+  await page.getByRole('button', { name: 'Take the box away' }).click();
+  await page.getByRole('button', { name: 'Take it away for good' }).click();
+  await see(page.getByText('X4 is taken away.')).toBeVisible();
+});
+
+it('the shelves of a room are put up at once', async () => {
+  await open('/homes/shelves');
+  await page.getByLabel('Room').fill('Cellar');
+  await page.getByLabel('Its shelves, from above').fill('Top, Floor');
+  await page.getByRole('button', { name: 'Put up these shelves' }).click();
+  await see(page.getByText('2 shelves put up in Cellar.')).toBeVisible();
+  await page.getByLabel('Its shelves, from above').fill('Floor');
+  await page.getByRole('button', { name: 'Put up these shelves' }).click();
+  await see(page.getByText('Taken in this room: give it another name.').first()).toBeVisible();
 });
 
 it('moves are worked out, settled, drawn within their window, and made step by step', async () => {

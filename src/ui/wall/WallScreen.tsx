@@ -145,7 +145,11 @@ export function WallScreen({ chosenId }: { chosenId?: string | undefined }) {
       </Arranging>
       <View style={[styles.actions, styles.whole]}>
         <Button title="Add a box" grow onPress={() => router.push('/homes/new')} />
-        <Button title="Build several" grow rank="second" onPress={() => router.push('/build')} />
+        {homes.length === 0 ? (
+          <Button title="Rooms and shelves" grow rank="second" onPress={() => router.push('/homes/shelves')} />
+        ) : (
+          <Button title="Build several" grow rank="second" onPress={() => router.push('/build')} />
+        )}
       </View>
     </View>
   );

@@ -1,0 +1,92 @@
+import { router } from 'expo-router';
+import { useForm } from 'react-hook-form';
+import { View } from 'react-native';
+import { call, CallFailed } from '@/client/api';
+import { problemOf, useHouse } from '@/client/house';
+import { useLog } from '@/client/log';
+import { countWords, listWords } from '@/words/count';
+import { useLoadState } from '../components/LoadState';
+import { PaneHeader } from '../components/PaneHeader';
+import { Screen } from '../components/Screen';
+import { Body, Heading, Soft, Strong, Title } from '../components/Words';
+import { FormField } from '../forms/FormField';
+import { Button } from '../kit/Button';
+import { space } from '../theme/tokens';
+
+const namesIn = (text: string): string[] =>
+  text
+    .split(/[,;\n]/)
+    .map((name) => name.trim())
+    .filter((name) => name !== '');
+
+/** The rooms of the house and their shelves, put up before the boxes: a room and all of its shelves in one go. */
+export function ShelvesScreen() {
+  const { shelves, homes, load } = useHouse();
+  const show = useLog((log) => log.show);
+  const loading = useLoadState();
+  const rooms = [...new Set(shelves.map(({ room }) => room))];
+  const { control, handleSubmit, setError, formState, reset } = useForm({
+    defaultValues: { room: rooms[0] ?? '', names: '' },
+    mode: 'onTouched',
+  });
+  if (loading) return <Screen>{loading}</Screen>;
+  const save = async ({ room, names }: { room: string; names: string }) => {
+    try {
+      const made = await call('addShelves', { body: { room: room.trim(), names: namesIn(names) } });
+      await load();
+      reset({ room, names: '' });
+      show({ text: `${countWords(made.shelves.length, 'shelf', 'shelves')} put up in ${room.trim()}.` });
+    } catch (error) {
+      const fields = error instanceof CallFailed ? error.fields : [];
+      for (const { path, message } of fields) setError(path.startsWith('names') ? 'names' : 'room', { message });
+      show({ text: problemOf(error), isProblem: true });
+    }
+  };
+  return (
+    <Screen
+      actions={
+        <>
+          <Button
+            grow
+            title="Put up these shelves"
+            disabled={formState.isSubmitting}
+            onPress={() => void handleSubmit(save)()}
+          />
+          {shelves.length > 0 ? (
+            <Button grow rank="second" title="Add a box" onPress={() => router.push('/homes/new')} />
+          ) : null}
+        </>
+      }
+    >
+      <PaneHeader back="/homes" title="Wall" />
+      <Title>Rooms and shelves</Title>
+      <View style={{ gap: space.m, marginTop: space.m }}>
+        {rooms.length === 0 ? <Body>A room, and its shelves from above. The boxes stand on them.</Body> : null}
+        {rooms.map((room) => {
+          const here = shelves.filter((shelf) => shelf.room === room);
+          const boxes = homes.filter(({ shelfId }) => here.some(({ id }) => id === shelfId)).length;
+          return (
+            <View key={room}>
+              <Strong>{room}</Strong>
+              <Soft>{`${listWords(here.map(({ name }) => name))}: ${countWords(boxes, 'box', 'boxes')}.`}</Soft>
+            </View>
+          );
+        })}
+        <Heading>{rooms.length === 0 ? 'The first room' : 'More shelves'}</Heading>
+        <FormField
+          control={control}
+          name="room"
+          label="Room"
+          check={(text) => text.trim() !== '' || 'Write the name of the room.'}
+        />
+        <FormField
+          control={control}
+          name="names"
+          label="Its shelves, from above"
+          hint="With commas between: top, middle, floor."
+          check={(text) => namesIn(text).length > 0 || 'Write the name of at least one shelf.'}
+        />
+      </View>
+    </Screen>
+  );
+}
