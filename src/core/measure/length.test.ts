@@ -40,6 +40,11 @@ describe('lengths as keepers write them', () => {
   });
 });
 
+it('reads a fraction alone as one, not as a whole number before a fraction', () => {
+  expect(parseLength('11/64"', 'mm')).toEqual({ ok: true, mm: (11 / 64) * 25.4 });
+  expect(parseLength('1 11/64"', 'mm')).toEqual({ ok: true, mm: (75 / 64) * 25.4 });
+});
+
 describe('a hole by its bit', () => {
   // Fractional drill sizes in inches, ASME B94.11M: 1/8 in = 3.175 mm, 1/16 in = 1.5875 mm, 1/4 in = 6.35 mm.
   it.each([

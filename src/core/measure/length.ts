@@ -31,7 +31,7 @@ export type ParsedLength = { ok: true; mm: number } | { ok: false; problem: stri
  * @returns the length in mm, unrounded.
  */
 export function parseLength(text: string, assumed: LengthUnit): ParsedLength {
-  const match = /^\s*(-?\d+(?:[.,]\d+)?)?(?:\s*(\d+)\s*\/\s*(\d+))?\s*([a-z"]*)\s*$/i.exec(text);
+  const match = /^\s*(?:(-?\d+(?:[.,]\d+)?)(?=[\sa-z"]|$))?(?:\s*(\d+)\s*\/\s*(\d+))?\s*([a-z"]*)\s*$/i.exec(text);
   const [, whole, over, under, suffix] = match ?? [];
   if (!match || (whole === undefined && over === undefined)) {
     return { ok: false, problem: `Write a number, for example 118 mm, 11.8 cm or 4.6 in.` };
