@@ -7,7 +7,7 @@ import { useHandbook } from './handbook';
 import { useHouse } from './house';
 
 /** One's own cards, as far as they were fetched, before the species that ship. */
-function useKnownNames(): KindKnown[] {
+export function useKnownNames(): KindKnown[] {
   const species = useHouse((house) => house.species);
   const own = useHandbook((handbook) => handbook.book?.ownCards);
   return useMemo(() => [...(own ?? []), ...species], [own, species]);

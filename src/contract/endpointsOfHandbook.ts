@@ -18,6 +18,7 @@ import {
 } from './handbook';
 import { dueRequest } from './plan';
 import { id, line } from './primitives';
+import { tableReply, tableRequest } from './lists';
 import { routes } from './routes';
 import { newSchoolChoice } from './store';
 
@@ -53,6 +54,13 @@ export const handbookEndpoints = {
     summary: 'A scientific name as typed: its form by the zoological code, what it is called now, and names like it.',
     body: namesRequest,
     reply: namesReply,
+  },
+  table: {
+    ...routes.table,
+    summary:
+      'Reads a table from a sheet, of boxes, residents or past events: which column is what, and what each row says.',
+    body: tableRequest,
+    reply: tableReply,
   },
   emergency: { ...routes.emergency, summary: 'Whom this house calls, and where it is.', reply: emergencyCard },
   setEmergency: {

@@ -8,6 +8,7 @@ import { boxSize } from './housing';
 import { day, id, line, oneOf, profileId } from './primitives';
 import { careProfile } from './profile';
 import { newEntries, newEntry, newJoin, newPart, newResidentPhoto } from './entries';
+import { broughtList, listReply, newList } from './lists';
 import { entryChange, entryVersion } from './mending';
 import { entry, ENTRY_KINDS } from './storedEntries';
 import {
@@ -267,6 +268,27 @@ export const recordEndpoints = {
     body: newEntry,
     reply: z.object({ entry, already }),
     status: 201,
+  },
+  lists: {
+    ...routes.lists,
+    summary: 'The lists that were brought in, the latest first, at most 50.',
+    reply: z.object({ lists: z.array(broughtList) }),
+  },
+  bringList: {
+    ...routes.bringList,
+    summary:
+      'Brings in a list, all of its rows or none. `boxes`: as POST /api/homes, with room and shelf by name in the place of ' +
+      'shelfId. `residents`: as POST /api/residents, with the code of a box in the place of homeId. `events`: as POST ' +
+      '/api/entries. The answer names each row that makes no sense; while there is one, nothing is written.',
+    body: newList,
+    reply: listReply,
+  },
+  undoList: {
+    ...routes.undoList,
+    summary: 'Takes a list back as one act, with the boxes of it in which nobody lived.',
+    params: byId,
+    query: z.object({ along: oneOf(['yes']).optional() }),
+    reply: z.object({ undone: z.int() }),
   },
   mendEntry: {
     ...routes.mendEntry,

@@ -21,6 +21,7 @@ import { computePlanHandlers } from './resources/computePlans';
 import { computeClimateHandlers } from './resources/computeClimate';
 import type { Deps } from './resources/deps';
 import { entryHandlers } from './resources/entries';
+import { listHandlers } from './resources/lists';
 import { mendingHandlers } from './resources/mending';
 import { takingBackHandlers } from './resources/takingBack';
 import { broodHandlers } from './resources/broods';
@@ -87,6 +88,8 @@ export function createApp(options: AppOptions): Express {
   );
   if (options.log) app.use(requestLog());
   app.use(ownHosts(options.hosts ?? []));
+  // A list of 10,000 rows is larger than anything else that is sent.
+  app.use('/api/lists', jsonOnly, express.json({ limit: '8mb', strict: false }));
   app.use('/api', jsonOnly, express.json({ limit: '1mb', strict: false }), refuseWhenFull(options));
   const events = eventHub(options.clock);
   app.get('/api/events', events.stream);
@@ -118,6 +121,7 @@ export function createApp(options: AppOptions): Express {
     ...residentHandlers(options),
     ...identityHandlers(options),
     ...entryHandlers(options),
+    ...listHandlers(options),
     ...mendingHandlers(options),
     ...takingBackHandlers(options),
     ...roundHandlers(options),

@@ -59,7 +59,7 @@ export function homeHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
           if (body.quarantineSince) dayOf(clock, body.quarantineSince, 'quarantineSince');
           const id = body.id ?? randomUUID();
           const place = body.place ?? (await nextPlace(queries, body.shelfId));
-          await writeNew(queries, clock, { ...body, id, place });
+          await writeNewHome(queries, clock, { ...body, id, place });
           return { home: await requireHome(queries, id) };
         }),
       ),
@@ -74,7 +74,7 @@ export function homeHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
         const ids: string[] = [];
         for (const [index, code] of codes.entries()) {
           const id = randomUUID();
-          await writeNew(queries, clock, { ...facts, id, code, place: from + index });
+          await writeNewHome(queries, clock, { ...facts, id, code, place: from + index });
           ids.push(id);
         }
         const made = new Map((await homesOf(queries, ids)).map((home) => [home.id, home]));
@@ -132,7 +132,11 @@ export function homeHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
 type NewBox = HomeFacts & Pick<Home, 'substrateDepthMm' | 'soil'>;
 
 /** Writes a new box, and its first depth of soil. */
-async function writeNew(queries: Queries, clock: Clock, { substrateDepthMm, soil, ...facts }: NewBox): Promise<void> {
+export async function writeNewHome(
+  queries: Queries,
+  clock: Clock,
+  { substrateDepthMm, soil, ...facts }: NewBox,
+): Promise<void> {
   await insertHome(queries, facts);
   await insertEntry(queries, {
     ...{ id: randomUUID(), kind: 'soil-set', residentId: null, homeId: facts.id },

@@ -13,7 +13,7 @@ import { firstDayOf, keepVersion, moveAnswers, rewriteEntry, setUndone, versions
 import { findEver, type Ever } from '../storage/residents';
 import { dayOf, type Deps } from './deps';
 import { requireHomeStillFree } from './occupancy';
-import { OF_THE_ANIMAL, requireAfterArrival, requireCensus, requireInItsLife, requireSense } from './sense';
+import { asItLived, OF_THE_ANIMAL, requireAfterArrival, requireCensus, requireInItsLife, requireSense } from './sense';
 
 type Names = 'mendEntry' | 'entryVersions';
 
@@ -91,11 +91,7 @@ async function requireMended(
   on: string,
   now: string,
 ): Promise<object> {
-  // While it lived here everything can be put right, also after it left.
-  const find = async (id: string) => {
-    const ever = await findEver(queries, id);
-    return ever && ever.leftOn !== null && on <= ever.leftOn ? { ...ever, leftOn: null } : ever;
-  };
+  const find = async (id: string) => asItLived(await findEver(queries, id), on);
   const isSamePlace =
     asked.kind === 'moved' && asked.residentId === before.residentId && asked.homeId === before.homeId;
   if (asked.kind === 'photo' || isSamePlace) {

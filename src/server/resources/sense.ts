@@ -14,7 +14,7 @@ import { requireMayMove, requireOffer } from '../offers';
 import type { Queries } from '../storage/database';
 import { headEntriesOf } from '../storage/entries';
 import { findHome } from '../storage/homes';
-import { findEver } from '../storage/residents';
+import { findEver, type Ever } from '../storage/residents';
 import { populationOf } from '../kinds';
 import { requireBroodOf, requireClutch, requireLaid, requirePair, requireSurplus } from './senseOfBroods';
 import { requireMove, requireSkip } from './senseOfPlans';
@@ -24,6 +24,13 @@ import { nameOf, requireDepthFits, requireRoomFor } from './occupancy';
 
 /** Looks somebody up, here or gone. */
 export type Find = (residentId: string) => ReturnType<typeof findEver>;
+
+/** What was written of somebody's sizes, moults and heads, oldest first. */
+export type Heads = (residentId: string) => ReturnType<typeof headEntriesOf>;
+
+/** While it lived here everything can be written of it, also after it left. */
+export const asItLived = (ever: Ever | undefined, on: string): Ever | undefined =>
+  ever && ever.leftOn !== null && on <= ever.leftOn ? { ...ever, leftOn: null } : ever;
 
 export type About<Kind extends NewEntry['kind']> = Extract<NewEntry, { kind: Kind }>;
 
@@ -38,6 +45,7 @@ export async function requireSense(
   on: string,
   now: string,
   find: Find,
+  heads: Heads = (residentId) => headEntriesOf(queries, [residentId]),
 ): Promise<Entry['data']> {
   if (body.kind === 'soil-set') {
     await requireSoil(queries, body);
@@ -63,7 +71,7 @@ export async function requireSense(
       if (body.kind === 'moulted' && resident.form === 'eggs') {
         throw invalid('residentId', `${nameOf(resident)} are eggs: they hatch, they do not moult.`);
       }
-      await requireSizes(queries, profile, resident, body, on);
+      await requireSizes(heads, profile, resident, body, on);
       if (body.kind === 'measured') requireStageCount(profile, body);
       // A count by instars is a count of the heads.
       return body.kind === 'measured' ? headsOfCount(profile, body) : {};
@@ -138,7 +146,7 @@ async function requireSoil(queries: Queries, body: About<'soil-set'>): Promise<v
 }
 
 async function requireSizes(
-  queries: Queries,
+  heads: Heads,
   profile: CareProfile,
   resident: Resident,
   body: About<'moulted'> | About<'measured'>,
@@ -161,7 +169,7 @@ async function requireSizes(
       const path = body.kind === 'moulted' ? 'count' : 'instars';
       throw invalid(path, `${nameOf(resident)} is a single animal: counts are for groups.`);
     }
-    await requireHistory(queries, profile, resident, body, on);
+    await requireHistory(heads, profile, resident, body, on);
     return;
   }
   requireMeantCount(resident, headCount ?? (instars && headsIn(instars)), body.insist);
@@ -213,14 +221,14 @@ const headsIn = (instars: Record<string, number>) => Object.values(instars).redu
 
 /** The moults and sizes of a single animal, with the new one among them. */
 async function requireHistory(
-  queries: Queries,
+  heads: Heads,
   profile: CareProfile,
   resident: Resident,
   body: About<'moulted'> | About<'measured'>,
   on: string,
 ): Promise<void> {
   const { takes } = profile.measure;
-  const earlier = await headEntriesOf(queries, [resident.id]);
+  const earlier = await heads(resident.id);
   if (body.kind === 'moulted') {
     const moults = earlier.filter((each) => each.kind === 'moulted').map((each) => each.on);
     const problem = moultDayProblem(on, moults, resident.bornOn ?? undefined);

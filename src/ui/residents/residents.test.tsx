@@ -1,10 +1,9 @@
 import { fireEvent, screen, waitFor } from '@testing-library/react';
 import { useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
-import { pastedLines } from '@/client/pasted';
 import { profileOf } from '@/contract/testing/profileOf';
 import type { Entry } from '@/contract/storedEntries';
-import type { Home, Resident } from '@/contract/records';
+import type { Resident } from '@/contract/records';
 import { careBook } from '@/core/profiles/careBook';
 import { addDays } from '@/core/measure/day';
 import { InstarBars } from '../charts/InstarBars';
@@ -244,16 +243,6 @@ describe('words', () => {
     expect(stillVerdict(answer)).toMatchObject({ status: 'pass', title: expect.stringContaining('12 days') });
     expect(stillVerdict({ ...answer, verdict: 'worry', deadPct: 70 }).status).toBe('fail');
     expect(stillGrounds(answer)).toContain('It moved: seen 500 times as often on living ones (from memory).');
-  });
-});
-
-describe('a pasted table', () => {
-  it('from a sheet is read with tabs or semicolons against who lives here', () => {
-    const house = { residents: [bramble, hedge], homes: [{ id: 'h', code: 'B3' } as Home], care };
-    const [line] = pastedLines('who\twhat\tsize\nBramble\tmoulted\t121', house, TODAY);
-    expect(line?.entry).toEqual({ kind: 'moulted', residentId: 'b', on: TODAY, legSpanMm: 121 });
-    expect(pastedLines('who;what\nB3;fed', house, TODAY)[0]?.problem).toMatch(/are 2/);
-    expect(pastedLines('  ', house, TODAY)).toEqual([]);
   });
 });
 

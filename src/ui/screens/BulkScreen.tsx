@@ -1,46 +1,36 @@
-import { useMemo, useState } from 'react';
+import { router } from 'expo-router';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { useHouse } from '@/client/house';
-import { useLog, type NewEntry } from '@/client/log';
-import { pastedLines } from '@/client/pasted';
+import { useLog } from '@/client/log';
 import type { Resident } from '@/contract/records';
 import { Button } from '../kit/Button';
 import { Choices } from '../kit/Choices';
-import { Field } from '../kit/Field';
 import { useLoadState } from '../components/LoadState';
+import { LinkRow } from '../components/LinkRow';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
-import { StatusMark } from '../components/StatusMark';
 import { Toggles } from '../kit/Toggles';
 import { makeStyles } from '../components/useStyles';
-import { Body, Heading, Soft, Strong, Title } from '../components/Words';
+import { Body, Heading, Soft, Title } from '../components/Words';
 import { Cautions } from '../residents/Cautions';
 import { quietOf } from '../residents/QuietPanel';
 import { space } from '../theme/tokens';
 import { leaveAloneWords } from '@/words/jobs';
 import { calledWords } from '@/words/residents';
-import { countWords } from '@/words/count';
 
-const WAYS = [
-  { value: 'shelf', title: 'A whole shelf' },
-  { value: 'table', title: 'Paste a table' },
-] as const;
-
-/** Many entries as one act: a shelf at a time, or a table from a sheet. All are written or none, and undone as one. */
+/** Many entries as one act, a shelf at a time: all are written or none, and undone as one. Lists have a page of their own. */
 export function BulkScreen() {
-  const [way, setWay] = useState<(typeof WAYS)[number]['value']>('shelf');
   const loading = useLoadState();
   if (loading) return <Screen>{loading}</Screen>;
   const head = (
     <>
       <PaneHeader back="/residents" title="Residents" />
       <Title>Many at once</Title>
-      <View style={{ marginTop: space.m }}>
-        <Choices label="How" choices={WAYS} value={way} onChange={setWay} />
-      </View>
+      <LinkRow links={[{ title: 'Bring a list in from a sheet', onPress: () => router.push('/lists') }]} />
     </>
   );
-  return way === 'shelf' ? <ShelfAct head={head} /> : <PastedTable head={head} />;
+  return <ShelfAct head={head} />;
 }
 
 const ACTS = [
@@ -126,69 +116,6 @@ function ShelfAct({ head }: { head: React.ReactNode }) {
   );
 }
 
-function PastedTable({ head }: { head: React.ReactNode }) {
-  const styles = useStyles();
-  const house = useHouse();
-  const writeMany = useLog((log) => log.writeMany);
-  const [text, setText] = useState('');
-  const today = house.round?.on ?? '';
-  const { residents, homes, care } = house;
-  const lines = useMemo(
-    () => pastedLines(text, { residents, homes, care }, today),
-    [text, residents, homes, care, today],
-  );
-  const entries = lines.flatMap((each) => each.entry ?? []);
-  const problems = lines.filter((each) => each.problem !== undefined);
-  const linesWords = countWords(entries.length, 'line');
-  const save = async () => {
-    // The server holds each line against its own kind.
-    // What stands in a table has happened, also to those that were to be left alone then.
-    const asked = entries.map((each) => (each.kind === 'offered' ? { ...each, insist: true } : each)) as NewEntry[];
-    if (await writeMany(asked, `${linesWords} written down.`)) setText('');
-  };
-  const title =
-    problems.length > 0
-      ? `${countWords(problems.length, 'line is', 'lines are')} not clear`
-      : entries.length === 0
-        ? 'Paste a table first'
-        : `Write down ${linesWords}`;
-  return (
-    <Screen
-      actions={
-        <Button grow disabled={entries.length === 0 || problems.length > 0} title={title} onPress={() => void save()} />
-      }
-    >
-      {head}
-      <View style={styles.part}>
-        <Soft>
-          From a sheet, with a first line that names the columns: box, day, what, size, note; also weight, count and
-          instar. A box may be a name; what is fed, ate, refused, watered, damped, misted, moulted, measured, died or
-          note. Sizes in mm.
-        </Soft>
-        <Field label="The table" value={text} onChange={setText} lines={7} />
-        {lines.map((each) => (
-          <View key={each.line} style={styles.line}>
-            <StatusMark status={each.problem === undefined ? 'pass' : 'fail'} />
-            <View style={styles.words}>
-              <Body>{each.text}</Body>
-              {each.problem !== undefined ? <Strong>{`Line ${each.line}: ${each.problem}`}</Strong> : null}
-            </View>
-          </View>
-        ))}
-      </View>
-    </Screen>
-  );
-}
-
-const useStyles = makeStyles((theme) => ({
+const useStyles = makeStyles(() => ({
   part: { gap: space.m, marginTop: space.l },
-  line: {
-    flexDirection: 'row',
-    gap: space.m,
-    alignItems: 'center',
-    paddingVertical: space.s,
-    borderBottomWidth: 1,
-    borderBottomColor: theme.colors.line,
-  },
-  words: { flex: 1 },
 }));

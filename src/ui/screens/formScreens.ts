@@ -37,5 +37,6 @@ export { TroubleScreen } from './TroubleScreen';
 export { ResidentScreen } from './ResidentScreen';
 export { KeeperScreen } from './KeeperScreen';
 export { RoomScreen } from './RoomScreen';
+export { ListsScreen } from './ListsScreen';
 export { ShelvesScreen } from './ShelvesScreen';
 export { WhoScreen } from './WhoScreen';

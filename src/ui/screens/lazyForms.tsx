@@ -82,5 +82,6 @@ export const TroubleScreen = later((all) => all.TroubleScreen);
 export const ResidentScreen = later((all) => all.ResidentScreen);
 export const KeeperScreen = later((all) => all.KeeperScreen);
 export const RoomScreen = later((all) => all.RoomScreen);
+export const ListsScreen = later((all) => all.ListsScreen);
 export const ShelvesScreen = later((all) => all.ShelvesScreen);
 export const WhoScreen = later((all) => all.WhoScreen);

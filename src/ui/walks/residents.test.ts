@@ -155,15 +155,37 @@ it('a shelf is fed as one act and taken back as one; a pasted table says what it
   await page.getByRole('button', { name: 'Undo' }).click();
   await see(page.getByText('Taken back.')).toBeVisible();
 
-  await page.getByRole('radio', { name: 'Paste a table' }).click();
-  await page.getByLabel('The table').fill('box\twhat\tsize\nB3\tmoulted\t121\nB99\tfed\t');
+  await page.getByRole('button', { name: 'Bring a list in from a sheet' }).click();
+  await page.getByLabel('Or paste the table here').fill('box\twhat\tsize\nB3\tmoulted\t121\nB99\tfed\t');
   await see(page.getByText('Line 3: Nobody here is called “B99”, and no box is.')).toBeVisible();
-  await see(page.getByRole('button', { name: '1 line is not clear' })).toBeDisabled();
-  await page.getByLabel('The table').fill('box\twhat\tsize\nB3\tmoulted\t121');
-  await page.getByRole('button', { name: 'Write down 1 line' }).click();
-  await see(page.getByText('1 line written down.')).toBeVisible();
+  await see(page.getByRole('button', { name: '1 row is not clear' })).toBeDisabled();
+  await page.getByLabel('Or paste the table here').fill('box\twhat\tsize\nB3\tmoulted\t121');
+  await page.getByRole('button', { name: 'Bring 1 event in' }).click();
+  await see(page.getByText('1 event brought in.')).toBeVisible();
   await openResident('bramble', /^Bramble/);
   await see(page.getByText(/female, adult, span 121 mm/).last()).toBeVisible();
+});
+
+it('boxes and who lives in them come in from sheets, row by row clear or not, and go as one', async () => {
+  await open('/lists');
+  const paste = (text: string) => page.getByLabel('Or paste the table here').fill(text);
+  await paste('Code;Size (cm);Soil\nQ1;20 x 20 x 20;80\nQ2;20 x 20 x 20;80\nB3;20 x 20 x 20;80');
+  await page.getByRole('button', { name: 'Bring 3 boxes in' }).click();
+  await see(page.getByText(/Line 4: code: Taken/)).toBeVisible();
+  await paste('Code;Size (cm);Soil\nQ1;20 x 20 x 20;80\nQ2;20 x 20 x 20;80');
+  await page.getByRole('button', { name: 'Bring 2 boxes in' }).click();
+  await see(page.getByText('2 boxes brought in.')).toBeVisible();
+
+  await paste('Species;Box;Leg span;Acquired\nBrachypelma hamori;Q1;70;3/4/2025\nbrachypelma hamorii;Q2;80;3/4/2025');
+  await see(page.getByRole('heading', { name: 'How its days are written' })).toBeVisible();
+  await page.getByRole('radio', { name: 'month first: 3/14/2026' }).click();
+  await see(
+    page.getByText(/“brachypelma hamorii” is written Brachypelma hamorii; no stage is told: taken as juvenile/),
+  ).toBeVisible();
+  await page.getByRole('button', { name: 'Bring 2 residents in' }).click();
+  await see(page.getByText('2 residents brought in.')).toBeVisible();
+  await page.getByRole('button', { name: 'Take it back' }).first().click();
+  await see(page.getByText('The list is taken back.')).toBeVisible();
 });
 
 it('those that are gone are found by what they were, and by their batch', async () => {

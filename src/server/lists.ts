@@ -1,0 +1,213 @@
+import { randomUUID } from 'node:crypto';
+import type { z } from 'zod';
+import { newEntry, type NewEntry } from '@/contract/entries';
+import { fieldMessages } from '@/contract/errors';
+import { boxOfRow, shelfOfRow, type NewList, type RowProblem } from '@/contract/lists';
+import { newHome, newResident } from '@/contract/records';
+import type { EntryToKeep } from '@/contract/storedEntries';
+import { groupBy } from '@/core/groupBy';
+import type { CareBook } from '@/core/profiles/careBook';
+import type { TableKind } from '@/core/records/readTable';
+import { Refusal } from '@/core/refusal';
+import type { Clock } from './clock';
+import { HEADS, recordOf, type EntryWriter } from './entryWriter';
+import { inParts, pauses } from './house/inTurn';
+import { Problem } from './http/problem';
+import { dayOf } from './resources/deps';
+import { writeNewHome } from './resources/homes';
+import { asItLived, requireCensus, requireSense } from './resources/sense';
+import { sqlState, UNIQUE_VIOLATION, type Queries } from './storage/database';
+import { headEntriesOf, insertEntries } from './storage/entries';
+import { nextPlace } from './storage/homes';
+import { findAllEver, findEver, type Ever } from './storage/residents';
+import { apart } from './storage/savepoint';
+import { insertShelf, listShelves } from './storage/shelves';
+import { takeIn } from './takingIn';
+
+type Row = NewList['rows'][number];
+
+/** What the rows of a list are written with. */
+export interface Writing {
+  queries: Queries;
+  care: CareBook;
+  clock: Clock;
+  writer: EntryWriter;
+}
+
+/** What was written, and the rows that make no sense: while there are any, all has to be rolled back. */
+export interface WrittenRows {
+  entryIds: string[];
+  homeIds: string[];
+  problems: RowProblem[];
+}
+
+/** Writes the rows of a list, each by itself, and goes on after one that makes no sense, so that all of those are told. */
+export const writeRows: Record<TableKind, (writing: Writing, rows: readonly Row[]) => Promise<WrittenRows>> = {
+  boxes: writeBoxes,
+  residents: writeResidents,
+  events: writeEvents,
+};
+
+/** Does the work of one row; a refusal becomes its problem. */
+async function rowOf(written: WrittenRows, row: number, work: () => Promise<void>): Promise<void> {
+  try {
+    await work();
+  } catch (error) {
+    written.problems.push({ row, fields: problemsOf(error) });
+  }
+}
+
+function problemsOf(error: unknown): RowProblem['fields'] {
+  if (sqlState(error) === UNIQUE_VIOLATION)
+    return [{ path: 'code', message: 'Taken: every box has a code of its own.' }];
+  if (!(error instanceof Refusal) && !(error instanceof Problem)) throw error;
+  return error.fields && error.fields.length > 0 ? error.fields : [{ path: '', message: error.message }];
+}
+
+/** @throws Problem with what would be right, field by field */
+function parsed<Schema extends z.ZodType>(schema: Schema, row: unknown): z.output<Schema> {
+  const read = schema.safeParse(row);
+  if (!read.success) throw new Problem('invalid', 'Some fields need another value.', fieldMessages(read.error));
+  return read.data;
+}
+
+async function writeBoxes({ queries, clock }: Writing, rows: readonly Row[]): Promise<WrittenRows> {
+  const written: WrittenRows = { entryIds: [], homeIds: [], problems: [] };
+  const pause = pauses();
+  const keyOf = (room: string, name: string) => `${room.toLowerCase()}\n${name.toLowerCase()}`;
+  const shelves = new Map((await listShelves(queries)).map(({ id, room, name }) => [keyOf(room, name), id]));
+  const shelfFor = async (room: string, name: string): Promise<string> => {
+    const known = shelves.get(keyOf(room, name));
+    if (known) return known;
+    const id = randomUUID();
+    await insertShelf(queries, { id, room, name });
+    shelves.set(keyOf(room, name), id);
+    return id;
+  };
+  for (const [index, { room: inRoom, shelf: onShelf, ...row }] of rows.entries()) {
+    await rowOf(written, index, async () => {
+      const place = parsed(shelfOfRow, { room: inRoom, shelf: onShelf });
+      const shelfId = await shelfFor(place.room, place.shelf);
+      const home = parsed(newHome, { ...row, shelfId });
+      const facts = { ...home, id: home.id ?? randomUUID(), place: home.place ?? (await nextPlace(queries, shelfId)) };
+      await apart(queries, () => writeNewHome(queries, clock, facts));
+      written.homeIds.push(facts.id);
+    });
+    await pause();
+  }
+  return written;
+}
+
+async function writeResidents(writing: Writing, rows: readonly Row[]): Promise<WrittenRows> {
+  const { queries, care, clock, writer } = writing;
+  const written: WrittenRows = { entryIds: [], homeIds: [], problems: [] };
+  const pause = pauses();
+  const homes = await queries.query<{ id: string; code: string }>('SELECT id, code FROM home');
+  const idOf = new Map(homes.map(({ id, code }) => [code.toLowerCase(), id]));
+  for (const [index, { box: inBox, ...row }] of rows.entries()) {
+    await rowOf(written, index, async () => {
+      const { box } = parsed(boxOfRow, { box: inBox });
+      const homeId = idOf.get(box.toLowerCase());
+      if (homeId === undefined) {
+        throw new Problem('invalid', '', [
+          { path: 'box', message: `There is no box ${box}. Bring the boxes in first.` },
+        ]);
+      }
+      const body = parsed(newResident, { ...row, homeId });
+      const { entryIds } = await apart(queries, () => takeIn(queries, care, clock, writer, body));
+      written.entryIds.push(...entryIds);
+    });
+    await pause();
+  }
+  return written;
+}
+
+/** After these an animal lives elsewhere, or no longer: they are written one by one, by those who ask for more. */
+const ONE_BY_ONE = new Set<NewEntry['kind']>(['moved', 'died', 'passed-on', 'hatched', 'rest-planned', 'move-planned']);
+
+/** Rows are inserted so many at a time: no statement holds the embedded database for long. */
+const AT_ONCE = 50;
+
+/**
+ * Past events in the order of their days. Most are held against what is known in memory, and written together: row by row
+ * through the database 5,000 take ten seconds (measured).
+ */
+async function writeEvents(writing: Writing, rows: readonly Row[]): Promise<WrittenRows> {
+  const { queries, care, clock, writer } = writing;
+  const written: WrittenRows = { entryIds: [], homeIds: [], problems: [] };
+  const pause = pauses();
+  const read: { index: number; on: string; entry: NewEntry }[] = [];
+  for (const [index, row] of rows.entries()) {
+    await rowOf(written, index, async () => {
+      const entry = parsed(newEntry, row);
+      read.push({ index, on: dayOf(clock, entry.on), entry });
+    });
+    await pause();
+  }
+  read.sort((a, b) => a.on.localeCompare(b.on) || a.index - b.index);
+  const known = await knownOf(
+    queries,
+    read.map(({ entry }) => entry),
+  );
+  const waiting: EntryToKeep[] = [];
+  const flush = async () => {
+    for (let from = 0; from < waiting.length; from += AT_ONCE) {
+      await insertEntries(queries, waiting.slice(from, from + AT_ONCE));
+      await pause();
+    }
+    waiting.length = 0;
+  };
+  const counted = new Map<string, number>();
+  for (const { index, on, entry } of read) {
+    await rowOf(written, index, async () => {
+      const about = 'residentId' in entry ? entry.residentId : undefined;
+      if (ONE_BY_ONE.has(entry.kind)) {
+        await flush();
+        const find = async (id: string) => asItLived(await findEver(queries, id), on);
+        const added = await apart(queries, () => writer.add(queries, care, entry, find));
+        written.entryIds.push(added.entry.id);
+        const after = about === undefined ? undefined : await findEver(queries, about);
+        if (after) known.residents.set(after.id, after);
+        return;
+      }
+      const find = async (id: string) => asItLived(known.residents.get(id), on);
+      const heads = async (id: string) => known.heads.get(id) ?? [];
+      // What stands in a list has happened: nobody is asked whether it was meant.
+      const meant = {
+        ...entry,
+        ...('insist' in entry || entry.kind === 'offered' ? { insist: true } : {}),
+      } as NewEntry;
+      const extra = await requireSense(queries, care, meant, on, clock.now(), find, heads);
+      const record = recordOf(meant);
+      const data = { ...record.data, ...extra };
+      const kept = { ...record, data, id: entry.id ?? randomUUID(), on, at: clock.now() } as EntryToKeep;
+      waiting.push(kept);
+      written.entryIds.push(kept.id);
+      if (about === undefined || !HEADS.has(entry.kind)) return;
+      known.heads.set(about, [...(known.heads.get(about) ?? []), { ...kept, undoneAt: null } as never]);
+      counted.set(about, index);
+    });
+    await pause();
+  }
+  await flush();
+  for (const [id, index] of counted) {
+    if (known.residents.get(id)?.form === 'single') continue;
+    await rowOf(written, index, () => requireCensus(queries, { id }, clock.today()));
+    await pause();
+  }
+  written.problems.sort((a, b) => a.row - b.row);
+  return written;
+}
+
+/** Who the rows are about, and what was written of their sizes and heads before. */
+async function knownOf(queries: Queries, entries: readonly NewEntry[]) {
+  const ids = [...new Set(entries.flatMap((each) => ('residentId' in each ? each.residentId : [])))];
+  const residents = new Map<string, Ever>();
+  const heads = new Map<string, Awaited<ReturnType<typeof headEntriesOf>>>();
+  await inParts(ids, async (some) => {
+    for (const each of await findAllEver(queries, [...some])) residents.set(each.id, each);
+    const of = groupBy(await headEntriesOf(queries, some), ({ residentId }) => residentId ?? '');
+    for (const [id, list] of of) heads.set(id, list);
+  });
+  return { residents, heads };
+}
