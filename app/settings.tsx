@@ -1,7 +1,6 @@
 import { Suspense } from 'react';
 import { TwoPanes } from '@/ui/components/TwoPanes';
-import { EmergencyScreen } from '@/ui/screens/lazyForms';
-import { SettingsScreen } from '@/ui/screens/SettingsScreen';
+import { EmergencyScreen, SettingsScreen } from '@/ui/screens/lazyForms';
 
 export default function SettingsRoute() {
   return (

@@ -1,7 +1,7 @@
 import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
-import { expect, test as base, type Page } from '@playwright/test';
+import { expect, test as base, type Locator, type Page } from '@playwright/test';
 import { testStart } from '../src/core/testing/testStart';
 import { control, startProcess, type ServerProcess } from '../src/server/testing/standingServer';
 
@@ -89,7 +89,7 @@ export const testOfPower = base.extend<{ house: OwnHouse }>({
   baseURL: async ({ house }, use) => use(house.address),
 });
 
-export { expect };
+export { expect, type Locator };
 
 /** Opens the page of a resident by what it is called: the list draws those near the window. */
 export async function openResident(page: Page, called: string): Promise<void> {

@@ -21,7 +21,7 @@ test('bin/start opens an empty house, kept in the data directory of the user (on
       started.on('exit', () => reject(new Error(`It ended before it was ready: ${said}`)));
     });
     await page.goto(address);
-    await expect(page.getByText(/^Begin with a box/)).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'First steps' })).toBeVisible();
     expect(fs.readdirSync(path.join(folder, 'verdant-burrow'))).toContain('cluster');
   } finally {
     started.kill('SIGKILL');

@@ -34,6 +34,8 @@ interface House {
   /** `empty` before the first answer, `ready` from then on. */
   state: 'empty' | 'ready';
   problem: string | null;
+  /** It is the example house, to look into and throw away. */
+  isExample: boolean;
   /** Fetches everything that stands on the shelves, and today's round. */
   load: () => Promise<void>;
   /** As `load`, with the profiles, which seldom change. */
@@ -57,13 +59,14 @@ export const useHouse = create<House>()((set, get) => ({
   feeders: [],
   foods: [],
   hemisphere: 'north',
+  isExample: false,
   state: 'empty',
   problem: null,
   load: async () => {
     try {
       if (await patched(get, set)) return;
       const knowsCare = get().care.profiles.length > 0;
-      const [{ shelves }, { homes }, { residents }, round, care] = await Promise.all([
+      const [{ shelves, isExample }, { homes }, { residents }, round, care] = await Promise.all([
         call('shelves', {}),
         call('homes', {}),
         call('residents', {}),
@@ -74,6 +77,7 @@ export const useHouse = create<House>()((set, get) => ({
       const byId = ({ id }: { id: string }) => id;
       toldStops = sameAs(toldStops, round.stops, ({ residentId }) => residentId);
       set({
+        isExample,
         shelves: sameAs(before.shelves, shelves, byId),
         homes: sameAs(before.homes, homes, byId),
         residents: sameAs(before.residents, residents, byId),

@@ -12,15 +12,20 @@ interface Preferences {
   keeper: string;
   /** Which part of the house is walked: `all`, `mine`, or a room by its id. */
   walk: string;
+  /** Tips that were used on this device: they are not shown again. */
+  tipsUsed: string[];
   set: (change: Partial<Omit<Preferences, 'set'>>) => void;
 }
 
 /** What belongs to this phone and not to the house; kept in the browser. */
 export const usePreferences = create<Preferences>()(
-  persist((set) => ({ look: 'day', lengthUnit: 'mm', temperatureUnit: 'C', keeper: '', walk: 'all', set }), {
-    name: 'verdant-burrow-preferences',
-    partialize: ({ set: _set, ...kept }) => kept,
-  }),
+  persist(
+    (set) => ({ look: 'day', lengthUnit: 'mm', temperatureUnit: 'C', keeper: '', walk: 'all', tipsUsed: [], set }),
+    {
+      name: 'verdant-burrow-preferences',
+      partialize: ({ set: _set, ...kept }) => kept,
+    },
+  ),
 );
 
 // Another tab of this device has changed them: this one follows.

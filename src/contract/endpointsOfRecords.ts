@@ -140,8 +140,8 @@ export const recordEndpoints = {
   },
   shelves: {
     ...routes.shelves,
-    summary: 'All shelves, in the order of the round.',
-    reply: z.object({ shelves: z.array(shelf) }),
+    summary: 'All shelves, in the order of the round; and whether this is the example house, to be thrown away.',
+    reply: z.object({ shelves: z.array(shelf), isExample: z.boolean() }),
   },
   addShelf: {
     ...routes.addShelf,
@@ -289,6 +289,16 @@ export const recordEndpoints = {
     params: byId,
     query: z.object({ along: oneOf(['yes']).optional() }),
     reply: z.object({ undone: z.int() }),
+  },
+  layExample: {
+    ...routes.layExample,
+    summary: 'Lays an example house into one in which nothing is written yet, to look into and to throw away.',
+    reply: z.object({ isExample: z.boolean() }),
+  },
+  dropExample: {
+    ...routes.dropExample,
+    summary: 'Throws the example house away, with all that was written in it.',
+    reply: z.object({ isExample: z.boolean() }),
   },
   mendEntry: {
     ...routes.mendEntry,

@@ -100,6 +100,8 @@ export const routes = {
   undoList: { method: 'post', path: '/api/lists/:id/undo' },
   house: { method: 'get', path: '/api/house' },
   changeHouse: { method: 'put', path: '/api/house' },
+  layExample: { method: 'put', path: '/api/house/example' },
+  dropExample: { method: 'delete', path: '/api/house/example' },
   changes: { method: 'get', path: '/api/house/changes' },
   larder: { method: 'get', path: '/api/larder' },
   store: { method: 'get', path: '/api/store' },

@@ -21,6 +21,7 @@ import { computePlanHandlers } from './resources/computePlans';
 import { computeClimateHandlers } from './resources/computeClimate';
 import type { Deps } from './resources/deps';
 import { entryHandlers } from './resources/entries';
+import { exampleHandlers } from './resources/example';
 import { listHandlers } from './resources/lists';
 import { mendingHandlers } from './resources/mending';
 import { takingBackHandlers } from './resources/takingBack';
@@ -121,6 +122,7 @@ export function createApp(options: AppOptions): Express {
     ...residentHandlers(options),
     ...identityHandlers(options),
     ...entryHandlers(options),
+    ...exampleHandlers(options),
     ...listHandlers(options),
     ...mendingHandlers(options),
     ...takingBackHandlers(options),

@@ -2,6 +2,7 @@ import { EMERGENCY, OWN_CARDS, TRAINING } from '../../demo/handbook';
 import { ropewalk } from '../../demo/ropewalk';
 import { addDays } from '@/core/measure/day';
 import type { Clock } from './clock';
+import { pauses } from './house/inTurn';
 import type { Database, Queries } from './storage/database';
 import { insertEntries } from './storage/entries';
 import { insertAbsence } from './storage/absences';
@@ -14,6 +15,13 @@ import { insertResident } from './storage/residents';
 import { listRooms, updateRoomAir } from './storage/rooms';
 import { insertShelf } from './storage/shelves';
 import { insertStockEntry, writeCulture } from './storage/store';
+
+/** Entries are inserted so many at a time: no statement holds the embedded database for long. */
+const AT_ONCE = 50;
+
+/** Whether the house is the example, laid to look into. */
+export const isExample = async (queries: Queries): Promise<boolean> =>
+  (await readMeta(queries, 'example')) !== undefined;
 
 /**
  * Lays the Ropewalk Warm House into an empty database. A demo from an earlier day in which nobody has written
@@ -33,12 +41,23 @@ export async function seedDemo(database: Database, clock: Clock): Promise<void> 
   });
 }
 
-async function lay(queries: Queries, today: string): Promise<void> {
+/** Lays the demo into an empty database, others being answered in between. */
+export async function lay(queries: Queries, today: string): Promise<void> {
   const demo = ropewalk(today);
   for (const shelf of demo.shelves) await insertShelf(queries, shelf);
-  for (const home of demo.homes) await insertHome(queries, home);
-  for (const { facts } of demo.residents) await insertResident(queries, facts);
-  await insertEntries(queries, demo.entries);
+  const pause = pauses();
+  for (const home of demo.homes) {
+    await insertHome(queries, home);
+    await pause();
+  }
+  for (const { facts } of demo.residents) {
+    await insertResident(queries, facts);
+    await pause();
+  }
+  for (let from = 0; from < demo.entries.length; from += AT_ONCE) {
+    await insertEntries(queries, demo.entries.slice(from, from + AT_ONCE));
+    await pause();
+  }
   for (const each of demo.stock) await insertStockEntry(queries, each);
   for (const each of demo.cultures) await writeCulture(queries, each);
   for (const each of demo.keepers) await insertKeeper(queries, each);

@@ -1,4 +1,5 @@
 import type { GoneResident, Home, Resident } from '@/contract/records';
+import type { BoxSize } from '@/core/housing/ladder';
 import { dayWords } from './days';
 import type { LengthWords } from './lengths';
 
@@ -29,15 +30,22 @@ export function lifeWords(resident: Resident, length: LengthWords): string {
     .join(', ');
 }
 
-/** Inside lengths of a box. */
-export function containerWords({ container }: Pick<Home, 'container'>, length: LengthWords): string {
+/** "300 x 200 x 150 mm". */
+function lengthsWords(container: Home['container'], length: LengthWords): string {
   const lengths =
     container.shape === 'box'
       ? [container.lengthMm, container.widthMm, container.heightMm]
       : [container.diameterMm, container.heightMm];
-  const shape = container.shape === 'box' ? '' : 'round, ';
-  return `${shape}${lengths.map(length.short).join(' x ')} ${length.unit} inside`;
+  return `${lengths.map(length.short).join(' x ')} ${length.unit}`;
 }
+
+/** Inside lengths of a box. */
+export const containerWords = ({ container }: Pick<Home, 'container'>, length: LengthWords): string =>
+  `${container.shape === 'box' ? '' : 'round, '}${lengthsWords(container, length)} inside`;
+
+/** A usual size of box: "flat box, 170 x 130 x 100 mm". */
+export const boxSizeWords = ({ name, container }: Pick<BoxSize, 'name' | 'container'>, length: LengthWords): string =>
+  `${name}, ${lengthsWords(container, length)}`;
 
 const LEFT_WORDS: Record<GoneResident['leftBy'], string> = {
   died: 'died',

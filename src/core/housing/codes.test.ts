@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { codesAfter } from './codes';
+import { codeAfter, codesAfter } from './codes';
 
 describe('codes that go on', () => {
   // Common practice, no source: shelves are numbered so.
@@ -24,5 +24,10 @@ describe('codes that go on', () => {
       }),
     );
     expect(() => codesAfter('ABCDEFGHIJ99', [], 1)).toThrow(RangeError);
+    expect([codeAfter('ABCDEFGHIJ99', []), codeAfter('A1', ['A2']), codeAfter('A1', [], 3)]).toEqual([
+      null,
+      'A3',
+      'A4',
+    ]);
   });
 });

@@ -20,3 +20,13 @@ export function codesAfter(first: string, taken: Iterable<string>, count: number
   }
   return codes;
 }
+
+/** The last of so many codes that go on from one; null where so many of its length do not. */
+export function codeAfter(first: string, taken: Iterable<string>, count = 1): string | null {
+  try {
+    return codesAfter(first, taken, count).at(-1) ?? null;
+  } catch (error) {
+    if (error instanceof RangeError) return null;
+    throw error;
+  }
+}

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { sqlState, UNIQUE_VIOLATION } from '../storage/database';
 import { findShelf, insertShelf, listShelves, updateShelf } from '../storage/shelves';
+import { isExample } from '../demo';
 import type { Handlers } from '../http/mount';
 import { notFound, Problem } from '../http/problem';
 import type { Deps } from './deps';
@@ -9,7 +10,7 @@ export function shelfHandlers({
   database,
 }: Deps): Pick<Handlers, 'shelves' | 'addShelf' | 'addShelves' | 'changeShelf'> {
   return {
-    shelves: async () => ({ shelves: await listShelves(database) }),
+    shelves: async () => ({ shelves: await listShelves(database), isExample: await isExample(database) }),
 
     addShelf: async ({ body }) => {
       const id = body.id ?? randomUUID();

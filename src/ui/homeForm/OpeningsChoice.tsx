@@ -13,7 +13,7 @@ const KINDS = [
 
 interface Props {
   value: OpeningsKind | '';
-  onChange: (value: (typeof KINDS)[number]['value']) => void;
+  onChange: (value: OpeningsKind) => void;
   problem?: string | undefined;
 }
 
@@ -47,7 +47,7 @@ const HOLES = [18, 26, 34, 42, 50, 58];
 const WIRES = [0, 1, 2, 3, 4, 5, 6, 7, 8, 9];
 
 /** A tub from the front: closed, with a row of holes, or with a panel of mesh in its lid. */
-function Picture({ kind }: { kind: (typeof KINDS)[number]['value'] }) {
+function Picture({ kind }: { kind: OpeningsKind }) {
   const { theme } = useTheme();
   const { ink, ground } = theme.colors;
   return (

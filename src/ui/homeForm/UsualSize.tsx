@@ -1,28 +1,22 @@
 import { useState } from 'react';
 import { useStock } from '@/client/stock';
 import type { Container } from '@/core/housing/container';
+import { boxSizeWords } from '@/words/residents';
 import { useLength } from '@/words/useLength';
 import { ListInput } from '../kit/ListInput';
 
 /** A box of a usual size: its lengths and openings are written into the form, where they can be changed. */
 export function UsualSize({ onPick }: { onPick: (container: Container) => void }) {
-  const { short, unit } = useLength();
+  const length = useLength();
   const { boxSizes } = useStock();
   const [picked, setPicked] = useState('');
-  const sizeOf = (container: Container) =>
-    (container.shape === 'box'
-      ? [container.lengthMm, container.widthMm, container.heightMm]
-      : [container.diameterMm, container.heightMm]
-    )
-      .map(short)
-      .join(' x ');
   return (
     <ListInput
       label="Size"
       hint="Fills in the lengths and the openings; measure what you have and change them."
       choices={[
         { value: '', title: 'measured by hand' },
-        ...boxSizes.map(({ id, name, container }) => ({ value: id, title: `${name}, ${sizeOf(container)} ${unit}` })),
+        ...boxSizes.map((size) => ({ value: size.id, title: boxSizeWords(size, length) })),
       ]}
       value={picked}
       onChange={(id) => {

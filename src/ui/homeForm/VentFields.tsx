@@ -11,7 +11,7 @@ import { space } from '../theme/tokens';
 import { SHAPES, SIDES } from '@/words/home';
 import { useLength } from '@/words/useLength';
 import { OpeningsChoice } from './OpeningsChoice';
-import { NEW_VENTS, type HomeValues } from './values';
+import { NEW_VENTS, type HomeValues, type OpeningsKind } from './values';
 
 interface Props {
   control: Control<HomeValues>;
@@ -23,7 +23,7 @@ export function VentFields({ control, setValue }: Props) {
   const length = useLength();
   const { fields, append, remove, replace } = useFieldArray({ control, name: 'vents' });
   const [long, wide, height] = useWatch({ control, name: ['length', 'width', 'height'] });
-  const choose = (kind: 'none' | 'drilled' | 'mesh') => {
+  const choose = (kind: OpeningsKind) => {
     setValue('openings', kind, { shouldValidate: true });
     const inUnit = (text: string, share: number) => {
       const mm = lengthIn(text, length.unit);

@@ -73,8 +73,7 @@ export interface HomeValues {
   dish: string;
 }
 
-/** `listed`: as they stand in `vents`, whatever they are. */
-export type OpeningsKind = 'none' | 'drilled' | 'mesh' | 'listed';
+export type OpeningsKind = 'none' | 'drilled' | 'mesh';
 
 /** Degrees of the keeper's unit for a kelvin. */
 export const KELVINS: Record<TemperatureUnit, number> = { C: 1, F: 1.8 };
@@ -189,9 +188,16 @@ export function containerValues(container: Container, length: LengthWords) {
     sill: text(container.sillMm),
     walls: container.walls ?? ('' as const),
     covered: container.coveredSides ?? [],
-    openings: container.vents.length === 0 ? ('none' as const) : ('listed' as const),
+    openings: openingsOf(container.vents),
     vents: groupsOf(container.vents, text),
   };
+}
+
+/** Which picture stands for some openings: with mesh on one of them it is mesh that lets the air in. */
+function openingsOf(vents: readonly Vent[]): OpeningsKind {
+  if (vents.length === 0) return 'none';
+  const isMeshed = vents.some((vent) => vent.meshApertureMm !== undefined || vent.meshOpenFraction !== undefined);
+  return isMeshed ? 'mesh' : 'drilled';
 }
 
 /** Equal openings of several sides stand together in the form. */

@@ -5,7 +5,7 @@ import { call, CallFailed } from '@/client/api';
 import { problemOf, useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import type { Home } from '@/contract/records';
-import { codesAfter } from '@/core/housing/codes';
+import { codeAfter } from '@/core/housing/codes';
 import { countWords } from '@/words/count';
 import { Body, Soft } from '../components/Words';
 import { useTyped } from '../forms/useTyped';
@@ -23,11 +23,11 @@ export function MoreLikeIt({ home, onDone }: { home: Home; onDone: () => void })
   const show = useLog((log) => log.show);
   const [isBusy, setBusy] = useState(false);
   const taken = homes.map(({ code }) => code);
-  const next = nextCode(home.code, taken);
+  const next = codeAfter(home.code, taken) ?? '';
   const [count, first] = [useTyped('1'), useTyped(next)];
   const number = /^\d+$/.test(count.text) ? Number(count.text) : 0;
   const isRight = number >= 1 && number <= MOST;
-  const last = isRight && number > 1 ? lastCode(first.text, taken, number - 1) : undefined;
+  const last = isRight && number > 1 ? codeAfter(first.text, taken, number - 1) : null;
   const save = async () => {
     if (!isRight) return count.refuse(`A whole number from 1 to ${MOST}.`);
     setBusy(true);
@@ -54,7 +54,7 @@ export function MoreLikeIt({ home, onDone }: { home: Home; onDone: () => void })
         <Body>Empty boxes of the same size, filled and opened alike, on the same shelf.</Body>
         <Field label="How many" {...count.field} keyboard="number-pad" />
         <Field label="First code" {...first.field} />
-        {last === undefined ? null : <Soft>{`Up to ${last}; codes that are taken are passed over.`}</Soft>}
+        {last === null ? null : <Soft>{`Up to ${last}; codes that are taken are passed over.`}</Soft>}
         <Button
           title={isRight ? `Add ${countWords(number, 'box', 'boxes')}` : 'Add'}
           disabled={isBusy}
@@ -63,15 +63,4 @@ export function MoreLikeIt({ home, onDone }: { home: Home; onDone: () => void })
       </View>
     </Sheet>
   );
-}
-
-/** The code after one; nothing where none of its length is left. */
-const nextCode = (code: string, taken: readonly string[]): string => lastCode(code, taken, 1) ?? '';
-
-function lastCode(first: string, taken: readonly string[], count: number): string | undefined {
-  try {
-    return codesAfter(first, taken, count).at(-1);
-  } catch {
-    return undefined;
-  }
 }

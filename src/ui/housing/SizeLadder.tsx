@@ -6,6 +6,7 @@ import { tellsSize } from '@/core/profiles/animal';
 import type { CareProfile } from '@/core/profiles/profile';
 import { StatusMark } from '../components/StatusMark';
 import { Body, Heading, Soft, Strong } from '../components/Words';
+import { boxSizeWords } from '@/words/residents';
 import { space } from '../theme/tokens';
 import { useLength } from '@/words/useLength';
 
@@ -23,7 +24,7 @@ export function SizeLadder({ profile, animal }: { profile: CareProfile; animal: 
         <View key={`${size.id} ${fromMoults}`} style={{ flexDirection: 'row', gap: space.m, alignItems: 'center' }}>
           <StatusMark status={verdict} />
           <View style={{ flex: 1 }}>
-            <Strong>{size.name}</Strong>
+            <Strong>{boxSizeWords(size, length)}</Strong>
             <Soft>
               {`from ${length.long(fromMm)} to ${length.long(toMm)}, ${moultWords(fromMoults, toMoults)}; fill to ${length.long(Math.round(depthMm))}`}
             </Soft>

@@ -9,6 +9,7 @@ import type { Entry } from '@/contract/storedEntries';
 import { Button } from '../kit/Button';
 import { Choices } from '../kit/Choices';
 import { LinkRow } from '../components/LinkRow';
+import { Tip } from '../components/Tip';
 import { makeStyles } from '../components/useStyles';
 import { Body, Heading, Soft } from '../components/Words';
 import { space, stroke, target } from '../theme/tokens';
@@ -26,6 +27,7 @@ export function History({ residentId, today }: { residentId: string; today: stri
   const [filter, setFilter] = useState<EntryFilter>('all');
   const [page, setPage] = useState<{ entries: Entry[]; hasMore: boolean }>({ entries: [], hasMore: false });
   const [problem, setProblem] = useState<string>();
+  const [wasOpened, setOpened] = useState(false);
   const kinds = ENTRY_FILTERS.find((each) => each.value === filter)?.kinds.join(',');
   const query = kinds === undefined || kinds === '' ? {} : { kinds };
   useEffect(() => {
@@ -59,7 +61,9 @@ export function History({ residentId, today }: { residentId: string; today: stri
     <View style={styles.part}>
       <Heading>History</Heading>
       <Choices label="Show" choices={ENTRY_FILTERS} value={filter} onChange={setFilter} />
-      <Soft>Tap an entry to see who wrote it, to put it right, or to take it back.</Soft>
+      <Tip id="history" isUsed={wasOpened}>
+        Tap an entry to see who wrote it, to put it right, or to take it back.
+      </Tip>
       {problem !== undefined ? <Body>{problem}</Body> : null}
       {page.entries.length === 0 ? <Soft>Nothing of that kind was written down.</Soft> : null}
       <View role="list" style={styles.line}>
@@ -68,6 +72,7 @@ export function History({ residentId, today }: { residentId: string; today: stri
             key={entry.id}
             entry={entry}
             today={today}
+            onOpen={() => setOpened(true)}
             isFirstOfDay={page.entries[index - 1]?.on !== entry.on}
           />
         ))}
@@ -77,7 +82,14 @@ export function History({ residentId, today }: { residentId: string; today: stri
   );
 }
 
-function EntryRow({ entry, today, isFirstOfDay }: { entry: Entry; today: string; isFirstOfDay: boolean }) {
+interface RowProps {
+  entry: Entry;
+  today: string;
+  isFirstOfDay: boolean;
+  onOpen: () => void;
+}
+
+function EntryRow({ entry, today, isFirstOfDay, onOpen }: RowProps) {
   const styles = useStyles();
   const length = useLength();
   const { undo, restore } = useLog();
@@ -102,7 +114,10 @@ function EntryRow({ entry, today, isFirstOfDay }: { entry: Entry; today: string;
         role="button"
         aria-expanded={isOpen}
         aria-label={`${day}: ${words}`}
-        onPress={() => setOpen(!isOpen)}
+        onPress={() => {
+          setOpen(!isOpen);
+          onOpen();
+        }}
         style={styles.row}
       >
         <Soft style={styles.day}>{isFirstOfDay ? day : ''}</Soft>

@@ -2,6 +2,7 @@ import { router } from 'expo-router';
 import { call } from '@/client/api';
 import { useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
+import { codeAfter } from '@/core/housing/codes';
 import { useLoadState } from '../components/LoadState';
 import { Screen } from '../components/Screen';
 import { HomeForm } from '../homeForm/HomeForm';
@@ -12,16 +13,25 @@ import { useLength } from '@/words/useLength';
 /** A tub of the keeper's own. */
 export function AddHomeScreen() {
   const length = useLength();
-  const { shelves, round, load } = useHouse();
+  const { shelves, homes, round, load } = useHouse();
   const show = useLog((log) => log.show);
   const loading = useLoadState();
+  // It is called on from the last one of its shelf.
+  const [shelf] = shelves;
+  const last = homes.findLast(({ shelfId }) => shelfId === shelf?.id) ?? homes.at(-1);
+  const code = last
+    ? (codeAfter(
+        last.code,
+        homes.map((home) => home.code),
+      ) ?? '')
+    : 'A1';
   if (loading) return <Screen>{loading}</Screen>;
   return (
     <HomeForm
       title="Add a box"
       action="Add this box"
       back="/homes"
-      initial={emptyHome(shelves[0]?.id ?? NEW_SHELF)}
+      initial={{ ...emptyHome(shelf?.id ?? NEW_SHELF), code }}
       asksDepth
       save={async (values, { furniture, litterDepthMm, nest, heat, dishAreaCm2, ...read }, shelfId) => {
         const { home } = await call('addHome', {

@@ -8,7 +8,7 @@ import { useLog } from '@/client/log';
 import { useKnownNames } from '@/client/names';
 import type { BroughtList, RowProblem } from '@/contract/lists';
 import { mappingOf, type Mapping } from '@/core/records/columns';
-import { COLUMNS_OF, orderIn, readTable, tableKindOf, type TableKind } from '@/core/records/readTable';
+import { COLUMNS_OF, orderIn, readTable, TABLE_KINDS, tableKindOf, type TableKind } from '@/core/records/readTable';
 import type { DateOrder } from '@/core/records/typedDay';
 import { countWords } from '@/words/count';
 import { dayWords } from '@/words/days';
@@ -37,11 +37,11 @@ const SHOWN_PROBLEMS = 50;
 const SHOWN_ROWS = 8;
 
 /** Brings lists in: boxes, residents, past events, as they stand in a sheet. All of a list or nothing, taken back as one. */
-export function ListsScreen({ first }: { first?: TableKind | undefined }) {
+export function ListsScreen({ kind: asked }: { kind?: string | undefined }) {
   const loading = useLoadState();
   const [text, setText] = useState('');
   const [name, setName] = useState<string>();
-  const [chosenKind, setKind] = useState<TableKind | undefined>(first);
+  const [chosenKind, setKind] = useState(TABLE_KINDS.find((each) => each === asked));
   const input = useRef<HTMLInputElement>(null);
   const table = useMemo(() => tableOf(text), [text]);
   if (loading) return <Screen>{loading}</Screen>;
@@ -233,9 +233,11 @@ function MappedList({ kind, table, name, head, onDone }: MappedProps) {
         )}
         <Heading>What becomes of each row</Heading>
         <Soft>
-          {wrong.length === 0
-            ? `${rowsWords(kind, rows.length)}, all clear. They are held against the house before anything is written.`
-            : `${countWords(wrong.length, 'row', 'rows')} of ${lines.length} not clear. Mend them in the sheet, and bring it in anew.`}
+          {lines.length === 0
+            ? 'There are no rows under the names of the columns yet.'
+            : wrong.length === 0
+              ? `${rowsWords(kind, rows.length)}, all clear. They are held against the house before anything is written.`
+              : `${countWords(wrong.length, 'row', 'rows')} of ${lines.length} not clear. Mend them in the sheet, and bring it in anew.`}
         </Soft>
         {wrong.slice(0, SHOWN_PROBLEMS).map((each) => (
           <Line key={each.line} {...each} />

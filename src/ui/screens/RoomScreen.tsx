@@ -21,7 +21,7 @@ import { space } from '../theme/tokens';
 import { roomWords } from '@/words/air';
 import { useTemperature } from '@/words/temperature';
 
-const NO_ROOM_YET = 'A room comes with its first shelf, and a shelf with its first box. Begin with a box on the Wall.';
+const NO_ROOM_YET = 'There is no room yet. Put up its shelves first: under First steps on the round, or from the Wall.';
 
 /** One room: its air, its probes, and what its keepers know of it. */
 export function RoomScreen({ id }: { id?: string }) {

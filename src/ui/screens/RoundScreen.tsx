@@ -14,7 +14,10 @@ import { rowsLeft } from '../components/places';
 import { Tappable } from '../components/Tappable';
 import { useIsWide } from '../components/useLayout';
 import { makeStyles } from '../components/useStyles';
+import { Tip } from '../components/Tip';
 import { useGrowing } from '../components/useGrowing';
+import { ExampleNotice } from '../first/ExampleNotice';
+import { BeginHere } from '../first/BeginHere';
 import { LeaveAloneList } from '../round/LeaveAloneList';
 import { KeptOnPhone } from '../round/KeptOnPhone';
 import { Unworkable } from '../round/Unworkable';
@@ -34,7 +37,7 @@ const MORE_STOPS = 4;
 /** Today's walk past the shelves. */
 export function RoundScreen({ chosenHomeId }: { chosenHomeId?: string | undefined }) {
   const styles = useStyles();
-  const { shelves, round, homes, residents } = useHouse();
+  const { shelves, round, residents } = useHouse();
   const { look, set } = usePreferences();
   const isWide = useIsWide();
   const loading = useLoadState();
@@ -75,7 +78,13 @@ export function RoundScreen({ chosenHomeId }: { chosenHomeId?: string | undefine
       <RoundProgress sections={sections} />
       <KeptOnPhone />
       <Unworkable rows={round.unworkable} />
-      {residents.length === 0 ? <FirstSteps hasHomes={homes.length > 0} /> : null}
+      <ExampleNotice />
+      {residents.length === 0 ? <BeginHere /> : null}
+      {sections.length > 0 ? (
+        <Tip id="tick" isUsed={round.stops.some(({ jobs }) => jobs.some(({ doneBy }) => doneBy !== undefined))}>
+          Tap the mark at the right when it is done. Tap the words to put it off.
+        </Tip>
+      ) : null}
       {residents.length > 0 && sections.length === 0 ? <NothingDue /> : null}
       {placesOf(sections, drawn, left).map(({ key, name, stops: ofPart, at }) => (
         <View key={key}>
@@ -112,25 +121,6 @@ function NothingDue() {
     <View style={styles.first}>
       <Body>Nothing is due here today.</Body>
       <Button rank="second" title="See what comes next" onPress={() => router.push('/seasons')} />
-    </View>
-  );
-}
-
-/** Before the first walk: a box to live in, then somebody to live there. */
-function FirstSteps({ hasHomes }: { hasHomes: boolean }) {
-  const styles = useStyles();
-  return (
-    <View style={styles.first}>
-      <Body>
-        {hasHomes
-          ? 'Boxes are here; nobody lives in them yet. Take an animal in, and its work comes up here by itself.'
-          : 'Begin with a box: its inside lengths and its openings. Then take an animal in, and its work comes up here by itself.'}
-      </Body>
-      <Button
-        title={hasHomes ? 'Take an animal in' : 'Add a box'}
-        onPress={() => router.push(hasHomes ? '/take-in' : '/homes/new')}
-      />
-      <Button rank="second" title="Look into the handbook" onPress={() => router.push('/handbook')} />
     </View>
   );
 }

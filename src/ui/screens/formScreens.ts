@@ -38,5 +38,6 @@ export { ResidentScreen } from './ResidentScreen';
 export { KeeperScreen } from './KeeperScreen';
 export { RoomScreen } from './RoomScreen';
 export { ListsScreen } from './ListsScreen';
+export { SettingsScreen } from './SettingsScreen';
 export { ShelvesScreen } from './ShelvesScreen';
 export { WhoScreen } from './WhoScreen';

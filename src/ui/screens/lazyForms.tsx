@@ -83,5 +83,6 @@ export const ResidentScreen = later((all) => all.ResidentScreen);
 export const KeeperScreen = later((all) => all.KeeperScreen);
 export const RoomScreen = later((all) => all.RoomScreen);
 export const ListsScreen = later((all) => all.ListsScreen);
+export const SettingsScreen = later((all) => all.SettingsScreen);
 export const ShelvesScreen = later((all) => all.ShelvesScreen);
 export const WhoScreen = later((all) => all.WhoScreen);

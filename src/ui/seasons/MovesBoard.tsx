@@ -11,6 +11,7 @@ import { Button } from '../kit/Button';
 import { Choices } from '../kit/Choices';
 import { Toggles } from '../kit/Toggles';
 import { Body, Heading, Soft, Strong } from '../components/Words';
+import { boxSizeWords } from '@/words/residents';
 import { space } from '../theme/tokens';
 import { dayWords } from '@/words/days';
 import { useLength } from '@/words/useLength';
@@ -148,6 +149,7 @@ function Planner() {
 
 function Plan({ plan, onSettled }: { plan: MovesReply; onSettled: () => void }) {
   const writeMany = useLog((log) => log.writeMany);
+  const length = useLength();
   const { moves, unplacedWhy, buy, unserved, cost, bound, by } = plan;
   const settle = async () => {
     const entries = moves.map(({ resident, to, on, window }) => ({
@@ -177,7 +179,7 @@ function Plan({ plan, onSettled }: { plan: MovesReply; onSettled: () => void }) 
       ))}
       {buy.length > 0 ? <Heading>What to buy for them</Heading> : null}
       {buy.map(({ size, residentIds }) => (
-        <Body key={size.id}>{`${residentIds.length} of ${size.name}`}</Body>
+        <Body key={size.id}>{`${residentIds.length} x ${boxSizeWords(size, length)}`}</Body>
       ))}
       {unserved.length > 0 ? (
         <Soft>{`No usual size fits ${countWords(unserved.length, 'of them', 'of them')}.`}</Soft>

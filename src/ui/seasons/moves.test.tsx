@@ -103,7 +103,8 @@ describe('the moves', () => {
   });
 
   it('say who stays without and why, and what to buy', async () => {
-    const size = { id: 's', name: '30 x 20 x 20 cm tub' } as MovesReply['buy'][number]['size'];
+    const container = { shape: 'box', lengthMm: 300, widthMm: 200, heightMm: 200, lid: 'solid', vents: [] };
+    const size = { id: 's', name: 'Tub', container } as unknown as MovesReply['buy'][number]['size'];
     answers.movesPlan = reply({
       unplacedWhy: [
         { resident: 'Soot', need: 'fails', why: 'no-tub' },
@@ -118,7 +119,7 @@ describe('the moves', () => {
       'No move helps.',
       'None of your boxes fits it.',
       'Every box that would fit goes to another animal that needs it more.',
-      '2 of 30 x 20 x 20 cm tub',
+      '2 x Tub, 300 x 200 x 200 mm',
       'No usual size fits 1 of them.',
     ])
       expect(screen.getByText(words)).toBeTruthy();

@@ -11,8 +11,9 @@ import { Choices } from '../kit/Choices';
 import { BoxTile } from '../drawings/BoxTile';
 import { ListRow } from '../kit/ListRow';
 import { Body, Heading, Soft, Strong } from '../components/Words';
+import { useLength } from '@/words/useLength';
 import { space } from '../theme/tokens';
-import { calledWords } from '@/words/residents';
+import { boxSizeWords, calledWords } from '@/words/residents';
 import { listWords } from '@/words/count';
 import { Waiting } from '../kit/Waiting';
 
@@ -24,6 +25,7 @@ const AHEAD = [
 
 /** Those whose home no longer serves: which own free box takes each, and the smallest set of sizes to buy for the rest. */
 export function ShoppingList() {
+  const length = useLength();
   const { homes, residents, care } = useHouse();
   const { boxSizes } = useStock();
   const [list, setList] = useState<List | null>(null);
@@ -79,7 +81,7 @@ export function ShoppingList() {
       })}
       {list?.buy.map(({ size, residentIds }) => (
         <View key={size.id} style={{ paddingVertical: space.s }}>
-          <Strong>{`Buy ${residentIds.length} x ${size.name}`}</Strong>
+          <Strong>{`Buy ${residentIds.length} x ${boxSizeWords(size, length)}`}</Strong>
           <Soft>{`for ${residentIds.map(nameOf).join(', ')}`}</Soft>
         </View>
       ))}

@@ -8,6 +8,8 @@ import { Screen } from '../components/Screen';
 import { ShelfHeading } from '../components/ShelfHeading';
 import { StatusMark } from '../components/StatusMark';
 import { Body, Name, Soft, Title } from '../components/Words';
+import { ExampleNotice } from '../first/ExampleNotice';
+import { BeginHere } from '../first/BeginHere';
 import { Trouble } from '../housing/Trouble';
 import { LeaveAloneList } from '../round/LeaveAloneList';
 import { HOME_WORD } from '@/words/homeState';
@@ -22,13 +24,8 @@ export function HousePane() {
   return (
     <Screen place="/ house">
       <Title>How it stands</Title>
-      {residents.length === 0 ? (
-        <Body>
-          {homes.length === 0
-            ? 'Begin with a box: its inside lengths and its openings. Then take an animal in.'
-            : 'Boxes are here; nobody lives in them yet. Take an animal in.'}
-        </Body>
-      ) : null}
+      <ExampleNotice />
+      {residents.length === 0 ? <BeginHere /> : null}
       {residents.length > 0 && failing.length + watched.length === 0 ? <Body>Every box fits its animals.</Body> : null}
       {failing.length > 0 ? <ShelfHeading name="To be put right" note={String(failing.length)} /> : null}
       {failing.map((home) => (
