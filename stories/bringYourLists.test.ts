@@ -55,7 +55,7 @@ describe('lists of a keeper of many years', () => {
     });
     expect(columns).toMatchObject({ called: 0, scientificName: 1, box: 2, size: 4, on: 5, lastMoultOn: 6 });
     expect(order).toBe('dmy');
-    expect(rows[1].problem).toContain('scientificName');
+    expect(rows[1].problems[0].column).toBe('scientificName');
     expect(await bring('residents', [rows[0].row], { check: true })).toMatchObject({ problems: [] });
   });
 

@@ -58,7 +58,7 @@ export const tableReply = z.object({
     z.object({
       row: z.record(z.string(), z.json()).optional(),
       notes: z.array(z.string()).optional(),
-      problem: z.string().optional(),
+      problems: z.array(z.object({ column: z.string(), message: z.string() })).optional(),
     }),
   ),
 });

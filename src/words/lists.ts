@@ -22,7 +22,7 @@ export const listWordsOf = ({ kind, rows, name }: Pick<BroughtList, 'kind' | 'ro
   `${rowsWords(kind, rows)}${name === null ? '' : ` from ${name}`}`;
 
 /** What the columns of a list are called. */
-export const COLUMN_WORDS: Record<string, string> = {
+const COLUMN_WORDS: Record<string, string> = {
   code: 'Code of the box',
   room: 'Room',
   shelf: 'Shelf',
@@ -56,5 +56,24 @@ export const COLUMN_WORDS: Record<string, string> = {
   count: 'How many of them',
   note: 'Note',
 };
+/** The column that a field of what is sent came from. */
+const COLUMN_OF: Record<string, string> = {
+  homeId: 'box',
+  legSpanMm: 'size',
+  bodyLengthMm: 'size',
+  carapaceWidthMm: 'size',
+  massG: 'mass',
+  headCount: 'heads',
+  substrateDepthMm: 'soil',
+  residentId: 'who',
+  kind: 'what',
+};
+
+/** What is wrong in a row, at the column it came from: "Code of the box: There is no box K9." */
+export function problemWords(kind: TableKind, path: string, message: string): string {
+  const name = path.startsWith('container') ? 'size' : (COLUMN_OF[path] ?? path);
+  return name in COLUMN_WORDS ? `${columnWords(kind, name)}: ${message}` : message;
+}
+
 export const columnWords = (kind: TableKind, name: string): string =>
   kind === 'residents' && name === 'on' ? 'Here since' : (COLUMN_WORDS[name] ?? name);

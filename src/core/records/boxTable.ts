@@ -2,7 +2,7 @@ import type { Container, Opens, WallKind } from '@/core/housing/container';
 import { OPENINGS, WALL_KINDS } from '@/core/housing/container';
 import type { LengthUnit } from '@/core/measure/length';
 import { cellsOf, lengthInCell, type Column, type Mapping } from './columns';
-import type { ReadRow } from './readRow';
+import type { CellProblem, ReadRow } from './readRow';
 
 export const BOX_COLUMNS: readonly Column[] = [
   { name: 'code', words: ['code', 'box', 'id', 'number', 'no', 'name', 'label', 'enclosure', 'tub'], isNeeded: true },
@@ -43,21 +43,22 @@ const LIDS = ['solid', 'vented', 'mesh'] as const;
 export function readBox(row: readonly string[], options: BoxTableOptions): ReadRow<BoxRow> {
   const { header, mapping, unit } = options;
   const cell = cellsOf(row, mapping);
-  const problems: string[] = [];
+  const problems: CellProblem[] = [];
+  const wrong = (column: string, message: string) => void problems.push({ column, message });
   const lengthOf = (name: string): number | undefined => {
     const text = cell(name);
     if (text === '') return undefined;
     const read = lengthInCell(text, header[mapping[name] ?? -1] ?? '', unit);
     if (typeof read === 'number') return read;
-    problems.push(`${name}: ${read}`);
+    wrong(name, read);
     return undefined;
   };
   const code = cell('code');
-  if (code === '') problems.push('code: write what the box is called.');
+  if (code === '') wrong('code', 'Write what the box is called.');
   const [room, shelf] = [cell('room') || options.room, cell('shelf') || options.shelf];
-  if (room === '' || shelf === '') problems.push(`${room === '' ? 'room' : 'shelf'}: say where it stands.`);
+  if (room === '' || shelf === '') wrong(room === '' ? 'room' : 'shelf', 'Say where it stands.');
   const whole = cell('size') === '' ? undefined : lengthsIn(cell('size'), header[mapping['size'] ?? -1] ?? '', unit);
-  if (whole === null) problems.push('size: write it as 30 x 20 x 20 cm.');
+  if (whole === null) wrong('size', 'Write it as 30 x 20 x 20 cm.');
   const [longMm, wideMm, highMm] = whole ?? [lengthOf('length'), lengthOf('width'), lengthOf('height')];
   const diameterMm = lengthOf('diameter') ?? (whole?.length === 2 ? whole[0] : undefined);
   const heightMm = whole?.length === 2 ? whole[1] : (highMm ?? lengthOf('height'));
@@ -67,7 +68,7 @@ export function readBox(row: readonly string[], options: BoxTableOptions): ReadR
     problems.length === 0 &&
     (heightMm === undefined || (!isRound && (longMm === undefined || wideMm === undefined)))
   ) {
-    problems.push('size: give the length, width and height inside, or the diameter and height.');
+    wrong('size', 'Give the length, width and height inside, or the diameter and height.');
   }
   const told = {
     lid: wordIn(cell('lid'), LIDS, 'lid', problems) ?? ('solid' as const),
@@ -75,7 +76,7 @@ export function readBox(row: readonly string[], options: BoxTableOptions): ReadR
     ...optional('opens', wordIn<Opens>(cell('opens'), OPENINGS, 'opens', problems)),
     vents: [],
   };
-  if (problems.length > 0 || heightMm === undefined) return { problem: problems.join(' ') };
+  if (problems.length > 0 || heightMm === undefined) return { problems };
   const container: Container = isRound
     ? { shape: 'cylinder', diameterMm, heightMm, ...told }
     : { shape: 'box', lengthMm: longMm ?? 0, widthMm: wideMm ?? 0, heightMm, ...told };
@@ -89,12 +90,12 @@ function wordIn<Word extends string>(
   text: string,
   words: readonly Word[],
   name: string,
-  problems: string[],
+  problems: CellProblem[],
 ): Word | undefined {
   const typed = text.toLowerCase();
   if (typed === '') return undefined;
   const found = words.find((word) => word === typed);
-  if (!found) problems.push(`${name}: “${text}” is none of ${words.join(', ')}.`);
+  if (!found) problems.push({ column: name, message: `“${text}” is none of ${words.join(', ')}.` });
   return found;
 }
 

@@ -78,7 +78,7 @@ export function eventReader(
   }
   return (row) => {
     const read = readLine(cellsOf(row, options.mapping), byName, options);
-    return typeof read === 'string' ? { problem: read } : { row: read, notes: [] };
+    return typeof read === 'string' ? { problems: [{ column: '', message: read }] } : { row: read, notes: [] };
   };
 }
 

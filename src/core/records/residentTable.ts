@@ -3,7 +3,7 @@ import type { LengthUnit } from '@/core/measure/length';
 import { checkScientificName } from '@/core/measure/scientificName';
 import type { BodyMeasure, SEXES, Stage } from '@/core/profiles/profile';
 import { cellsOf, headsInCell, lengthInCell, type Column, type Mapping } from './columns';
-import type { ReadRow } from './readRow';
+import type { CellProblem, ReadRow } from './readRow';
 import { typedDay, type DateOrder } from './typedDay';
 
 export const RESIDENT_COLUMNS: readonly Column[] = [
@@ -99,21 +99,22 @@ const TEXTS = ['called', 'commonName', 'source', 'batch', 'permit'] as const;
 export function readResident(row: readonly string[], options: ResidentTableOptions): ReadRow<ResidentRow> {
   const { header, mapping, unit, order, today, kindOf } = options;
   const cell = cellsOf(row, mapping);
-  const problems: string[] = [];
+  const problems: CellProblem[] = [];
+  const wrong = (column: string, message: string) => void problems.push({ column, message });
   const notes: string[] = [];
   const name = nameIn(cell('scientificName'), problems, notes);
   const kind = name === null ? null : kindOf(name);
   if (name !== null && !kind)
-    problems.push(`scientificName: nobody here knows ${name}, or another of its genus. Take it in by hand.`);
-  if (cell('box') === '') problems.push('box: write the code of its box.');
+    wrong('scientificName', `Nobody here knows ${name}, or another of its genus. Take it in by hand.`);
+  if (cell('box') === '') wrong('box', 'Write the code of its box.');
   const told: Partial<ResidentRow> = {};
   for (const each of TEXTS) if (cell(each) !== '') told[each] = cell(each);
   for (const each of DAYS) {
     const text = cell(each);
     if (text === '') continue;
     const day = typedDay(text, order, today);
-    if (!day) problems.push(`${each}: “${text}” is no day: write 2026-03-14.`);
-    else if (day.on > today) problems.push(`${each}: ${day.on} has not come yet.`);
+    if (!day) wrong(each, `“${text}” is no day: write 2026-03-14.`);
+    else if (day.on > today) wrong(each, `${day.on} has not come yet.`);
     else {
       told[each] = day.on;
       if (day.isAbout) notes.push(`“${text}” is taken as ${day.on}`);
@@ -122,11 +123,11 @@ export function readResident(row: readonly string[], options: ResidentTableOptio
   if (kind && cell('size') !== '') {
     const size = lengthInCell(cell('size'), header[mapping['size'] ?? -1] ?? '', unit);
     if (typeof size === 'number') told[kind.takes] = size;
-    else problems.push(`size: ${size}`);
+    else wrong('size', size);
   }
   if (cell('heads') !== '') {
     const heads = headsInCell(cell('heads'));
-    if (!heads) problems.push(`heads: “${cell('heads')}” is no number of animals.`);
+    if (!heads) wrong('heads', `“${cell('heads')}” is no number of animals.`);
     // One animal is no group.
     else if (heads.heads > 1)
       Object.assign(told, { headCount: heads.heads, ...(heads.isAbout && { headsAbout: true }) });
@@ -135,7 +136,7 @@ export function readResident(row: readonly string[], options: ResidentTableOptio
   numberIn('instar', 'instar', /^(?:L|i|instar)?\s*(\d{1,2})$/i);
   const sex = SEX_WORDS[cell('sex').toLowerCase()] ?? 'unknown';
   const stage = kind && stageIn(cell('stage'), kind.stages, problems, notes);
-  if (problems.length > 0 || name === null || !stage) return { problem: problems.join(' ') };
+  if (problems.length > 0 || name === null || !stage) return { problems };
   return { row: { ...told, scientificName: name, box: cell('box'), stage, sex }, notes };
 
   function numberIn(column: string, field: 'massG' | 'instar', written: RegExp) {
@@ -143,16 +144,16 @@ export function readResident(row: readonly string[], options: ResidentTableOptio
     if (text === '') return;
     const value = Number((written.exec(text)?.[1] ?? '').replace(',', '.'));
     if (value > 0) told[field] = value;
-    else problems.push(`${column}: “${text}” is no number over 0.`);
+    else wrong(column, `“${text}” is no number over 0.`);
   }
 }
 
 /** A name that only needs its capitals put right is put right, and that is said; two names in a cell are none. */
-function nameIn(text: string, problems: string[], notes: string[]): string | null {
+function nameIn(text: string, problems: CellProblem[], notes: string[]): string | null {
   const check = checkScientificName(text);
   if (check.ok) return check.name;
   if (check.suggestion === undefined) {
-    problems.push(`scientificName: ${check.problem}`);
+    problems.push({ column: 'scientificName', message: check.problem });
     return null;
   }
   notes.push(`“${text}” is written ${check.suggestion}`);
@@ -160,7 +161,7 @@ function nameIn(text: string, problems: string[], notes: string[]): string | nul
 }
 
 /** The stage by its word; where none is told, one that is half grown, and that is said. */
-function stageIn(text: string, stages: readonly Stage[], problems: string[], notes: string[]): Stage | null {
+function stageIn(text: string, stages: readonly Stage[], problems: CellProblem[], notes: string[]): Stage | null {
   const typed = text.toLowerCase();
   const known: readonly Stage[] = [...stages, 'egg'];
   if (typed === '') {
@@ -169,6 +170,6 @@ function stageIn(text: string, stages: readonly Stage[], problems: string[], not
     return half;
   }
   const found = [...(STAGE_WORDS[typed] ?? []), typed as Stage].find((each) => known.includes(each));
-  if (!found) problems.push(`stage: “${text}” is none of ${[...new Set(known)].join(', ')}.`);
+  if (!found) problems.push({ column: 'stage', message: `“${text}” is none of ${[...new Set(known)].join(', ')}.` });
   return found ?? null;
 }

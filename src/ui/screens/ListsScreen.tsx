@@ -12,7 +12,7 @@ import { COLUMNS_OF, orderIn, readTable, TABLE_KINDS, tableKindOf, type TableKin
 import type { DateOrder } from '@/core/records/typedDay';
 import { countWords } from '@/words/count';
 import { dayWords } from '@/words/days';
-import { columnWords, LIST_KIND_WORDS, listWordsOf, rowsWords } from '@/words/lists';
+import { columnWords, LIST_KIND_WORDS, listWordsOf, problemWords, rowsWords } from '@/words/lists';
 import { useLength } from '@/words/useLength';
 import { useLoadState } from '../components/LoadState';
 import { PaneHeader } from '../components/PaneHeader';
@@ -146,14 +146,11 @@ function MappedList({ kind, table, name, head, onDone }: MappedProps) {
       .filter(Boolean)
       .join(', '),
     notes: each.row ? each.notes : [],
-    problem:
-      each.problem ??
-      said
-        .get(index)
-        ?.map(({ path, message }) => `${path === '' ? '' : `${path}: `}${message}`)
-        .join(' '),
+    problems: each.problems
+      ? each.problems.map(({ column, message }) => problemWords(kind, column, message))
+      : (said.get(index) ?? []).map(({ path, message }) => problemWords(kind, path, message)),
   }));
-  const wrong = lines.filter((each) => each.problem !== undefined);
+  const wrong = lines.filter((each) => each.problems.length > 0);
   const isReady =
     missing.length === 0 && order !== null && wrong.length === 0 && rows.length > 0 && progress === undefined;
 
@@ -244,7 +241,7 @@ function MappedList({ kind, table, name, head, onDone }: MappedProps) {
         ))}
         {wrong.length > SHOWN_PROBLEMS ? <Soft>{`And ${wrong.length - SHOWN_PROBLEMS} more.`}</Soft> : null}
         {lines
-          .filter((each) => each.problem === undefined)
+          .filter((each) => each.problems.length === 0)
           .slice(0, SHOWN_ROWS)
           .map((each) => (
             <Line key={each.line} {...each} />
@@ -277,24 +274,21 @@ function ColumnInput({ kind, table, mapping, change, name }: ColumnProps) {
   );
 }
 
-function Line({
-  line,
-  text,
-  notes,
-  problem,
-}: {
+interface LineProps {
   line: number;
   text: string;
   notes: string[];
-  problem: string | undefined;
-}) {
+  problems: string[];
+}
+
+function Line({ line, text, notes, problems }: LineProps) {
   const styles = useStyles();
   return (
     <View style={styles.line}>
-      <StatusMark status={problem !== undefined ? 'fail' : notes.length > 0 ? 'watch' : 'pass'} />
+      <StatusMark status={problems.length > 0 ? 'fail' : notes.length > 0 ? 'watch' : 'pass'} />
       <View style={styles.words}>
         <Body>{text}</Body>
-        {problem === undefined ? null : <Strong>{`Line ${line}: ${problem}`}</Strong>}
+        {problems.length > 0 ? <Strong>{`Line ${line}: ${problems.join(' ')}`}</Strong> : null}
         {notes.length > 0 ? <Soft>{`${notes.join('; ')}.`}</Soft> : null}
       </View>
     </View>

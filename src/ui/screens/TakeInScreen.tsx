@@ -57,7 +57,7 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
   const [sex, setSex] = useState<(typeof SEXES)[number]>('unknown');
   const [chosenId, setChosenId] = useState(homeId);
   const [isBusy, setBusy] = useState(false);
-  const [chosenAnts, setAnts] = useState<Ants>('founding');
+  const [chosenAnts, setAnts] = useState<Ants>();
   const [typedName, typedSize, typedHeads, typedInstars] = useWatch({
     control,
     name: ['scientificName', 'size', 'headCount', 'instars'],
@@ -78,8 +78,11 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
   const limits = measure && SIZE_LIMITS_MM[measure.takes];
   const sizeMm = lengthIn(typedSize, length.unit);
   const instars = instarsIn(typedInstars) ?? undefined;
-  const ants = kept?.silhouette === 'ant' ? chosenAnts : undefined;
+  const isAnt = kept?.silhouette === 'ant';
+  const ants = isAnt ? chosenAnts : undefined;
   const counted = headCountIn(typedHeads) ?? (instars && Object.values(instars).reduce((sum, each) => sum + each, 0));
+  // A queen alone is left in peace, a colony is fed: that is not guessed.
+  const isUnsaid = isAnt && ants === undefined;
   const headCount = ants === 'founding' ? undefined : counted;
   const isMeasured = limits !== undefined && sizeMm !== undefined && sizeMm >= limits[0] && sizeMm <= limits[1];
   const isGroup = kept?.company.sameKind === 'group';
@@ -172,9 +175,9 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
       actions={
         <Button
           grow
-          disabled={!chosen || !ranked || isBusy}
+          disabled={!chosen || !ranked || isBusy || isUnsaid}
           rank={ranked?.verdict === 'fail' ? 'second' : 'main'}
-          title={takeInTitle(chosen?.code, ranked)}
+          title={isUnsaid ? 'Say what comes home' : takeInTitle(chosen?.code, ranked)}
           onPress={() => void handleSubmit(takeIn)()}
         />
       }
@@ -230,9 +233,19 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
             />
           </>
         ) : null}
-        <Heading>Sex</Heading>
-        <Choices label="Sex" choices={SEXES.map((value) => ({ value, title: value }))} value={sex} onChange={setSex} />
-        {isEggs ? null : (
+        {isAnt ? null : (
+          <>
+            <Heading>Sex</Heading>
+            <Choices
+              isNamedAbove
+              label="Sex"
+              choices={SEXES.map((value) => ({ value, title: value }))}
+              value={sex}
+              onChange={setSex}
+            />
+          </>
+        )}
+        {isEggs || isAnt ? null : (
           <FormField
             control={control}
             name="instar"
@@ -255,7 +268,7 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
           />
         ) : null}
         {isGroup ? (
-          <HeadFields {...{ control, isEggs, ants }} onAnts={setAnts} hasInstars={ants === undefined && usesInstars} />
+          <HeadFields {...{ control, isEggs, isAnt, ants }} onAnts={setAnts} hasInstars={!isAnt && usesInstars} />
         ) : null}
       </View>
       <View style={styles.part}>

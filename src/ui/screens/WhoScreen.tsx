@@ -139,7 +139,7 @@ function Who({ resident }: { resident: Resident }) {
             ) : null}
           </>
         ) : null}
-        <Heading>Where it came from</Heading>
+        <Heading>Origin and papers</Heading>
         <FormField control={control} name="source" label="Where it came from" />
         <FormField
           control={control}

@@ -13,7 +13,8 @@ const SURELY = [
 interface Props {
   control: Control<TakeInValues>;
   isEggs: boolean;
-  /** What of ants comes home; undefined for other kinds. */
+  isAnt: boolean;
+  /** What of ants comes home; undefined until it was said. */
   ants: Ants | undefined;
   onAnts: (ants: Ants) => void;
   /** Young that moult side by side can be told by their instars. */
@@ -21,22 +22,22 @@ interface Props {
 }
 
 /** How many come home: of ants with or without a queen, of cultures about so many, of batches by instars. */
-export function HeadFields({ control, isEggs, ants, onAnts, hasInstars }: Props) {
+export function HeadFields({ control, isEggs, isAnt, ants, onAnts, hasInstars }: Props) {
   const isNeeded = ants === 'colony' || ants === 'queenless';
   return (
     <>
-      {ants === undefined ? null : (
+      {!isAnt ? null : (
         <>
           <Heading>What comes home</Heading>
           <Choices isNamedAbove label="What comes home" choices={ANTS} value={ants} onChange={onAnts} />
         </>
       )}
-      {ants === 'founding' ? null : (
+      {isAnt && !isNeeded ? null : (
         <>
           <FormField
             control={control}
             name="headCount"
-            label={isEggs ? 'How many eggs' : ants === undefined ? 'How many' : 'How many workers'}
+            label={isEggs ? 'How many eggs' : isAnt ? 'How many workers' : 'How many'}
             hint={isNeeded ? 'About so many will do.' : 'Leave empty if nobody counted.'}
             keyboard="number-pad"
             check={(text) =>

@@ -171,7 +171,7 @@ it('boxes and who lives in them come in from sheets, row by row clear or not, an
   const paste = (text: string) => page.getByLabel('Or paste the table here').fill(text);
   await paste('Code;Size (cm);Soil\nQ1;20 x 20 x 20;80\nQ2;20 x 20 x 20;80\nB3;20 x 20 x 20;80');
   await page.getByRole('button', { name: 'Bring 3 boxes in' }).click();
-  await see(page.getByText(/Line 4: code: Taken/)).toBeVisible();
+  await see(page.getByText(/Line 4: Code of the box: Taken/)).toBeVisible();
   await paste('Code;Size (cm);Soil\nQ1;20 x 20 x 20;80\nQ2;20 x 20 x 20;80');
   await page.getByRole('button', { name: 'Bring 2 boxes in' }).click();
   await see(page.getByText('2 boxes brought in.')).toBeVisible();
