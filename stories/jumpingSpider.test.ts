@@ -48,7 +48,7 @@ describe('a jumping spider and its hammock', () => {
   });
 
   // Part 6: where nobody has a reason for a depth, none is named: the box is a home without soil.
-  it.failing('is told a depth of soil, not 0 mm, for a box to be filled', async () => {
+  it('is told a depth of soil, not 0 mm, for a box to be filled', async () => {
     const { substrateDepthMm } = await house.compute('fit', {
       ...ANIMAL,
       container: { ...SIZE, opens: 'front' },

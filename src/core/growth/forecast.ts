@@ -119,7 +119,9 @@ export function moultForecast(question: MoultQuestion): MoultForecast {
   const moults = checkHistory(question);
   const stage = question.stage ?? guessStage(profile, moults);
   const usualDays = usualIntervalDays(profile, stage, temperatureC);
-  const moultsNoMore = usualDays === null || profile.growth.grownStages.includes(stage);
+  // Those that are counted and not measured moult unseen, each on its own day: there is no date for them.
+  const isCounted = profile.measure.usualMm !== undefined;
+  const moultsNoMore = usualDays === null || isCounted || profile.growth.grownStages.includes(stage);
   const starts = [...(bornOn === undefined ? [] : [bornOn]), ...moults.map((each) => each.on)];
   const logsOf = (days: Day[], stageAt: (day: Day) => Stage) =>
     days.slice(1).flatMap((on, index) => {

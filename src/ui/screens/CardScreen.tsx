@@ -2,7 +2,7 @@ import { router } from 'expo-router';
 import { View } from 'react-native';
 import { useBook } from '@/client/handbook';
 import { useHouse } from '@/client/house';
-import { useNowNamed } from '@/client/names';
+import { useKindOfName, useNowNamed } from '@/client/names';
 import type { Resident } from '@/contract/records';
 import { bearing } from '@/core/handbook/knownNames';
 import { careCard, CARD_PARTS, type Calculator, type CardLine, type CardPart } from '@/core/handbook/card';
@@ -27,8 +27,11 @@ export function CardScreen({ name }: { name: string }) {
   const asked = now?.name ?? withoutAuthor(name);
   const own = book?.ownCards.find((card) => card.name === asked);
   const known = bearing(species, asked);
-  const profileId = own?.profile ?? known?.profile ?? asked;
-  const isKind = !own && !known;
+  const told = useKindOfName(asked);
+  // Of a species that nobody listed, the kind of its genus; else it is the card of a kind itself.
+  const isOfGenus = !own && !known && told?.by === 'genus';
+  const profileId = own?.profile ?? known?.profile ?? (isOfGenus ? told.profile : asked);
+  const isKind = !own && !known && !isOfGenus;
   if (loading) return <Screen>{loading}</Screen>;
   if (!care.has(profileId)) return <NoCard name={name} />;
   const profile = care.of({ profile: profileId });
@@ -51,6 +54,9 @@ export function CardScreen({ name }: { name: string }) {
           .filter((word) => word !== undefined && word !== null)
           .join(', ')}
       </Soft>
+      {isOfGenus ? (
+        <Body>{`Nobody has written of this species. These are the numbers by which others of the genus ${asked.split(' ')[0]} are kept.`}</Body>
+      ) : null}
       {known ? (
         <Soft>{`${known.range}. Lives ${known.lifeYears.min} to ${known.lifeYears.max} years (${known.lifeYears.basis}).`}</Soft>
       ) : null}

@@ -78,8 +78,8 @@ export function RoundScreen({ chosenHomeId }: { chosenHomeId?: string | undefine
       <RoundProgress sections={sections} />
       <KeptOnPhone />
       <Unworkable rows={round.unworkable} />
-      <ExampleNotice />
-      {residents.length === 0 ? <BeginHere /> : null}
+      {isWide ? null : <ExampleNotice />}
+      {residents.length === 0 ? <NobodyYet isWide={isWide} /> : null}
       {sections.length > 0 ? (
         <Tip id="tick" isUsed={round.stops.some(({ jobs }) => jobs.some(({ doneBy }) => doneBy !== undefined))}>
           Tap the mark at the right when it is done. Tap the words to put it off.
@@ -114,6 +114,10 @@ export function RoundScreen({ chosenHomeId }: { chosenHomeId?: string | undefine
     </Screen>
   );
 }
+
+/** On a wide screen the first steps stand beside the round. */
+const NobodyYet = ({ isWide }: { isWide: boolean }) =>
+  isWide ? <Body>Nobody lives here yet. What is to be done comes up here by itself.</Body> : <BeginHere />;
 
 function NothingDue() {
   const styles = useStyles();

@@ -44,6 +44,12 @@ it('dangers stand before every step that exposes somebody', async () => {
   await see(page.getByText(venom).first()).toBeVisible();
 });
 
+it('a species that nobody listed has the numbers of its genus, and that is said', async () => {
+  await open('/handbook/Hierodula%20patellifera');
+  await see(page.getByText(/others of the genus Hierodula are kept/)).toBeVisible();
+  await see(page.getByText(/kept as .*mantis/)).toBeVisible();
+});
+
 it('the emergency card has the keepers’ own numbers, and refuses what is no number', async () => {
   await open('/handbook/emergency');
   await see(page.getByRole('button', { name: '01632 960 240' })).toBeVisible();
