@@ -43,7 +43,7 @@ const resident = (change: Partial<Resident> = {}): Resident => ({
   sex: 'female',
   source: null,
   permit: null,
-  ...{ schools: {}, forbidden: {} },
+  ...{ schools: {}, forbidden: {}, keptSo: {} },
   takenInOn: '2026-01-01',
   homeId: 'h1',
   ...change,

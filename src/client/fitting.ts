@@ -17,7 +17,7 @@ import { Refusal } from '@/core/refusal';
 export type Measured = Pick<
   Resident,
   'profile' | 'stage' | 'legSpanMm' | 'bodyLengthMm' | 'carapaceWidthMm' | 'headCount' | 'headsTogether' | 'isGuest'
-> & { scientificName?: string; schools?: Schools };
+> & { scientificName?: string; schools?: Schools } & Partial<Pick<Resident, 'homeId' | 'keptSo'>>;
 
 const asked = (care: CareBook, animal: Measured) => ({ ...animal, school: airSchool(care.of(animal), animal.schools) });
 
@@ -43,10 +43,15 @@ export function askedOf(care: CareBook, resident: Resident): Homeless {
   return { id, stage, ...measures, school: airSchool(profile, schools), profile };
 }
 
+/** What is kept so on purpose is settled in the home of a resident, and in no other. */
+function settledIn(home: HomeState & { id?: string }, animal: Measured): Record<string, string> | undefined {
+  return home.id !== undefined && home.id === animal.homeId ? animal.keptSo : undefined;
+}
+
 /** How a home suits an animal, worked out on this device; where its records do not tell, that is to be watched. */
 export function fitOf(care: CareBook, home: HomeState, animal: Measured): FitAnswer {
   try {
-    return fit(care.of(animal), { ...asked(care, animal), ...home });
+    return fit(care.of(animal), { ...asked(care, animal), ...home, settled: settledIn(home, animal) });
   } catch (error) {
     if (!(error instanceof Refusal)) throw error;
     return {

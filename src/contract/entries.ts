@@ -89,6 +89,13 @@ export const ENTRY_FORMS = [
     number: line('the number of the papers', 60).optional(),
     expiresOn: day.optional(),
   }),
+  /** A rule of its home finds something, and it is kept so on purpose: settled in this home, with the reason. */
+  z.strictObject({
+    kind: z.literal('kept-so'),
+    ...aboutResident,
+    rule: line('the id of a rule, see /api/profiles', 60),
+    why: line('why it is kept so', 200),
+  }),
   /** Something was wrong: what was seen and what was not, what it was taken to be, and what was tried. */
   z.strictObject({
     kind: z.literal('trouble'),

@@ -253,6 +253,7 @@ export const fitReply = z
         min: z.number().nullable(),
         max: z.number().nullable(),
         unit: z.enum(['mm', 'count', 'L', 'mm2', '%']),
+        keptSo: z.object({ found: status, why: z.string() }).optional(),
         grounds: z.object({
           rule: z.string(),
           why: z.string(),

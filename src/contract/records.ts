@@ -205,6 +205,8 @@ export const resident = z
     schools,
     /** Food it is never given, with the reason. */
     forbidden: z.record(z.string(), z.string()),
+    /** Rules that are settled in its home, kept so on purpose, with the reason. */
+    keptSo: z.record(z.string(), z.string()),
     /** How it looked when it was last said. */
     condition: z.enum(CONDITIONS).optional(),
     takenInOn: day,

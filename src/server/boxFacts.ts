@@ -48,7 +48,12 @@ export async function boxFacts(queries: Queries, house: HouseToday, lodger: Lodg
     daysSinceMove: since('moved', 'taken-in'),
     daysSinceCleaned: since('cleaned'),
     cleanedEveryDays: clean?.everyDays,
-    failing: fit(profile, { ...resident, ...home, school: airSchool(profile, resident.schools) })
+    failing: fit(profile, {
+      ...resident,
+      ...home,
+      settled: resident.keptSo,
+      school: airSchool(profile, resident.schools),
+    })
       .checks.filter(({ status }) => status === 'fail')
       .map(({ rule }) => rule),
     preyIn: profile.feeding && offered ? (closed?.at ?? '') < offered.at && daysSince(offered.on, on) !== 0 : undefined,

@@ -17,6 +17,7 @@ export function residentOn(
     ...resident,
     massG: holds ? massG : undefined,
     profile: care.of(resident),
+    settled: resident.keptSo,
     log,
   };
 }

@@ -183,6 +183,8 @@ export function entryWords(entry: Entry, length: LengthWords, names: Names, toda
       return `${entry.data.instars === undefined ? 'Measured' : `Counted: ${instarsWords(entry.data.instars)}`}${instarOf(entry.data)}${sizeOf(entry.data, length)}`;
     case 'sexed':
       return `${capital(entry.data.sex)}, by ${EVIDENCE_WORDS[entry.data.by]}`;
+    case 'kept-so':
+      return `Kept so on purpose (${entry.data.rule}): ${entry.data.why}`;
     case 'noted':
       return entry.note ?? '';
     case 'photo':

@@ -48,6 +48,7 @@ export const ENTRY_FILTERS = [
       'photo',
       'trouble',
       'trouble-after',
+      'kept-so',
       'paper',
       'looked',
       'barrier',

@@ -30,6 +30,7 @@ const FIELDS: readonly MendField[] = [
   { name: 'frozen', label: 'Of them frozen', is: 'number' },
   { name: 'queens', label: 'Queens', is: 'number' },
   { name: 'substrateDepthMm', label: 'Depth of the soil', is: 'length' },
+  { name: 'why', label: 'Why', is: 'text' },
   { name: 'to', label: 'To whom', is: 'text' },
   { name: 'paper', label: 'Papers', is: 'text' },
   { name: 'number', label: 'Their number', is: 'text' },

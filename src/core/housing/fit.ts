@@ -55,6 +55,8 @@ export interface Check {
   max: number | null;
   unit: Unit;
   grounds: Grounds;
+  /** Kept so on purpose: what was found counts no longer. */
+  keptSo?: { found: Status; why: string };
 }
 
 /** A rule that says nothing yet, and the field that would have to be filled in. */
@@ -91,6 +93,8 @@ export function compareStatus(a: Status, b: Status): number {
 export interface Animal extends AnimalMeasures, Partial<Together> {
   stage: Stage;
   school?: string | undefined;
+  /** Rules that are settled in this home, with the reason: what they find is told, and passes. */
+  settled?: Readonly<Record<string, string>> | undefined;
 }
 
 /**
@@ -128,6 +132,7 @@ export function fitter(profile: CareProfile, animal: Animal): Fitter {
     youngWidthMm: profile.young?.widthMm.value,
     headCount: headsOf(animal),
     perHeadMl: perHeadMl(profile, animal),
+    settled: animal.settled,
   };
   const rules = rulesInForce(profile, animal).map((rule) => prepare(rule, context));
   const aboutDepth = rules.filter((rule) => rule.isAboutDepth);
@@ -158,6 +163,7 @@ interface Context {
   youngWidthMm: number | undefined;
   headCount: number | undefined;
   perHeadMl: number | undefined;
+  settled?: Readonly<Record<string, string>> | undefined;
 }
 
 /** Nest that a worker takes, with her share of brood: it grows with the cube of her length; undefined for kinds without a nest. mL */
@@ -332,7 +338,8 @@ function answer(rules: PreparedRule[], context: Context, home: HomeFacts, depthM
   for (const prepared of rules) {
     const { rule, bound } = prepared;
     const actual = quantityValue(rule.quantity, home, depthMm, context.headCount, context.perHeadMl, bound);
-    if (prepared.isAboutDepth) {
+    const why = context.settled?.[rule.id];
+    if (prepared.isAboutDepth && why === undefined) {
       const [least, most] = [leastDepth(prepared, home), mostDepth(prepared, home)];
       demands.push({ rule: rule.id, min: nullable(least), max: nullable(most) });
     }
@@ -345,18 +352,21 @@ function answer(rules: PreparedRule[], context: Context, home: HomeFacts, depthM
       notChecked.push({ rule: rule.id, title: rule.words.pass, needs: NEEDS[rule.quantity] ?? rule.quantity });
       continue;
     }
-    const status = statusOf(scoreAt(prepared, context, home, depthMm));
+    const found = statusOf(scoreAt(prepared, context, home, depthMm));
+    const isSettled = why !== undefined && found !== 'pass';
+    const status = isSettled ? 'pass' : found;
     verdict = worse(verdict, status);
     checks.push({
       rule: rule.id,
       quantity: rule.quantity,
       status,
-      title: titleOf(rule, status, min !== null && actual < min),
+      title: titleOf(rule, found, min !== null && actual < min),
       actual,
       min,
       max,
       unit: unitOf(rule.quantity),
       grounds: groundsOf(rule, context, home),
+      ...(isSettled && { keptSo: { found, why } }),
     });
   }
   return {

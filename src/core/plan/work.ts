@@ -78,6 +78,8 @@ export interface ResidentToday extends AnimalMeasures, Partial<Together> {
   massG?: number | undefined;
   schools?: Schools | undefined;
   condition?: Condition | undefined;
+  /** Rules that are settled in its home, with the reason. */
+  settled?: Readonly<Record<string, string>> | undefined;
   /** What it is never given, with the reason. */
   forbidden?: Readonly<Record<string, string>> | undefined;
   /** What can be fed in this house, and what it was given lately, oldest first. */

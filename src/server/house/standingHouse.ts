@@ -326,7 +326,7 @@ export class StandingHouse {
         const isEggs = resident.form === 'eggs';
         return {
           ...{ id, profile, stage, legSpanMm, bodyLengthMm, carapaceWidthMm, headCount, headsTogether, isGuest },
-          school: airSchool(profile, resident.schools),
+          ...{ school: airSchool(profile, resident.schools), settled: resident.keptSo },
           lodger: { label, scientificName: resident.scientificName, profile, headCount, isEggs },
           fullPct: this.colonies.get(id)?.fullPct ?? null,
         };

@@ -87,6 +87,8 @@ export async function requireSense(
       return requireClutch(body);
     case 'paired':
       return requirePair(resident, body, (id) => findEver(queries, id));
+    case 'kept-so':
+      return requireRule(profile, body.rule);
     case 'skipped':
       return requireSkip(body, on);
     case 'move-planned':
@@ -266,6 +268,13 @@ export function hatchlingSize(
   const usual = hatchlingMm(profile);
   if (usual === null) throw invalid(takes, `Measure one: the ${name} of a hatchling in millimetres.`);
   return { [takes]: Math.round(usual * 10) / 10 };
+}
+
+/** @throws Problem for a rule that its kind does not have */
+function requireRule({ fit, name }: CareProfile, rule: string): Record<string, never> {
+  const known = fit.map(({ id }) => id);
+  if (!known.includes(rule)) throw invalid('rule', `${name} has the rules ${known.join(', ')}; got ${rule}.`);
+  return {};
 }
 
 /** How many leave; `everybody` when nobody is left. */

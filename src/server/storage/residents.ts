@@ -27,6 +27,7 @@ interface ResidentRow {
   permit: string | null;
   schools: Resident['schools'] | null;
   forbidden: Resident['forbidden'] | null;
+  kept_so: Resident['keptSo'] | null;
   condition: NonNullable<Resident['condition']> | null;
   taken_in_on: string;
   home_id: string;
@@ -59,6 +60,7 @@ const fromRow = (row: ResidentRow): Resident => ({
   permit: row.permit,
   schools: row.schools ?? {},
   forbidden: row.forbidden ?? {},
+  keptSo: row.kept_so ?? {},
   ...(row.condition !== null && { condition: row.condition }),
   takenInOn: row.taken_in_on,
   homeId: row.home_id,
@@ -79,6 +81,11 @@ const CHOSEN = `r.*,
          SELECT hs.room_id::text FROM home hh JOIN shelf hs ON hs.id = hh.shelf_id WHERE hh.id = r.home_id))
      ORDER BY c.topic, CASE c.scope WHEN 'resident' THEN 0 WHEN 'kind' THEN 1 ELSE 2 END) near) AS schools,
   (SELECT jsonb_object_agg(f.food, f.why) FROM forbidden_food f WHERE f.resident_id = r.id) AS forbidden,
+  (SELECT jsonb_object_agg(k.data ->> 'rule', k.data ->> 'why' ORDER BY k.on_day, k.at, k.seq) FROM entry k
+   WHERE k.resident_id = r.id AND k.kind = 'kept-so' AND k.undone_at IS NULL AND (k.on_day, k.at, k.seq) > (
+     SELECT l.on_day, l.at, l.seq FROM entry l
+     WHERE l.resident_id = r.id AND l.kind IN ('taken-in', 'moved') AND l.undone_at IS NULL
+     ORDER BY l.on_day DESC, l.at DESC, l.seq DESC LIMIT 1)) AS kept_so,
   (SELECT e.on_day FROM entry e
    WHERE e.resident_id = r.id AND e.kind IN ('taken-in', 'moulted', 'measured') AND e.undone_at IS NULL
      AND e.data ? 'massG'

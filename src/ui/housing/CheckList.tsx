@@ -1,26 +1,30 @@
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
+import type { Resident } from '@/contract/records';
 import type { Check, FitAnswer } from '@/core/housing/fit';
 import { StatusMark, STATUS_WORD, useStatusInk } from '../components/StatusMark';
 import { makeStyles } from '../components/useStyles';
 import { Body, Soft, Strong } from '../components/Words';
 import { space, target } from '../theme/tokens';
+import { KeptSo } from './KeptSo';
 import { checkNumbers, inputWords, limitWords, marksOf, notCheckedWords, worstFirst } from '@/words/checks';
 import { useLength } from '@/words/useLength';
 
 interface Props {
   fit: FitAnswer;
   schoolName: (id: string) => string;
+  /** Whose home it is: what its keeper keeps so on purpose is settled there. Left out, nothing can be settled. */
+  resident?: Resident | undefined;
 }
 
 /** Every rule with its verdict, the worst first; a tap shows what it rests on. */
-export function CheckList({ fit, schoolName }: Props) {
+export function CheckList({ fit, schoolName, resident }: Props) {
   const numbers = new Map(marksOf(fit.checks).map(({ check, number }) => [check, number]));
   const unknown = notCheckedWords(fit);
   return (
     <View>
       {worstFirst(fit.checks).map((check) => (
-        <CheckRow key={check.rule} check={check} number={numbers.get(check)} schoolName={schoolName} />
+        <CheckRow key={check.rule} number={numbers.get(check)} {...{ check, schoolName, resident }} />
       ))}
       {unknown.length > 0 ? (
         <Soft style={{ paddingTop: space.m }}>{`Not checked until this box says ${unknown.join(', ')}.`}</Soft>
@@ -33,9 +37,10 @@ interface RowProps {
   check: Check;
   number: number | undefined;
   schoolName: (id: string) => string;
+  resident: Resident | undefined;
 }
 
-function CheckRow({ check, number, schoolName }: RowProps) {
+function CheckRow({ check, number, schoolName, resident }: RowProps) {
   const styles = useStyles();
   const length = useLength();
   const ink = useStatusInk(check.status);
@@ -55,6 +60,7 @@ function CheckRow({ check, number, schoolName }: RowProps) {
         <StatusMark status={check.status} number={number} />
         <View style={styles.words}>
           <Strong>{check.title}</Strong>
+          {check.keptSo ? <Soft>{`kept so: ${check.keptSo.why}`}</Soft> : null}
           <Soft>{`${grounds.basis}${grounds.school ? `, ${schoolName(grounds.school)}` : ''}`}</Soft>
         </View>
         <Strong style={loud}>{checkNumbers(check, length)}</Strong>
@@ -64,6 +70,7 @@ function CheckRow({ check, number, schoolName }: RowProps) {
           <Body>{grounds.why}</Body>
           <Soft>{`Limit here: ${limitWords(check, length)}${numbers ? `, from ${numbers}` : ''}.`}</Soft>
           <Soft>{`Rests on: ${grounds.basis}${grounds.source ? ` (${grounds.source})` : ''}. Rule: ${grounds.rule}.`}</Soft>
+          {resident ? <KeptSo check={check} resident={resident} /> : null}
         </View>
       ) : null}
     </View>

@@ -28,7 +28,7 @@ const nothing = { commonName: null, sexBy: null, bornOn: null, motherId: null, f
 const resident = (change: Partial<Resident> = {}): Resident => ({
   ...{ id: 'r', called: 'Hedge', scientificName: 'Carausius morosus', profile: 'stick-insect', stage: 'nymph' },
   ...{ bodyLengthMm: 30, form: 'group', headCount: 15, sex: 'unknown', homeId: 'h', takenInOn: '2025-03-14' },
-  ...{ measuredOn: TODAY, source: null, permit: null, schools: {}, forbidden: {}, batch: null },
+  ...{ measuredOn: TODAY, source: null, permit: null, schools: {}, forbidden: {}, keptSo: {}, batch: null },
   ...nothing,
   ...change,
 });

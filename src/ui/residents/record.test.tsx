@@ -27,6 +27,7 @@ const facts = {
   permit: null,
   schools: {},
   forbidden: {},
+  keptSo: {},
   takenInOn: '2025-03-14',
   measuredOn: TODAY,
   sexBy: null,

@@ -45,7 +45,7 @@ const bramble: Resident = {
   sex: 'female',
   sexBy: 'shed-skin',
   ...{ bornOn: null, motherId: null, fatherId: null, outOfId: null, batch: 'Curly 24/7' },
-  ...{ source: null, permit: null, schools: {}, forbidden: {}, takenInOn: '2024-03-14', homeId: 'h' },
+  ...{ source: null, permit: null, schools: {}, forbidden: {}, keptSo: {}, takenInOn: '2024-03-14', homeId: 'h' },
 };
 const hedge: Resident = {
   ...bramble,

@@ -159,6 +159,7 @@ function HomePane({ home, isRules }: { home: Home; isRules: boolean }) {
             <View key={resident.id}>
               {tenants.length > 1 ? <Heading style={{ marginTop: space.l }}>{calledWords(resident)}</Heading> : null}
               <CheckList
+                resident={resident}
                 fit={each}
                 schoolName={(school) => care.of(resident).schools.find((one) => one.id === school)?.name ?? school}
               />

@@ -139,3 +139,18 @@ it('the store says which boxes are needed, and keeps own numbers for a material'
   await page.getByRole('button', { name: 'Keep these numbers' }).click();
   await see(page.getByRole('link', { name: 'Coir, your own numbers' })).toBeVisible();
 });
+
+it('what a rule finds is kept so on purpose, with the reason, and asked again', async () => {
+  await openHome(/^B3/);
+  await page.getByRole('tab', { name: 'Rules' }).click();
+  await page.getByRole('button', { name: /198 \/ 177 mm\. Grounds/ }).click();
+  await page.getByRole('button', { name: 'I keep it so' }).click();
+  await page.getByRole('button', { name: 'Settle it for this box' }).click();
+  await see(page.getByText('Write why you keep it so.')).toBeVisible();
+  await page.getByLabel('Why you keep it so').fill('It climbs with care; cork stands under the lid.');
+  await page.getByRole('button', { name: 'Settle it for this box' }).click();
+  await see(page.getByText(/kept so\. The round is silent about it/)).toBeVisible();
+  await see(page.getByText('kept so: It climbs with care; cork stands under the lid.')).toBeVisible();
+  await page.getByRole('button', { name: 'Ask it again' }).click();
+  await see(page.getByText('kept so: It climbs with care; cork stands under the lid.')).toHaveCount(0);
+});
