@@ -91,7 +91,9 @@ describe('what was written wrongly', () => {
   });
 
   it('is a death that was none, and none again: what is brought back must still hold', async () => {
-    const { id } = await house.write('died', one);
+    const { id } = await house.write('died', one, { on: '2026-03-12' });
+    // It did not come after its death.
+    expect(await fields(mend((await takenIn(one)).id, { on: '2026-03-13' }))).toEqual(['on']);
     house.granted(await house.post(`/api/entries/${id}/undo`, undefined));
     const { residents } = house.granted(await house.get('/api/residents/gone'));
     expect(residents).toEqual([]);

@@ -42,6 +42,16 @@ describe('what is known from before the program', () => {
     expect(body.error.fields[0].path).toBe('on');
   });
 
+  it('is not of 1900, which is what a sheet makes of an empty cell', async () => {
+    const { body } = await house.post('/api/entries', {
+      kind: 'noted',
+      residentId: one.id,
+      on: '1900-01-01',
+      note: 'x',
+    });
+    expect(body.error.fields[0].path).toBe('on');
+  });
+
   it('may be older than its arrival: it moulted at the breeder, and is no larger or older for it now', async () => {
     const before = await house.resident(one);
     await house.write('moulted', one, { on: '2024-02-01' });

@@ -37,10 +37,17 @@ export function line(what: string, max: number, min = 1) {
 
 export const id = z.uuid({ error: (issue) => `Must be an id (a UUID); got ${shown(issue.input)}.` });
 
+/** The first day that a record is believed of. Chosen here */
+const FIRST_DAY = '1950-01-01';
+
 export const day = z
   .string({ error: (issue) => `Must be a day written YYYY-MM-DD; got ${shown(issue.input)}.` })
   .refine(isDay, {
     error: (issue) => `Must be a day that exists, written YYYY-MM-DD; got ${shown(issue.input)}.`,
+  })
+  // What a sheet makes of an empty cell is a day of 1900; nobody who keeps these animals has a record of then.
+  .refine((value) => value >= FIRST_DAY || !isDay(value), {
+    error: (issue) => `Must not be before ${FIRST_DAY}; got ${shown(issue.input)}.`,
   });
 
 export const instant = z.iso.datetime();

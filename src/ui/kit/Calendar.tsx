@@ -1,5 +1,6 @@
 import { parseISO } from 'date-fns/parseISO';
 import DateTimePicker from 'react-native-ui-datepicker';
+import '../stubs/midnight';
 import { dayOfMoment, type Day } from '@/core/measure/day';
 import { makeStyles, useTheme } from '../components/useStyles';
 import { fonts, radius, space, target, type } from '../theme/tokens';

@@ -82,7 +82,7 @@ export function RoundScreen({ chosenHomeId }: { chosenHomeId?: string | undefine
       {residents.length === 0 ? <NobodyYet isWide={isWide} /> : null}
       {sections.length > 0 ? (
         <Tip id="tick" isUsed={round.stops.some(({ jobs }) => jobs.some(({ doneBy }) => doneBy !== undefined))}>
-          Tap the mark at the right when it is done. Tap the words to put it off.
+          One tap at the right tells that it is done. Tap the words to put it off.
         </Tip>
       ) : null}
       {residents.length > 0 && sections.length === 0 ? <NothingDue /> : null}
