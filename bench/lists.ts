@@ -44,7 +44,9 @@ async function timed(name: string, work: () => Promise<unknown>): Promise<void> 
   const began = performance.now();
   await work();
   const ms = performance.now() - began;
-  console.log(`${name.padEnd(40)} ${ms.toFixed(0).padStart(7)} ms   others waited ${(await end()).toFixed(0)} ms at most`);
+  console.log(
+    `${name.padEnd(40)} ${ms.toFixed(0).padStart(7)} ms   others waited ${(await end()).toFixed(0)} ms at most`,
+  );
 }
 
 async function ready(): Promise<void> {
