@@ -3,6 +3,8 @@ import type { z } from 'zod';
 import type { endpoints } from '@/contract/endpoints';
 import type { ErrorReply, FieldMessage } from '@/contract/errors';
 import { routes, type EndpointName } from '@/contract/routes';
+import { formatLength } from '@/core/measure/length';
+import { usePreferences } from './preferences';
 
 type In<E, Key extends string> =
   E extends Record<Key, infer Schema>
@@ -47,7 +49,15 @@ export async function call<Name extends EndpointName>(name: Name, input: Argumen
   if (response.ok && answer !== undefined) return answer as Reply<Name>;
   const refusal = (answer as Partial<ErrorReply> | undefined)?.error;
   if (!refusal) throw new CallFailed(`The server answered ${response.status}. Nothing was saved.`);
-  throw new CallFailed(refusal.message, refusal.fields);
+  const inUnit = ({ path, message }: FieldMessage) => ({ path, message: inOwnUnit(message) });
+  throw new CallFailed(inOwnUnit(refusal.message), refusal.fields?.map(inUnit));
+}
+
+/** What the server says of lengths is in millimetres; a keeper who thinks in another unit is told in that. */
+function inOwnUnit(message: string): string {
+  const unit = usePreferences.getState().lengthUnit;
+  if (unit === 'mm') return message;
+  return message.replace(/(\d+(?:\.\d+)?) mm\b/g, (_, mm: string) => formatLength(Number(mm), unit));
 }
 
 async function send(address: string, method: string, body: unknown): Promise<Response> {

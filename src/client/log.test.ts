@@ -47,6 +47,15 @@ describe('what a keeper writes down', () => {
     useHouse.setState({ load });
     usePreferences.getState().set({ keeper: '' });
   });
+
+  it('is refused in the unit the keeper thinks in', async () => {
+    const message = 'Must be at most the inside height, 300 mm; got 381 mm2 and 30.5 mm.';
+    answers = () => reply(422, { error: { code: 'invalid', message, fields: [{ path: 'x', message }] } });
+    usePreferences.getState().set({ lengthUnit: 'in' });
+    expect(await useLog.getState().write({ kind: 'looked', residentId: 'r' }, '')).toBe(false);
+    usePreferences.getState().set({ lengthUnit: 'mm' });
+    expect(useLog.getState().notice?.text).toContain('the inside height, 11.8 in; got 381 mm2 and 1.2 in.');
+  });
   const { write, writeMany, answer, putOff, undo } = useLog.getState();
   const jobs = () => useHouse.getState().round?.stops.map((stop) => stop.jobs) ?? [];
   const notice = () => useLog.getState().notice;

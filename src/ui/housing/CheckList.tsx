@@ -1,7 +1,9 @@
+import { router } from 'expo-router';
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import type { Resident } from '@/contract/records';
 import type { Check, FitAnswer } from '@/core/housing/fit';
+import { LinkRow } from '../components/LinkRow';
 import { StatusMark, STATUS_WORD, useStatusInk } from '../components/StatusMark';
 import { makeStyles } from '../components/useStyles';
 import { Body, Soft, Strong } from '../components/Words';
@@ -27,7 +29,12 @@ export function CheckList({ fit, schoolName, resident }: Props) {
         <CheckRow key={check.rule} number={numbers.get(check)} {...{ check, schoolName, resident }} />
       ))}
       {unknown.length > 0 ? (
-        <Soft style={{ paddingTop: space.m }}>{`Not checked until this box says ${unknown.join(', ')}.`}</Soft>
+        <>
+          <Soft style={{ paddingTop: space.m }}>{`Not said, and so not checked: ${unknown.join(', ')}.`}</Soft>
+          {resident ? (
+            <LinkRow links={[{ title: 'Say it', onPress: () => router.push(`/homes/${resident.homeId}/edit`) }]} />
+          ) : null}
+        </>
       ) : null}
     </View>
   );

@@ -20,6 +20,9 @@ import { ruleWords, withNumber } from '@/words/profiles';
 import { CheckList } from './CheckList';
 import { DepthEditor } from './DepthEditor';
 
+// The router comes as modules that these tests cannot load; nothing here leads anywhere.
+jest.mock('expo-router', () => ({ router: { push: () => undefined } }));
+
 const container: Container = { shape: 'box', lengthMm: 310, widthMm: 240, heightMm: 296, lid: 'solid', vents: [] };
 const fitAt = (substrateDepthMm: number) =>
   fit(profileOf('ground-tarantula'), { stage: 'adult', legSpanMm: 118, container, substrateDepthMm });

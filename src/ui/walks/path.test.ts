@@ -134,7 +134,7 @@ it('moves are worked out, settled, drawn within their window, and made step by s
   await day.press('ArrowRight');
   await see(page.getByRole('button', { name: /^Keep \d+ / })).toBeVisible();
   await page.getByRole('button', { name: /^Keep \d+ / }).click();
-  await see(page.getByText(/^B5 to .*: \d+ \w+\.$/)).toBeVisible();
+  await see(page.getByText(/^B5 to .*: \d+ \w+( \d{4})?\.$/)).toBeVisible();
   await open('/');
   const steps = page.getByRole('button', { name: 'Steps' });
   await steps.first().click();
