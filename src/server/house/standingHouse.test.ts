@@ -10,7 +10,7 @@ import { StandingHouse } from './standingHouse';
 /* What is kept and brought up to date is what is worked out from nothing, whatever was written, taken back or changed. */
 
 const TODAY = '2026-03-14';
-const NOW = `${TODAY}T19:00:00.000Z`;
+const NOW = new Date(`${TODAY}T19:00:00.000`).toISOString();
 /** Everything that anybody is told of a house, without the feeders that remember what was asked of them. */
 function told({ homes, residents, lodgers, unworkable, homeStates, colonies, rests }: HouseToday): string[] {
   return [

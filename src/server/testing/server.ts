@@ -10,7 +10,7 @@ export function fixedClock(today = TODAY): Clock {
   let seconds = 0;
   return {
     today: () => today,
-    now: () => new Date(Date.parse(`${today}T19:00:00.000Z`) + 1000 * seconds++).toISOString(),
+    now: () => new Date(Date.parse(`${today}T19:00:00.000`) + 1000 * seconds++).toISOString(),
   };
 }
 
