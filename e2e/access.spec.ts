@@ -1,348 +1,7 @@
 import type axe from 'axe-core';
 import type { Page } from '@playwright/test';
-import { expect, test, openBox, pick, openResident } from './house';
-
-/** Every place, and how to get to what has no address of its own. */
-/** A board of the seasons, once a row of it is there. */
-async function seasons(page: Page, part: string, row: RegExp): Promise<void> {
-  await page.goto(`/seasons?part=${part}`);
-  await expect(page.getByRole('link', { name: row })).toBeVisible();
-}
-
-const PLACES: { name: string; open: (page: Page) => Promise<void> }[] = [
-  { name: 'the round', open: async (page) => void (await page.goto('/round')) },
-  { name: 'the residents', open: async (page) => void (await page.goto('/residents')) },
-  {
-    name: 'one resident',
-    open: async (page) => {
-      await openResident(page, 'Widow Orme');
-      await page.getByRole('button', { name: 'It moulted' }).click();
-    },
-  },
-  {
-    name: 'a group',
-    open: async (page) => {
-      await page.goto('/residents');
-      await page.getByLabel('Find by name, box or batch').fill('hedge');
-      await page.getByRole('link', { name: /^The hedge/ }).click();
-      await page.getByRole('tab', { name: 'Growth' }).click();
-      await expect(page.getByRole('img', { name: /^Survival/ })).toBeVisible();
-      await page.getByRole('button', { name: 'Where it comes from' }).click();
-    },
-  },
-  {
-    name: 'dead or moulting',
-    open: async (page) => {
-      await openResident(page, 'Widow Orme');
-      await page.getByRole('tab', { name: 'Growth' }).click();
-      // The forecast comes in above it, and moves it down.
-      await expect(page.getByRole('img', { name: /^Moults/ })).toBeVisible();
-      await page.getByRole('button', { name: 'Dead or moulting?' }).click();
-      await expect(page.getByText(/^What do you see/)).toBeVisible();
-    },
-  },
-  {
-    name: 'many at once',
-    open: async (page) => {
-      await page.goto('/bulk');
-      await pick(page, 'Shelf', 'Shelf B, upper');
-    },
-  },
-  { name: 'the homes', open: async (page) => void (await page.goto('/homes')) },
-  {
-    name: 'one home',
-    open: async (page) => {
-      await openBox(page, /^B3/);
-      await page.getByRole('img', { name: /^Section through B3/ }).waitFor();
-    },
-  },
-  {
-    name: 'the rules of a home',
-    open: async (page) => {
-      await openBox(page, /^B3/);
-      await page.getByRole('tab', { name: 'Rules' }).click();
-      await page.getByRole('button', { name: /Too far to fall/ }).click();
-    },
-  },
-  {
-    name: 'a list to choose from',
-    open: async (page) => {
-      await openResident(page, 'Bramble');
-      await page.getByRole('button', { name: 'New entry' }).click();
-      await page.getByRole('button', { name: /^What to write down/ }).click();
-      await expect(page.getByRole('dialog').getByRole('radio').first()).toBeVisible();
-    },
-  },
-  {
-    name: 'a chart as a table',
-    open: async (page) => {
-      await openResident(page, 'Bramble');
-      await page.getByRole('tab', { name: 'Food' }).click();
-      await page.getByRole('button', { name: /^As a table: Meals/ }).click();
-    },
-  },
-  {
-    name: 'a room',
-    open: async (page) => {
-      await page.goto('/probes');
-      await page.getByRole('link', { name: 'Cellar' }).click();
-      await expect(page.getByRole('heading', { name: /^The air of Cellar/ })).toBeVisible();
-    },
-  },
-  {
-    name: 'a keeper',
-    open: async (page) => {
-      await page.goto('/keepers');
-      await page.getByRole('link', { name: 'Imre Talsk' }).click();
-      await expect(page.getByText('Calendar', { exact: true })).toBeVisible();
-    },
-  },
-  {
-    name: 'the boxes for one animal',
-    open: async (page) => {
-      await openResident(page, 'Cinder');
-      await page.getByRole('button', { name: 'Move', exact: true }).click();
-    },
-  },
-  { name: 'adding a box', open: async (page) => void (await page.goto('/homes/new')) },
-  {
-    name: 'taking in',
-    open: async (page) => {
-      await page.goto('/take-in');
-      await page.getByRole('button', { name: 'Fill in Poecilotheria regalis' }).click();
-      await page.getByLabel('Leg span, mm').fill('60');
-    },
-  },
-  { name: 'the settings', open: async (page) => void (await page.goto('/settings')) },
-  { name: 'the handbook', open: async (page) => void (await page.goto('/handbook')) },
-  {
-    name: 'a care card',
-    open: async (page) => {
-      await page.goto('/handbook/Poecilotheria%20regalis');
-      await page.getByRole('button', { name: /^Humidity/ }).click();
-    },
-  },
-  { name: 'an own card', open: async (page) => void (await page.goto('/handbook/own/new')) },
-  {
-    name: 'the emergency card',
-    open: async (page) => {
-      await page.goto('/handbook/emergency');
-      await page.getByRole('button', { name: /^Write the numbers/ }).click();
-    },
-  },
-  {
-    name: 'the schools',
-    open: async (page) => {
-      await page.goto('/handbook/schools');
-      await pick(page, 'For whom', 'Ground tarantula');
-      await page.getByRole('radio', { name: 'Large and rarely' }).click();
-      await expect(page.getByText(/less work a year/)).toBeVisible();
-    },
-  },
-  {
-    name: 'the trainer',
-    open: async (page) => {
-      await page.goto('/handbook/trainer');
-      await page.getByRole('group', { name: 'What do you do?' }).getByRole('button').first().click();
-    },
-  },
-  {
-    name: 'something wrong',
-    open: async (page) => {
-      await openResident(page, 'Old Tarry');
-      await page.getByRole('tab', { name: 'Care' }).click();
-      await page.getByRole('link', { name: 'Something wrong' }).click();
-      await page.getByRole('radio', { name: 'yes', exact: true }).first().click();
-      await page.getByRole('button', { name: 'How that came about' }).click();
-    },
-  },
-  {
-    name: 'papers',
-    open: async (page) => {
-      await openResident(page, 'Marquise');
-      await page.getByRole('tab', { name: 'Care' }).click();
-      await page.getByRole('link', { name: 'Papers' }).click();
-    },
-  },
-  {
-    name: 'a nest from above',
-    open: async (page) => {
-      await openBox(page, /^F1/);
-      await page.getByRole('radio', { name: 'from above' }).click();
-    },
-  },
-  {
-    name: 'changing a box',
-    open: async (page) => {
-      await openBox(page, /^C5/);
-      await page.getByRole('button', { name: 'Change the box' }).click();
-    },
-  },
-  {
-    name: 'two boxes compared',
-    open: async (page) => {
-      await openResident(page, 'Bramble');
-      await page.getByRole('tab', { name: 'Growth' }).click();
-      await page.getByRole('button', { name: 'Compare boxes' }).click();
-    },
-  },
-  {
-    name: 'a build sheet',
-    open: async (page) => {
-      await openBox(page, /^E1/);
-      await page.getByRole('button', { name: 'Build sheet' }).click();
-      await expect(page.getByText(/Mix .* coir/)).toBeVisible();
-    },
-  },
-  {
-    name: 'air and water',
-    open: async (page) => {
-      await openBox(page, /^C2/);
-      await page.getByRole('tab', { name: 'Air' }).click();
-      await expect(page.getByRole('img', { name: /^Humidity over/ })).toBeVisible();
-      for (const part of [/each opening/, /Holes for the band/, /other school/, /Set right/, /leaves out/]) {
-        await page.getByRole('button', { name: part }).click();
-      }
-      await expect(page.getByRole('img', { name: /^Trade-off/ })).toBeVisible();
-    },
-  },
-  {
-    name: 'readings',
-    open: async (page) => {
-      await openBox(page, /^B4/);
-      await page.getByRole('tab', { name: 'Readings' }).click();
-      await page.getByRole('button', { name: 'Course of B4 air' }).click();
-      await expect(page.getByRole('img', { name: /^Temperature/ })).toBeVisible();
-      await page.getByRole('button', { name: 'Another probe' }).click();
-    },
-  },
-  {
-    name: 'rooms and probes',
-    open: async (page) => {
-      await page.goto('/probes');
-      await expect(page.getByRole('link', { name: 'Boiler Room' })).toBeVisible();
-    },
-  },
-  { name: 'the store', open: async (page) => void (await page.goto('/store')) },
-  {
-    name: 'how one is fed',
-    open: async (page) => {
-      await openResident(page, 'Bramble');
-      await page.getByRole('tab', { name: 'Food' }).click();
-      await expect(page.getByRole('img', { name: /^Meals a week/ })).toBeVisible();
-      await page.getByRole('button', { name: 'What this rests on' }).last().click();
-      await page.getByRole('button', { name: 'Never given' }).click();
-    },
-  },
-  {
-    name: 'a feeder in the store',
-    open: async (page) => {
-      await page.goto('/store/items/dubia-roach-small');
-      await expect(page.getByRole('img', { name: /^Needed week by week/ })).toBeVisible();
-    },
-  },
-  {
-    name: 'the orders',
-    open: async (page) => {
-      await page.goto('/store/orders');
-      await page.getByRole('button', { name: 'Price list' }).click();
-    },
-  },
-  {
-    name: 'boxes and soil in the store',
-    open: async (page) => {
-      await page.goto('/store?part=boxes');
-      await expect(page.getByText(/can move to|would fit|fits nobody/).first()).toBeAttached();
-    },
-  },
-  {
-    name: 'the year ahead',
-    open: async (page) => {
-      await page.goto('/seasons');
-      await expect(page.getByRole('link', { name: /, likeliest / }).first()).toBeVisible();
-      await page.getByRole('radio', { name: 'All, and work' }).click();
-      await expect(page.getByRole('img', { name: /^The next twelve months/ }).first()).toBeVisible();
-    },
-  },
-  {
-    name: 'a month ahead',
-    open: async (page) => {
-      await page.goto('/seasons');
-      await page.getByRole('radio', { name: 'Month' }).click();
-    },
-  },
-  {
-    name: 'a plan of moves',
-    open: async (page) => {
-      await page.goto('/seasons?part=moves');
-      await page.getByRole('button', { name: 'Work the moves out' }).click();
-      await expect(page.getByRole('button', { name: 'Settle these moves' })).toBeVisible({ timeout: 30_000 });
-    },
-  },
-  {
-    name: 'how one is moved',
-    open: async (page) => {
-      await openResident(page, 'Bramble');
-      await page.goto(`${page.url()}/move`);
-      await expect(page.getByRole('heading', { name: 'If it gets out' })).toBeVisible();
-    },
-  },
-  { name: 'absences', open: async (page) => void (await page.goto('/seasons?part=away')) },
-  {
-    name: 'the sheet of an absence',
-    open: async (page) => {
-      await page.goto('/seasons?part=away');
-      await page
-        .getByRole('link', { name: /^Open the sheet/ })
-        .last()
-        .click();
-      await expect(page.getByRole('heading', { name: 'Never open' })).toBeVisible();
-    },
-  },
-  { name: 'the keepers', open: async (page) => void (await page.goto('/keepers')) },
-  { name: 'who rests in winter', open: (page) => seasons(page, 'rest', /^Open F2, Ember/) },
-  { name: 'eggs by the week they hatch', open: (page) => seasons(page, 'broods', /^Open D10/) },
-  { name: 'colonies and cultures', open: (page) => seasons(page, 'colonies', /^Open E1, Swifts/) },
-  {
-    name: 'a rest under way',
-    open: async (page) => {
-      await seasons(page, 'rest', /^Open F2, Ember/);
-      await page.getByRole('link', { name: /^Open F2, Ember/ }).click();
-      await page.getByRole('button', { name: 'All steps' }).click();
-    },
-  },
-  {
-    name: 'a colony ahead',
-    open: async (page) => {
-      await seasons(page, 'colonies', /^Open F1, Old Timber/);
-      await page.getByRole('link', { name: /^Open F1, Old Timber/ }).click();
-      await page.getByRole('button', { name: 'Moving into a new nest' }).click();
-      await page.getByRole('button', { name: 'New entry' }).click();
-      await pick(page, 'What to write down', 'A count by stages or photo');
-      await page.getByRole('radio', { name: 'In a photo' }).click();
-    },
-  },
-  {
-    name: 'eggs and their forms',
-    open: async (page) => {
-      await seasons(page, 'broods', /^Open D10/);
-      await page.getByRole('link', { name: /^Open D10/ }).click();
-      await page.getByRole('button', { name: 'When they were laid' }).click();
-      await page.getByRole('button', { name: 'What becomes of the young' }).click();
-    },
-  },
-  { name: 'a material', open: async (page) => void (await page.goto('/store/coir')) },
-  { name: 'the profiles', open: async (page) => void (await page.goto('/profiles')) },
-  { name: 'one profile', open: async (page) => void (await page.goto('/profiles/tree-tarantula')) },
-  {
-    name: 'how one is kept',
-    open: async (page) => {
-      await openResident(page, 'Vesper');
-      await page.getByRole('tab', { name: 'Care' }).click();
-      await page.getByRole('link', { name: /^Kept as/ }).click();
-    },
-  },
-];
+import { PLACES } from './everyPlace';
+import { expect, test, testOfNothing } from './house';
 
 /** So many places to a test. */
 const AT_ONCE = 12;
@@ -353,6 +12,7 @@ const PARTS = Array.from({ length: Math.ceil(PLACES.length / AT_ONCE) }, (_, par
 /** What is built otherwise on a wide screen: a list beside what was chosen from it. The rest are the same parts, wider. */
 const OTHERWISE_WHEN_WIDE = new Set([
   ...['the round', 'one resident', 'one home', 'the store', 'the year ahead', 'a care card', 'one profile'],
+  ...['the first steps', 'the example house'],
 ]);
 /** The rules of WCAG 2.2, A and AA. */
 const RULES = { runOnly: ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa'] };
@@ -412,31 +72,44 @@ async function expectNoneWiderAtTwice(page: Page, name: string): Promise<void> {
   await page.setViewportSize(size);
 }
 
+/** Nothing serious, nothing wider than the screen, nothing too low to tap; on a phone by night as well. */
+async function expectUsable(page: Page, name: string, isPhone: boolean): Promise<void> {
+  await expect(page.getByRole('main').first()).toBeVisible();
+  const overflow = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+  expect(overflow, name).toBeLessThanOrEqual(0);
+  expect(await tooLow(page), name).toEqual([]);
+  if (isPhone || OTHERWISE_WHEN_WIDE.has(name)) expect(await serious(page, RULES), name).toEqual([]);
+  // The colours of the night are the same on every width.
+  if (!isPhone) return expectNoneWiderAtTwice(page, name);
+  await look(page, 'night');
+  expect(await serious(page, COLOURS), `${name} by night`).toEqual([]);
+  await look(page, 'day');
+}
+
+const withAxe = (page: Page) => page.addInitScript({ path: require.resolve('axe-core/axe.min.js') });
+
 for (const { places, part } of PARTS) {
   test(`axe finds nothing serious by day and by night, nothing is wider than the screen or too low to tap (${part})`, async ({
     page,
   }, { project }) => {
     test.setTimeout(600_000);
-    await page.addInitScript({ path: require.resolve('axe-core/axe.min.js') });
+    await withAxe(page);
     for (const { name, open } of places) {
       await open(page);
-      await expect(page.getByRole('main').first()).toBeVisible();
-      const overflow = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
-      expect(overflow, name).toBeLessThanOrEqual(0);
-      expect(await tooLow(page), name).toEqual([]);
-      if (project.name === 'phone' || OTHERWISE_WHEN_WIDE.has(name))
-        expect(await serious(page, RULES), name).toEqual([]);
-      // The colours of the night are the same on every width.
-      if (project.name !== 'phone') {
-        await expectNoneWiderAtTwice(page, name);
-        continue;
-      }
-      await look(page, 'night');
-      expect(await serious(page, COLOURS), `${name} by night`).toEqual([]);
-      await look(page, 'day');
+      await expectUsable(page, name, project.name === 'phone');
     }
   });
 }
+
+testOfNothing('nor in a house that is empty, and in the example that is looked into', async ({ page }, { project }) => {
+  await withAxe(page);
+  await page.goto('/round');
+  await expect(page.getByRole('heading', { name: 'First steps' })).toBeVisible();
+  await expectUsable(page, 'the first steps', project.name === 'phone');
+  await page.getByRole('button', { name: 'Look into an example house' }).click();
+  await expect(page.getByText('An example house, to look around and to try things in.')).toBeVisible();
+  await expectUsable(page, 'the example house', project.name === 'phone');
+});
 
 test('the round can be walked with the keyboard alone', async ({ page }) => {
   await page.goto('/round');

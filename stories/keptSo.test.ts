@@ -43,6 +43,14 @@ describe('what is kept so on purpose', () => {
     expect((await house.home('J1')).state?.verdict).not.toBe('fail');
     const kinds = await house.kinds(one);
     for (const kind of ['mend', 'rehouse', 'soil'] as const) expect(kinds).not.toContain(kind);
+    // Nor is it moved by a plan, or said to have outgrown what it is kept in.
+    await house.box(
+      'J3',
+      { lengthMm: 200, widthMm: 200, heightMm: 250, opens: 'front', walls: 'plastic' },
+      { soilMm: 20 },
+    );
+    const { moves } = house.granted(await house.post('/api/moves/plan', { days: 30, makeRoom: false }));
+    expect(moves.map(({ resident }: { resident: string }) => resident)).not.toContain(one.id);
   });
 
   it('is asked anew in another box, and when it is taken back', async () => {

@@ -44,7 +44,10 @@ export function askedOf(care: CareBook, resident: Resident): Homeless {
 }
 
 /** What is kept so on purpose is settled in the home of a resident, and in no other. */
-function settledIn(home: HomeState & { id?: string }, animal: Measured): Record<string, string> | undefined {
+function settledIn(
+  home: HomeState & { id?: string },
+  animal: Pick<Measured, 'homeId' | 'keptSo'>,
+): Record<string, string> | undefined {
   return home.id !== undefined && home.id === animal.homeId ? animal.keptSo : undefined;
 }
 
@@ -95,6 +98,7 @@ export function boxesFor(
       const { headsTogether = 0, isGuest } = together(mate(animal), others);
       return {
         ...home,
+        settled: settledIn(home, animal),
         headsOfKind: Math.max(0, headsTogether - (animal.headCount ?? (others.length > 0 ? 1 : 0))),
         isHost: isGuest,
       };

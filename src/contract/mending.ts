@@ -25,6 +25,11 @@ export type MendedEntry = z.infer<typeof mendedEntry>;
 
 /** The names of the fields that a kind of entry has of its own; undefined for kinds that cannot be put right. */
 export const fieldsOfKind = (kind: string): ReadonlySet<string> | undefined => FIELDS.get(kind);
+
+/** An entry of what has happened: nobody is asked whether it was meant. */
+export const asHappened = <Asked extends { kind: string }>(entry: Asked): Asked =>
+  fieldsOfKind(entry.kind)?.has('insist') ? { ...entry, insist: true } : entry;
+
 const FIELDS = new Map(
   [...ENTRY_FORMS, ...MADE_FORMS].map(({ shape }) => [shape.kind.value as string, new Set(Object.keys(shape))]),
 );

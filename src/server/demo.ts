@@ -35,15 +35,14 @@ export async function seedDemo(database: Database, clock: Clock): Promise<void> 
       if (!untouched || (await readMeta(queries, 'demo-laid-on')) === today) return;
       await eraseRecords(queries);
     }
-    await lay(queries, today);
+    await lay(queries, ropewalk(today), today);
     await writeMeta(queries, 'demo-laid-on', today);
     await writeMeta(queries, 'demo-fingerprint', await fingerprint(queries));
   });
 }
 
 /** Lays the demo into an empty database, others being answered in between. */
-export async function lay(queries: Queries, today: string): Promise<void> {
-  const demo = ropewalk(today);
+export async function lay(queries: Queries, demo: ReturnType<typeof ropewalk>, today: string): Promise<void> {
   for (const shelf of demo.shelves) await insertShelf(queries, shelf);
   const pause = pauses();
   for (const home of demo.homes) {

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { z } from 'zod';
 import { newEntry, type NewEntry } from '@/contract/entries';
 import { fieldMessages } from '@/contract/errors';
+import { asHappened } from '@/contract/mending';
 import { boxOfRow, shelfOfRow, type NewList, type RowProblem } from '@/contract/lists';
 import { newHome, newResident } from '@/contract/records';
 import type { EntryToKeep } from '@/contract/storedEntries';
@@ -139,7 +140,7 @@ async function writeEvents(writing: Writing, rows: readonly Row[]): Promise<Writ
   const read: { index: number; on: string; entry: NewEntry }[] = [];
   for (const [index, row] of rows.entries()) {
     await rowOf(written, index, async () => {
-      const entry = parsed(newEntry, row);
+      const entry = asHappened(parsed(newEntry, row));
       read.push({ index, on: dayOf(clock, entry.on), entry });
     });
     await pause();
@@ -172,13 +173,8 @@ async function writeEvents(writing: Writing, rows: readonly Row[]): Promise<Writ
       }
       const find = async (id: string) => asItLived(known.residents.get(id), on);
       const heads = async (id: string) => known.heads.get(id) ?? [];
-      // What stands in a list has happened: nobody is asked whether it was meant.
-      const meant = {
-        ...entry,
-        ...('insist' in entry || entry.kind === 'offered' ? { insist: true } : {}),
-      } as NewEntry;
-      const extra = await requireSense(queries, care, meant, on, clock.now(), find, heads);
-      const record = recordOf(meant);
+      const extra = await requireSense(queries, care, entry, on, clock.now(), find, heads);
+      const record = recordOf(entry);
       const data = { ...record.data, ...extra };
       const kept = { ...record, data, id: entry.id ?? randomUUID(), on, at: clock.now() } as EntryToKeep;
       waiting.push(kept);

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { NewEntry } from '@/contract/entries';
 import type { NewResident } from '@/contract/records';
 import { countedAbout } from '@/core/colony/counting';
+import { headsIn } from '@/core/growth/census';
 import { requireSchool, requireStage, takenMeasure, usualForm } from '@/core/profiles/animal';
 import type { CareBook } from '@/core/profiles/careBook';
 import type { CareProfile, Form } from '@/core/profiles/profile';
@@ -124,8 +125,7 @@ function knownBefore(
 }
 
 /** What a newcomer's heads come to: those in every instar, where they are told by instars. */
-const headsOf = ({ headCount, instars }: NewResident): number | undefined =>
-  headCount ?? (instars && Object.values(instars).reduce((sum, each) => sum + each, 0));
+const headsOf = ({ headCount, instars }: NewResident): number | undefined => headCount ?? (instars && headsIn(instars));
 
 /** A count that says more than a number of the day they came: by whom, when, how surely, in which instars. */
 function countKnown(residentId: string, body: NewResident): { field: string; entry: NewEntry }[] {

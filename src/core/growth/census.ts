@@ -30,6 +30,10 @@ const COUNTING = ['taken-in', 'measured', 'moulted'] as const;
 export const HEAD_KINDS = [...COUNTING, 'hatched', ...LEAVING, 'joined'] as const;
 const isOneOf = (kinds: readonly string[], kind: string) => kinds.includes(kind);
 
+/** How many there are, by how many are in which instar. */
+export const headsIn = (instars: Readonly<Record<string, number>>): number =>
+  Object.values(instars).reduce((total, each) => total + each, 0);
+
 const inOrder = (a: GroupEntry, b: GroupEntry) => a.on.localeCompare(b.on) || a.at.localeCompare(b.at);
 const numberIn = (data: GroupEntry['data'], name: string) => {
   const value = data[name];

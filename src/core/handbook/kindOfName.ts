@@ -14,6 +14,19 @@ export interface KindOfName {
 }
 
 /**
+ * The care profile of an animal after its name was changed: that which the new name tells. The one it is kept by stays where the
+ * old name told the same kind, or nobody knows the new one: a slip is mended, and no more.
+ */
+export function kindAfter(
+  known: readonly KindKnown[],
+  { scientificName, profile }: { scientificName: string; profile: string },
+  name: string,
+): string {
+  const now = kindOfName(known, name)?.profile;
+  return now === undefined || now === kindOfName(known, scientificName)?.profile ? profile : now;
+}
+
+/**
  * What kind of animal a name means: that of the species, by any of its names; of a species that nobody listed, the kind of its
  * genus. Where a genus has several kinds, that of most of its species, and of two as common the one listed first.
  * @param known cards of one's own before those that ship: of two of one name the first counts

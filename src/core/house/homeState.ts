@@ -11,7 +11,7 @@ import type { CareProfile } from '@/core/profiles/profile';
 import { Refusal } from '@/core/refusal';
 
 /** One who lives in the home. */
-export interface Tenant extends Animal {
+export interface Tenant extends Animal, Pick<HomeState, 'settled'> {
   id: string;
   profile: CareProfile;
   lodger: Lodger;

@@ -93,8 +93,6 @@ export function compareStatus(a: Status, b: Status): number {
 export interface Animal extends AnimalMeasures, Partial<Together> {
   stage: Stage;
   school?: string | undefined;
-  /** Rules that are settled in this home, with the reason: what they find is told, and passes. */
-  settled?: Readonly<Record<string, string>> | undefined;
 }
 
 /**
@@ -132,7 +130,6 @@ export function fitter(profile: CareProfile, animal: Animal): Fitter {
     youngWidthMm: profile.young?.widthMm.value,
     headCount: headsOf(animal),
     perHeadMl: perHeadMl(profile, animal),
-    settled: animal.settled,
   };
   const rules = rulesInForce(profile, animal).map((rule) => prepare(rule, context));
   const aboutDepth = rules.filter((rule) => rule.isAboutDepth);
@@ -143,6 +140,7 @@ export function fitter(profile: CareProfile, animal: Animal): Fitter {
       band[1] = highestMeanMm(home);
       for (let index = 0; index < aboutDepth.length; index += 1) {
         const rule = aboutDepth[index] as PreparedRule;
+        if (whySettled(home, rule) !== undefined) continue;
         const [least, most] = [leastDepth(rule, home), mostDepth(rule, home)];
         if (least > band[0]) band[0] = least;
         if (most < band[1]) band[1] = most;
@@ -151,19 +149,22 @@ export function fitter(profile: CareProfile, animal: Animal): Fitter {
     score: (home, depthMm) => {
       let sum = 0;
       for (let index = 0; index < rules.length; index += 1) {
-        sum += scoreAt(rules[index] as PreparedRule, context, home, depthMm);
+        const rule = rules[index] as PreparedRule;
+        if (whySettled(home, rule) === undefined) sum += scoreAt(rule, context, home, depthMm);
       }
       return sum;
     },
   };
 }
 
+/** Why what a rule finds is settled in a home; undefined where it counts. */
+const whySettled = ({ settled }: HomeFacts, { rule }: PreparedRule): string | undefined => settled?.[rule.id];
+
 interface Context {
   body: Body;
   youngWidthMm: number | undefined;
   headCount: number | undefined;
   perHeadMl: number | undefined;
-  settled?: Readonly<Record<string, string>> | undefined;
 }
 
 /** Nest that a worker takes, with her share of brood: it grows with the cube of her length; undefined for kinds without a nest. mL */
@@ -338,7 +339,7 @@ function answer(rules: PreparedRule[], context: Context, home: HomeFacts, depthM
   for (const prepared of rules) {
     const { rule, bound } = prepared;
     const actual = quantityValue(rule.quantity, home, depthMm, context.headCount, context.perHeadMl, bound);
-    const why = context.settled?.[rule.id];
+    const why = whySettled(home, prepared);
     if (prepared.isAboutDepth && why === undefined) {
       const [least, most] = [leastDepth(prepared, home), mostDepth(prepared, home)];
       demands.push({ rule: rule.id, min: nullable(least), max: nullable(most) });

@@ -21,6 +21,8 @@ export interface HomeState {
   furniture?: Furniture[] | undefined;
   litterDepthMm?: number | undefined;
   nest?: Nest | undefined;
+  /** Rules that are settled for the one who lives there, with the reason: what they find is told, and passes. */
+  settled?: Readonly<Record<string, string>> | undefined;
 }
 
 export type Unit = 'mm' | 'count' | 'L' | 'mm2' | '%';
@@ -68,6 +70,7 @@ export interface HomeFacts {
   /** Of the chambers; where none are listed the box itself is the nest. */
   nestMl: number;
   floorAreaMm2: number;
+  settled: Readonly<Record<string, string>> | undefined;
 }
 
 export const INDEX = Object.fromEntries(QUANTITIES.map((name, index) => [name, index])) as Record<Quantity, number>;
@@ -128,6 +131,7 @@ export function homeFacts(home: HomeState): HomeFacts {
     perchMm: known(lowestPerchMm(furniture)),
     nestMl: nest ? nestVolumeMl(nest) : 1000 * (innerVolumeL(container) - fillVolumeL(container, soil)),
     floorAreaMm2: floorAreaMm2(container),
+    settled: home.settled,
   };
 }
 

@@ -62,9 +62,13 @@ describe('ranking own tubs', () => {
 
   it('ranks by numbers alone as it does with every ground written out', () => {
     const side = fc.integer({ min: 40, max: 600 });
+    // Also where some rules are settled: those find nothing, either way.
+    const settled = fc
+      .subarray(GROUND.fit.map(({ id }) => id))
+      .map((ids) => Object.fromEntries(ids.map((id) => [id, 'kept so'])));
     const homes = fc
-      .array(fc.tuple(side, side, side), { minLength: 1, maxLength: 12 })
-      .map((sizes) => sizes.map((size, index) => home(`T${index}`, size)));
+      .array(fc.tuple(fc.tuple(side, side, side), settled), { minLength: 1, maxLength: 12 })
+      .map((list) => list.map(([size, rules], index) => ({ ...home(`T${index}`, size), settled: rules })));
     fc.assert(
       fc.property(homes, fc.double({ min: 10, max: 200, noNaN: true }), (list, legSpanMm) => {
         const animal = { stage: 'adult' as const, legSpanMm };

@@ -97,7 +97,8 @@ export interface FitCase {
 
 /** An animal and a box: does it fit? */
 export function fitCase(profile: CareProfile, resident: ResidentToday, home: ResidentToday['home']): FitCase {
-  const { home: _home, profile: _profile, ...animal } = resident;
+  // Asked by the rules alone: what its keeper keeps so on purpose is nobody's to guess.
+  const { home: _home, profile: _profile, settled: _settled, ...animal } = resident;
   const answer = fit(profile, { ...animal, ...home, school: airSchool(profile, resident.schools) });
   return { kind: 'fit', right: answer.verdict, answer };
 }

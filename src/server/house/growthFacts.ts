@@ -5,6 +5,7 @@ import { forgivingForecast, type MoultForecast } from '@/core/growth/forecast';
 import { kinOf, type Kin } from '@/core/growth/kin';
 import { outgrownAtMm } from '@/core/growth/outgrown';
 import { moultQuestion, type Subject, type Teller } from '@/core/growth/subject';
+import type { HomeState } from '@/core/housing/quantities';
 import type { CareProfile } from '@/core/profiles/profile';
 import { remembering } from '../remembering';
 import type { Day } from '@/core/measure/day';
@@ -144,7 +145,7 @@ export function rememberedForecast(
   subject: Subject,
   on: Day,
   ahead: number,
-  outgrowing?: { home: Home; animal: Parameters<typeof outgrownAtMm>[1] },
+  outgrowing?: { home: Home & HomeState; animal: Parameters<typeof outgrownAtMm>[1] },
 ): MoultForecast {
   const told = outgrowing && { ...outgrowing.animal, home: { ...outgrowing.home, residentIds: [] } };
   const question = JSON.stringify([facts.printOf(subject.scientificName), printOf(profile), subject, on, ahead, told]);

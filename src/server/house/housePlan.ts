@@ -53,7 +53,10 @@ export function growthAhead(house: HouseToday, { resident, home, log }: Lodger, 
     school: airSchool(profile, schools),
     [takes]: resident[takes],
   };
-  return rememberedForecast(facts, profile, subject, on, ahead, { home, animal });
+  return rememberedForecast(facts, profile, subject, on, ahead, {
+    home: { ...home, settled: resident.keptSo },
+    animal,
+  });
 }
 
 /** Tubs that somebody may move into: not kept apart. */

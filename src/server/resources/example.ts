@@ -2,23 +2,27 @@ import { isExample, lay } from '../demo';
 import type { Handlers } from '../http/mount';
 import { Problem } from '../http/problem';
 import { eraseRecords, isEmpty, writeMeta } from '../storage/meta';
+import { inThread } from '../threads/pool';
 import type { Deps } from './deps';
 
 /** A house to look into before one begins one's own. */
 export function exampleHandlers({ database, clock }: Deps): Pick<Handlers, 'layExample' | 'dropExample'> {
   return {
-    layExample: () =>
-      database.transaction(async (queries) => {
+    layExample: async () => {
+      const today = clock.today();
+      const demo = await inThread('ropewalk', today);
+      return database.transaction(async (queries) => {
         if (!(await isEmpty(queries))) {
           throw new Problem(
             'conflict',
             'Something is written in this house already: the example is laid into an empty one.',
           );
         }
-        await lay(queries, clock.today());
-        await writeMeta(queries, 'example', clock.today());
+        await lay(queries, demo, today);
+        await writeMeta(queries, 'example', today);
         return { isExample: true };
-      }),
+      });
+    },
 
     dropExample: () =>
       database.transaction(async (queries) => {

@@ -89,7 +89,12 @@ export function growthHandlers({ database, clock }: Deps): Pick<Handlers, Names>
       const { resident, home, log } = lodger;
       const profile = care.of(resident);
       const subject = subjectOf(facts, care, resident, home, log, asOf);
-      const outgrownMm = outgrownAtMm(profile, { ...resident, school: airSchool(profile, resident.schools) }, home);
+      const settledHome = { ...home, settled: resident.keptSo };
+      const outgrownMm = outgrownAtMm(
+        profile,
+        { ...resident, school: airSchool(profile, resident.schools) },
+        settledHome,
+      );
       const question = { ...moultQuestion(profile, subject, facts.tellers, asOf), outgrownMm };
       const { temperatureC, from } = facts.warmth(home);
       return {

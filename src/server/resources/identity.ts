@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { NewResident, Resident, ResidentChange } from '@/contract/records';
 import { shippedSpecies } from '@/contract/shipped';
-import { kindOfName, type KindKnown } from '@/core/handbook/kindOfName';
+import { kindAfter, kindOfName, type KindKnown } from '@/core/handbook/kindOfName';
 import type { CareBook } from '@/core/profiles/careBook';
 import { carriedOver, type CarriedOver } from '@/core/profiles/otherKind';
 import type { Form } from '@/core/profiles/profile';
@@ -74,7 +74,7 @@ async function changeOne(
   { headCount, ...said }: Said,
 ): Promise<void> {
   const given = Object.fromEntries(Object.entries(said).filter(([, value]) => value !== undefined));
-  const profile = said.profile ?? kindAfter(known, before, said.scientificName);
+  const profile = said.profile ?? kindAfter(known, before, said.scientificName ?? before.scientificName);
   const changed: Resident = { ...before, ...given, profile };
   const isOther = profile !== before.profile;
   const over: CarriedOver = isOther
@@ -92,17 +92,6 @@ async function changeOne(
   if (headCount !== undefined) {
     await insertEntry(queries, { ...about, id: randomUUID(), kind: 'measured', note: null, data: { headCount } });
   }
-}
-
-/**
- * The kind after a new name: that which the name is known for. What was chosen by hand stays where the old name was of the
- * same kind, or nobody knows the new one: a slip is mended, and no more.
- */
-function kindAfter(known: readonly KindKnown[], before: Resident, scientificName: string | undefined): string {
-  if (scientificName === undefined) return before.profile;
-  const now = kindOfName(known, scientificName)?.profile;
-  const was = kindOfName(known, before.scientificName)?.profile;
-  return now === undefined || now === was ? before.profile : now;
 }
 
 /** @throws Problem for a form that the kind, the stage or the heads speak against */

@@ -1,6 +1,6 @@
 import { fieldMessages } from '@/contract/errors';
 import type { NewEntry } from '@/contract/entries';
-import { fieldsOfKind, mendedEntry, type EntryChange, type MendedEntry } from '@/contract/mending';
+import { asHappened, fieldsOfKind, mendedEntry, type EntryChange, type MendedEntry } from '@/contract/mending';
 import type { Entry } from '@/contract/storedEntries';
 import { takenMeasure } from '@/core/profiles/animal';
 import type { CareBook } from '@/core/profiles/careBook';
@@ -66,12 +66,7 @@ function askedOf(before: Entry, change: EntryChange): MendedEntry {
   if (isMoved && !/^(meal|search) /.test(String(data['answers'] ?? ''))) delete data['answers'];
   const whole = { residentId, homeId, on, keeper, note, ...data, ...given, ...set };
   const told = Object.entries(whole).filter(([name, value]) => value !== null && (fields.has(name) || name in set));
-  // It has happened: nobody is asked whether it was meant.
-  const parsed = mendedEntry.safeParse({
-    ...Object.fromEntries(told),
-    kind,
-    ...(fields.has('insist') && { insist: true }),
-  });
+  const parsed = mendedEntry.safeParse(asHappened({ ...Object.fromEntries(told), kind }));
   if (parsed.success) return parsed.data;
   throw new Problem('invalid', 'Some fields need another value.', fieldMessages(parsed.error));
 }
@@ -148,7 +143,9 @@ async function settleOthers(
   if (from === null || to === null) return;
   if (from !== to && before.kind === 'offered') await moveAnswers(queries, before.id, from, to);
   if (HEADS.has(before.kind)) for (const id of new Set([from, to])) await requireCensus(queries, { id }, today);
-  for (const entry of [before, after]) await requireHomeStillFree(queries, care, entry, 'homeId');
+  for (const entry of from === to ? [after] : [before, after]) {
+    await requireHomeStillFree(queries, care, entry, 'homeId');
+  }
 }
 
 async function requireEver(queries: Queries, id: string | null): Promise<Ever> {

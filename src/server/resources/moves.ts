@@ -129,6 +129,7 @@ function tenantOf({ house, on, days, busy, makeRoom }: Scene, lodger: Lodger): T
     profile: today.profile,
     school: airSchool(today.profile, resident.schools),
     from: resident.homeId,
+    settled: resident.keptSo,
     days: today.move
       ? []
       : Array.from({ length: days }, (_, day) => day).filter((day) => !busy.has(day) && !isClosed(day, closed)),

@@ -3,7 +3,7 @@ import type { Entry } from '@/contract/storedEntries';
 import type { Resident } from '@/contract/records';
 import { requireCounts } from '@/core/colony/kind';
 import { deepestMm, meanDepthMm } from '@/core/housing/soil';
-import { censusOf } from '@/core/growth/census';
+import { censusOf, headsIn } from '@/core/growth/census';
 import { birthProblem, moultDayProblem, requireGrowth } from '@/core/growth/sense';
 import { requireStage } from '@/core/profiles/animal';
 import type { CareBook } from '@/core/profiles/careBook';
@@ -111,9 +111,7 @@ export async function requireSense(
 }
 
 /** About the animal itself, wherever it lived: its breeder knew it too. What is about its box, or counts heads, begins here. */
-export const OF_THE_ANIMAL = [
-  ...(['moulted', 'measured', 'sign', 'sexed', 'offered', 'eaten', 'refused', 'noted'] as const),
-];
+export const OF_THE_ANIMAL = ['moulted', 'measured', 'sign', 'sexed', 'offered', 'eaten', 'refused', 'noted'] as const;
 
 const isOfTheAnimal = (body: NewEntry): boolean =>
   OF_THE_ANIMAL.some((kind) => kind === body.kind) && !(body.kind === 'measured' && body.headCount !== undefined);
@@ -218,8 +216,6 @@ function requireMeantCount(
     { path: 'insist', message: `There were ${before}. Send insist: true to write down ${heads} all the same.` },
   ]);
 }
-
-const headsIn = (instars: Record<string, number>) => Object.values(instars).reduce((total, each) => total + each, 0);
 
 /** The moults and sizes of a single animal, with the new one among them. */
 async function requireHistory(

@@ -1,3 +1,4 @@
+import { ropewalk } from '../../../demo/ropewalk';
 import { meeting } from '@/core/broods/emergence';
 import { calibrate } from '@/core/climate/calibrate';
 import { compareRegimes } from '@/core/climate/regimes';
@@ -5,8 +6,8 @@ import { ventPlan } from '@/core/climate/ventPlan';
 import { lastingHarvest } from '@/core/colony/culture';
 import { projectColony } from '@/core/colony/project';
 
-/** Engines that take longer than the server may be held. What they are asked and what they answer is plain data. */
-export const ENGINES = { calibrate, compareRegimes, lastingHarvest, meeting, projectColony, ventPlan };
+/** Engines, and the making of the example house, that take longer than the server may be held. What they are asked and what they answer is plain data. */
+export const ENGINES = { calibrate, compareRegimes, lastingHarvest, meeting, projectColony, ropewalk, ventPlan };
 
 export type EngineName = keyof typeof ENGINES;
 export type QuestionOf<Name extends EngineName> = Parameters<(typeof ENGINES)[Name]>;

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { ScrollView } from 'react-native';
 import { call, CallFailed } from '@/client/api';
+import { useGone } from '@/client/gone';
 import { problemOf, useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import { keeperField } from '@/client/preferences';
@@ -37,7 +38,10 @@ export function MendForm({ entry, words, onDone }: Props) {
   const length = useLength();
   const { residents, homes, care, round, load } = useHouse();
   const show = useLog((log) => log.show);
-  const subject = residents.find(({ id }) => id === entry.residentId);
+  const gone = useGone((house) => house.gone);
+  // One that is here no longer is named too: what was written of it can still be put right.
+  const subject = [...residents, ...gone].find(({ id }) => id === entry.residentId);
+  const nameable = subject && !residents.includes(subject) ? [subject, ...residents] : residents;
   const kept = subject && care.of(subject);
   const fields = mendFields(entry, kept?.measure.takes ?? 'legSpanMm', subject?.form === 'single');
   const { control, handleSubmit, setError, formState } = useForm<Values>({
@@ -87,7 +91,7 @@ export function MendForm({ entry, words, onDone }: Props) {
         {entry.residentId !== null && entry.kind !== 'taken-in' ? (
           <ListInput
             label="About"
-            choices={residents.map((each) => ({
+            choices={nameable.map((each) => ({
               value: each.id,
               title: `${calledWords(each)}, ${boxOf(each.homeId)}`,
             }))}

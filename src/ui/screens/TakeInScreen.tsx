@@ -11,6 +11,7 @@ import { useKindOfName, useNameIndex } from '@/client/names';
 import { keeperField } from '@/client/preferences';
 import type { RankedHome } from '@/core/housing/rank';
 import { checkScientificName } from '@/core/measure/scientificName';
+import { headsIn } from '@/core/growth/census';
 import { usualForm } from '@/core/profiles/animal';
 import { SEXES, type Stage } from '@/core/profiles/profile';
 import { Button } from '../kit/Button';
@@ -30,6 +31,7 @@ import { KindChoice } from '../residents/KindChoice';
 import { HeadFields } from '../takeIn/HeadFields';
 import { KNOWN_DAYS, KnownFields } from '../takeIn/KnownFields';
 import { EMPTY, instarsIn, type Ants, type TakeInValues } from '../takeIn/values';
+import { OriginFields } from '../residents/OriginFields';
 import { space, target } from '../theme/tokens';
 import { capital } from '@/words/text';
 import { useLength } from '@/words/useLength';
@@ -80,7 +82,7 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
   const instars = instarsIn(typedInstars) ?? undefined;
   const isAnt = kept?.silhouette === 'ant';
   const ants = isAnt ? chosenAnts : undefined;
-  const counted = headCountIn(typedHeads) ?? (instars && Object.values(instars).reduce((sum, each) => sum + each, 0));
+  const counted = headCountIn(typedHeads) ?? (instars && headsIn(instars));
   // A queen alone is left in peace, a colony is fed: that is not guessed.
   const isUnsaid = isAnt && ants === undefined;
   const headCount = ants === 'founding' ? undefined : counted;
@@ -276,14 +278,7 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
       </View>
       <View style={styles.part}>
         <Heading>Papers</Heading>
-        <FormField control={control} name="source" label="Where it came from" />
-        <FormField
-          control={control}
-          name="batch"
-          label="Batch"
-          hint="Those of one batch are siblings: the forecast learns from them."
-        />
-        <FormField control={control} name="permit" label="Permit, if one is needed" />
+        <OriginFields control={control} />
       </View>
       <View style={styles.part}>
         <Heading>Which box</Heading>

@@ -5,8 +5,9 @@ import { View } from 'react-native';
 import { call, CallFailed } from '@/client/api';
 import { problemOf, useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
-import { useKindOfName } from '@/client/names';
+import { useKnownNames } from '@/client/names';
 import type { Resident, ResidentChange } from '@/contract/records';
+import { kindAfter } from '@/core/handbook/kindOfName';
 import { checkScientificName } from '@/core/measure/scientificName';
 import { calledWords } from '@/words/residents';
 import { useLoadState } from '../components/LoadState';
@@ -19,6 +20,7 @@ import { NowNamed } from '../handbook/NowNamed';
 import { Button } from '../kit/Button';
 import { Choices } from '../kit/Choices';
 import { NobodyHere } from '../residents/NobodyHere';
+import { OriginFields } from '../residents/OriginFields';
 import { space } from '../theme/tokens';
 
 interface Values {
@@ -56,9 +58,8 @@ function Who({ resident }: { resident: Resident }) {
   const [form, setForm] = useState(resident.form);
   const [kinAsked, setKinAsked] = useState<string>();
   const typed = useWatch({ control, name: 'scientificName' }).trim();
-  const told = useKindOfName(checkScientificName(typed).ok ? typed : '');
-  const toldBefore = useKindOfName(scientificName);
-  const willBe = told && told.profile !== toldBefore?.profile && told.profile !== resident.profile ? told : null;
+  const known = useKnownNames();
+  const willBe = checkScientificName(typed).ok ? kindAfter(known, resident, typed) : resident.profile;
   const isCounted = resident.form === 'single' && form === 'group';
 
   const save = async (values: Values, withKin: boolean) => {
@@ -108,8 +109,8 @@ function Who({ resident }: { resident: Resident }) {
       <View style={{ gap: space.m, marginTop: space.m }}>
         <FormField control={control} name="scientificName" label="Scientific name" check={nameCheck} />
         <NowNamed scientificName={typed} onTake={(name) => setValue('scientificName', name)} />
-        {willBe ? (
-          <Body>{`By this name it is kept as ${care.of({ profile: willBe.profile }).name.toLowerCase()} from now on.`}</Body>
+        {willBe !== resident.profile ? (
+          <Body>{`By this name it is kept as ${care.of({ profile: willBe }).name.toLowerCase()} from now on.`}</Body>
         ) : null}
         {kinAsked === undefined ? null : (
           <>
@@ -140,14 +141,7 @@ function Who({ resident }: { resident: Resident }) {
           </>
         ) : null}
         <Heading>Origin and papers</Heading>
-        <FormField control={control} name="source" label="Where it came from" />
-        <FormField
-          control={control}
-          name="batch"
-          label="Batch"
-          hint="Those of one batch are siblings: the forecast learns from them."
-        />
-        <FormField control={control} name="permit" label="Permit, if one is needed" />
+        <OriginFields control={control} />
         <Soft>Sizes, moults and the stage are put right where they were written down, in its log.</Soft>
       </View>
     </Screen>

@@ -15,6 +15,8 @@ export interface Tenant extends Animal {
   days: readonly number[];
   /** The day on which its tub is likely to be outgrown, counted from the first; null when that is farther than is looked. */
   outgrownIn: number | null;
+  /** Rules that are settled for it in its tub, with the reason. */
+  settled?: Readonly<Record<string, string>> | undefined;
   /** It may be moved to make room, though its tub still serves. */
   mayMove: boolean;
 }
@@ -91,7 +93,11 @@ export function chainOfTenants(
 function needOf(tenant: Tenant, home: CandidateHome | undefined): Need {
   if (!home) return 'homeless';
   // Whether it serves as it is: where it stands, and in how warm a place, is its keeper's to know.
-  const { scores } = rankPrepared(tenant.profile, tenant, prepareHomes([{ ...home, temperatureC: undefined }]));
+  const { scores } = rankPrepared(
+    tenant.profile,
+    tenant,
+    prepareHomes([{ ...home, settled: tenant.settled, temperatureC: undefined }]),
+  );
   if (statusOf(scores[0] ?? Infinity) === 'fail') return 'fails';
   return tenant.outgrownIn === null ? 'none' : 'outgrows';
 }
