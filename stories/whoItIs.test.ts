@@ -16,22 +16,23 @@ describe('who somebody is', () => {
     (await change(who, body)).body.error.fields.map(({ path }: { path: string }) => path);
 
   it('a spider that is a mantis is kept as one by its right name alone, with the length that was measured', async () => {
-    const facts = { stage: 'juvenile', legSpanMm: 25 };
+    const facts = { stage: 'juvenile', legSpanMm: 25, commonName: 'Mexican red-kneed tarantula' };
     const one = await house.takeIn('Brachypelma hamorii', 'A1', facts);
     house.granted(await change(one, { scientificName: 'Hierodula membranacea' }));
     expect(await house.resident(one)).toMatchObject({
       ...{ scientificName: 'Hierodula membranacea', profile: 'mantis', bodyLengthMm: 25 },
+      commonName: 'Giant Asian mantis',
     });
     expect(await house.silent(one)).toEqual([]);
   });
 
   it('a slip in the name is mended, and the kind that was chosen by hand stays', async () => {
-    const facts = { profile: 'tree-tarantula', stage: 'juvenile', legSpanMm: 40 };
+    const facts = { profile: 'tree-tarantula', stage: 'juvenile', legSpanMm: 40, commonName: 'The fast one' };
     const one = await house.takeIn('Poecilotheria regalsi', 'A2', facts);
     house.granted(await change(one, { scientificName: 'Poecilotheria regalis' }));
     expect((await house.resident(one)).profile).toBe('tree-tarantula');
     house.granted(await change(one, { scientificName: 'Poecilotheria ornata' }));
-    expect((await house.resident(one)).profile).toBe('tree-tarantula');
+    expect(await house.resident(one)).toMatchObject({ profile: 'tree-tarantula', commonName: 'The fast one' });
   });
 
   it('a kind that is told with the name counts, whatever the name is known for', async () => {

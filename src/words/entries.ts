@@ -184,7 +184,7 @@ export function entryWords(entry: Entry, length: LengthWords, names: Names, toda
     case 'sexed':
       return `${capital(entry.data.sex)}, by ${EVIDENCE_WORDS[entry.data.by]}`;
     case 'kept-so':
-      return `Kept so on purpose (${entry.data.rule}): ${entry.data.why}`;
+      return `Kept so on purpose: ${entry.data.why}`;
     case 'noted':
       return entry.note ?? '';
     case 'photo':

@@ -27,6 +27,20 @@ export function kindAfter(
 }
 
 /**
+ * What people call an animal after its name was changed: its own species' word goes with the species, a word that its keeper
+ * chose stays.
+ * @returns null where it has none
+ */
+export function commonNameAfter(
+  known: readonly KindKnown[],
+  { scientificName, commonName }: { scientificName: string; commonName: string | null },
+  name: string,
+): string | null {
+  const isOfSpecies = commonName !== null && commonName === bearing(known, withoutAuthor(scientificName))?.commonName;
+  return isOfSpecies ? (bearing(known, withoutAuthor(name))?.commonName ?? null) : commonName;
+}
+
+/**
  * What kind of animal a name means: that of the species, by any of its names; of a species that nobody listed, the kind of its
  * genus. Where a genus has several kinds, that of most of its species, and of two as common the one listed first.
  * @param known cards of one's own before those that ship: of two of one name the first counts

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { NewResident, Resident, ResidentChange } from '@/contract/records';
 import { shippedSpecies } from '@/contract/shipped';
-import { kindAfter, kindOfName, type KindKnown } from '@/core/handbook/kindOfName';
+import { commonNameAfter, kindAfter, kindOfName, type KindKnown } from '@/core/handbook/kindOfName';
 import type { CareBook } from '@/core/profiles/careBook';
 import { carriedOver, type CarriedOver } from '@/core/profiles/otherKind';
 import type { Form } from '@/core/profiles/profile';
@@ -75,7 +75,8 @@ async function changeOne(
 ): Promise<void> {
   const given = Object.fromEntries(Object.entries(said).filter(([, value]) => value !== undefined));
   const profile = said.profile ?? kindAfter(known, before, said.scientificName ?? before.scientificName);
-  const changed: Resident = { ...before, ...given, profile };
+  const commonName = commonNameAfter(known, before, said.scientificName ?? before.scientificName);
+  const changed: Resident = { ...before, commonName, ...given, profile };
   const isOther = profile !== before.profile;
   const over: CarriedOver = isOther
     ? carriedOver(care.of(before), care.of(changed), { ...changed, form: before.form })

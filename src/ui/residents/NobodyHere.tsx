@@ -7,7 +7,10 @@ export function NobodyHere() {
   return (
     <Screen>
       <PaneHeader back="/residents" title="Residents" />
-      <Body>There is no animal here. It may have been an old link, or its taking in was undone.</Body>
+      <Body>
+        There is no animal here. It may have been an old link. One whose taking in was taken back stands under
+        Residents, Gone, and can be brought back.
+      </Body>
     </Screen>
   );
 }
