@@ -29,8 +29,11 @@ interface Log {
   /** Answers that are on their way. */
   sending: Act[];
   show: (notice: Notice | null) => void;
-  /** Writes an entry, tells so in `text`, and brings the house up to date. Answers false when it was refused. */
-  write: (entry: NewEntry, text: string) => Promise<boolean>;
+  /**
+   * Writes an entry, tells so in `text`, and brings the house up to date. Answers false when it was refused: that is told by a
+   * notice, or handed to `place`, which tells it at the fields of a form.
+   */
+  write: (entry: NewEntry, text: string, place?: (error: unknown) => void) => Promise<boolean>;
   /** Writes many entries as one act: all or none. */
   writeMany: (entries: NewEntry[], text: string) => Promise<boolean>;
   /** Answers a job of the round: it is shown as done at once, and as open again when the server refuses. */
@@ -47,7 +50,7 @@ export const useLog = create<Log>()((set, get) => ({
   notice: null,
   sending: [],
   show: (notice) => set({ notice }),
-  write: async (entry, text) => {
+  write: async (entry, text, place) => {
     // The phone names the entry: sent again after a lost answer, it is still written once.
     const id = entry.id ?? newId();
     try {
@@ -57,6 +60,10 @@ export const useLog = create<Log>()((set, get) => ({
       return true;
     } catch (error) {
       const mayInsist = error instanceof CallFailed && error.fields.some(({ path }) => path === 'insist');
+      if (place && !mayInsist) {
+        place(error);
+        return false;
+      }
       const again = () => get().write({ ...entry, id, insist: true } as NewEntry, text);
       const action = mayInsist ? { action: { title: 'Write it all the same', run: again } } : {};
       set({ notice: { text: mayInsist ? error.message : problemOf(error), isProblem: true, ...action } });

@@ -14,9 +14,11 @@ interface StoreBook {
   plan: SupplyPlan | null;
   problem: string | null;
   load: () => Promise<void>;
-  /** Writes what came in or went out; answers false when it was refused. */
-  write: (entry: z.input<typeof newStockEntry>, text: string) => Promise<boolean>;
-  keepCulture: (id: string | null, culture: z.input<typeof newCulture>) => Promise<boolean>;
+  /** Writes what came in or went out. @throws CallFailed with the fields that were refused */
+  write: (entry: z.input<typeof newStockEntry>, text: string) => Promise<void>;
+  /** @throws CallFailed with the fields that were refused */
+  keepCulture: (id: string | null, culture: z.input<typeof newCulture>) => Promise<void>;
+  /** Answers false when it was refused. */
   dropCulture: (id: string) => Promise<boolean>;
 }
 
@@ -45,24 +47,24 @@ const useBook = create<StoreBook>()((set, get) => {
         set({ problem: problemOf(error) });
       }
     },
-    write: (entry, text) =>
-      doing(async () => {
-        const id = entry.id ?? newId();
-        await call('addStockEntry', { body: { ...keeperField(), ...entry, id } });
-        const takeBack = async () => {
-          const isBack = await doing(async () => void (await call('undoStockEntry', { params: { id } })));
-          if (isBack) useLog.getState().show({ text: 'Taken back.' });
-        };
-        useLog.getState().show({ text, action: { title: 'Undo', run: takeBack } });
-      }),
-    keepCulture: (id, culture) =>
-      doing(async () => {
-        const { called, breeders, harvested } = culture;
-        const change: z.input<typeof cultureChange> = { called, breeders, harvested };
-        if (id === null) await call('addCulture', { body: { ...culture, id: newId() } });
-        else await call('changeCulture', { params: { id }, body: change });
-        useLog.getState().show({ text: `${called}: kept.` });
-      }),
+    write: async (entry, text) => {
+      const id = entry.id ?? newId();
+      await call('addStockEntry', { body: { ...keeperField(), ...entry, id } });
+      const takeBack = async () => {
+        const isBack = await doing(async () => void (await call('undoStockEntry', { params: { id } })));
+        if (isBack) useLog.getState().show({ text: 'Taken back.' });
+      };
+      useLog.getState().show({ text, action: { title: 'Undo', run: takeBack } });
+      await get().load();
+    },
+    keepCulture: async (id, culture) => {
+      const { called, breeders, harvested } = culture;
+      const change: z.input<typeof cultureChange> = { called, breeders, harvested };
+      if (id === null) await call('addCulture', { body: { ...culture, id: newId() } });
+      else await call('changeCulture', { params: { id }, body: change });
+      useLog.getState().show({ text: `${called}: kept.` });
+      await get().load();
+    },
     dropCulture: (id) => doing(async () => void (await call('removeCulture', { params: { id } }))),
   };
 });

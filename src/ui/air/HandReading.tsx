@@ -1,15 +1,18 @@
-import { useState } from 'react';
 import { View } from 'react-native';
-import { call, CallFailed } from '@/client/api';
-import { problemOf, useHouse } from '@/client/house';
+import { call } from '@/client/api';
+import { useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import type { Home } from '@/contract/records';
 import { FEELS, type Feel } from '@/core/substrate/wetness';
 import { Button } from '../kit/Button';
-import { Choices } from '../kit/Choices';
-import { Field } from '../kit/Field';
 import { Soft } from '../components/Words';
 import { numberIn } from '@/core/measure/typedNumber';
+import { withoutUndefined } from '@/core/withoutUndefined';
+import { orEmpty } from '../forms/checks';
+import { Form } from '../forms/Form';
+import { FormChoices } from '../forms/FormChoices';
+import { FormField } from '../forms/FormField';
+import { useFields } from '../forms/useFields';
 import { space } from '../theme/tokens';
 import { FEEL_WORDS } from '@/words/home';
 import { useTemperature } from '@/words/temperature';
@@ -22,6 +25,14 @@ const PLACES = [
   { value: 'soil', title: 'soil by hand' },
 ] as const;
 type Place = (typeof PLACES)[number]['value'];
+
+interface Values {
+  place: Place;
+  temperatureC: string;
+  relativeHumidityPct: string;
+  massG: string;
+}
+const START: Values = { place: 'air', temperatureC: '', relativeHumidityPct: '', massG: '' };
 
 /** What was read by hand: a thermometer, a hygrometer, the kitchen scale, or a squeezed handful. */
 export function HandReading({
@@ -36,11 +47,9 @@ export function HandReading({
   const temperature = useTemperature();
   const { show, write } = useLog();
   const load = useHouse((house) => house.load);
-  const [place, setPlace] = useState<Place>('air');
-  const [typed, setTyped] = useState({ temperature: '', humidity: '', mass: '' });
-  const [problems, setProblems] = useState<Record<string, string>>({});
-  const type = (field: keyof typeof typed) => (text: string) => setTyped((before) => ({ ...before, [field]: text }));
-
+  const form = useFields<Values>(START);
+  const { control } = form;
+  const { place } = form.values;
   const feel = async (each: Feel) => {
     if (
       residentId &&
@@ -49,117 +58,80 @@ export function HandReading({
       await onDone();
     }
   };
-  const save = async () => {
-    const read = readTyped(place, typed, temperature.parse);
-    if ('problems' in read) return setProblems(read.problems);
-    try {
-      await call('readHome', { params: { id: home.id }, body: read.body });
-      setTyped({ temperature: '', humidity: '', mass: '' });
-      setProblems({});
-      show({ text: `${home.code}: written down.` });
-      await Promise.all([load(), onDone()]);
-    } catch (error) {
-      if (error instanceof CallFailed) {
-        setProblems(Object.fromEntries(error.fields.map(({ path, message }) => [FIELD_OF[path] ?? path, message])));
-      }
-      show({ text: problemOf(error), isProblem: true });
-    }
+  // On a surface nothing is asked of the air: what was typed before is not sent unseen.
+  const percentOf = (typed: Values) => (hasHumidity(typed.place) ? typed.relativeHumidityPct.trim() : '');
+  const temperatureCheck = (text: string) =>
+    text.trim() === ''
+      ? percentOf(form.getValues()) !== '' || 'Write what you read.'
+      : temperature.parse(text) !== undefined || 'A number of degrees.';
+  const save = async (typed: Values) => {
+    if (typed.place === 'soil') return;
+    const read =
+      typed.place === 'scale'
+        ? { massG: numberIn(typed.massG) }
+        : {
+            temperatureC: temperature.parse(typed.temperatureC),
+            relativeHumidityPct: numberIn(percentOf(typed)),
+          };
+    await call('readHome', { params: { id: home.id }, body: { place: typed.place, ...withoutUndefined(read) } });
+    form.reset({ ...START, place: typed.place });
+    show({ text: `${home.code}: written down.` });
+    await Promise.all([load(), onDone()]);
   };
+  const where = (
+    <FormChoices
+      control={control}
+      name="place"
+      label="Read where"
+      choices={PLACES.filter(({ value }) => value !== 'soil' || residentId !== undefined)}
+      onChosen={() => form.clearErrors()}
+    />
+  );
+  if (place === 'soil') {
+    return (
+      <View style={{ gap: space.m }}>
+        {where}
+        <Soft>Squeeze a handful from the damp end. What it does says how wet it is.</Soft>
+        {FEELS.map((each) => (
+          <Button key={each} rank="second" title={FEEL_WORDS[each]} onPress={() => void feel(each)} />
+        ))}
+      </View>
+    );
+  }
   return (
-    <View style={{ gap: space.m }}>
-      <Choices
-        label="Read where"
-        choices={PLACES.filter(({ value }) => value !== 'soil' || residentId !== undefined)}
-        value={place}
-        onChange={(chosen) => {
-          setPlace(chosen);
-          setProblems({});
-        }}
-      />
-      {place === 'soil' ? (
-        <>
-          <Soft>Squeeze a handful from the damp end. What it does says how wet it is.</Soft>
-          {FEELS.map((each) => (
-            <Button key={each} rank="second" title={FEEL_WORDS[each]} onPress={() => void feel(each)} />
-          ))}
-        </>
-      ) : place === 'scale' ? (
-        <>
-          <Field
-            label="Weight of the box, g"
-            value={typed.mass}
-            onChange={type('mass')}
-            problem={problems.mass}
-            hint="Lid on, nothing put in or taken out since the last time: what it lost is water."
-            keyboard="decimal-pad"
-          />
-          <Button title="Write the weight down" onPress={() => void save()} />
-        </>
+    <Form form={form} act={place === 'scale' ? 'Write the weight down' : 'Write it down'} save={save}>
+      {where}
+      {place === 'scale' ? (
+        <FormField
+          control={control}
+          name="massG"
+          label="Weight of the box, g"
+          check={(text) => numberIn(text) !== undefined || 'A number of grams.'}
+          hint="Lid on, nothing put in or taken out since the last time: what it lost is water."
+          keyboard="decimal-pad"
+        />
       ) : (
-        <>
-          <Field
-            label={`Temperature, ${temperature.unit}`}
-            value={typed.temperature}
-            onChange={type('temperature')}
-            problem={problems.temperature}
-            keyboard="decimal-pad"
-          />
-          {hasHumidity(place) ? (
-            <Field
-              label="Humidity, %"
-              value={typed.humidity}
-              onChange={type('humidity')}
-              problem={problems.humidity}
-              hint="Dial gauges lie by ten and more: a cheap electronic one is better."
-              keyboard="decimal-pad"
-            />
-          ) : (
-            <Soft>A spot thermometer on the surface where the animal sits.</Soft>
-          )}
-          <Button title="Write it down" onPress={() => void save()} />
-        </>
+        <FormField
+          control={control}
+          name="temperatureC"
+          label={`Temperature, ${temperature.unit}`}
+          check={temperatureCheck}
+          keyboard="decimal-pad"
+        />
       )}
-    </View>
+      {hasHumidity(place) ? (
+        <FormField
+          control={control}
+          name="relativeHumidityPct"
+          label="Humidity, %"
+          check={orEmpty((text) => numberIn(text) !== undefined || 'A number from 0 to 100.')}
+          hint="Dial gauges lie by ten and more: a cheap electronic one is better."
+          keyboard="decimal-pad"
+        />
+      ) : null}
+      {place === 'warm' ? <Soft>A spot thermometer on the surface where the animal sits.</Soft> : null}
+    </Form>
   );
 }
 
-const FIELD_OF: Record<string, string> = {
-  temperatureC: 'temperature',
-  relativeHumidityPct: 'humidity',
-  massG: 'mass',
-};
-
 const hasHumidity = (place: Place) => place === 'air' || place === 'cool';
-
-type Typed = { temperature: string; humidity: string; mass: string };
-type Body = Parameters<typeof call<'readHome'>>[1]['body'];
-
-function readTyped(
-  place: Exclude<Place, 'soil'> | 'soil',
-  typed: Typed,
-  celsius: (text: string) => number | undefined,
-): { body: Body } | { problems: Record<string, string> } {
-  if (place === 'soil') return { problems: {} };
-  if (place === 'scale') {
-    const massG = numberIn(typed.mass);
-    return massG === undefined ? { problems: { mass: 'A number of grams.' } } : { body: { place, massG } };
-  }
-  const degrees = typed.temperature.trim();
-  // On a surface nothing is asked of the air: what was typed before is not sent unseen.
-  const percent = hasHumidity(place) ? typed.humidity.trim() : '';
-  const temperatureC = degrees === '' ? undefined : celsius(degrees);
-  const relativeHumidityPct = percent === '' ? undefined : numberIn(percent);
-  const problems = {
-    ...(degrees !== '' && temperatureC === undefined && { temperature: 'A number of degrees.' }),
-    ...(percent !== '' && relativeHumidityPct === undefined && { humidity: 'A number from 0 to 100.' }),
-    ...(degrees === '' && percent === '' && { temperature: 'Write what you read.' }),
-  };
-  if (Object.keys(problems).length > 0) return { problems };
-  return {
-    body: {
-      place,
-      ...(temperatureC !== undefined && { temperatureC }),
-      ...(relativeHumidityPct !== undefined && { relativeHumidityPct }),
-    },
-  };
-}

@@ -1,17 +1,16 @@
-import { useState } from 'react';
 import { View } from 'react-native';
 import { call } from '@/client/api';
-import { problemOf, useHouse } from '@/client/house';
+import { useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import type { Resident } from '@/contract/records';
 import { whyNotFor } from '@/core/feeding/food';
-import { Button } from '../kit/Button';
-import { Choices } from '../kit/Choices';
-import { Field } from '../kit/Field';
 import { Fold } from '../kit/Fold';
 import { LinkRow } from '../components/LinkRow';
 import { Body, Soft, Strong } from '../components/Words';
-import { useTyped } from '../forms/useTyped';
+import { Form } from '../forms/Form';
+import { FormChoices } from '../forms/FormChoices';
+import { FormField } from '../forms/FormField';
+import { useFields } from '../forms/useFields';
 import { space } from '../theme/tokens';
 import { itemName } from '@/words/food';
 import { calledWords } from '@/words/residents';
@@ -22,24 +21,21 @@ export function ForbiddenFoods({ resident }: { resident: Resident }) {
   const names = useNames();
   const { care, load } = useHouse();
   const show = useLog((log) => log.show);
-  const [food, setFood] = useState('');
-  const why = useTyped();
+  const form = useFields({ food: '', why: '' });
   const profile = care.of(resident);
   const byKind = names.foods.flatMap((each) => {
     const reason = whyNotFor(each, profile, resident.schools);
     return reason === undefined ? [] : [{ id: each.id, reason }];
   });
   const change = async (forbidden: Resident['forbidden'], text: string) => {
-    try {
-      await call('changeResident', { params: { id: resident.id }, body: { forbidden } });
-      await load();
-      show({ text: `${calledWords(resident)}: ${text}` });
-    } catch (error) {
-      show({ text: problemOf(error), isProblem: true });
-    }
+    await call('changeResident', { params: { id: resident.id }, body: { forbidden } });
+    await load();
+    show({ text: `${calledWords(resident)}: ${text}` });
   };
   const without = (id: string) =>
     Object.fromEntries(Object.entries(resident.forbidden).filter(([each]) => each !== id));
+  const forbid = ({ food, why }: typeof form.values) =>
+    change({ ...resident.forbidden, [food]: why.trim() }, `never ${itemName(names, food)}.`);
   const choices = profile.feeding
     ? names.feeders.flatMap((kind) => kind.classes.filter((each) => each.isFood).map((each) => each.id))
     : names.foods.map((each) => each.id);
@@ -58,25 +54,22 @@ export function ForbiddenFoods({ resident }: { resident: Resident }) {
                 links={[
                   {
                     title: `Allow ${itemName(names, id)} again`,
-                    onPress: () => void change(without(id), `${itemName(names, id)} is allowed again.`),
+                    onPress: () =>
+                      void change(without(id), `${itemName(names, id)} is allowed again.`).catch(form.place),
                   },
                 ]}
               />
             </View>
           ))}
-          <Choices
-            label="Food it is never given"
-            choices={choices.map((value) => ({ value, title: itemName(names, value) }))}
-            value={food}
-            onChange={setFood}
-          />
-          <Field label="Why not" {...why.field} hint="Shown to whoever wants to give it." />
-          <Button
-            rank="second"
-            title="Never give this"
-            disabled={food === ''}
-            onPress={() => void change({ ...resident.forbidden, [food]: why.text }, `never ${itemName(names, food)}.`)}
-          />
+          <Form form={form} act="Never give this" rank="second" disabled={form.values.food === ''} save={forbid}>
+            <FormChoices
+              control={form.control}
+              name="food"
+              label="Food it is never given"
+              choices={choices.map((value) => ({ value, title: itemName(names, value) }))}
+            />
+            <FormField control={form.control} name="why" label="Why not" hint="Shown to whoever wants to give it." />
+          </Form>
         </View>
       </Fold>
     </View>

@@ -1,39 +1,34 @@
-import { Controller, type Control, type FieldPath, type FieldValues, type RegisterOptions } from 'react-hook-form';
+import type { FieldValues } from 'react-hook-form';
 import type { KeyboardTypeOptions } from 'react-native';
-import { Field } from '../kit/Field';
+import { Field, type Steps } from '../kit/Field';
+import { AskedField, type AskedFieldProps } from './AskedField';
 
-interface Props<Values extends FieldValues> {
-  control: Control<Values>;
-  name: FieldPath<Values>;
-  label: string;
+interface Props<Values extends FieldValues> extends AskedFieldProps<Values> {
   hint?: string | undefined;
   keyboard?: KeyboardTypeOptions;
-  /** A sentence that says what would be right, or true. */
-  check?: (value: string) => string | true;
+  /** So many lines are shown; one if left out. */
+  lines?: number;
+  steps?: Steps;
 }
 
-/** A field of a form, with its problem under it. */
-export function FormField<Values extends FieldValues>({ control, name, label, hint, keyboard, check }: Props<Values>) {
-  const rules = check
-    ? ({ validate: (value: string) => check(value) } as RegisterOptions<Values, FieldPath<Values>>)
-    : {};
+/** A field to write in, with its problem under it. */
+export function FormField<Values extends FieldValues>({ hint, keyboard, lines, steps, ...asked }: Props<Values>) {
   return (
-    <Controller
-      control={control}
-      name={name}
-      rules={rules as never}
-      render={({ field, fieldState }) => (
+    <AskedField {...asked}>
+      {(field, problem) => (
         <Field
-          label={label}
+          label={asked.label}
           value={String(field.value ?? '')}
           onChange={field.onChange}
           onBlur={field.onBlur}
           inputRef={field.ref}
-          problem={fieldState.error?.message}
+          problem={problem}
           hint={hint}
           {...(keyboard && { keyboard })}
+          {...(lines !== undefined && { lines })}
+          {...(steps && { steps, keyboard: 'number-pad' as const })}
         />
       )}
-    />
+    </AskedField>
   );
 }

@@ -13,6 +13,41 @@ export function lengthCheck(unit: LengthUnit, minMm: number, maxMm: number) {
   };
 }
 
+/** What may stay empty is checked only where something is typed. */
+export const orEmpty =
+  (check: (text: string) => string | true) =>
+  (text: string): string | true =>
+    text.trim() === '' || check(text);
+
+/** A check for what has to be written. */
+export const needed =
+  (message: string) =>
+  (text: string): string | true =>
+    text.trim() !== '' || message;
+
+/** A check for a length typed in the keeper's unit, of any size. */
+export function anyLength(unit: LengthUnit) {
+  return (text: string): string | true => {
+    const parsed = parseLength(text, unit);
+    return parsed.ok || parsed.problem;
+  };
+}
+
+/** A check for a whole number of animals, from 1 up. */
+export const headsCheck = (text: string): string | true =>
+  headCountIn(text) !== undefined || 'A whole number from 1 up.';
+
+/** A check for how many there are, none being one of the answers; empty is none. */
+export const countOrNoneCheck = (text: string): string | true =>
+  countOrNoneIn(text) !== undefined || 'A whole number from 0 up.';
+
+/** A check for the number of an instar. */
+export const instarCheck = (text: string): string | true => instarIn(text) !== undefined || INSTAR_PROBLEM;
+
+/** A check for a weight. */
+export const gramsCheck = (text: string): string | true =>
+  (numberIn(text) ?? 0) > 0 || 'Grams as a number over 0, for example 17.4.';
+
 /** A check for a scientific name; a slip is told with what is likely meant. */
 export function nameCheck(text: string): string | true {
   const check = checkScientificName(text);

@@ -1,10 +1,9 @@
 import { router } from 'expo-router';
 import { useState } from 'react';
-import { useForm, useWatch, type Control, type FieldPath } from 'react-hook-form';
+import type { Control, UseFormSetValue } from 'react-hook-form';
 import { View } from 'react-native';
-import { call, CallFailed } from '@/client/api';
-import { problemOf, useHouse } from '@/client/house';
-import { useLog } from '@/client/log';
+import { call } from '@/client/api';
+import { useHouse } from '@/client/house';
 import { usePreferences } from '@/client/preferences';
 import { useStock } from '@/client/stock';
 import { USUAL_ROOM } from '@/core/climate/homeAir';
@@ -20,7 +19,9 @@ import { Toggles } from '../kit/Toggles';
 import { Body, Heading, Soft, Title } from '../components/Words';
 import { MeasuredSection } from '../drawings/MeasuredSection';
 import { FormField } from '../forms/FormField';
-import { lengthCheck, numberCheck } from '../forms/checks';
+import { Problems } from '../forms/Problems';
+import { useFields } from '../forms/useFields';
+import { lengthCheck, needed, numberCheck } from '../forms/checks';
 import { space } from '../theme/tokens';
 import { OPENS, SIDES, WALLS } from '@/words/home';
 import { useLength } from '@/words/useLength';
@@ -52,13 +53,9 @@ export function HomeForm({ title, action, back, initial, asksDepth, save, profil
   const temperatureUnit = usePreferences((preferences) => preferences.temperatureUnit);
   const { shelves, load } = useHouse();
   const { mixes } = useStock();
-  const show = useLog((log) => log.show);
-  const { control, handleSubmit, setError, setValue, reset, getValues } = useForm<HomeValues>({
-    defaultValues: initial,
-    mode: 'onTouched',
-  });
+  const form = useFields<HomeValues>(initial, fieldFor);
+  const { control, values, handleSubmit, setValue, reset, getValues } = form;
   const [isBusy, setBusy] = useState(false);
-  const values = useWatch({ control }) as HomeValues;
   const read = readHome(values, length, temperatureUnit);
   const depthMm = readDepth(values, length);
 
@@ -73,12 +70,7 @@ export function HomeForm({ title, action, back, initial, asksDepth, save, profil
       setValue('shelfId', shelfId);
       await save(typed, read, shelfId);
     } catch (error) {
-      if (error instanceof CallFailed) {
-        for (const { path, message } of error.fields) {
-          setError(fieldFor(path, typed) as FieldPath<HomeValues>, { message });
-        }
-      }
-      show({ text: problemOf(error), isProblem: true });
+      form.place(error);
       await load();
     } finally {
       setBusy(false);
@@ -86,7 +78,14 @@ export function HomeForm({ title, action, back, initial, asksDepth, save, profil
   };
 
   return (
-    <Screen actions={<Button grow disabled={isBusy} title={action} onPress={() => void handleSubmit(submit)()} />}>
+    <Screen
+      actions={
+        <>
+          <Problems form={form} />
+          <Button grow disabled={isBusy} title={action} onPress={() => void handleSubmit(submit)()} />
+        </>
+      }
+    >
       <PaneHeader back={back} title="Back" />
       <Title>{title}</Title>
       <View style={{ gap: space.m, marginTop: space.m }}>
@@ -257,7 +256,7 @@ export function HomeForm({ title, action, back, initial, asksDepth, save, profil
 interface SizeProps {
   control: Control<HomeValues>;
   values: HomeValues;
-  setValue: ReturnType<typeof useForm<HomeValues>>['setValue'];
+  setValue: UseFormSetValue<HomeValues>;
 }
 
 function SizeFields({ control, values, setValue }: SizeProps) {
@@ -333,5 +332,3 @@ function SizeFields({ control, values, setValue }: SizeProps) {
     </>
   );
 }
-
-const needed = (problem: string) => (text: string) => text.trim() !== '' || problem;

@@ -3,7 +3,17 @@ import { useState, type Ref } from 'react';
 import { type KeyboardTypeOptions, View } from 'react-native';
 import { space } from '../theme/tokens';
 import { useTheme } from '../components/useStyles';
+import { IconButton } from '../components/IconButton';
 import { Soft } from '../components/Words';
+import { numberIn } from '@/core/measure/typedNumber';
+
+/** How far a number can be stepped with the buttons beside it. */
+export interface Steps {
+  least: number;
+  most: number;
+  /** Where the first step begins while nothing is typed; the least if left out. */
+  from?: number | undefined;
+}
 
 interface Props {
   label: string;
@@ -16,6 +26,8 @@ interface Props {
   keyboard?: KeyboardTypeOptions;
   /** So many lines are shown; one if left out. */
   lines?: number;
+  /** A whole number that is set with a thumb as well as typed. */
+  steps?: Steps;
   /** Lets a form put the cursor here. */
   inputRef?: Ref<{ focus: () => void }>;
 }
@@ -30,6 +42,7 @@ export function Field({
   hint,
   keyboard = 'default',
   lines = 1,
+  steps,
   inputRef,
 }: Props) {
   const { theme } = useTheme();
@@ -57,8 +70,21 @@ export function Field({
         numberOfLines={lines}
         autoCapitalize="none"
         autoCorrect={false}
+        {...(steps && { rightIcon: <Stepper label={label} value={value} onChange={onChange} steps={steps} /> })}
       />
       {hint !== undefined && problem === undefined ? <Soft>{hint}</Soft> : null}
+    </View>
+  );
+}
+
+function Stepper({ label, value, onChange, steps }: Required<Pick<Props, 'label' | 'value' | 'onChange' | 'steps'>>) {
+  const { least, most, from = least } = steps;
+  const now = numberIn(value);
+  const step = (by: number) => onChange(String(Math.min(most, Math.max(least, now === undefined ? from : now + by))));
+  return (
+    <View style={{ flexDirection: 'row', gap: space.xs }}>
+      <IconButton label={`One less: ${label}`} icon="Minus" onPress={() => step(-1)} />
+      <IconButton label={`One more: ${label}`} icon="Plus" onPress={() => step(1)} />
     </View>
   );
 }

@@ -6,18 +6,18 @@ import { useLog, type NewEntry } from '@/client/log';
 import { useCall } from '@/client/useCall';
 import type { Resident } from '@/contract/records';
 import { countedInBand, countedInPart, ESTIMATES, type Counted } from '@/core/colony/counting';
-import { stagesOf } from '@/core/colony/kind';
-import { Button } from '../kit/Button';
-import { Choices } from '../kit/Choices';
-import { Field } from '../kit/Field';
+import { stagesOf, type PopulationKind } from '@/core/colony/kind';
 import { numberIn } from '@/core/measure/typedNumber';
-import { headCountIn } from '../forms/checks';
-import { useTyped } from '../forms/useTyped';
+import { Choices } from '../kit/Choices';
+import { headCountIn, headsCheck } from '../forms/checks';
+import { Form } from '../forms/Form';
+import { FormField } from '../forms/FormField';
+import { useFields } from '../forms/useFields';
+import { onDay, TODAY, When } from '../forms/When';
 import { space } from '../theme/tokens';
 import { countedWords, stageWords } from '@/words/colony';
 import { calledWords } from '@/words/residents';
 import { capital } from '@/words/text';
-import { DayField, useDay } from './DayField';
 import { Waiting } from '../kit/Waiting';
 
 interface Props {
@@ -32,24 +32,27 @@ const WAYS = [
 ] as const;
 type Way = (typeof WAYS)[number]['value'];
 
+type Save = (counts: object, words: string, place: (error: unknown) => void) => Promise<void>;
+
 /** A colony or a culture is counted: head by head and stage by stage, in a picture of a part, or by eye. */
 export function CountForm(props: Props) {
   const [way, setWay] = useState<Way>('all');
-  const day = useDay();
+  const dated = useFields({ on: TODAY });
   const write = useLog((log) => log.write);
-  const save = async (counts: object, words: string) => {
-    const entry = { kind: 'measured', residentId: props.resident.id, ...counts, ...day.field } as NewEntry;
-    if (await write(entry, `${calledWords(props.resident)}: ${words}`)) props.onDone();
+  const save: Save = async (counts, words, place) => {
+    const entry = { kind: 'measured', residentId: props.resident.id, ...counts, ...onDay(dated.values.on) } as NewEntry;
+    if (!(await dated.trigger())) return;
+    if (await write(entry, `${calledWords(props.resident)}: ${words}`, place)) props.onDone();
   };
-  const keep = ({ heads, low, high }: Counted) =>
-    save({ headCount: heads, headsLow: low, headsHigh: high }, `about ${heads}, ${low} to ${high}.`);
+  const keep = ({ heads, low, high }: Counted, place: (error: unknown) => void) =>
+    save({ headCount: heads, headsLow: low, headsHigh: high }, `about ${heads}, ${low} to ${high}.`, place);
   return (
     <View style={{ gap: space.m }}>
-      <DayField day={day} />
+      <When control={dated.control} />
       <Choices label="How it was counted" choices={WAYS} value={way} onChange={setWay} />
       {way === 'all' ? <ByStages resident={props.resident} save={save} /> : null}
       {way === 'photo' ? <InPhoto keep={keep} /> : null}
-      {way === 'eye' ? <ByEye keep={keep} /> : null}
+      {way === 'eye' ? <ByEye keep={(counted) => keep(counted, dated.place)} /> : null}
     </View>
   );
 }
@@ -57,46 +60,51 @@ export function CountForm(props: Props) {
 /** What is typed in a field for a count; undefined while it is empty, null where it is none. */
 const countIn = (text: string) => (text === '' ? undefined : text === '0' ? 0 : (headCountIn(text) ?? null));
 
-function ByStages({ resident, save }: { resident: Resident; save: (counts: object, words: string) => Promise<void> }) {
+function ByStages({ resident, save }: { resident: Resident; save: Save }) {
   const round = useHouse((house) => house.round);
   const { answer: facts } = useCall(round, () => call('residentColony', { params: { id: resident.id } }));
-  const kind = facts?.kind;
-  const [typed, setTyped] = useState<Record<string, string>>({});
-  const [problem, setProblem] = useState<string>();
-  if (!kind) return <Waiting>Looking it up…</Waiting>;
+  return facts?.kind ? <StageFields kind={facts.kind} save={save} /> : <Waiting>Looking it up…</Waiting>;
+}
+
+function StageFields({ kind, save }: { kind: PopulationKind; save: Save }) {
+  const form = useFields<Record<string, string>>({});
   const stages = [...stagesOf(kind)].reverse();
   const isAnt = kind.laying.by === 'queen';
+  const typed = (name: string) => countIn((form.values[name] ?? '').trim());
+  const isToldAny = stages.some((stage) => typed(stage) !== undefined);
+  const wholeCheck = (text: string) => countIn(text.trim()) !== null || 'A whole number from 0 up.';
+  // Brood without its grown ones tells nothing of the colony.
+  const firstCheck = (text: string) =>
+    text.trim() !== ''
+      ? wholeCheck(text)
+      : isToldAny
+        ? `Count the ${stageWords(kind.adults)} too, 0 where there are none.`
+        : typed('queens') !== undefined || 'Count at least one stage.';
   const submit = () => {
-    const counts = stages.map((stage) => [stage, countIn((typed[stage] ?? '').trim())] as const);
-    const queens = countIn((typed.queens ?? '').trim());
-    if ([...counts.map(([, count]) => count), queens].includes(null)) return setProblem('Whole numbers from 0 up.');
-    const told = counts.filter((each): each is readonly [string, number] => typeof each[1] === 'number');
-    if (told.length === 0 && queens === undefined) return setProblem('Count at least one stage.');
-    if (told.length > 0 && counts[0]?.[1] === undefined) {
-      return setProblem(`Count the ${stageWords(kind.adults)} too, 0 where there are none.`);
-    }
+    const told = stages.flatMap((stage) => {
+      const count = typed(stage);
+      return typeof count === 'number' ? [[stage, count] as const] : [];
+    });
+    const queens = typed('queens');
     const entry = {
       ...(told.length > 0 && { stages: Object.fromEntries(told) }),
       ...(typeof queens === 'number' && { queens }),
     };
-    return void save(entry, `counted, ${countedWords(Object.fromEntries(told))}.`);
+    return save(entry, `counted, ${countedWords(Object.fromEntries(told))}.`, form.place);
   };
   const field = (name: string, label: string, hint?: string) => (
-    <Field
+    <FormField
       key={name}
+      control={form.control}
+      name={name}
       label={label}
-      value={typed[name] ?? ''}
-      onChange={(text) => {
-        setTyped({ ...typed, [name]: text });
-        setProblem(undefined);
-      }}
-      problem={name === stages[0] ? problem : undefined}
+      check={name === stages[0] ? firstCheck : wholeCheck}
       hint={hint}
-      keyboard="number-pad"
+      steps={{ least: 0, most: 1_000_000 }}
     />
   );
   return (
-    <View style={{ gap: space.m }}>
+    <Form form={form} act="Write down" save={submit}>
       {stages.map((stage, index) =>
         field(
           stage,
@@ -105,32 +113,38 @@ function ByStages({ resident, save }: { resident: Resident; save: (counts: objec
         ),
       )}
       {isAnt ? field('queens', 'Queens') : null}
-      <Button title="Write down" onPress={submit} />
-    </View>
+    </Form>
   );
 }
 
-function InPhoto({ keep }: { keep: (counted: Counted) => Promise<void> }) {
-  const [counted, share] = [useTyped(), useTyped('100')];
-  const [heads, percent] = [headCountIn(counted.text), numberIn(share.text)];
+type Keep = (counted: Counted, place: (error: unknown) => void) => Promise<void>;
+
+function InPhoto({ keep }: { keep: Keep }) {
+  const form = useFields({ counted: '', share: '100' }, () => 'counted');
+  const [heads, percent] = [headCountIn(form.values.counted), numberIn(form.values.share)];
   const isShare = percent !== undefined && percent > 0 && percent <= 100;
   const result = heads !== undefined && isShare ? countedInPart(heads, percent) : null;
-  const submit = () => {
-    if (heads === undefined) counted.refuse('A whole number from 1 up.');
-    if (!isShare) share.refuse('Percent, over 0 and up to 100.');
-    if (result) void keep(result);
-  };
   return (
-    <View style={{ gap: space.m }}>
-      <Field label="Heads in the photo" {...counted.field} keyboard="number-pad" />
-      <Field
+    <Form form={form} act="Write down" save={async () => result && keep(result, form.place)}>
+      <FormField
+        control={form.control}
+        name="counted"
+        label="Heads in the photo"
+        check={headsCheck}
+        keyboard="number-pad"
+      />
+      <FormField
+        control={form.control}
+        name="share"
         label="Part of the nest in the photo, %"
-        {...share.field}
+        check={(text) => {
+          const value = numberIn(text) ?? 0;
+          return (value > 0 && value <= 100) || 'Percent, over 0 and up to 100.';
+        }}
         hint={result ? `About ${result.heads} in all, likely ${result.low} to ${result.high}.` : undefined}
         keyboard="decimal-pad"
       />
-      <Button title="Write down" onPress={submit} />
-    </View>
+    </Form>
   );
 }
 

@@ -1,5 +1,4 @@
 import { router } from 'expo-router';
-import { useState } from 'react';
 import { View } from 'react-native';
 import { call } from '@/client/api';
 import { useHouse } from '@/client/house';
@@ -8,17 +7,16 @@ import { useCall } from '@/client/useCall';
 import type { Brood } from '@/contract/broods';
 import type { Resident } from '@/contract/records';
 import type { Mating } from '@/core/broods/eggs';
-import type { Day } from '@/core/measure/day';
-import { Button } from '../kit/Button';
-import { Choices } from '../kit/Choices';
-import { Field } from '../kit/Field';
 import { Fold } from '../kit/Fold';
 import { LinkRow } from '../components/LinkRow';
 import { Body, Heading, Soft, Strong } from '../components/Words';
-import { countOrNoneIn } from '../forms/checks';
-import { useTyped } from '../forms/useTyped';
+import { countOrNoneCheck, countOrNoneIn, needed } from '../forms/checks';
+import { Form } from '../forms/Form';
+import { FormChoices } from '../forms/FormChoices';
+import { FormDay } from '../forms/FormDay';
+import { FormField } from '../forms/FormField';
+import { useFields } from '../forms/useFields';
 import { HatchWeeks } from '../seasons/HatchWeeks';
-import { DayInput } from '../kit/DayInput';
 import { space } from '../theme/tokens';
 import { expectedWords, keptAllWords, surplusWords } from '@/words/broods';
 import { dayWords } from '@/words/days';
@@ -93,33 +91,41 @@ const MATINGS: { value: Mating; title: string }[] = [
   { value: 'unknown', title: 'Nobody knows' },
 ];
 
+interface LaidValues {
+  laidFrom: string;
+  laidTo: string;
+  mating: Mating;
+}
+
 function LaidForm({ resident, brood }: { resident: Resident; brood: Brood }) {
   const write = useLog((log) => log.write);
-  const [mating, setMating] = useState(brood.mating);
   const today = useHouse((house) => house.round?.on);
-  const [from, setFrom] = useState<Day | ''>(brood.laidFrom);
-  const [to, setTo] = useState<Day | ''>(brood.laidTo === brood.laidFrom ? '' : brood.laidTo);
-  const save = () => {
-    void write(
-      { kind: 'laid', residentId: resident.id, laidFrom: from, ...(to !== '' && { laidTo: to }), mating },
+  const form = useFields<LaidValues>({
+    laidFrom: brood.laidFrom,
+    laidTo: brood.laidTo === brood.laidFrom ? '' : brood.laidTo,
+    mating: brood.mating,
+  });
+  const { control, values } = form;
+  const save = ({ laidFrom, laidTo, mating }: LaidValues) =>
+    write(
+      { kind: 'laid', residentId: resident.id, laidFrom, ...(laidTo !== '' && { laidTo }), mating },
       `${calledWords(resident)}: written down.`,
+      form.place,
     );
-  };
   return (
-    <View style={{ gap: space.m }}>
-      <DayInput label="First laid" value={from} onChange={setFrom} max={today} />
-      <DayInput
+    <Form form={form} act="Write down" save={save}>
+      <FormDay control={control} name="laidFrom" label="First laid" check={needed('Choose the day.')} max={today} />
+      <FormDay
+        control={control}
+        name="laidTo"
         label="Last laid"
-        value={to}
-        onChange={setTo}
         none="the same day"
         isOptional
-        min={from || undefined}
+        min={values.laidFrom || undefined}
         max={today}
       />
-      <Choices label="The mother" choices={MATINGS} value={mating} onChange={setMating} />
-      <Button title="Write down" onPress={save} />
-    </View>
+      <FormChoices control={control} name="mating" label="The mother" choices={MATINGS} />
+    </Form>
   );
 }
 
@@ -127,32 +133,34 @@ function SurplusForm({ resident, brood }: { resident: Resident; brood: Brood }) 
   const write = useLog((log) => log.write);
   const { surplus, feedOff: feeding, freezing } = brood;
   const first = (count: number | undefined) => (count === undefined || count === 0 ? '' : String(count));
-  const fields = {
-    keep: useTyped(first(surplus?.keep)),
-    passOn: useTyped(first(surplus?.passOn)),
-    feedOff: useTyped(first(surplus?.feedOff)),
+  const start = { keep: first(surplus?.keep), passOn: first(surplus?.passOn), feedOff: first(surplus?.feedOff) };
+  const form = useFields(start);
+  const save = (typed: typeof start) => {
+    const count = (text: string) => countOrNoneIn(text) ?? 0;
+    const plan = { keep: count(typed.keep), passOn: count(typed.passOn), feedOff: count(typed.feedOff) };
+    const entry = { kind: 'surplus', residentId: resident.id, ...plan } as const;
+    return write(entry, `${calledWords(resident)}: plan written down.`, form.place);
   };
-  const save = () => {
-    const [keep, passOn, feedOff] = [fields.keep, fields.passOn, fields.feedOff].map((field) => {
-      const count = countOrNoneIn(field.text);
-      if (count === undefined) field.refuse('A whole number from 0 up.');
-      return count;
-    });
-    if (keep === undefined || passOn === undefined || feedOff === undefined) return;
-    const entry = { kind: 'surplus', residentId: resident.id, keep, passOn, feedOff } as const;
-    void write(entry, `${calledWords(resident)}: plan written down.`);
-  };
+  const field = (name: keyof typeof start, label: string, hint?: string) => (
+    <FormField
+      control={form.control}
+      name={name}
+      label={label}
+      check={countOrNoneCheck}
+      hint={hint}
+      steps={{ least: 0, most: 1_000_000 }}
+    />
+  );
   return (
-    <View style={{ gap: space.m }}>
-      <Field label="To keep" {...fields.keep.field} keyboard="number-pad" />
-      <Field label="To pass on" {...fields.passOn.field} keyboard="number-pad" />
+    <Form form={form} act="Plan it so" save={save}>
+      {field('keep', 'To keep')}
+      {field('passOn', 'To pass on')}
       {feeding && !feeding.isSafe ? (
         <Soft>{`None to feed off. ${feeding.why}`}</Soft>
       ) : (
-        <Field label="To feed off" {...fields.feedOff.field} hint={feeding?.why} keyboard="number-pad" />
+        field('feedOff', 'To feed off', feeding?.why)
       )}
       <Soft>{`Eggs beyond that: ${(freezing ?? 'freeze at least 24 hours, then throw away.').replace(/^./, (letter) => letter.toLowerCase())} Nothing is ever released: not here, not where it came from.`}</Soft>
-      <Button title="Plan it so" onPress={save} />
-    </View>
+    </Form>
   );
 }

@@ -1,74 +1,61 @@
 import { router } from 'expo-router';
-import { useState } from 'react';
 import { View } from 'react-native';
 import { call } from '@/client/api';
 import { boxesFor } from '@/client/fitting';
-import { problemOf, useHouse } from '@/client/house';
+import { useHouse } from '@/client/house';
 import { undoing, useLog } from '@/client/log';
 import { keeperField } from '@/client/preferences';
 import type { Resident } from '@/contract/records';
-import { parseLength } from '@/core/measure/length';
 import { hatchlingMm } from '@/core/profiles/eggs';
-import { Button } from '../kit/Button';
-import { Choices } from '../kit/Choices';
-import { Field } from '../kit/Field';
+import { HIGHEST_INSTAR, type Stage } from '@/core/profiles/profile';
+import { withoutUndefined } from '@/core/withoutUndefined';
 import { Body, Soft } from '../components/Words';
-import { headCountIn, INSTAR_PROBLEM, instarIn } from '../forms/checks';
-import { useTyped } from '../forms/useTyped';
+import { anyLength, headCountIn, headsCheck, instarCheck, instarIn, lengthIn, orEmpty } from '../forms/checks';
+import { Form } from '../forms/Form';
+import { FormChoices } from '../forms/FormChoices';
+import { FormField } from '../forms/FormField';
+import { sizeField, useFields } from '../forms/useFields';
+import { onDay, TODAY, When } from '../forms/When';
 import { space } from '../theme/tokens';
 import { calledWords } from '@/words/residents';
 import { capital } from '@/words/text';
 import { useLength } from '@/words/useLength';
-import { DayField, useDay } from './DayField';
 
 interface Props {
   resident: Resident;
   onDone: () => void;
 }
 
-/** A field for a whole number. */
-function useCount(read = headCountIn, problem = 'A whole number from 1 up.') {
-  const typed = useTyped();
-  return {
-    ...typed,
-    /** The number; undefined, and said so, where there is none. */
-    read: () => {
-      const count = read(typed.text);
-      if (count === undefined) typed.refuse(problem);
-      return count;
-    },
-  };
-}
-
 /** "12 of 15 are now in instar 4": as it is said, so it is written. */
 export function InstarForm({ resident, onDone }: Props) {
   const write = useLog((log) => log.write);
-  const count = useCount();
-  const instar = useCount(instarIn, INSTAR_PROBLEM);
-  const day = useDay();
-  const save = async () => {
-    const [heads, step] = [count.read(), instar.read()];
-    if (heads === undefined || step === undefined) return;
-    const entry = { kind: 'moulted', residentId: resident.id, count: heads, instar: step, ...day.field } as const;
-    if (await write(entry, `${calledWords(resident)}: ${heads} in instar ${step}.`)) onDone();
+  const start = { on: TODAY, count: '', instar: '' };
+  const form = useFields(start);
+  const save = async ({ on, ...typed }: typeof start) => {
+    const [count = 0, instar = 0] = [headCountIn(typed.count), instarIn(typed.instar)];
+    const entry = { kind: 'moulted', residentId: resident.id, count, instar, ...onDay(on) } as const;
+    if (await write(entry, `${calledWords(resident)}: ${count} in instar ${instar}.`, form.place)) onDone();
   };
   return (
-    <View style={{ gap: space.m }}>
-      <DayField day={day} />
-      <Field
+    <Form form={form} act="Write down" save={save}>
+      <When control={form.control} />
+      <FormField
+        control={form.control}
+        name="count"
         label={`How many of the ${resident.headCount ?? ''} are there now`.replace('  ', ' ')}
-        {...count.field}
+        check={headsCheck}
         hint="With those that were there before."
-        keyboard="number-pad"
+        steps={{ least: 1, most: resident.headCount ?? 1_000_000 }}
       />
-      <Field
+      <FormField
+        control={form.control}
+        name="instar"
         label="In which instar"
-        {...instar.field}
+        check={instarCheck}
         hint="The first one out of the egg is 1."
-        keyboard="number-pad"
+        steps={{ least: 1, most: HIGHEST_INSTAR, from: resident.instar }}
       />
-      <Button title="Write down" onPress={() => void save()} />
-    </View>
+    </Form>
   );
 }
 
@@ -77,59 +64,71 @@ export function HatchForm({ resident, onDone }: Props) {
   const write = useLog((log) => log.write);
   const length = useLength();
   const { measure } = useHouse((house) => house.care).of({ ...resident, stage: undefined });
-  const count = useCount();
-  const typed = useTyped();
-  const day = useDay();
-  const save = async () => {
-    const heads = count.read();
-    const size = typed.isEmpty ? null : parseLength(typed.text, length.unit);
-    if (size && !size.ok) return typed.refuse(size.problem);
-    if (heads === undefined) return;
-    const measured = size ? { [measure.takes]: size.mm } : {};
-    const entry = { kind: 'hatched', residentId: resident.id, headCount: heads, ...measured, ...day.field } as const;
-    if (await write(entry, `${calledWords(resident)}: ${heads} hatched.`)) onDone();
+  const start = { on: TODAY, headCount: '', size: '' };
+  const form = useFields(start, sizeField);
+  const save = async ({ on, ...typed }: typeof start) => {
+    const headCount = headCountIn(typed.headCount) ?? 0;
+    const entry = {
+      ...({ kind: 'hatched', residentId: resident.id, headCount } as const),
+      ...withoutUndefined({ [measure.takes]: lengthIn(typed.size, length.unit) }),
+      ...onDay(on),
+    };
+    if (await write(entry, `${calledWords(resident)}: ${headCount} hatched.`, form.place)) onDone();
   };
   return (
-    <View style={{ gap: space.m }}>
+    <Form form={form} act="Write down" save={save}>
       <Soft>
         Once all that will hatch have hatched. While only some are out, move those to a box of their own with “Take some
         out”.
       </Soft>
-      <DayField day={day} />
-      <Field label="How many hatched" {...count.field} keyboard="number-pad" />
-      <Field
+      <When control={form.control} />
+      <FormField
+        control={form.control}
+        name="headCount"
+        label="How many hatched"
+        check={headsCheck}
+        steps={{ least: 1, most: resident.headCount ?? 1_000_000, from: resident.headCount }}
+      />
+      <FormField
+        control={form.control}
+        name="size"
         label={`${capital(measure.name)} of one, ${length.unit}`}
-        {...typed.field}
+        check={orEmpty(anyLength(length.unit))}
         hint="Leave empty for what is usual."
         keyboard="decimal-pad"
       />
-      <Button title="Write down" onPress={() => void save()} />
-    </View>
+    </Form>
   );
 }
 
 const OFFERED_BOXES = 8;
 
+interface PartValues {
+  count: string;
+  called: string;
+  size: string;
+  homeId: string;
+  stage: Stage;
+}
+
 /** Some of the group to a box of their own; the record keeps where they came from. */
 export function PartForm({ resident, onDone }: Props) {
   const { homes, residents, care, load } = useHouse();
   const show = useLog((log) => log.show);
-  const count = useCount();
-  const [called, setCalled] = useState('');
-  const [homeId, setHomeId] = useState<string>();
   const isEggs = resident.form === 'eggs';
   const hatchling = care.of({ ...resident, stage: undefined }).stages.find((each) => each !== 'egg');
-  const [stage, setStage] = useState(resident.stage);
   const length = useLength();
-  const size = useTyped();
+  const form = useFields<PartValues>({ count: '', called: '', size: '', homeId: '', stage: resident.stage }, sizeField);
+  const { control, values } = form;
+  const { homeId, stage } = values;
   const hatches = isEggs && stage !== 'egg';
   const { measure } = care.of({ ...resident, stage });
-  const read = size.isEmpty ? null : parseLength(size.text, length.unit);
+  const typedMm = lengthIn(values.size, length.unit);
   const usualMm = hatches ? hatchlingMm(care.of({ ...resident, stage })) : null;
-  const sizeMm = read?.ok ? read.mm : (usualMm ?? undefined);
+  const sizeMm = typedMm ?? usualMm ?? undefined;
   const newcomer = {
     ...resident,
-    ...{ id: '', stage, headCount: headCountIn(count.text) ?? 1 },
+    ...{ id: '', stage, headCount: headCountIn(values.count) ?? 1 },
     ...(hatches && sizeMm !== undefined && { [measure.takes]: sizeMm }),
   };
   // Hatchlings of which nobody knows a size are measured before boxes can be ranked for them.
@@ -137,42 +136,49 @@ export function PartForm({ resident, onDone }: Props) {
   const others = homes.filter((home) => home.id !== resident.homeId);
   const best = isMeasured ? boxesFor(care, newcomer, others, residents).ranking.slice(0, OFFERED_BOXES) : [];
   const codeOf = (id: string) => homes.find((home) => home.id === id)?.code ?? '?';
-  const save = async () => {
-    const heads = count.read();
-    if (read && !read.ok) return size.refuse(read.problem);
-    if (heads === undefined || homeId === undefined) return;
-    try {
-      const name = called.trim();
-      const measured = hatches && read ? { [measure.takes]: read.mm } : {};
-      const body = { count: heads, homeId, stage, ...measured, ...(name && { called: name }), ...keeperField() };
-      const { resident: part, entry } = await call('partResident', { params: { id: resident.id }, body });
-      await load();
-      show({ text: `${heads} moved to ${codeOf(homeId)}.`, ...undoing(entry.id) });
-      onDone();
-      router.push(`/residents/${part.id}`);
-    } catch (error) {
-      show({ text: problemOf(error), isProblem: true });
-    }
+  const save = async (typed: PartValues) => {
+    const count = headCountIn(typed.count) ?? 0;
+    const called = typed.called.trim();
+    const measured = hatches && typedMm !== undefined ? { [measure.takes]: typedMm } : {};
+    const body = { count, homeId, stage, ...measured, ...(called && { called }), ...keeperField() };
+    const { resident: part, entry } = await call('partResident', { params: { id: resident.id }, body });
+    await load();
+    show({ text: `${count} moved to ${codeOf(homeId)}.`, ...undoing(entry.id) });
+    onDone();
+    router.push(`/residents/${part.id}`);
   };
   return (
-    <View style={{ gap: space.m }}>
-      <Field label="How many to take out" {...count.field} keyboard="number-pad" />
+    <Form
+      form={form}
+      act={homeId === '' ? 'Choose a box first' : `Move to ${codeOf(homeId)}`}
+      disabled={homeId === ''}
+      save={save}
+    >
+      <FormField
+        control={control}
+        name="count"
+        label="How many to take out"
+        check={headsCheck}
+        steps={{ least: 1, most: resident.headCount ?? 1_000_000 }}
+      />
       {isEggs && hatchling ? (
-        <Choices
+        <FormChoices
+          control={control}
+          name="stage"
           label="What they are"
           choices={[
             { value: 'egg' as const, title: 'eggs' },
             { value: hatchling, title: `hatched, ${hatchling}` },
           ]}
-          value={stage}
-          onChange={setStage}
         />
       ) : null}
-      <Field label="What you call them, if anything" value={called} onChange={setCalled} />
+      <FormField control={control} name="called" label="What you call them, if anything" />
       {hatches ? (
-        <Field
+        <FormField
+          control={control}
+          name="size"
           label={`${capital(measure.name)} of one, ${length.unit}`}
-          {...size.field}
+          check={orEmpty(anyLength(length.unit))}
           hint={usualMm === null && !measure.usualMm ? 'Boxes are ranked by it.' : 'Leave empty for what is usual.'}
           keyboard="decimal-pad"
         />
@@ -180,22 +186,17 @@ export function PartForm({ resident, onDone }: Props) {
       {!isMeasured ? null : best.length === 0 ? (
         <Body>No box is free for them. Add one on the Wall.</Body>
       ) : (
-        <Choices
+        <FormChoices
+          control={control}
+          name="homeId"
           label="To which box, the best first"
           choices={best.map((each) => ({
             value: each.homeId,
             title: `${codeOf(each.homeId)}${each.verdict === 'fail' ? ', does not fit' : ''}`,
           }))}
-          value={homeId}
-          onChange={setHomeId}
         />
       )}
-      <Button
-        title={homeId === undefined ? 'Choose a box first' : `Move to ${codeOf(homeId)}`}
-        disabled={homeId === undefined}
-        onPress={() => void save()}
-      />
-    </View>
+    </Form>
   );
 }
 
@@ -203,22 +204,16 @@ export function PartForm({ resident, onDone }: Props) {
 export function JoinForm({ resident, onDone }: Props) {
   const { residents, homes, load } = useHouse();
   const show = useLog((log) => log.show);
-  const [otherId, setOtherId] = useState<string>();
+  const form = useFields({ otherId: '' });
+  const { otherId } = form.values;
   const others = residents.filter((each) => each.id !== resident.id && each.form !== 'single');
   const same = others.filter((each) => each.scientificName === resident.scientificName);
   const save = async () => {
-    if (otherId === undefined) return;
-    try {
-      const { entry } = await call('joinResident', {
-        params: { id: resident.id },
-        body: { otherId, ...keeperField() },
-      });
-      await load();
-      show({ text: `${calledWords(resident)}: joined.`, ...undoing(entry.id) });
-      onDone();
-    } catch (error) {
-      show({ text: problemOf(error), isProblem: true });
-    }
+    const body = { otherId, ...keeperField() };
+    const { entry } = await call('joinResident', { params: { id: resident.id }, body });
+    await load();
+    show({ text: `${calledWords(resident)}: joined.`, ...undoing(entry.id) });
+    onDone();
   };
   const codeOf = (each: Resident) => homes.find((home) => home.id === each.homeId)?.code ?? '?';
   return (
@@ -230,15 +225,14 @@ export function JoinForm({ resident, onDone }: Props) {
       {same.length === 0 ? (
         <Body>{`There is no other group of ${resident.scientificName} here.`}</Body>
       ) : (
-        <>
-          <Choices
+        <Form form={form} act="Make them one" disabled={otherId === ''} save={save}>
+          <FormChoices
+            control={form.control}
+            name="otherId"
             label="Which group comes in"
             choices={same.map((each) => ({ value: each.id, title: `${codeOf(each)} ${calledWords(each)}` }))}
-            value={otherId}
-            onChange={setOtherId}
           />
-          <Button title="Make them one" disabled={otherId === undefined} onPress={() => void save()} />
-        </>
+        </Form>
       )}
     </View>
   );

@@ -3,18 +3,17 @@ import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { call } from '@/client/api';
 import { useGone } from '@/client/gone';
-import { problemOf, useHouse } from '@/client/house';
+import { useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import type { Resident } from '@/contract/records';
 import { areSiblings } from '@/core/growth/kin';
-import type { Day } from '@/core/measure/day';
-import { Button } from '../kit/Button';
-import { Choices } from '../kit/Choices';
-import { Field } from '../kit/Field';
-import { DayInput } from '../kit/DayInput';
 import { Fold } from '../kit/Fold';
 import { LinkRow } from '../components/LinkRow';
-import { useTyped } from '../forms/useTyped';
+import { Form } from '../forms/Form';
+import { FormChoices } from '../forms/FormChoices';
+import { FormDay } from '../forms/FormDay';
+import { FormField } from '../forms/FormField';
+import { useFields } from '../forms/useFields';
 import { Soft, Strong } from '../components/Words';
 import { space } from '../theme/tokens';
 import { dayWords } from '@/words/days';
@@ -73,27 +72,26 @@ function KinForm({ resident, ofKind }: { resident: Resident; ofKind: Resident[] 
   const show = useLog((log) => log.show);
   const [isOpen, setOpen] = useState(false);
   const today = useHouse((house) => house.round?.on);
-  const [bornOn, setBornOn] = useState<Day | ''>(resident.bornOn ?? '');
-  const batch = useTyped(resident.batch ?? '');
-  const [motherId, setMother] = useState(resident.motherId ?? NOBODY);
-  const [fatherId, setFather] = useState(resident.fatherId ?? NOBODY);
+  const form = useFields({
+    bornOn: resident.bornOn ?? '',
+    batch: resident.batch ?? '',
+    motherId: resident.motherId ?? NOBODY,
+    fatherId: resident.fatherId ?? NOBODY,
+  });
+  const { control } = form;
   if (!isOpen) return <LinkRow links={[{ title: 'Write down where it comes from', onPress: () => setOpen(true) }]} />;
-  const save = async () => {
+  const save = async ({ bornOn, batch, motherId, fatherId }: typeof form.values) => {
     const idOf = (id: string) => (id === NOBODY ? null : id);
     const body = {
       bornOn: bornOn === '' ? null : bornOn,
-      batch: batch.isEmpty ? null : batch.text,
+      batch: batch.trim() === '' ? null : batch.trim(),
       motherId: idOf(motherId),
       fatherId: idOf(fatherId),
     };
-    try {
-      await call('changeResident', { params: { id: resident.id }, body });
-      await load();
-      show({ text: `${calledWords(resident)}: written down.` });
-      setOpen(false);
-    } catch (error) {
-      show({ text: problemOf(error), isProblem: true });
-    }
+    await call('changeResident', { params: { id: resident.id }, body });
+    await load();
+    show({ text: `${calledWords(resident)}: written down.` });
+    setOpen(false);
   };
   const parents = (sex: 'female' | 'male') => [
     { value: NOBODY, title: 'not known' },
@@ -102,14 +100,20 @@ function KinForm({ resident, ofKind }: { resident: Resident; ofKind: Resident[] 
       .map((each) => ({ value: each.id, title: calledWords(each) })),
   ];
   return (
-    <View style={{ gap: space.m, marginTop: space.m }}>
-      <DayInput label="Hatched on" value={bornOn} onChange={setBornOn} none="not known" isOptional max={today} />
-      <Field label="Batch" {...batch.field} hint="Those of one batch are siblings: the forecast learns from them." />
-      <Strong>Mother</Strong>
-      <Choices isNamedAbove label="Mother" choices={parents('female')} value={motherId} onChange={setMother} />
-      <Strong>Father</Strong>
-      <Choices isNamedAbove label="Father" choices={parents('male')} value={fatherId} onChange={setFather} />
-      <Button title="Save" onPress={() => void save()} />
+    <View style={{ marginTop: space.m }}>
+      <Form form={form} act="Save" save={save}>
+        <FormDay control={control} name="bornOn" label="Hatched on" none="not known" isOptional max={today} />
+        <FormField
+          control={control}
+          name="batch"
+          label="Batch"
+          hint="Those of one batch are siblings: the forecast learns from them."
+        />
+        <Strong>Mother</Strong>
+        <FormChoices control={control} name="motherId" isNamedAbove label="Mother" choices={parents('female')} />
+        <Strong>Father</Strong>
+        <FormChoices control={control} name="fatherId" isNamedAbove label="Father" choices={parents('male')} />
+      </Form>
     </View>
   );
 }

@@ -1,9 +1,8 @@
 import { useState } from 'react';
-import { useForm } from 'react-hook-form';
 import { ScrollView } from 'react-native';
-import { call, CallFailed } from '@/client/api';
+import { call } from '@/client/api';
 import { useGone } from '@/client/gone';
-import { problemOf, useHouse } from '@/client/house';
+import { useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import { keeperField } from '@/client/preferences';
 import type { Entry } from '@/contract/storedEntries';
@@ -15,8 +14,9 @@ import type { LengthWords } from '@/words/lengths';
 import { useLength } from '@/words/useLength';
 import { makeStyles } from '../components/useStyles';
 import { Body } from '../components/Words';
+import { Form } from '../forms/Form';
 import { FormField } from '../forms/FormField';
-import { Button } from '../kit/Button';
+import { useFields } from '../forms/useFields';
 import { Choices } from '../kit/Choices';
 import { DayInput } from '../kit/DayInput';
 import { ListInput } from '../kit/ListInput';
@@ -44,18 +44,18 @@ export function MendForm({ entry, words, onDone }: Props) {
   const nameable = subject && !residents.includes(subject) ? [subject, ...residents] : residents;
   const kept = subject && care.of(subject);
   const fields = mendFields(entry, kept?.measure.takes ?? 'legSpanMm', subject?.form === 'single');
-  const { control, handleSubmit, setError, formState } = useForm<Values>({
-    defaultValues: {
+  const form = useFields<Values>(
+    {
       note: entry.note ?? '',
       ...Object.fromEntries(fields.map((field) => [field.name, textOf(entry, field, length)])),
     },
-    mode: 'onTouched',
-  });
+    (path) => path,
+  );
+  const { control } = form;
   const [on, setOn] = useState(entry.on);
   const [about, setAbout] = useState(entry.residentId ?? '');
   const { stage: stageBefore } = entry.data as { stage?: string };
   const [stage, setStage] = useState(stageBefore);
-  const [problem, setProblem] = useState<string>();
   const boxOf = (homeId: string) => homes.find(({ id }) => id === homeId)?.code ?? '';
 
   const save = async (values: Values) => {
@@ -64,62 +64,56 @@ export function MendForm({ entry, words, onDone }: Props) {
       touched.map((field) => [field.name, valueOf(values[field.name] ?? '', field, length)]),
     );
     const note = (values['note'] ?? '').trim();
-    try {
-      const change = {
-        ...(on !== entry.on && { on }),
-        ...(about !== entry.residentId && entry.residentId !== null && { residentId: about }),
-        ...(note !== (entry.note ?? '') && { note: note === '' ? null : note }),
-        set: { ...set, ...(stage !== stageBefore && stage !== undefined && { stage }) },
-        ...(keeperField().keeper !== undefined && { by: keeperField().keeper }),
-      };
-      await call('mendEntry', { params: { id: entry.id }, body: change });
-      await load();
-      show({ text: 'Put right. How it stood before can be read under it.' });
-      onDone();
-    } catch (error) {
-      const known = error instanceof CallFailed ? error.fields.filter(({ path }) => path in values) : [];
-      for (const { path, message } of known) setError(path, { message });
-      setProblem(known.length > 0 ? undefined : problemOf(error));
-    }
+    const change = {
+      ...(on !== entry.on && { on }),
+      ...(about !== entry.residentId && entry.residentId !== null && { residentId: about }),
+      ...(note !== (entry.note ?? '') && { note: note === '' ? null : note }),
+      set: { ...set, ...(stage !== stageBefore && stage !== undefined && { stage }) },
+      ...(keeperField().keeper !== undefined && { by: keeperField().keeper }),
+    };
+    await call('mendEntry', { params: { id: entry.id }, body: change });
+    await load();
+    show({ text: 'Put right. How it stood before can be read under it.' });
+    onDone();
   };
 
   return (
     <Sheet title="Put right" onClose={onDone}>
       <ScrollView style={styles.scroll} contentContainerStyle={styles.form}>
-        <Body>{words}</Body>
-        <DayInput label="Day" value={on} onChange={setOn} max={round?.on} />
-        {entry.residentId !== null && entry.kind !== 'taken-in' ? (
-          <ListInput
-            label="About"
-            choices={nameable.map((each) => ({
-              value: each.id,
-              title: `${calledWords(each)}, ${boxOf(each.homeId)}`,
-            }))}
-            value={about}
-            onChange={setAbout}
-          />
-        ) : null}
-        {stage !== undefined && kept ? (
-          <Choices
-            label="Stage"
-            choices={kept.stages.map((value) => ({ value, title: value }))}
-            value={stage}
-            onChange={setStage}
-          />
-        ) : null}
-        {fields.map((field) => (
-          <FormField
-            key={field.name}
-            control={control}
-            name={field.name}
-            label={field.is === 'length' ? `${field.label}, ${length.unit}` : field.label}
-            check={(text) => checkOf(text, field, length)}
-            {...(field.is !== 'text' && { keyboard: 'decimal-pad' as const })}
-          />
-        ))}
-        <FormField control={control} name="note" label="Note" />
-        {problem !== undefined ? <Body role="alert">{problem}</Body> : null}
-        <Button title="Save" disabled={formState.isSubmitting} onPress={() => void handleSubmit(save)()} />
+        <Form form={form} act="Save" save={save}>
+          <Body>{words}</Body>
+          <DayInput label="Day" value={on} onChange={setOn} max={round?.on} />
+          {entry.residentId !== null && entry.kind !== 'taken-in' ? (
+            <ListInput
+              label="About"
+              choices={nameable.map((each) => ({
+                value: each.id,
+                title: `${calledWords(each)}, ${boxOf(each.homeId)}`,
+              }))}
+              value={about}
+              onChange={setAbout}
+            />
+          ) : null}
+          {stage !== undefined && kept ? (
+            <Choices
+              label="Stage"
+              choices={kept.stages.map((value) => ({ value, title: value }))}
+              value={stage}
+              onChange={setStage}
+            />
+          ) : null}
+          {fields.map((field) => (
+            <FormField
+              key={field.name}
+              control={control}
+              name={field.name}
+              label={field.is === 'length' ? `${field.label}, ${length.unit}` : field.label}
+              check={(text) => checkOf(text, field, length)}
+              {...(field.is !== 'text' && { keyboard: 'decimal-pad' as const })}
+            />
+          ))}
+          <FormField control={control} name="note" label="Note" />
+        </Form>
       </ScrollView>
     </Sheet>
   );

@@ -2,16 +2,20 @@ import { router, useLocalSearchParams } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { call } from '@/client/api';
-import { problemOf, useHouse } from '@/client/house';
+import { useHouse } from '@/client/house';
 import { undoing, useLog } from '@/client/log';
 import { keeperField } from '@/client/preferences';
 import type { Resident } from '@/contract/records';
-import { MOULT_SIGNS, type Form } from '@/core/profiles/profile';
-import { Button } from '../kit/Button';
+import { MOULT_SIGNS, type Form as ResidentForm, type MoultSign } from '@/core/profiles/profile';
 import { Choices } from '../kit/Choices';
-import { Field } from '../kit/Field';
 import { PhotoPicker } from '../components/PhotoPicker';
-import { useTyped } from '../forms/useTyped';
+import { needed } from '../forms/checks';
+import { Form } from '../forms/Form';
+import { FormChoices } from '../forms/FormChoices';
+import { FormField } from '../forms/FormField';
+import { Problems } from '../forms/Problems';
+import { useFields } from '../forms/useFields';
+import { onDay, TODAY, When } from '../forms/When';
 import { Heading, Soft } from '../components/Words';
 import { space } from '../theme/tokens';
 import { signWords } from '@/words/jobs';
@@ -19,7 +23,6 @@ import { calledWords } from '@/words/residents';
 import { HatchForm, InstarForm, JoinForm, PartForm } from './GroupForms';
 import { ClutchForm } from './ClutchForm';
 import { CountForm } from './CountForm';
-import { DayField, useDay } from './DayField';
 import { LeavingForm } from './LeavingForm';
 import { useQuiet } from './QuietPanel';
 import { SexForm } from './SexForm';
@@ -44,7 +47,7 @@ const TITLES = {
 } as const;
 type What = keyof typeof TITLES;
 
-const OF_FORM: Record<Form, What[]> = {
+const OF_FORM: Record<ResidentForm, What[]> = {
   single: ['sign', 'moulted', 'measured', 'sexed', 'clutch', 'paired', 'note', 'photo', 'left'],
   group: ['instars', 'measured', 'counted', 'clutch', 'paired', 'sign', 'note', 'photo', 'part', 'join', 'left'],
   colony: ['counted', 'measured', 'sign', 'note', 'photo', 'part', 'join', 'left'],
@@ -126,19 +129,24 @@ function SignForm({ resident, onDone }: FormProps) {
   const { leaveAloneSigns } = useHouse((house) => house.care).of(resident);
   // Those on which it is left alone come first; the others count in the odds.
   const signs = [...leaveAloneSigns, ...MOULT_SIGNS.filter((sign) => !leaveAloneSigns.includes(sign))];
-  const day = useDay();
+  const form = useFields<{ on: string; sign: MoultSign | '' }>({ on: TODAY, sign: '' });
+  // A tap on a sign writes it: of a dozen signs one is seen, and the hands are wet.
+  const save = form.handleSubmit(async ({ on, sign }) => {
+    if (sign === '') return;
+    const entry = { kind: 'sign', residentId: resident.id, sign, ...onDay(on) } as const;
+    if (await write(entry, `${calledWords(resident)}: ${signWords(sign)}.`, form.place)) onDone();
+  });
   return (
     <View style={{ gap: space.m }}>
-      <DayField day={day} />
-      <Choices
+      <When control={form.control} />
+      <FormChoices
+        control={form.control}
+        name="sign"
         label="Sign of a moult"
         choices={signs.map((sign) => ({ value: sign, title: signWords(sign) }))}
-        value={undefined}
-        onChange={(sign) => {
-          const entry = { kind: 'sign', residentId: resident.id, sign, ...day.field } as const;
-          void write(entry, `${calledWords(resident)}: ${signWords(sign)}.`).then((isDone) => isDone && onDone());
-        }}
+        onChosen={() => void save()}
       />
+      <Problems form={form} />
     </View>
   );
 }
@@ -172,48 +180,54 @@ function PairedForm({ resident, onDone }: FormProps) {
 
 function NoteForm({ resident, onDone }: FormProps) {
   const write = useLog((log) => log.write);
-  const note = useTyped();
-  const day = useDay();
-  const save = async () => {
-    if (note.isEmpty) return note.refuse('Write what you noticed.');
-    const entry = { kind: 'noted', residentId: resident.id, note: note.text, ...day.field } as const;
-    if (await write(entry, `${calledWords(resident)}: noted.`)) onDone();
+  const start = { on: TODAY, note: '' };
+  const form = useFields(start);
+  const save = async ({ on, note }: typeof start) => {
+    const entry = { kind: 'noted', residentId: resident.id, note: note.trim(), ...onDay(on) } as const;
+    if (await write(entry, `${calledWords(resident)}: noted.`, form.place)) onDone();
   };
   return (
-    <View style={{ gap: space.m }}>
-      <DayField day={day} />
-      <Field label="What you noticed" {...note.field} />
-      <Button title="Write down" onPress={() => void save()} />
-    </View>
+    <Form form={form} act="Write down" save={save}>
+      <When control={form.control} />
+      <FormField
+        control={form.control}
+        name="note"
+        label="What you noticed"
+        check={needed('Write what you noticed.')}
+      />
+    </Form>
   );
 }
 
 function PhotoForm({ resident, onDone }: FormProps) {
   const load = useHouse((house) => house.load);
   const show = useLog((log) => log.show);
-  const note = useTyped();
-  const day = useDay();
-  const keep = async (picture: Promise<string>) => {
-    try {
-      const body = {
-        jpegBase64: await picture,
-        ...(!note.isEmpty && { note: note.text }),
-        ...day.field,
-        ...keeperField(),
-      };
-      const { entry } = await call('addResidentPhoto', { params: { id: resident.id }, body });
-      await load();
-      show({ text: `${calledWords(resident)}: photo kept.`, ...undoing(entry.id) });
-      onDone();
-    } catch (error) {
-      show({ text: problemOf(error), isProblem: true });
-    }
-  };
+  const start = { on: TODAY, note: '' };
+  const form = useFields(start);
+  // A photo that was picked is kept at once.
+  const keep = (picture: Promise<string>) =>
+    form.handleSubmit(async ({ on, note }) => {
+      try {
+        const body = {
+          jpegBase64: await picture,
+          ...(note.trim() !== '' && { note: note.trim() }),
+          ...onDay(on),
+          ...keeperField(),
+        };
+        const { entry } = await call('addResidentPhoto', { params: { id: resident.id }, body });
+        await load();
+        show({ text: `${calledWords(resident)}: photo kept.`, ...undoing(entry.id) });
+        onDone();
+      } catch (error) {
+        form.place(error);
+      }
+    })();
   return (
     <View style={{ gap: space.m }}>
-      <DayField day={day} />
-      <Field label="What it shows, if you like" {...note.field} />
+      <When control={form.control} />
+      <FormField control={form.control} name="note" label="What it shows, if you like" />
       <PhotoPicker label="Photo of the resident" onPick={(picture) => void keep(picture)} />
+      <Problems form={form} />
       <Soft>Made smaller on this device, then kept with the record. No flash on a moulting animal.</Soft>
     </View>
   );

@@ -1,22 +1,28 @@
-import { useState } from 'react';
-import { View } from 'react-native';
 import { CONDITIONS, type Condition } from '@/core/feeding/prey';
 import { useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import type { Resident } from '@/contract/records';
-import { parseLength } from '@/core/measure/length';
-import { withoutUndefined } from '@/core/withoutUndefined';
-import { Button } from '../kit/Button';
-import { Choices } from '../kit/Choices';
-import { Field } from '../kit/Field';
 import { numberIn } from '@/core/measure/typedNumber';
-import { headCountIn, INSTAR_PROBLEM, instarIn } from '../forms/checks';
-import { useTyped } from '../forms/useTyped';
-import { space } from '../theme/tokens';
+import { HIGHEST_INSTAR, type Stage } from '@/core/profiles/profile';
+import { withoutUndefined } from '@/core/withoutUndefined';
+import {
+  anyLength,
+  gramsCheck,
+  headCountIn,
+  headsCheck,
+  instarCheck,
+  instarIn,
+  lengthIn,
+  orEmpty,
+} from '../forms/checks';
+import { Form } from '../forms/Form';
+import { FormChoices } from '../forms/FormChoices';
+import { FormField } from '../forms/FormField';
+import { sizeField, useFields } from '../forms/useFields';
+import { onDay, TODAY, When } from '../forms/When';
 import { calledWords } from '@/words/residents';
 import { capital } from '@/words/text';
 import { useLength } from '@/words/useLength';
-import { DayField, useDay } from './DayField';
 
 interface Props {
   kind: 'moulted' | 'measured';
@@ -24,77 +30,100 @@ interface Props {
   onDone: () => void;
 }
 
+interface Values {
+  on: string;
+  stage: Stage;
+  size: string;
+  massG: string;
+  instar: string;
+  headCount: string;
+  condition: Condition | undefined;
+}
+
 /** A moult, or a size, a weight, a count. */
 export function SizeForm({ kind, resident, onDone }: Props) {
   const length = useLength();
   const write = useLog((log) => log.write);
   const { measure, stages: known } = useHouse((house) => house.care).of(resident);
-  const [stage, setStage] = useState(resident.stage);
-  const [size, mass, instar, heads] = [useTyped(), useTyped(), useTyped(), useTyped()];
-  const [condition, setCondition] = useState<Condition>();
-  const day = useDay();
+  const start = { on: TODAY, size: '', massG: '', instar: '', headCount: '', stage: resident.stage };
+  const form = useFields<Values>({ ...start, condition: undefined }, sizeField);
+  const { control, values } = form;
   const isGroup = resident.form !== 'single';
-  const save = async () => {
-    const taken = size.isEmpty ? null : parseLength(size.text, length.unit);
-    const [massG, step, headCount] = [numberIn(mass.text), instarIn(instar.text), headCountIn(heads.text)];
-    const isNothing =
-      [size, mass, instar, heads].every((each) => each.isEmpty) && stage === resident.stage && !condition;
-    const wrong = [
-      taken && !taken.ok ? { typed: size, why: taken.problem } : null,
-      kind === 'measured' && isNothing ? { typed: size, why: `Write the ${measure.name} you measured.` } : null,
-      mass.isEmpty || (massG ?? 0) > 0 ? null : { typed: mass, why: 'Grams as a number over 0, for example 17.4.' },
-      instar.isEmpty || step ? null : { typed: instar, why: INSTAR_PROBLEM },
-      heads.isEmpty || headCount ? null : { typed: heads, why: 'A whole number from 1 to 1000000.' },
-    ].filter((each) => each !== null);
-    for (const { typed, why } of wrong) typed.refuse(why);
-    if (wrong.length > 0) return;
-    const seen = {
-      ...(taken?.ok && { [measure.takes]: taken.mm }),
-      ...withoutUndefined({ massG, instar: step, headCount, condition: kind === 'measured' ? condition : undefined }),
-      ...day.field,
-    };
+  const isNothing =
+    [values.size, values.massG, values.instar, values.headCount].every((each) => each.trim() === '') &&
+    values.stage === resident.stage &&
+    !values.condition;
+  const lengthOrEmpty = orEmpty(anyLength(length.unit));
+  const sizeCheck = (text: string) =>
+    kind === 'measured' && isNothing ? `Write the ${measure.name} you measured.` : lengthOrEmpty(text);
+  const save = async ({ on, stage, condition, ...typed }: Values) => {
+    const seen = withoutUndefined({
+      [measure.takes]: lengthIn(typed.size, length.unit),
+      massG: numberIn(typed.massG),
+      instar: instarIn(typed.instar),
+      headCount: headCountIn(typed.headCount),
+      condition: kind === 'measured' ? condition : undefined,
+    });
     const words = kind === 'moulted' ? 'moult written down.' : 'written down.';
-    if (await write({ kind, residentId: resident.id, stage, ...seen }, `${calledWords(resident)}: ${words}`)) onDone();
+    const entry = { kind, residentId: resident.id, stage, ...seen, ...onDay(on) };
+    if (await write(entry, `${calledWords(resident)}: ${words}`, form.place)) onDone();
   };
   return (
-    <View style={{ gap: space.m }}>
-      <DayField day={day} />
-      <Choices
+    <Form form={form} act="Write down" save={save}>
+      <When control={control} />
+      <FormChoices
+        control={control}
+        name="stage"
         label="Stage"
         choices={known.filter((each) => each !== 'egg').map((value) => ({ value, title: value }))}
-        value={stage}
-        onChange={setStage}
       />
-      <Field
+      <FormField
+        control={control}
+        name="size"
         label={`${capital(measure.name)}, ${length.unit}`}
-        {...size.field}
+        check={sizeCheck}
         hint={kind === 'moulted' ? 'Leave empty until it can be measured.' : measure.howTo}
         keyboard="decimal-pad"
       />
-      <Field label="Weight, g" {...mass.field} hint="Leave empty if it was not weighed." keyboard="decimal-pad" />
+      <FormField
+        control={control}
+        name="massG"
+        label="Weight, g"
+        check={orEmpty(gramsCheck)}
+        hint="Leave empty if it was not weighed."
+        keyboard="decimal-pad"
+      />
       {kind === 'measured' ? (
-        <Choices
+        <FormChoices
+          control={control}
+          name="condition"
           label="How it looks"
           choices={CONDITIONS.map((value) => ({ value, title: value }))}
-          value={condition}
-          onChange={setCondition}
         />
       ) : null}
       {isGroup ? (
-        <Field label="How many" {...heads.field} hint="Leave empty if nobody counted." keyboard="number-pad" />
+        <FormField
+          control={control}
+          name="headCount"
+          label="How many"
+          check={orEmpty(headsCheck)}
+          hint="Leave empty if nobody counted."
+          steps={{ least: 1, most: 1_000_000, from: resident.headCount }}
+        />
       ) : (
-        <Field
+        <FormField
+          control={control}
+          name="instar"
           label="Instar, if you know it"
-          {...instar.field}
+          check={orEmpty(instarCheck)}
           hint={
             resident.instar === undefined
               ? 'The first one out of the egg is 1.'
               : `It was in ${resident.instar}; every moult adds one by itself.`
           }
-          keyboard="number-pad"
+          steps={{ least: 1, most: HIGHEST_INSTAR, from: resident.instar }}
         />
       )}
-      <Button title="Write down" onPress={() => void save()} />
-    </View>
+    </Form>
   );
 }

@@ -1,3 +1,4 @@
+import { useState } from 'react';
 import { View } from 'react-native';
 import type { ColonyFacts } from '@/contract/colony';
 import type { PopulationKind } from '@/core/colony/kind';
@@ -7,7 +8,6 @@ import { Field } from '../kit/Field';
 import { Fold } from '../kit/Fold';
 import { Body, Soft } from '../components/Words';
 import { headCountIn } from '../forms/checks';
-import { useTyped } from '../forms/useTyped';
 import { space } from '../theme/tokens';
 import { headsWords } from '@/words/colony';
 import { dayWords } from '@/words/days';
@@ -24,13 +24,13 @@ const FOUNDERS = 10;
 
 /** How many tubs like this one a weekly need takes. */
 export function TubsPanel({ facts, kind, today }: Props) {
-  const need = useTyped();
-  const perWeek = headCountIn(need.text);
+  const [need, setNeed] = useState('');
+  const perWeek = headCountIn(need);
   return (
     <View style={{ marginTop: space.l }}>
       <Fold title="Tubs for a weekly need">
         <View style={{ gap: space.m }}>
-          <Field label="Grown ones wanted a week" {...need.field} keyboard="number-pad" />
+          <Field label="Grown ones wanted a week" value={need} onChange={setNeed} keyboard="number-pad" />
           {perWeek === undefined ? null : <Tubs facts={facts} kind={kind} today={today} perWeek={perWeek} />}
           <Soft>
             {`A new tub is begun with about ${FOUNDERS} grown ones and old soil. One new tub a month from each founding ` +

@@ -126,13 +126,14 @@ describe('a count', () => {
     mockCall.mockResolvedValue(of('ant-small-temperate', {}));
     await act(async () => renderThemed(<CountForm resident={resident} onDone={() => undefined} />));
     fireEvent.change(screen.getByLabelText('Larvae'), { target: { value: '40' } });
-    fireEvent.click(screen.getByRole('button', { name: 'Write down' }));
+    await act(async () => fireEvent.click(screen.getByRole('button', { name: 'Write down' })));
     expect(screen.getByText('Count the workers too, 0 where there are none.')).toBeTruthy();
     fireEvent.change(screen.getByLabelText('Workers'), { target: { value: '120' } });
     await act(async () => fireEvent.click(screen.getByRole('button', { name: 'Write down' })));
     expect(write).toHaveBeenLastCalledWith(
       { kind: 'measured', residentId: 'r', stages: { worker: 120, larva: 40 } },
       expect.any(String),
+      expect.any(Function),
     );
     fireEvent.click(screen.getByRole('radio', { name: 'In a photo' }));
     fireEvent.change(screen.getByLabelText('Heads in the photo'), { target: { value: '60' } });
@@ -143,6 +144,7 @@ describe('a count', () => {
     expect(write).toHaveBeenLastCalledWith(
       { kind: 'measured', residentId: 'r', headCount: 158, headsLow: 100, headsHigh: 250 },
       expect.any(String),
+      expect.any(Function),
     );
   });
 });
@@ -164,13 +166,14 @@ describe('eggs ahead', () => {
     expect(screen.getByText(/^None to feed off\. They are venomous/)).toBeTruthy();
     expect(screen.queryByLabelText('To feed off')).toBeNull();
     fireEvent.change(screen.getByLabelText('To keep'), { target: { value: 'many' } });
-    fireEvent.click(screen.getByRole('button', { name: 'Plan it so' }));
+    await act(async () => fireEvent.click(screen.getByRole('button', { name: 'Plan it so' })));
     expect(screen.getByText('A whole number from 0 up.')).toBeTruthy();
     fireEvent.change(screen.getByLabelText('To keep'), { target: { value: '12' } });
-    fireEvent.click(screen.getByRole('button', { name: 'Plan it so' }));
+    await act(async () => fireEvent.click(screen.getByRole('button', { name: 'Plan it so' })));
     expect(write).toHaveBeenLastCalledWith(
       { kind: 'surplus', residentId: 'r', keep: 12, passOn: 0, feedOff: 0 },
       expect.any(String),
+      expect.any(Function),
     );
   });
 });

@@ -141,7 +141,7 @@ describe('what is written down', () => {
     await tap('radio', /^C2/);
     mockCall.mockRejectedValueOnce(new CallFailed('There are only 4.', []));
     await tap('button', 'Move to C2');
-    expect(useLog.getState().notice).toEqual({ text: 'There are only 4.', isProblem: true });
+    expect(screen.getByText('There are only 4.')).toBeTruthy();
     expect(router.push).not.toHaveBeenCalled();
     mockCall.mockResolvedValueOnce({ resident: { id: 'new' }, entry: { id: 'e' } });
     await tap('button', 'Move to C2');

@@ -1,19 +1,21 @@
-import { useEffect, useState } from 'react';
+import { useEffect } from 'react';
 import { Linking, View } from 'react-native';
 import { call, CallFailed } from '@/client/api';
 import { dangersIn } from '@/client/dangers';
 import { useHandbook } from '@/client/handbook';
-import { problemOf, useHouse } from '@/client/house';
+import { useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import type { EmergencyCard } from '@/contract/handbook';
 import { bearing } from '@/core/handbook/knownNames';
 import { Button } from '../kit/Button';
-import { Field } from '../kit/Field';
 import { Fold } from '../kit/Fold';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
 import { makeStyles } from '../components/useStyles';
 import { Body, Heading, Name, Soft, Strong, Title } from '../components/Words';
+import { Form } from '../forms/Form';
+import { FormField } from '../forms/FormField';
+import { useFields } from '../forms/useFields';
 import { space, stroke, target } from '../theme/tokens';
 import { Waiting } from '../kit/Waiting';
 
@@ -92,64 +94,58 @@ function WhoCanHurt() {
   );
 }
 
+interface CardValues {
+  contacts: { who: string; number: string }[];
+  address: string;
+}
+
 function CardForm({ card }: { card: EmergencyCard }) {
   const loadEmergency = useHandbook((handbook) => handbook.loadEmergency);
   const show = useLog((log) => log.show);
   const start = USUAL.map((who) => card.contacts.find((each) => each.who === who) ?? { who, number: '' });
   const others = card.contacts.filter(({ who }) => !USUAL.includes(who));
-  const [contacts, setContacts] = useState([...start, ...others, { who: '', number: '' }]);
-  const [address, setAddress] = useState(card.address);
-  const [problems, setProblems] = useState<Record<string, string>>({});
-  const change = (index: number, part: Partial<EmergencyCard['contacts'][number]>) =>
-    setContacts(contacts.map((each, at) => (at === index ? { ...each, ...part } : each)));
-  const save = async () => {
+  const form = useFields<CardValues>(
+    { contacts: [...start, ...others, { who: '', number: '' }], address: card.address },
+    (path) => path,
+  );
+  const { control, values } = form;
+  const save = async ({ contacts, address }: CardValues) => {
     const given = contacts.map((each, index) => ({ ...each, index })).filter(({ number }) => number.trim() !== '');
     try {
       const body = { contacts: given.map(({ who, number }) => ({ who, number })), address };
       await call('setEmergency', { body });
-      show({ text: 'The emergency card is kept.' });
-      await loadEmergency();
     } catch (error) {
-      show({ text: problemOf(error), isProblem: true });
-      if (!(error instanceof CallFailed)) return;
+      if (!(error instanceof CallFailed)) throw error;
       // The server counts those that were sent; each is shown at its own line.
       const at = (path: string) =>
         path.replace(/^contacts\.(\d+)/, (_, sent) => `contacts.${given[Number(sent)]?.index}`);
-      setProblems(Object.fromEntries(error.fields.map(({ path, message }) => [at(path), message])));
+      throw new CallFailed(
+        error.message,
+        error.fields.map(({ path, message }) => ({ path: at(path), message })),
+      );
     }
+    show({ text: 'The emergency card is kept.' });
+    await loadEmergency();
   };
   return (
     <View style={{ marginTop: space.xl }}>
       <Fold title="Write the numbers that hold where you are">
-        <View style={{ gap: space.m }}>
-          {contacts.map(({ who, number }, index) => (
+        <Form form={form} act="Keep the card" save={save}>
+          {values.contacts.map(({ who }, index) => (
             <View key={index} style={{ gap: space.s }}>
               {index < USUAL.length ? null : (
-                <Field
-                  label="Somebody else"
-                  value={who}
-                  onChange={(text) => change(index, { who: text })}
-                  problem={problems[`contacts.${index}.who`]}
-                />
+                <FormField control={control} name={`contacts.${index}.who`} label="Somebody else" />
               )}
-              <Field
+              <FormField
+                control={control}
+                name={`contacts.${index}.number`}
                 label={index < USUAL.length ? `${who}: number` : `Number of ${who || 'somebody else'}`}
-                value={number}
-                onChange={(text) => change(index, { number: text })}
                 keyboard="phone-pad"
-                problem={problems[`contacts.${index}.number`]}
               />
             </View>
           ))}
-          <Field
-            label="Where this house is"
-            value={address}
-            onChange={setAddress}
-            lines={2}
-            problem={problems.address}
-          />
-          <Button title="Keep the card" onPress={() => void save()} />
-        </View>
+          <FormField control={control} name="address" label="Where this house is" lines={2} />
+        </Form>
       </Fold>
     </View>
   );

@@ -1,4 +1,3 @@
-import { useState } from 'react';
 import { View } from 'react-native';
 import { call } from '@/client/api';
 import { useHouse } from '@/client/house';
@@ -7,16 +6,16 @@ import { useStock } from '@/client/stock';
 import { useCall } from '@/client/useCall';
 import { STOCK_KIND_CHOICES } from '../store/stockKinds';
 import type { StockEntry } from '@/contract/store';
-import { Button } from '../kit/Button';
-import { Choices } from '../kit/Choices';
-import { Field } from '../kit/Field';
 import { useLoadState } from '../components/LoadState';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
 import { Body, Heading, Soft, Strong, Title } from '../components/Words';
 import { DemandBars } from '../charts/DemandBars';
 import { numberIn } from '@/core/measure/typedNumber';
-import { useTyped } from '../forms/useTyped';
+import { Form } from '../forms/Form';
+import { FormChoices } from '../forms/FormChoices';
+import { FormField } from '../forms/FormField';
+import { useFields } from '../forms/useFields';
 import { space } from '../theme/tokens';
 import { dayWords, daysWords } from '@/words/days';
 import { amountWords, feederOf, gramsWords, itemName } from '@/words/food';
@@ -124,24 +123,32 @@ interface FormProps {
 
 function StockForm({ item, name, unit }: FormProps) {
   const { write } = useStoreBook();
-  const [kind, setKind] = useState<StockEntry['kind']>('counted');
-  const amount = useTyped();
-  const save = async () => {
-    const value = numberIn(amount.text);
-    const isRight = value !== undefined && (kind === 'counted' ? value >= 0 : value > 0);
-    if (!isRight || (unit === 'pieces' && !Number.isInteger(value))) {
-      const least = kind === 'counted' ? 'from 0 up' : 'over 0';
-      return amount.refuse(`A${unit === 'pieces' ? ' whole' : ''} number ${least}.`);
-    }
-    const words = `${name}: ${amountWords(value, unit)} ${STOCK_KIND_WORDS[kind]}.`;
-    if (await write({ item, kind, amount: value }, words)) amount.field.onChange('');
+  const form = useFields<{ kind: StockEntry['kind']; amount: string }>({ kind: 'counted', amount: '' });
+  const { control, values } = form;
+  const amountCheck = (text: string) => {
+    const value = numberIn(text);
+    const isRight = value !== undefined && (values.kind === 'counted' ? value >= 0 : value > 0);
+    if (isRight && (unit !== 'pieces' || Number.isInteger(value))) return true;
+    return `A${unit === 'pieces' ? ' whole' : ''} number ${values.kind === 'counted' ? 'from 0 up' : 'over 0'}.`;
+  };
+  const save = async ({ kind, ...typed }: typeof values) => {
+    const amount = numberIn(typed.amount) ?? 0;
+    await write({ item, kind, amount }, `${name}: ${amountWords(amount, unit)} ${STOCK_KIND_WORDS[kind]}.`);
+    form.resetField('amount');
   };
   return (
     <View style={{ marginTop: space.xl, gap: space.m }}>
       <Heading>Write down</Heading>
-      <Choices label="What happened" choices={STOCK_KIND_CHOICES} value={kind} onChange={setKind} />
-      <Field label={UNIT_WORDS[unit]} {...amount.field} keyboard="decimal-pad" />
-      <Button title="Write down" onPress={() => void save()} />
+      <Form form={form} act="Write down" save={save}>
+        <FormChoices control={control} name="kind" label="What happened" choices={STOCK_KIND_CHOICES} />
+        <FormField
+          control={control}
+          name="amount"
+          label={UNIT_WORDS[unit]}
+          check={amountCheck}
+          keyboard="decimal-pad"
+        />
+      </Form>
     </View>
   );
 }

@@ -1,31 +1,32 @@
 import { router } from 'expo-router';
-import { useEffect, useState } from 'react';
+import { useEffect } from 'react';
 import { View } from 'react-native';
 import { call } from '@/client/api';
 import { useHouse } from '@/client/house';
 import { useKeepers } from '@/client/keepers';
 import type { Keeper } from '@/contract/keepers';
 import { listWords } from '@/words/count';
-import { Button } from '../kit/Button';
-import { Field } from '../kit/Field';
 import { ListRow } from '../kit/ListRow';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
 import { Heading, Soft, Strong, Title } from '../components/Words';
+import { Form } from '../forms/Form';
+import { FormField } from '../forms/FormField';
+import { useFields } from '../forms/useFields';
 import { space } from '../theme/tokens';
 
 const hereZone = () => Intl.DateTimeFormat().resolvedOptions().timeZone;
 
 /** Who keeps the house, and which rooms they walk when; each has a page. */
 export function KeepersScreen({ chosenId }: { chosenId?: string | undefined }) {
-  const { keepers, load, change } = useKeepers();
-  const [name, setName] = useState('');
+  const { keepers, load } = useKeepers();
+  const form = useFields({ name: '' });
   useEffect(() => void load(), [load]);
-  const add = async () => {
-    const added = await change(() => call('addKeeper', { body: { name, zone: hereZone() } }));
-    if (!added) return;
-    setName('');
-    router.push(`/keepers/${added.keeper.id}`);
+  const add = async ({ name }: { name: string }) => {
+    const { keeper } = await call('addKeeper', { body: { name, zone: hereZone() } });
+    await load();
+    form.reset();
+    router.push(`/keepers/${keeper.id}`);
   };
   return (
     <Screen place="/keepers">
@@ -46,8 +47,9 @@ export function KeepersScreen({ chosenId }: { chosenId?: string | undefined }) {
       {keepers ? (
         <View style={{ gap: space.m, marginTop: space.xl }}>
           <Heading>Another keeper</Heading>
-          <Field label="Name" value={name} onChange={setName} />
-          <Button title="Add" disabled={name.trim() === ''} onPress={() => void add()} />
+          <Form form={form} act="Add" disabled={form.values.name.trim() === ''} save={add}>
+            <FormField control={form.control} name="name" label="Name" />
+          </Form>
         </View>
       ) : null}
     </Screen>

@@ -1,8 +1,6 @@
 import { router } from 'expo-router';
-import { useForm } from 'react-hook-form';
 import { View } from 'react-native';
-import { call, CallFailed } from '@/client/api';
-import { problemOf } from '@/client/house';
+import { call } from '@/client/api';
 import { useLog } from '@/client/log';
 import { useStock } from '@/client/stock';
 import type { MaterialId } from '@/core/substrate/material';
@@ -12,6 +10,8 @@ import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
 import { Body, Soft, Title } from '../components/Words';
 import { FormField } from '../forms/FormField';
+import { Problems } from '../forms/Problems';
+import { useFields } from '../forms/useFields';
 import { numberIn } from '@/core/measure/typedNumber';
 import { numberCheck } from '../forms/checks';
 import { space } from '../theme/tokens';
@@ -44,15 +44,12 @@ type Material = ReturnType<typeof useStock>['materials'][number];
 function MaterialForm({ material, reload }: { material: Material; reload: () => Promise<void> }) {
   const show = useLog((log) => log.show);
   const { brick } = material;
-  const { control, handleSubmit, setError } = useForm<Values>({
-    mode: 'onTouched',
-    defaultValues: {
-      looseDensityGPerL: String(material.looseDensityGPerL.value),
-      waterHeldMlPerL: String(material.waterHeldMlPerL.value),
-      massG: String(brick?.massG.value ?? ''),
-      soakWaterL: String(brick?.soakWaterL.value ?? ''),
-      looseVolumeL: String(brick?.looseVolumeL.value ?? ''),
-    },
+  const form = useFields<Values>({
+    looseDensityGPerL: String(material.looseDensityGPerL.value),
+    waterHeldMlPerL: String(material.waterHeldMlPerL.value),
+    massG: String(brick?.massG.value ?? ''),
+    soakWaterL: String(brick?.soakWaterL.value ?? ''),
+    looseVolumeL: String(brick?.looseVolumeL.value ?? ''),
   });
   const materialId = material.id as MaterialId;
   const keep = async (work: () => Promise<unknown>, text: string) => {
@@ -62,12 +59,7 @@ function MaterialForm({ material, reload }: { material: Material; reload: () => 
       show({ text });
       router.replace('/store?part=boxes');
     } catch (error) {
-      if (error instanceof CallFailed) {
-        for (const { path, message } of error.fields) {
-          setError((path.split('.').at(-1) ?? 'looseDensityGPerL') as keyof Values, { message });
-        }
-      }
-      show({ text: problemOf(error), isProblem: true });
+      form.place(error);
     }
   };
   const save = (values: Values) =>
@@ -90,10 +82,17 @@ function MaterialForm({ material, reload }: { material: Material; reload: () => 
       `${material.name}: your own numbers are in force.`,
     );
   const field = (name: keyof Values, label: string, min: number, max: number) => (
-    <FormField control={control} name={name} label={label} keyboard="decimal-pad" check={numberCheck(min, max)} />
+    <FormField control={form.control} name={name} label={label} keyboard="decimal-pad" check={numberCheck(min, max)} />
   );
   return (
-    <Screen actions={<Button grow title="Keep these numbers" onPress={() => void handleSubmit(save)()} />}>
+    <Screen
+      actions={
+        <>
+          <Problems form={form} />
+          <Button grow title="Keep these numbers" onPress={() => void form.handleSubmit(save)()} />
+        </>
+      }
+    >
       <PaneHeader back="/store?part=boxes" title="Store" />
       <Title>{material.name}</Title>
       <Soft>{`Now reckoned with: ${material.looseDensityGPerL.basis}.`}</Soft>

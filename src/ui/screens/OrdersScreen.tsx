@@ -1,18 +1,19 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { call } from '@/client/api';
-import { problemOf, useHouse } from '@/client/house';
+import { useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import { useStoreBook } from '@/client/storeBook';
 import { useCall } from '@/client/useCall';
-import { Button } from '../kit/Button';
-import { Field } from '../kit/Field';
 import { Fold } from '../kit/Fold';
 import { LinkRow } from '../components/LinkRow';
 import { useLoadState } from '../components/LoadState';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
 import { Body, Heading, Soft, Strong, Title } from '../components/Words';
+import { Form } from '../forms/Form';
+import { FormField } from '../forms/FormField';
+import { useFields } from '../forms/useFields';
 import { space } from '../theme/tokens';
 import { dayWords } from '@/words/days';
 import { amountWords, itemName } from '@/words/food';
@@ -71,45 +72,46 @@ export function OrdersScreen() {
 function PriceList({ onChanged }: { onChanged: () => Promise<void> }) {
   const show = useLog((log) => log.show);
   const [version, setVersion] = useState(0);
-  const [typed, setTyped] = useState<string>();
   const { answer } = useCall(version, () => call('supplier', {}));
-  const change = async (work: () => Promise<unknown>, text: string) => {
-    try {
-      await work();
-      setTyped(undefined);
-      setVersion(version + 1);
-      await onChanged();
-      show({ text });
-    } catch (error) {
-      show({ text: problemOf(error), isProblem: true });
-    }
+  const changed = async (text: string) => {
+    setVersion(version + 1);
+    await onChanged();
+    show({ text });
   };
   return (
     <View style={{ marginTop: space.xl }}>
       <Fold title="Price list">
-        <View style={{ gap: space.m }}>
-          <Soft>A table with commas: item, pack_size, pack_price, lead_days, handling. Prices in your own money.</Soft>
-          <Field label="Price list" value={typed ?? answer?.csv ?? ''} onChange={setTyped} lines={10} />
-          <Button
-            rank="second"
-            title="Plan by this list"
-            disabled={typed === undefined}
-            onPress={() =>
-              void change(() => call('setSupplier', { body: { csv: typed ?? '' } }), 'Your price list is in force.')
-            }
-          />
-          {answer?.isOwn ? (
-            <LinkRow
-              links={[
-                {
-                  title: 'Back to the list that ships',
-                  onPress: () => void change(() => call('resetSupplier', {}), 'The list that ships is in force.'),
-                },
-              ]}
-            />
-          ) : null}
-        </View>
+        <Soft>A table with commas: item, pack_size, pack_price, lead_days, handling. Prices in your own money.</Soft>
+        {answer ? <PriceListForm key={answer.csv} {...answer} changed={changed} /> : null}
       </Fold>
+    </View>
+  );
+}
+
+interface PriceListProps {
+  csv: string;
+  isOwn: boolean;
+  changed: (text: string) => Promise<void>;
+}
+
+function PriceListForm({ csv, isOwn, changed }: PriceListProps) {
+  const form = useFields({ csv });
+  const save = async (typed: { csv: string }) => {
+    await call('setSupplier', { body: typed });
+    await changed('Your price list is in force.');
+  };
+  const reset = async () => {
+    await call('resetSupplier', {});
+    await changed('The list that ships is in force.');
+  };
+  return (
+    <View>
+      <Form form={form} act="Plan by this list" rank="second" disabled={form.values.csv === csv} save={save}>
+        <FormField control={form.control} name="csv" label="Price list" lines={10} />
+      </Form>
+      {isOwn ? (
+        <LinkRow links={[{ title: 'Back to the list that ships', onPress: () => void reset().catch(form.place) }]} />
+      ) : null}
     </View>
   );
 }

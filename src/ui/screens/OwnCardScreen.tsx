@@ -1,9 +1,8 @@
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { View } from 'react-native';
-import { CallFailed } from '@/client/api';
 import { useBook, useHandbook } from '@/client/handbook';
-import { problemOf, useHouse } from '@/client/house';
+import { useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import { useKindOfName } from '@/client/names';
 import { keeperField } from '@/client/preferences';
@@ -13,13 +12,16 @@ import { CARD_PARTS, type CardPart } from '@/core/handbook/card';
 import { withoutAuthor } from '@/core/measure/nameParts';
 import { checkScientificName } from '@/core/measure/scientificName';
 import { Button } from '../kit/Button';
-import { Field } from '../kit/Field';
 import { LinkRow } from '../components/LinkRow';
 import { useLoadState } from '../components/LoadState';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
-import { Soft, Strong, Title } from '../components/Words';
+import { Soft, Title } from '../components/Words';
 import { KindChoice } from '../residents/KindChoice';
+import { nameCheck } from '../forms/checks';
+import { FormField } from '../forms/FormField';
+import { Problems } from '../forms/Problems';
+import { useFields } from '../forms/useFields';
 import { space } from '../theme/tokens';
 import { PART_WORDS } from '@/words/card';
 
@@ -50,91 +52,102 @@ export function OwnCardScreen({ name }: { name: string }) {
 /** A card that is being written: its kind may still have to be chosen. */
 type Draft = Omit<OwnCard, 'profile'> & { profile: string | undefined };
 
+interface Values {
+  name: string;
+  commonName: string;
+  synonyms: string;
+  notes: Record<CardPart, string>;
+}
+
 function CardForm({ start, isNew }: { start: Draft; isNew: boolean }) {
   const { writeCard, removeCard } = useHandbook();
   const show = useLog((log) => log.show);
-  const [card, setCard] = useState(start);
-  const [synonyms, setSynonyms] = useState(start.synonyms.join('; '));
-  const [problems, setProblems] = useState<Record<string, string>>({});
-  const form = checkScientificName(card.name);
-  const told = useKindOfName(card.name);
-  const profile = card.profile ?? told?.profile;
-  const note = (part: CardPart) => (text: string) => setCard({ ...card, notes: { ...card.notes, [part]: text } });
-  const save = async () => {
-    if (!form.ok) return setProblems({ name: form.problem });
-    if (profile === undefined) return setProblems({ profile: 'Choose what kind of animal it is.' });
-    const notes = Object.fromEntries(
-      Object.entries(card.notes).flatMap(([part, text]) => (text.trim() === '' ? [] : [[part, text.trim()]])),
-    );
+  const form = useFields<Values>(
+    {
+      ...{ name: start.name, commonName: start.commonName ?? '', synonyms: start.synonyms.join('; ') },
+      notes: Object.fromEntries(CARD_PARTS.map((part) => [part, start.notes[part] ?? ''])),
+    },
+    (path) =>
+      path
+        .split('.')
+        .slice(0, path.startsWith('notes') ? 2 : 1)
+        .join('.'),
+  );
+  const { control } = form;
+  const name = form.values.name.trim();
+  const nameForm = checkScientificName(name);
+  const [byHand, setByHand] = useState(start.profile);
+  const told = useKindOfName(name);
+  const profile = byHand ?? told?.profile;
+  const save = form.handleSubmit(async ({ commonName, synonyms, notes }) => {
+    if (profile === undefined) return;
+    const told = Object.entries(notes).flatMap(([part, text]) => (text.trim() === '' ? [] : [[part, text.trim()]]));
     const names = synonyms.split(';').flatMap((each) => (each.trim() === '' ? [] : [each.trim()]));
     const { keeper = null } = keeperField();
+    const card = {
+      ...{ ...start, profile, name, keeper, synonyms: names, notes: Object.fromEntries(told) },
+      commonName: commonName.trim() === '' ? null : commonName,
+    };
     try {
-      await writeCard({ ...card, profile, name: card.name.trim(), notes, synonyms: names, keeper });
-      show({ text: `${card.name.trim()}: your card is kept.` });
-      router.replace(`/handbook/${encodeURIComponent(withoutAuthor(card.name))}`);
+      await writeCard(card);
+      show({ text: `${name}: your card is kept.` });
+      router.replace(`/handbook/${encodeURIComponent(withoutAuthor(name))}`);
     } catch (error) {
-      show({ text: problemOf(error), isProblem: true });
-      if (!(error instanceof CallFailed)) return;
-      setProblems(
-        Object.fromEntries(error.fields.map(({ path, message }) => [path.split('.').slice(0, 2).join('.'), message])),
-      );
+      form.place(error);
     }
-  };
+  });
   const remove = async () => {
-    await removeCard(card.name);
-    show({ text: `Your card of ${card.name} is taken out.` });
+    await removeCard(start.name);
+    show({ text: `Your card of ${start.name} is taken out.` });
     router.replace('/handbook');
   };
-  const wrongSynonym = Object.entries(problems).find(([path]) => path.startsWith('synonyms'))?.[1];
   return (
-    <Screen actions={<Button grow title="Keep this card" onPress={() => void save()} />}>
+    <Screen
+      actions={
+        <>
+          <Problems form={form} />
+          <Button
+            grow
+            title={profile === undefined && nameForm.ok ? 'Choose the kind first' : 'Keep this card'}
+            disabled={profile === undefined && nameForm.ok}
+            onPress={() => void save()}
+          />
+        </>
+      }
+    >
       <PaneHeader back="/handbook" title="Handbook" />
       <Title>{isNew ? 'A card of your own' : 'Your card'}</Title>
       <Soft>For everybody in this house. Parts left empty show what ships with the program.</Soft>
       {isNew ? null : <LinkRow links={[{ title: 'Take this card out', onPress: () => void remove() }]} />}
       <View style={{ gap: space.m, marginTop: space.m }}>
         {isNew ? (
-          <Field
+          <FormField
+            control={control}
+            name="name"
             label="Scientific name"
-            value={card.name}
-            onChange={(name) => setCard({ ...card, name })}
-            problem={problems.name}
+            check={nameCheck}
             hint="Genus species, or Genus sp. 'locality'"
           />
         ) : (
-          <Soft>{card.name}</Soft>
+          <Soft>{start.name}</Soft>
         )}
-        {!form.ok && form.suggestion !== undefined ? (
+        {!nameForm.ok && nameForm.suggestion !== undefined ? (
           <Button
             rank="second"
-            title={`Write ${form.suggestion}`}
-            onPress={() => setCard({ ...card, name: form.suggestion ?? card.name })}
+            title={`Write ${nameForm.suggestion}`}
+            onPress={() => form.setValue('name', nameForm.suggestion ?? name, { shouldValidate: true })}
           />
         ) : null}
-        <Field
-          label="Common name, if any"
-          value={card.commonName ?? ''}
-          onChange={(text) => setCard({ ...card, commonName: text.trim() === '' ? null : text })}
-          problem={problems.commonName}
-        />
-        <KindChoice profile={profile} onChange={(chosen) => setCard({ ...card, profile: chosen })} />
-        {problems.profile !== undefined ? <Strong role="alert">{problems.profile}</Strong> : null}
-        <Field
+        <FormField control={control} name="commonName" label="Common name, if any" />
+        <KindChoice profile={profile} onChange={setByHand} />
+        <FormField
+          control={control}
+          name="synonyms"
           label="Other names that lead here"
-          value={synonyms}
-          onChange={setSynonyms}
-          problem={wrongSynonym}
           hint="Several with a semicolon between."
         />
         {CARD_PARTS.map((part) => (
-          <Field
-            key={part}
-            label={PART_WORDS[part]}
-            value={card.notes[part] ?? ''}
-            onChange={note(part)}
-            problem={problems[`notes.${part}`]}
-            lines={3}
-          />
+          <FormField key={part} control={control} name={`notes.${part}`} label={PART_WORDS[part]} lines={3} />
         ))}
       </View>
     </Screen>

@@ -1,4 +1,3 @@
-import { useState } from 'react';
 import { View } from 'react-native';
 import { call } from '@/client/api';
 import { useDangers } from '@/client/dangers';
@@ -6,16 +5,17 @@ import { useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import { useCall } from '@/client/useCall';
 import type { Resident } from '@/contract/records';
-import type { Day } from '@/core/measure/day';
 import { Button } from '../kit/Button';
-import { Choices } from '../kit/Choices';
-import { Field } from '../kit/Field';
 import { useLoadState } from '../components/LoadState';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
 import { Body, Heading, Name, Soft, Strong, Title } from '../components/Words';
 import { NobodyHere } from '../residents/NobodyHere';
-import { DayInput } from '../kit/DayInput';
+import { FormChoices } from '../forms/FormChoices';
+import { FormDay } from '../forms/FormDay';
+import { FormField } from '../forms/FormField';
+import { Problems } from '../forms/Problems';
+import { useFields } from '../forms/useFields';
 import { space } from '../theme/tokens';
 import { dayWords } from '@/words/days';
 import { calledWords } from '@/words/residents';
@@ -30,34 +30,38 @@ export function PapersScreen({ residentId }: { residentId: string }) {
   return resident ? <Papers key={residentId} resident={resident} /> : <NobodyHere />;
 }
 
+const START = { paper: '', other: '', number: '', expiresOn: '' };
+
 function Papers({ resident }: { resident: Resident }) {
   const round = useHouse((house) => house.round);
   const write = useLog((log) => log.write);
   const { law } = useDangers(resident);
   const params = { id: resident.id };
   const { answer, problem } = useCall(round, () => call('history', { params, query: { kinds: 'paper' } }));
-  const [paper, setPaper] = useState<string>();
-  const [other, setOther] = useState('');
-  const [number, setNumber] = useState('');
-  const [expiresOn, setExpiresOn] = useState<Day | ''>('');
+  const form = useFields(START);
+  const { control, values } = form;
   const today = round?.on ?? '';
-  const title = (paper === 'other' ? other : (paper ?? '')).trim();
-  const keep = async () => {
+  const title = (values.paper === 'other' ? values.other : values.paper).trim();
+  const keep = form.handleSubmit(async ({ number, expiresOn }) => {
     const entry = {
       ...{ kind: 'paper' as const, residentId: resident.id, paper: title },
       ...(number.trim() !== '' && { number: number.trim() }),
       ...(expiresOn !== '' && { expiresOn }),
     };
-    if (!(await write(entry, `${calledWords(resident)}: ${title} written down.`))) return;
-    setPaper(undefined);
-    setNumber('');
-    setExpiresOn('');
-  };
+    if (await write(entry, `${calledWords(resident)}: ${title} written down.`, form.place)) form.reset();
+  });
   const entries = (answer?.entries ?? [])
     .filter((entry) => entry.kind === 'paper')
     .filter(({ undoneAt }) => undoneAt === null);
   return (
-    <Screen actions={<Button grow title="Keep" disabled={title === ''} onPress={() => void keep()} />}>
+    <Screen
+      actions={
+        <>
+          <Problems form={form} />
+          <Button grow title="Keep" disabled={title === ''} onPress={() => void keep()} />
+        </>
+      }
+    >
       <PaneHeader back={`/residents/${resident.id}`} title={calledWords(resident)} />
       <Title>Papers</Title>
       <Name>{resident.scientificName}</Name>
@@ -76,18 +80,18 @@ function Papers({ resident }: { resident: Resident }) {
       {answer || problem !== undefined ? (
         <View style={{ gap: space.m, marginTop: space.xl }}>
           <Heading>Write papers down, or their renewal</Heading>
-          <Choices
+          <FormChoices
+            control={control}
+            name="paper"
             label="What they are"
             choices={[...USUAL.map((each) => ({ value: each, title: each })), { value: 'other', title: 'other' }]}
-            value={paper}
-            onChange={setPaper}
           />
-          {paper === 'other' ? <Field label="What they are called" value={other} onChange={setOther} /> : null}
-          <Field label="Number, if any" value={number} onChange={setNumber} />
-          <DayInput
+          {values.paper === 'other' ? <FormField control={control} name="other" label="What they are called" /> : null}
+          <FormField control={control} name="number" label="Number, if any" />
+          <FormDay
+            control={control}
+            name="expiresOn"
             label="Last day on which they hold"
-            value={expiresOn}
-            onChange={setExpiresOn}
             none="without an end"
             isOptional
             hint="From 60 days before, the round asks for their renewal."

@@ -1,14 +1,12 @@
 import { router } from 'expo-router';
-import { useState } from 'react';
 import { View } from 'react-native';
-import { call, CallFailed } from '@/client/api';
+import { call } from '@/client/api';
 import { problemOf, useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import { useStock } from '@/client/stock';
 import { groupBy } from '@/core/groupBy';
 import type { CareProfile } from '@/core/profiles/profile';
 import { Button } from '../kit/Button';
-import { Field } from '../kit/Field';
 import { LinkRow } from '../components/LinkRow';
 import { useLoadState } from '../components/LoadState';
 import { PaneHeader } from '../components/PaneHeader';
@@ -17,6 +15,9 @@ import { makeStyles } from '../components/useStyles';
 import { Body, Heading, Soft, Strong, Title } from '../components/Words';
 import { saveFile } from '../drawings/exportSvg';
 import { numberIn } from '@/core/measure/typedNumber';
+import { FormField } from '../forms/FormField';
+import { Problems } from '../forms/Problems';
+import { useFields } from '../forms/useFields';
 import { space } from '../theme/tokens';
 import { FURNITURE_WORDS } from '@/words/home';
 import { climateNumbers, numbersOf, ruleWords, withClimateNumber, withNumber } from '@/words/profiles';
@@ -50,30 +51,27 @@ export function ProfileScreen({ id: asked }: { id?: string }) {
 function useProfileWork(profile: CareProfile) {
   const { care, loadCare } = useHouse();
   const show = useLog((log) => log.show);
-  const attempt = async (work: () => Promise<unknown>, text: string, then?: () => void) => {
-    try {
-      await work();
-      await loadCare();
-      show({ text });
-      then?.();
-    } catch (error) {
-      show({ text: problemOf(error), isProblem: true });
-      if (error instanceof CallFailed) return error.fields;
-    }
-    return [];
+  /** @throws CallFailed with the fields that were refused */
+  const work = async (doing: () => Promise<unknown>, text: string, then?: () => void) => {
+    await doing();
+    await loadCare();
+    show({ text });
+    then?.();
   };
+  const attempt = (...doing: Parameters<typeof work>) =>
+    void work(...doing).catch((error: unknown) => show({ text: problemOf(error), isProblem: true }));
   const copy = () => {
     let id = `${profile.id}-own`;
     for (let count = 2; care.has(id); count += 1) id = `${profile.id}-own-${count}`;
     const body = { ...profile, id, name: `${profile.name}, ours` };
-    void attempt(
+    attempt(
       () => call('addProfile', { body }),
       `${body.name}: change its numbers.`,
       () => router.replace(`/profiles/${id}`),
     );
   };
   const exportIt = () => saveFile(`${profile.id}.json`, `${JSON.stringify(profile, null, 2)}\n`, 'application/json');
-  return { attempt, copy, exportIt };
+  return { work, attempt, copy, exportIt };
 }
 
 function ShippedProfile({ profile }: { profile: CareProfile }) {
@@ -91,43 +89,63 @@ function ShippedProfile({ profile }: { profile: CareProfile }) {
   );
 }
 
+// A dot would be read as a part of a part.
+const climateField = (key: string) => `climate/${key.replaceAll('.', '/')}`;
+const ruleField = (index: number, key: string) => `fit/${index}/${key.replaceAll('.', '/')}`;
+const plainNumber = (text: string) => numberIn(text) !== undefined || 'A number, for example 1.5.';
+
 function OwnProfile({ profile }: { profile: CareProfile }) {
-  const { attempt, copy, exportIt } = useProfileWork(profile);
-  const [name, setName] = useState(profile.name);
-  const [typed, setTyped] = useState<Record<string, string>>({});
-  const [problems, setProblems] = useState<Record<string, string>>({});
-  const save = async () => {
-    const wrong = Object.entries(typed).filter(([, text]) => numberIn(text) === undefined);
-    if (wrong.length > 0)
-      return setProblems(Object.fromEntries(wrong.map(([key]) => [key, 'A number, for example 1.5.'])));
+  const { work, attempt, copy, exportIt } = useProfileWork(profile);
+  const form = useFields<Record<string, string>>(
+    {
+      name: profile.name,
+      ...Object.fromEntries(
+        climateNumbers(profile.climate).map(({ key, value }) => [climateField(key), String(value)]),
+      ),
+      ...Object.fromEntries(
+        profile.fit.flatMap((rule, index) =>
+          numbersOf(rule).map(({ key, value }) => [ruleField(index, key), String(value)]),
+        ),
+      ),
+    },
+    (path) => path.replace(/\.value$/, '').replaceAll('.', '/'),
+  );
+  const { control } = form;
+  const save = form.handleSubmit(async (typed) => {
+    const numberOf = (field: string) => numberIn(typed[field] ?? '');
+    const name = (typed.name ?? '').trim();
     const body = {
       ...profile,
-      name: name.trim(),
+      name,
       climate: climateNumbers(profile.climate).reduce((changed, { key }) => {
-        const value = numberIn(typed[`climate.${key}`] ?? '');
+        const value = numberOf(climateField(key));
         return value === undefined ? changed : withClimateNumber(changed, key, value);
       }, profile.climate),
       fit: profile.fit.map((rule, index) =>
         numbersOf(rule).reduce((changed, { key }) => {
-          const value = numberIn(typed[`${index}.${key}`] ?? '');
+          const value = numberOf(ruleField(index, key));
           return value === undefined ? changed : withNumber(changed, key, value);
         }, rule),
       ),
     };
-    const fields = await attempt(
-      () => call('changeProfile', { params: { profileId: profile.id }, body }),
-      `${body.name}: the new numbers are in force.`,
-    );
-    setProblems(Object.fromEntries(fields.map(({ path, message }) => [path.replace(/^fit\.|\.value$/g, ''), message])));
-  };
+    const change = () => call('changeProfile', { params: { profileId: profile.id }, body });
+    await work(change, `${name}: the new numbers are in force.`).catch(form.place);
+  });
   const remove = () =>
-    void attempt(
+    attempt(
       () => call('removeProfile', { params: { profileId: profile.id } }),
       `${profile.name} removed.`,
       () => router.replace('/profiles'),
     );
   return (
-    <Screen actions={<Button grow title="Put in force" onPress={() => void save()} />}>
+    <Screen
+      actions={
+        <>
+          <Problems form={form} />
+          <Button grow title="Put in force" onPress={() => void save()} />
+        </>
+      }
+    >
       <PaneHeader back="/profiles" title="Care profiles" />
       <Title>{profile.name}</Title>
       <Soft>Your own. Assign it under “Kept as” of a resident.</Soft>
@@ -138,28 +156,28 @@ function OwnProfile({ profile }: { profile: CareProfile }) {
           { title: 'Remove', onPress: remove },
         ]}
       />
-      <Field label="Name" value={name} onChange={setName} problem={problems.name} />
+      <FormField control={control} name="name" label="Name" />
       <Summary profile={profile} />
       <Heading style={{ marginVertical: space.s }}>Its air and water</Heading>
-      {climateNumbers(profile.climate).map(({ key, label, value }) => (
-        <Field
+      {climateNumbers(profile.climate).map(({ key, label }) => (
+        <FormField
           key={key}
+          control={control}
+          name={climateField(key)}
           label={label}
-          value={typed[`climate.${key}`] ?? String(value)}
-          onChange={(text) => setTyped((before) => ({ ...before, [`climate.${key}`]: text }))}
-          problem={problems[`climate.${key}`]}
+          check={plainNumber}
           keyboard="decimal-pad"
         />
       ))}
       {profile.fit.map((rule, index) => (
         <Rule key={`${rule.id} ${rule.school ?? ''}`} profile={profile} rule={rule}>
-          {numbersOf(rule).map(({ key, label, value }) => (
-            <Field
+          {numbersOf(rule).map(({ key, label }) => (
+            <FormField
               key={key}
+              control={control}
+              name={ruleField(index, key)}
               label={`${rule.words.pass}: ${label}`}
-              value={typed[`${index}.${key}`] ?? String(value)}
-              onChange={(text) => setTyped((before) => ({ ...before, [`${index}.${key}`]: text }))}
-              problem={problems[`${index}.${key}`]}
+              check={plainNumber}
               keyboard="decimal-pad"
             />
           ))}

@@ -1,4 +1,3 @@
-import { useState } from 'react';
 import { View } from 'react-native';
 import { call } from '@/client/api';
 import { useHouse } from '@/client/house';
@@ -6,12 +5,9 @@ import { useLog } from '@/client/log';
 import { useCall } from '@/client/useCall';
 import type { ResidentRest } from '@/contract/rest';
 import type { Resident } from '@/contract/records';
-import type { Day } from '@/core/measure/day';
 import { Refusal } from '@/core/refusal';
 import { restPlan, type RestingKind, type RestPlan } from '@/core/season/rest';
 import { RestStairs } from '../charts/RestStairs';
-import { Button } from '../kit/Button';
-import { Choices } from '../kit/Choices';
 import { Fold } from '../kit/Fold';
 import { useLoadState } from '../components/LoadState';
 import { PaneHeader } from '../components/PaneHeader';
@@ -20,7 +16,10 @@ import { Body, Heading, Name, Soft, Strong, Title } from '../components/Words';
 import { Cautions } from '../residents/Cautions';
 import { NobodyHere } from '../residents/NobodyHere';
 import { RestSteps } from '../residents/RestSteps';
-import { DayInput } from '../kit/DayInput';
+import { Form } from '../forms/Form';
+import { FormChoices } from '../forms/FormChoices';
+import { FormDay } from '../forms/FormDay';
+import { useFields } from '../forms/useFields';
 import { space } from '../theme/tokens';
 import { REST_ACT_WORDS, REST_WARNING_WORDS } from '@/words/rest';
 import { dayWords } from '@/words/days';
@@ -92,40 +91,39 @@ function PlanForm({ answer, resident, kind }: { answer: ResidentRest; resident: 
   const write = useLog((log) => log.write);
   const hemisphere = useHouse((house) => house.hemisphere);
   const { asOf, roomC, places } = answer;
-  const [roomId, setRoom] = useState(bestPlace(places, kind)?.roomId);
-  const [start, setStart] = useState<Day | ''>('');
+  const form = useFields({ roomId: bestPlace(places, kind)?.roomId ?? '', startOn: '' });
+  const { roomId } = form.values;
   const place = places.find((each) => each.roomId === roomId);
-  const startOn = start === '' ? undefined : start;
+  const startOn = form.values.startOn === '' ? undefined : form.values.startOn;
   const plan = place
     ? planOrReason({ kind, hemisphere, asOf, startOn, roomC, placeC: place.temperatureC })
     : 'Choose a place.';
   const keep = () =>
-    roomId === undefined
-      ? undefined
-      : void write(
-          { kind: 'rest-planned', residentId: resident.id, roomId, ...(startOn !== undefined && { startOn }) },
-          `${calledWords(resident)}: rest planned.`,
-        );
+    write(
+      { kind: 'rest-planned', residentId: resident.id, roomId, ...(startOn !== undefined && { startOn }) },
+      `${calledWords(resident)}: rest planned.`,
+      form.place,
+    );
   return (
     <View style={{ gap: space.s, marginTop: space.l }}>
       <Heading>Plan it</Heading>
-      <Choices
+      <FormChoices
+        control={form.control}
+        name="roomId"
         label="Where it rests"
         choices={places.map((each) => ({
           value: each.roomId,
           title: `${each.name}, ${temperature.long(each.temperatureC)}`,
         }))}
-        value={roomId}
-        onChange={setRoom}
       />
       <Soft>
         A refrigerator or a cellar is a room of the house with a shelf of its own, and best with a probe: add one with a
         box on the Wall.
       </Soft>
-      <DayInput
+      <FormDay
+        control={form.control}
+        name="startOn"
         label="Begin cooling on"
-        value={start}
-        onChange={setStart}
         none="with its season"
         isOptional
         min={asOf}
@@ -162,7 +160,9 @@ function PlanForm({ answer, resident, kind }: { answer: ResidentRest; resident: 
               </Body>
             ))}
           </Fold>
-          <Button title="Rest by this plan" disabled={plan.warnings.includes('place-below-floor')} onPress={keep} />
+          <Form form={form} act="Rest by this plan" disabled={plan.warnings.includes('place-below-floor')} save={keep}>
+            {null}
+          </Form>
         </>
       )}
     </View>

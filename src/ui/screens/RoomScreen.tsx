@@ -1,8 +1,7 @@
 import { router } from 'expo-router';
-import { useState } from 'react';
 import { View } from 'react-native';
-import { call, CallFailed } from '@/client/api';
-import { problemOf, useHouse } from '@/client/house';
+import { call } from '@/client/api';
+import { useHouse } from '@/client/house';
 import { useRooms } from '@/client/rooms';
 import { useLog } from '@/client/log';
 import type { Room } from '@/contract/readings';
@@ -10,13 +9,16 @@ import { Fold } from '../kit/Fold';
 import { NewProbe } from '../air/NewProbe';
 import { ProbeList } from '../air/ProbeList';
 import { Button } from '../kit/Button';
-import { Field } from '../kit/Field';
 import { LinkRow } from '../components/LinkRow';
 import { Waiting } from '../kit/Waiting';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
 import { Body, Heading, Soft, Title } from '../components/Words';
 import { numberIn } from '@/core/measure/typedNumber';
+import { numberCheck } from '../forms/checks';
+import { Form } from '../forms/Form';
+import { FormField } from '../forms/FormField';
+import { useFields } from '../forms/useFields';
 import { space } from '../theme/tokens';
 import { roomWords } from '@/words/air';
 import { useTemperature } from '@/words/temperature';
@@ -68,60 +70,53 @@ function RoomFields({ room, onChange }: { room: Room; onChange: () => Promise<vo
   const temperature = useTemperature();
   const loadHouse = useHouse((house) => house.load);
   const show = useLog((log) => log.show);
-  const [typed, setTyped] = useState({
-    temperature: temperature.value(room.air.temperatureC).toFixed(1),
-    humidity: String(Math.round(room.air.relativeHumidityPct)),
-    draught: String(room.air.draughtMS),
+  const form = useFields({
+    temperatureC: temperature.value(room.air.temperatureC).toFixed(1),
+    relativeHumidityPct: String(Math.round(room.air.relativeHumidityPct)),
+    draughtMS: String(room.air.draughtMS),
   });
-  const [problems, setProblems] = useState<Record<string, string>>({});
-  const type = (field: keyof typeof typed) => (text: string) => setTyped((before) => ({ ...before, [field]: text }));
-  const save = async (isReset: boolean) => {
-    const air = {
-      temperatureC: temperature.parse(typed.temperature) ?? NaN,
-      relativeHumidityPct: numberIn(typed.humidity) ?? NaN,
-      draughtMS: numberIn(typed.draught) ?? NaN,
-      ...(room.air.dailySwingK !== undefined && { dailySwingK: room.air.dailySwingK }),
-    };
-    try {
-      await call('changeRoom', { params: { id: room.id }, body: { air: isReset ? null : air } });
-      show({ text: isReset ? `${room.name}: taken as usual.` : `${room.name}: air set.` });
-      await Promise.all([onChange(), loadHouse()]);
-    } catch (error) {
-      if (error instanceof CallFailed) {
-        setProblems(Object.fromEntries(error.fields.map(({ path, message }) => [path.replace('air.', ''), message])));
-      }
-      show({ text: problemOf(error), isProblem: true });
-    }
+  const set = async (air: Room['air'] | null) => {
+    await call('changeRoom', { params: { id: room.id }, body: { air } });
+    show({ text: air ? `${room.name}: air set.` : `${room.name}: taken as usual.` });
+    await Promise.all([onChange(), loadHouse()]);
   };
+  const save = (typed: typeof form.values) =>
+    set({
+      temperatureC: temperature.parse(typed.temperatureC) ?? NaN,
+      relativeHumidityPct: numberIn(typed.relativeHumidityPct) ?? NaN,
+      draughtMS: numberIn(typed.draughtMS) ?? NaN,
+      ...(room.air.dailySwingK !== undefined && { dailySwingK: room.air.dailySwingK }),
+    });
   return (
-    <View style={{ gap: space.m }}>
-      {room.from === 'readings' ? (
-        <Soft>Its probes go before temperature and humidity; the draught is yours.</Soft>
-      ) : null}
-      <Field
-        label={`Temperature, ${temperature.unit}`}
-        value={typed.temperature}
-        onChange={type('temperature')}
-        problem={problems.temperatureC}
-        keyboard="decimal-pad"
-      />
-      <Field
-        label="Humidity, %"
-        value={typed.humidity}
-        onChange={type('humidity')}
-        problem={problems.relativeHumidityPct}
-        keyboard="decimal-pad"
-      />
-      <Field
-        label="Draught about the shelves, m/s"
-        value={typed.draught}
-        onChange={type('draught')}
-        problem={problems.draughtMS}
-        hint="0.1 in a lived-in room, 0.3 under a fan."
-        keyboard="decimal-pad"
-      />
-      <Button rank="second" title={`Set the air of ${room.name}`} onPress={() => void save(false)} />
-      <LinkRow links={[{ title: `Take ${room.name} as usual`, onPress: () => void save(true) }]} />
+    <View>
+      <Form form={form} act={`Set the air of ${room.name}`} rank="second" save={save}>
+        {room.from === 'readings' ? (
+          <Soft>Its probes go before temperature and humidity; the draught is yours.</Soft>
+        ) : null}
+        <FormField
+          control={form.control}
+          name="temperatureC"
+          label={`Temperature, ${temperature.unit}`}
+          check={(text) => temperature.parse(text) !== undefined || 'A number of degrees.'}
+          keyboard="decimal-pad"
+        />
+        <FormField
+          control={form.control}
+          name="relativeHumidityPct"
+          label="Humidity, %"
+          check={numberCheck(0, 100)}
+          keyboard="decimal-pad"
+        />
+        <FormField
+          control={form.control}
+          name="draughtMS"
+          label="Draught about the shelves, m/s"
+          check={numberCheck(0, 5)}
+          hint="0.1 in a lived-in room, 0.3 under a fan."
+          keyboard="decimal-pad"
+        />
+      </Form>
+      <LinkRow links={[{ title: `Take ${room.name} as usual`, onPress: () => void set(null).catch(form.place) }]} />
     </View>
   );
 }

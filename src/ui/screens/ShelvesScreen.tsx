@@ -1,15 +1,17 @@
 import { router } from 'expo-router';
-import { useForm } from 'react-hook-form';
 import { View } from 'react-native';
-import { call, CallFailed } from '@/client/api';
-import { problemOf, useHouse } from '@/client/house';
+import { call } from '@/client/api';
+import { useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import { countWords, listWords } from '@/words/count';
 import { useLoadState } from '../components/LoadState';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
 import { Body, Heading, Soft, Strong, Title } from '../components/Words';
+import { needed } from '../forms/checks';
 import { FormField } from '../forms/FormField';
+import { Problems } from '../forms/Problems';
+import { useFields } from '../forms/useFields';
 import { Button } from '../kit/Button';
 import { space } from '../theme/tokens';
 
@@ -25,32 +27,29 @@ export function ShelvesScreen() {
   const show = useLog((log) => log.show);
   const loading = useLoadState();
   const rooms = [...new Set(shelves.map(({ room }) => room))];
-  const { control, handleSubmit, setError, formState, reset } = useForm({
-    defaultValues: { room: rooms[0] ?? '', names: '' },
-    mode: 'onTouched',
-  });
+  const form = useFields({ room: rooms[0] ?? '', names: '' }, (path) => (path.startsWith('names') ? 'names' : path));
+  const { control } = form;
   if (loading) return <Screen>{loading}</Screen>;
   const save = async ({ room, names }: { room: string; names: string }) => {
     try {
       const made = await call('addShelves', { body: { room: room.trim(), names: namesIn(names) } });
       await load();
-      reset({ room, names: '' });
+      form.reset({ room, names: '' });
       show({ text: `${countWords(made.shelves.length, 'shelf', 'shelves')} put up in ${room.trim()}.` });
     } catch (error) {
-      const fields = error instanceof CallFailed ? error.fields : [];
-      for (const { path, message } of fields) setError(path.startsWith('names') ? 'names' : 'room', { message });
-      show({ text: problemOf(error), isProblem: true });
+      form.place(error);
     }
   };
   return (
     <Screen
       actions={
         <>
+          <Problems form={form} />
           <Button
             grow
             title="Put up these shelves"
-            disabled={formState.isSubmitting}
-            onPress={() => void handleSubmit(save)()}
+            disabled={form.formState.isSubmitting}
+            onPress={() => void form.handleSubmit(save)()}
           />
           {shelves.length > 0 ? (
             <Button grow rank="second" title="Add a box" onPress={() => router.push('/homes/new')} />
@@ -73,12 +72,7 @@ export function ShelvesScreen() {
           );
         })}
         <Heading>{rooms.length === 0 ? 'The first room' : 'More shelves'}</Heading>
-        <FormField
-          control={control}
-          name="room"
-          label="Room"
-          check={(text) => text.trim() !== '' || 'Write the name of the room.'}
-        />
+        <FormField control={control} name="room" label="Room" check={needed('Write the name of the room.')} />
         <FormField
           control={control}
           name="names"

@@ -1,11 +1,11 @@
 import { router } from 'expo-router';
 import { useState } from 'react';
-import { useForm, useWatch } from 'react-hook-form';
+import { useWatch } from 'react-hook-form';
 import { Pressable, View } from 'react-native';
-import { call, CallFailed } from '@/client/api';
+import { call } from '@/client/api';
 import { boxesFor, companyOf, sectionOf, withSoil } from '@/client/fitting';
 import { useBook } from '@/client/handbook';
-import { problemOf, useHouse } from '@/client/house';
+import { useHouse } from '@/client/house';
 import { undoing, useLog } from '@/client/log';
 import { useKindOfName, useNameIndex } from '@/client/names';
 import { keeperField } from '@/client/preferences';
@@ -22,6 +22,8 @@ import { makeStyles } from '../components/useStyles';
 import { Body, Heading, Name, Soft, Strong, Title } from '../components/Words';
 import { MeasuredSection } from '../drawings/MeasuredSection';
 import { FormField } from '../forms/FormField';
+import { Problems } from '../forms/Problems';
+import { sizeField, useUnwatchedFields } from '../forms/useFields';
 import { headCountIn, INSTAR_PROBLEM, instarIn, lengthCheck, lengthIn, nameCheck } from '../forms/checks';
 import { CompanyChecks } from '../housing/CompanyChecks';
 import { RankedBoxes } from '../housing/RankedBoxes';
@@ -50,10 +52,8 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
   const loading = useLoadState();
   const index = useNameIndex();
   const ownCards = useBook()?.ownCards;
-  const { control, setValue, setError, handleSubmit, clearErrors } = useForm<TakeInValues>({
-    defaultValues: EMPTY,
-    mode: 'onTouched',
-  });
+  const form = useUnwatchedFields<TakeInValues>(EMPTY, sizeField);
+  const { control, setValue, handleSubmit, clearErrors } = form;
   const [byHand, setByHand] = useState<{ profile: string; over: string | undefined }>();
   const [chosenStage, setStage] = useState<Stage>('juvenile');
   const [sex, setSex] = useState<(typeof SEXES)[number]>('unknown');
@@ -160,13 +160,7 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
       });
       router.replace(`/homes/${chosen.id}`);
     } catch (error) {
-      if (error instanceof CallFailed) {
-        for (const { path, message } of error.fields) {
-          const field = path === measure?.takes ? 'size' : path;
-          if (field in values) setError(field as keyof TakeInValues, { message });
-        }
-      }
-      show({ text: problemOf(error), isProblem: true });
+      form.place(error);
     } finally {
       setBusy(false);
     }
@@ -175,13 +169,16 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
   return (
     <Screen
       actions={
-        <Button
-          grow
-          disabled={!chosen || !ranked || isBusy || isUnsaid}
-          rank={ranked?.verdict === 'fail' ? 'second' : 'main'}
-          title={isUnsaid ? 'Say what comes home' : takeInTitle(chosen?.code, ranked)}
-          onPress={() => void handleSubmit(takeIn)()}
-        />
+        <>
+          <Problems form={form} />
+          <Button
+            grow
+            disabled={!chosen || !ranked || isBusy || isUnsaid}
+            rank={ranked?.verdict === 'fail' ? 'second' : 'main'}
+            title={isUnsaid ? 'Say what comes home' : takeInTitle(chosen?.code, ranked)}
+            onPress={() => void handleSubmit(takeIn)()}
+          />
+        </>
       }
     >
       <Title>Take in</Title>

@@ -1,6 +1,5 @@
 import { router } from 'expo-router';
 import { useState } from 'react';
-import { useForm, useWatch } from 'react-hook-form';
 import { View } from 'react-native';
 import { call, CallFailed } from '@/client/api';
 import { problemOf, useHouse } from '@/client/house';
@@ -15,6 +14,8 @@ import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
 import { Body, Heading, Soft, Title } from '../components/Words';
 import { FormField } from '../forms/FormField';
+import { Problems } from '../forms/Problems';
+import { useFields } from '../forms/useFields';
 import { headCountIn, nameCheck } from '../forms/checks';
 import { NowNamed } from '../handbook/NowNamed';
 import { Button } from '../kit/Button';
@@ -51,13 +52,11 @@ function Who({ resident }: { resident: Resident }) {
   const show = useLog((log) => log.show);
   const { scientificName, commonName, called, source, permit, batch } = resident;
   const before = { scientificName, commonName: commonName ?? '', called: called ?? '', batch: batch ?? '' };
-  const { control, handleSubmit, setError, setValue, formState } = useForm<Values>({
-    defaultValues: { ...before, source: source ?? '', permit: permit ?? '', headCount: '' },
-    mode: 'onTouched',
-  });
+  const fields = useFields<Values>({ ...before, source: source ?? '', permit: permit ?? '', headCount: '' });
+  const { control, handleSubmit, setValue, formState } = fields;
   const [form, setForm] = useState(resident.form);
   const [kinAsked, setKinAsked] = useState<string>();
-  const typed = useWatch({ control, name: 'scientificName' }).trim();
+  const typed = fields.values.scientificName.trim();
   const known = useKnownNames();
   const willBe = checkScientificName(typed).ok ? kindAfter(known, resident, typed) : resident.profile;
   const isCounted = resident.form === 'single' && form === 'group';
@@ -85,23 +84,24 @@ function Who({ resident }: { resident: Resident }) {
       show({ text: `${calledWords(reply.resident)}: written down. Everything is worked out anew.` });
       router.back();
     } catch (error) {
-      const fields = error instanceof CallFailed ? error.fields : [];
-      for (const { path, message } of fields) if (path in values) setError(path as keyof Values, { message });
-      const asked = fields.find(({ path }) => path === 'withKin');
-      setKinAsked(asked && problemOf(error));
-      if (!asked) show({ text: problemOf(error), isProblem: true });
+      const asked = error instanceof CallFailed && error.fields.some(({ path }) => path === 'withKin');
+      setKinAsked(asked ? problemOf(error) : undefined);
+      if (!asked) fields.place(error);
     }
   };
 
   return (
     <Screen
       actions={
-        <Button
-          grow
-          title="Save"
-          disabled={formState.isSubmitting}
-          onPress={() => void handleSubmit((values) => save(values, false))()}
-        />
+        <>
+          <Problems form={fields} />
+          <Button
+            grow
+            title="Save"
+            disabled={formState.isSubmitting}
+            onPress={() => void handleSubmit((values) => save(values, false))()}
+          />
+        </>
       }
     >
       <PaneHeader back={`/residents/${resident.id}`} title={calledWords(resident)} />

@@ -1,17 +1,18 @@
 import { router } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
-import { call, CallFailed } from '@/client/api';
-import { problemOf, useHouse } from '@/client/house';
+import { call } from '@/client/api';
+import { useHouse } from '@/client/house';
 import { useKeepers } from '@/client/keepers';
 import { useLog } from '@/client/log';
-import { addDays, daysBetween, type Day } from '@/core/measure/day';
-import { Button } from '../kit/Button';
-import { Choices } from '../kit/Choices';
-import { Field } from '../kit/Field';
+import { addDays, daysBetween } from '@/core/measure/day';
 import { ListRow } from '../kit/ListRow';
 import { Heading, Soft, Strong } from '../components/Words';
-import { DayInput } from '../kit/DayInput';
+import { Form } from '../forms/Form';
+import { FormChoices } from '../forms/FormChoices';
+import { FormDay } from '../forms/FormDay';
+import { FormField } from '../forms/FormField';
+import { useFields } from '../forms/useFields';
 import { space } from '../theme/tokens';
 import { useCall } from '@/client/useCall';
 import { dayWords, daysWords } from '@/words/days';
@@ -51,54 +52,45 @@ export function AwayBoard() {
 function NewAbsence({ today, onPlanned }: { today: string; onPlanned: () => void }) {
   const keepers = useKeepers((state) => state.keepers) ?? [];
   const show = useLog((log) => log.show);
-  const [from, setFrom] = useState<Day | ''>(addDays(today, 7));
-  const [until, setUntil] = useState<Day | ''>(addDays(today, 13));
-  const [whose, setWhose] = useState(EVERYBODY);
-  const [sitter, setSitter] = useState('');
-  const [phone, setPhone] = useState('');
-  const [problems, setProblems] = useState<Record<string, string>>({});
-  const plan = async () => {
-    try {
-      await call('addAbsence', {
-        body: {
-          ...{ from, until },
-          ...(whose !== EVERYBODY && { keeperId: whose }),
-          ...(sitter.trim() !== '' && { sitter: sitter.trim() }),
-          ...(phone.trim() !== '' && { call: phone.trim() }),
-        },
-      });
-      setProblems({});
-      show({ text: 'Planned. Its sheet says what to do before, and what a sitter does.' });
-      onPlanned();
-    } catch (error) {
-      const fields = error instanceof CallFailed ? error.fields : [];
-      setProblems(Object.fromEntries(fields.map(({ path, message }) => [path, message])));
-      if (fields.length === 0) show({ text: problemOf(error), isProblem: true });
-    }
+  const form = useFields({
+    from: addDays(today, 7),
+    until: addDays(today, 13),
+    keeperId: EVERYBODY,
+    sitter: '',
+    call: '',
+  });
+  const { control, values } = form;
+  const plan = async ({ from, until, keeperId, ...typed }: typeof values) => {
+    const [sitter, phone] = [typed.sitter.trim(), typed.call.trim()];
+    await call('addAbsence', {
+      body: {
+        ...{ from, until },
+        ...(keeperId !== EVERYBODY && { keeperId }),
+        ...(sitter !== '' && { sitter }),
+        ...(phone !== '' && { call: phone }),
+      },
+    });
+    show({ text: 'Planned. Its sheet says what to do before, and what a sitter does.' });
+    onPlanned();
   };
   return (
     <View style={{ gap: space.m }}>
       <Heading>Plan an absence</Heading>
-      <Choices
-        label="Who is away"
-        choices={[
-          { value: EVERYBODY, title: 'everybody' },
-          ...keepers.map(({ id, name }) => ({ value: id, title: name })),
-        ]}
-        value={whose}
-        onChange={setWhose}
-      />
-      <DayInput label="First day" value={from} onChange={setFrom} problem={problems.from} min={today} />
-      <DayInput label="Last day" value={until} onChange={setUntil} problem={problems.until} min={from || today} />
-      <Field label="Who looks in, if anybody" value={sitter} onChange={setSitter} problem={problems.sitter} />
-      <Field
-        label="Whom to call, and how"
-        value={phone}
-        onChange={setPhone}
-        problem={problems.call}
-        hint="Stands large on the sheet."
-      />
-      <Button title="Plan it" onPress={() => void plan()} />
+      <Form form={form} act="Plan it" save={plan}>
+        <FormChoices
+          control={control}
+          name="keeperId"
+          label="Who is away"
+          choices={[
+            { value: EVERYBODY, title: 'everybody' },
+            ...keepers.map(({ id, name }) => ({ value: id, title: name })),
+          ]}
+        />
+        <FormDay control={control} name="from" label="First day" min={today} />
+        <FormDay control={control} name="until" label="Last day" min={values.from || today} />
+        <FormField control={control} name="sitter" label="Who looks in, if anybody" />
+        <FormField control={control} name="call" label="Whom to call, and how" hint="Stands large on the sheet." />
+      </Form>
     </View>
   );
 }

@@ -3,14 +3,14 @@ import { View } from 'react-native';
 import { useHouse } from '@/client/house';
 import { useStoreBook } from '@/client/storeBook';
 import type { Culture } from '@/contract/store';
-import { Button } from '../kit/Button';
-import { Choices } from '../kit/Choices';
-import { Field } from '../kit/Field';
 import { LinkRow } from '../components/LinkRow';
 import { ListRow } from '../kit/ListRow';
 import { Heading, Soft, Strong } from '../components/Words';
-import { headCountIn } from '../forms/checks';
-import { useTyped } from '../forms/useTyped';
+import { countOrNoneIn, needed } from '../forms/checks';
+import { Form } from '../forms/Form';
+import { FormChoices } from '../forms/FormChoices';
+import { FormField } from '../forms/FormField';
+import { useFields } from '../forms/useFields';
 import { space } from '../theme/tokens';
 import { dayWords } from '@/words/days';
 import { feederOf, itemName } from '@/words/food';
@@ -50,51 +50,55 @@ export function Cultures({ cultures }: { cultures: Culture[] }) {
 function CultureForm({ culture, onDone }: { culture?: Culture; onDone: () => void }) {
   const names = useNames();
   const { plan, keepCulture, dropCulture } = useStoreBook();
-  const [kindId, setKind] = useState(culture?.kind ?? names.feeders[0]?.id ?? '');
-  const kind = names.feeders.find((each) => each.id === kindId);
-  const [harvested, setHarvested] = useState(culture?.harvested ?? '');
-  const called = useTyped(culture?.called ?? '');
-  const breeders = useTyped(culture ? String(culture.breeders) : '');
-  const sizes = kind?.classes.filter((each) => each.isFood) ?? [];
-  const sustains = plan?.lines.find((line) => line.item === harvested)?.breeders;
-  const save = async () => {
-    const count = breeders.text === '0' ? 0 : headCountIn(breeders.text);
-    if (called.isEmpty) return called.refuse('What it is called on the shelf.');
-    if (count === undefined) return breeders.refuse('A whole number from 0 up.');
-    if (!feederOf(names, harvested)) return breeders.refuse('Choose the size that is taken out.');
-    if (await keepCulture(culture?.id ?? null, { kind: kindId, called: called.text, breeders: count, harvested }))
-      onDone();
+  const start = {
+    kind: culture?.kind ?? names.feeders[0]?.id ?? '',
+    called: culture?.called ?? '',
+    harvested: culture?.harvested ?? '',
+    breeders: culture ? String(culture.breeders) : '',
+  };
+  const form = useFields(start);
+  const { control, values } = form;
+  const sizes = names.feeders.find((each) => each.id === values.kind)?.classes.filter((each) => each.isFood) ?? [];
+  const sustains = plan?.lines.find((line) => line.item === values.harvested)?.breeders;
+  const save = async ({ kind, called, harvested, breeders }: typeof start) => {
+    const count = countOrNoneIn(breeders) ?? 0;
+    await keepCulture(culture?.id ?? null, { kind, called: called.trim(), breeders: count, harvested });
+    onDone();
   };
   return (
-    <View style={{ gap: space.m, paddingVertical: space.m }}>
-      {culture ? null : (
-        <Choices
-          label="Kind of feeder"
-          choices={names.feeders.map(({ id, plural }) => ({ value: id, title: plural }))}
-          value={kindId}
-          onChange={(next) => {
-            setKind(next);
-            setHarvested('');
-          }}
+    <View style={{ paddingVertical: space.m }}>
+      <Form form={form} act="Keep" save={save}>
+        {culture ? null : (
+          <FormChoices
+            control={control}
+            name="kind"
+            label="Kind of feeder"
+            choices={names.feeders.map(({ id, plural }) => ({ value: id, title: plural }))}
+            onChosen={() => form.setValue('harvested', '')}
+          />
+        )}
+        <FormField
+          control={control}
+          name="called"
+          label="What it is called"
+          check={needed('What it is called on the shelf.')}
         />
-      )}
-      <Field label="What it is called" {...called.field} />
-      <Choices
-        label="Size that is taken out"
-        choices={sizes.map(({ id }) => ({ value: id, title: itemName(names, id) }))}
-        value={harvested}
-        onChange={(size) => {
-          setHarvested(size);
-          breeders.refuse(undefined);
-        }}
-      />
-      <Field
-        label="Breeders, of both sexes"
-        {...breeders.field}
-        hint={sustains ? `${sustains} would sustain what the house eats of this size.` : undefined}
-        keyboard="number-pad"
-      />
-      <Button title="Keep" onPress={() => void save()} />
+        <FormChoices
+          control={control}
+          name="harvested"
+          label="Size that is taken out"
+          choices={sizes.map(({ id }) => ({ value: id, title: itemName(names, id) }))}
+          check={(size) => feederOf(names, size) !== undefined || 'Choose the size that is taken out.'}
+        />
+        <FormField
+          control={control}
+          name="breeders"
+          label="Breeders, of both sexes"
+          check={(text) => (text.trim() !== '' && countOrNoneIn(text) !== undefined) || 'A whole number from 0 up.'}
+          hint={sustains ? `${sustains} would sustain what the house eats of this size.` : undefined}
+          keyboard="number-pad"
+        />
+      </Form>
       {culture ? (
         <LinkRow
           links={[
