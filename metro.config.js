@@ -7,6 +7,7 @@ config.resolver.assetExts.push('woff2');
 // React Native Elements asks for every icon font there is; this app draws its icons itself (src/ui/components/Icon).
 const ICON_FONTS = /^(@react-native-vector-icons\/|react-native-vector-icons\/|@expo\/vector-icons)/;
 const NO_ICON_FONT = path.join(__dirname, 'src/ui/stubs/NoIconFont.tsx');
+const NO_ICON_TYPE = path.join(__dirname, 'src/ui/stubs/noIconType.ts');
 // Its library of colours is larger than all that it does with them.
 const SMALL_COLOR = path.join(__dirname, 'src/ui/stubs/smallColor.ts');
 // Of the router's ways to lay out screens this app uses one, `Slot`: the others are a tenth of its first screen.
@@ -21,6 +22,8 @@ const ZOD_LOCALES = /[\\/]locales[\\/]index\.(c?js)$/;
 
 config.resolver.resolveRequest = (context, name, platform) => {
   if (ICON_FONTS.test(name)) return { type: 'sourceFile', filePath: NO_ICON_FONT };
+  if (name.endsWith('/getIconType') && context.originModulePath.includes('@rneui'))
+    return { type: 'sourceFile', filePath: NO_ICON_TYPE };
   if (name === 'color') return { type: 'sourceFile', filePath: SMALL_COLOR };
   if (context.originModulePath.includes('expo-router/build')) {
     if (OTHER_LAYOUTS.test(name)) return { type: 'empty' };

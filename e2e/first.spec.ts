@@ -78,6 +78,45 @@ test('an example house is looked into, and thrown away', async ({ page }) => {
   await page.getByRole('button', { name: 'Look into an example house' }).click();
   await expect(page.getByText('An example house, to look around and to try things in.')).toBeVisible();
   await page.getByRole('button', { name: 'Throw it away and begin my own' }).click();
-  await page.getByRole('button', { name: /^Throw it away for good/ }).click();
+  await page.getByRole('button', { name: 'Throw it away', exact: true }).click();
   await expect(page.getByRole('heading', { name: 'First steps' })).toBeVisible();
+});
+
+test('an animal is taken in with the keyboard alone', async ({ page, request, baseURL }) => {
+  const write = async (where: string, data: object) => {
+    const reply = await request.post(`${baseURL}/api/${where}`, { data });
+    expect(await reply.json()).not.toHaveProperty('error');
+    return (await reply.json()) as Record<string, { id: string }>;
+  };
+  const { shelf } = await write('shelves', { room: 'Kitchen', name: 'Window' });
+  await write('homes', {
+    ...{ code: 'A1', shelfId: shelf?.id, substrateDepthMm: 60 },
+    container: { shape: 'box', lengthMm: 200, widthMm: 150, heightMm: 150, lid: 'vented', vents: [] },
+  });
+  /** On with the Tab key until what has the focus is called so. */
+  const tabTo = async (name: RegExp) => {
+    for (let press = 0; press < 80; press += 1) {
+      await page.keyboard.press('Tab');
+      const focused = await page.evaluate(() => {
+        const { activeElement } = document;
+        return activeElement?.getAttribute('aria-label') ?? activeElement?.textContent ?? '';
+      });
+      if (name.test(focused)) return;
+    }
+    throw new Error(`The Tab key never came to ${name}.`);
+  };
+  await page.goto('/residents');
+  await expect(page.getByText('Nobody yet.')).toBeVisible();
+  await tabTo(/^Take an animal in/);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Take in', exact: true })).toBeVisible();
+  await tabTo(/^Scientific name$/);
+  await page.keyboard.type('Grammostola pulchra');
+  await tabTo(/^Leg span, mm$/);
+  await page.keyboard.type('45');
+  await tabTo(/^A1/);
+  await page.keyboard.press('Space');
+  await tabTo(/^Take in to A1/);
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/taken in to A1/)).toBeVisible();
 });

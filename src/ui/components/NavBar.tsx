@@ -1,6 +1,10 @@
+import { Badge } from '@rneui/base/dist/Badge/Badge';
 import Text from '@rneui/themed/dist/Text';
 import { Link, usePathname } from 'expo-router';
 import { Pressable, View } from 'react-native';
+import { openToday } from '@/client/openJobs';
+import { useHouse } from '@/client/house';
+import { useWalkedShelves } from '../round/RoundFilter';
 import { fonts, measure, space, type } from '../theme/tokens';
 import { Icon, type IconName } from './Icon';
 import { useIsWide } from './useLayout';
@@ -40,6 +44,7 @@ export function NavBar() {
   const here = usePathname();
   const places = ORDER[isWide ? 'wide' : 'phone'];
   const at = placeOf(here, places);
+  const cannotWait = useCannotWait();
   // Whoever looks in sees the sheet, and nothing else of the house.
   if (here.startsWith('/sitter/')) return null;
   return (
@@ -47,10 +52,12 @@ export function NavBar() {
       {places.map((path) => {
         const { title, icon } = PLACES[path];
         const isHere = path === at;
+        const urgent = path === '/round' ? cannotWait : 0;
         return (
           <Link key={path} href={path} asChild>
             <Pressable
               role="link"
+              aria-label={urgent > 0 ? `${title}, ${urgent} cannot wait` : title}
               aria-current={isHere ? 'page' : undefined}
               style={styles.place}
               // The walk goes on where it was; a list is looked through from its top. (The link takes the press itself.)
@@ -59,12 +66,29 @@ export function NavBar() {
               <View style={[styles.edge, isHere && styles.edgeHere]} />
               <Icon name={icon} color={isHere ? styles.here.color : styles.title.color} />
               <Text style={[styles.title, isHere && styles.here]}>{title}</Text>
+              {urgent > 0 ? (
+                <Badge
+                  value={urgent}
+                  containerStyle={styles.badge}
+                  badgeStyle={styles.badgeFill}
+                  textStyle={styles.badgeText}
+                  aria-hidden
+                />
+              ) : null}
             </Pressable>
           </Link>
         );
       })}
     </View>
   );
+}
+
+/** How many jobs of today cannot wait, as the round itself says, on the way there. */
+function useCannotWait(): number {
+  const { round, shelves } = useHouse();
+  const walked = new Set(useWalkedShelves(shelves).map(({ id }) => id));
+  const stops = (round?.stops ?? []).filter(({ shelfId }) => walked.has(shelfId));
+  return openToday(stops).filter(({ cannotWait }) => cannotWait).length;
 }
 
 const useStyles = makeStyles((theme, { isWide }: { isWide: boolean }) => ({
@@ -83,6 +107,9 @@ const useStyles = makeStyles((theme, { isWide }: { isWide: boolean }) => ({
     ? { position: 'absolute', left: 0, top: 0, bottom: 0, width: 4 }
     : { position: 'absolute', left: 0, top: 0, right: 0, height: 4 },
   edgeHere: { backgroundColor: theme.colors.accent },
+  badge: { position: 'absolute', top: isWide ? 10 : 6, left: '50%', marginLeft: space.s },
+  badgeFill: { backgroundColor: theme.colors.clay, borderColor: theme.colors.bar },
+  badgeText: { fontFamily: fonts.bold, color: theme.colors.onGood },
   title: { fontSize: type.small, color: theme.colors.barInkSoft },
   here: { fontFamily: fonts.bold, color: theme.colors.barInk },
 }));

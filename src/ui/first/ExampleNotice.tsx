@@ -3,9 +3,9 @@ import { call } from '@/client/api';
 import { problemOf, useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import { LinkRow } from '../components/LinkRow';
-import { useAskedOnce } from '../components/useAskedOnce';
 import { makeStyles } from '../components/useStyles';
 import { Body } from '../components/Words';
+import { useConfirm } from '../kit/useConfirm';
 import { radius, space, stroke } from '../theme/tokens';
 
 /** That this is the example house, and the way to begin one's own; nothing in any other house. */
@@ -13,10 +13,9 @@ export function ExampleNotice() {
   const styles = useStyles();
   const { isExample, load } = useHouse();
   const show = useLog((log) => log.show);
-  const { isAsked, mayDo } = useAskedOnce(true, 'throw the example away');
+  const { ask, dialog } = useConfirm();
   if (!isExample) return null;
   const drop = async () => {
-    if (!mayDo()) return;
     try {
       await call('dropExample', {});
       await load();
@@ -31,13 +30,18 @@ export function ExampleNotice() {
       <LinkRow
         links={[
           {
-            title: isAsked
-              ? 'Throw it away for good, with all that is written in it'
-              : 'Throw it away and begin my own',
-            onPress: () => void drop(),
+            title: 'Throw it away and begin my own',
+            onPress: () =>
+              ask({
+                title: 'Throw the example away?',
+                text: 'It goes for good, with all that was written in it. Your own house begins empty.',
+                act: 'Throw it away',
+                run: drop,
+              }),
           },
         ]}
       />
+      {dialog}
     </View>
   );
 }

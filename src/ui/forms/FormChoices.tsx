@@ -1,6 +1,6 @@
 import type { FieldPathValue, FieldPath, FieldValues } from 'react-hook-form';
 import { View } from 'react-native';
-import { Body } from '../components/Words';
+import { Body, Strong } from '../components/Words';
 import { Choices } from '../kit/Choices';
 import { space } from '../theme/tokens';
 import { AskedField, type AskedFieldProps } from './AskedField';
@@ -18,12 +18,13 @@ export function FormChoices<Values extends FieldValues, Name extends FieldPath<V
   return (
     <AskedField {...asked}>
       {(field, problem) => (
-        <View style={{ gap: space.xs }}>
+        <View ref={field.ref} tabIndex={-1} style={{ gap: space.xs, outlineWidth: 0 }}>
+          {isNamedAbove ? null : <Strong>{asked.label}</Strong>}
           <Choices
+            isNamedAbove
             label={asked.label}
             choices={choices}
             value={field.value as (FieldPathValue<Values, Name> & string) | undefined}
-            isNamedAbove={isNamedAbove}
             onChange={(value) => {
               field.onChange(value);
               onChosen?.(value);

@@ -1,4 +1,5 @@
 import type { FieldValues } from 'react-hook-form';
+import { View } from 'react-native';
 import type { Day } from '@/core/measure/day';
 import { DayInput } from '../kit/DayInput';
 import { AskedField, type AskedFieldProps } from './AskedField';
@@ -16,15 +17,17 @@ export function FormDay<Values extends FieldValues>({ none, isOptional, min, max
   return (
     <AskedField {...asked}>
       {(field, problem) => (
-        <DayInput
-          label={asked.label}
-          value={(field.value ?? '') as Day | ''}
-          onChange={field.onChange}
-          problem={problem}
-          {...{ min, max, hint }}
-          {...(none !== undefined && { none })}
-          {...(isOptional !== undefined && { isOptional })}
-        />
+        <View ref={field.ref} tabIndex={-1} style={{ outlineWidth: 0 }}>
+          <DayInput
+            label={asked.label}
+            value={(field.value ?? '') as Day | ''}
+            onChange={field.onChange}
+            problem={problem}
+            {...{ min, max, hint }}
+            {...(none !== undefined && { none })}
+            {...(isOptional !== undefined && { isOptional })}
+          />
+        </View>
       )}
     </AskedField>
   );

@@ -35,7 +35,7 @@ export function When<Values extends FieldValues & { on: string }>({ control }: {
       check={(on) => on !== NOT_CHOSEN || 'Choose the day.'}
     >
       {(field, problem) => (
-        <View style={{ gap: space.m }}>
+        <View ref={field.ref} tabIndex={-1} style={{ gap: space.m, outlineWidth: 0 }}>
           <Choices
             label="When"
             choices={WHEN}

@@ -2,6 +2,7 @@ import { useFieldArray, useWatch, type Control, type UseFormSetValue } from 'rea
 import { View } from 'react-native';
 import { Button } from '../kit/Button';
 import { Choices } from '../kit/Choices';
+import { Switch } from '../kit/Switch';
 import { LinkRow } from '../components/LinkRow';
 import { Heading, Soft } from '../components/Words';
 import { FormField } from '../forms/FormField';
@@ -16,11 +17,6 @@ interface Props {
   setValue: UseFormSetValue<HomeValues>;
 }
 
-const YES_NO = (yes: string, no: string) => [
-  { value: 'no' as const, title: no },
-  { value: 'yes' as const, title: yes },
-];
-
 /** What stands in a box: hides, bark, branches, dish; it may be left unsaid. */
 export function ContentFields({ control, setValue }: Props) {
   const { fields, append, remove } = useFieldArray({ control, name: 'pieces' });
@@ -28,11 +24,10 @@ export function ContentFields({ control, setValue }: Props) {
   return (
     <View style={{ gap: space.m }}>
       <Heading>What is in it</Heading>
-      <Choices
-        label="Contents"
-        choices={YES_NO('listed here', 'not said')}
-        value={isKnown ? 'yes' : 'no'}
-        onChange={(value) => setValue('knowsContents', value === 'yes')}
+      <Switch
+        label="All that stands in it is listed here"
+        value={isKnown}
+        onChange={(isOn) => setValue('knowsContents', isOn)}
       />
       {isKnown ? (
         <>
@@ -83,11 +78,10 @@ function PieceFields({ index, control, setValue, onRemove }: Props & { index: nu
         />
       ) : null}
       {piece.kind === 'bottle' ? (
-        <Choices
-          label="Neck of the bottle"
-          choices={YES_NO('neck stopped', 'neck open')}
-          value={piece.isStopped ? 'yes' : 'no'}
-          onChange={(value) => setValue(`pieces.${index}.isStopped`, value === 'yes')}
+        <Switch
+          label="Its neck is stopped"
+          value={piece.isStopped}
+          onChange={(isOn) => setValue(`pieces.${index}.isStopped`, isOn)}
         />
       ) : null}
       <LinkRow links={[{ title: `Take away piece ${index + 1}`, onPress: onRemove }]} />
@@ -103,12 +97,7 @@ export function NestFields({ control, setValue }: Props) {
   return (
     <View style={{ gap: space.m }}>
       <Heading>Ant nest</Heading>
-      <Choices
-        label="Ant nest"
-        choices={YES_NO('with chambers', 'no nest')}
-        value={isNest ? 'yes' : 'no'}
-        onChange={(value) => setValue('isNest', value === 'yes')}
-      />
+      <Switch label="It is a nest with chambers" value={isNest} onChange={(isOn) => setValue('isNest', isOn)} />
       {isNest ? (
         <>
           {fields.map((field, index) => (
@@ -127,11 +116,10 @@ export function NestFields({ control, setValue }: Props) {
             hint="Leave empty if there is none."
             keyboard="decimal-pad"
           />
-          <Choices
-            label="Outworld"
-            choices={YES_NO('outworld of its own', 'no outworld')}
-            value={hasOutworld ? 'yes' : 'no'}
-            onChange={(value) => setValue('hasOutworld', value === 'yes')}
+          <Switch
+            label="It has an outworld of its own"
+            value={hasOutworld}
+            onChange={(isOn) => setValue('hasOutworld', isOn)}
           />
           {hasOutworld ? <RoomFields control={control} name="outworld" title="Outworld" /> : null}
         </>

@@ -3,6 +3,7 @@ import { View } from 'react-native';
 import { heatCautions } from '@/core/climate/heat';
 import type { CareProfile } from '@/core/profiles/profile';
 import { Choices } from '../kit/Choices';
+import { Switch } from '../kit/Switch';
 import { StatusMark } from '../components/StatusMark';
 import { Body, Heading } from '../components/Words';
 import { numberCheck } from '../forms/checks';
@@ -44,15 +45,7 @@ export function HeatFields({ control, setValue, profiles, roomC }: Props) {
       />
       {heatSource !== '' ? (
         <>
-          <Choices
-            label="Thermostat"
-            choices={[
-              { value: 'yes', title: 'on a thermostat' },
-              { value: 'no', title: 'without one' },
-            ]}
-            value={hasThermostat ? 'yes' : 'no'}
-            onChange={(value) => setValue('hasThermostat', value === 'yes')}
-          />
+          <Switch label="On a thermostat" value={hasThermostat} onChange={(isOn) => setValue('hasThermostat', isOn)} />
           <FormField
             control={control}
             name="warming"

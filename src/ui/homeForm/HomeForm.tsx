@@ -11,6 +11,7 @@ import { sectionPlan } from '@/core/housing/section';
 import type { CareProfile } from '@/core/profiles/profile';
 import { Button } from '../kit/Button';
 import { Choices } from '../kit/Choices';
+import { Switch } from '../kit/Switch';
 import { Fold } from '../kit/Fold';
 import { LinkRow } from '../components/LinkRow';
 import { PaneHeader } from '../components/PaneHeader';
@@ -217,15 +218,10 @@ export function HomeForm({ title, action, back, initial, asksDepth, save, profil
               }
             />
             <Heading>Quarantine</Heading>
-            <Choices
-              isNamedAbove
-              label="Quarantine"
-              choices={[
-                { value: 'no', title: 'no' },
-                { value: 'yes', title: 'kept apart' },
-              ]}
-              value={values.isQuarantined ? 'yes' : 'no'}
-              onChange={(value) => setValue('isQuarantined', value === 'yes')}
+            <Switch
+              label="Kept apart from the others"
+              value={values.isQuarantined}
+              onChange={(isOn) => setValue('isQuarantined', isOn)}
             />
           </View>
         </Fold>

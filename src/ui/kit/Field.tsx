@@ -1,5 +1,5 @@
 import Input from '@rneui/themed/dist/Input';
-import { useState, type Ref } from 'react';
+import { useImperativeHandle, useRef, useState, type Ref } from 'react';
 import { type KeyboardTypeOptions, View } from 'react-native';
 import { space } from '../theme/tokens';
 import { useTheme } from '../components/useStyles';
@@ -47,6 +47,9 @@ export function Field({
 }: Props) {
   const { theme } = useTheme();
   const [isFocused, setFocused] = useState(false);
+  // The library's own `focus` throws once the field is gone, and a form calls it a moment later.
+  const own = useRef<{ input?: { focus: () => void } | null }>(null);
+  useImperativeHandle(inputRef, () => ({ focus: () => own.current?.input?.focus() }), []);
   const edge = problem !== undefined ? theme.colors.clay : isFocused ? theme.colors.accent : theme.colors.ink;
   return (
     <View style={{ gap: space.xs }}>
@@ -61,7 +64,7 @@ export function Field({
           setFocused(false);
           onBlur?.();
         }}
-        ref={inputRef as never}
+        ref={own as never}
         inputContainerStyle={{ borderColor: edge, boxShadow: isFocused ? `0 0 0 2px ${edge}` : 'none' }}
         errorMessage={problem ?? ''}
         renderErrorMessage={problem !== undefined}

@@ -88,7 +88,7 @@ export function NoteDown({ resident }: { resident: Resident }) {
       tabIndex={-1}
       role="group"
       aria-label="Write down"
-      style={{ gap: space.m, marginTop: space.xl }}
+      style={{ gap: space.m, marginTop: space.xl, outlineWidth: 0 }}
     >
       <Heading>Write down</Heading>
       <Choices

@@ -197,8 +197,12 @@ describe('a winter rest', () => {
     fireEvent.click(screen.getByRole('radio', { name: 'Boiler Room, 24 C' }));
     expect(screen.getByText(/The place is warmer than it should rest at/)).toBeTruthy();
     fireEvent.click(screen.getByRole('radio', { name: 'Cellar, 7 C' }));
-    fireEvent.click(screen.getByRole('button', { name: 'Rest by this plan' }));
-    expect(write).toHaveBeenCalledWith({ kind: 'rest-planned', residentId: 'r', roomId: 'cellar' }, expect.any(String));
+    await act(async () => fireEvent.click(screen.getByRole('button', { name: 'Rest by this plan' })));
+    expect(write).toHaveBeenCalledWith(
+      { kind: 'rest-planned', residentId: 'r', roomId: 'cellar' },
+      expect.any(String),
+      expect.any(Function),
+    );
   });
 
   it('under way shows what is due to tick, what its place measured, and who went in', async () => {

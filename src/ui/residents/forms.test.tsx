@@ -1,4 +1,4 @@
-import { screen } from '@testing-library/react';
+import { screen, waitFor } from '@testing-library/react';
 import { router } from 'expo-router';
 import { CallFailed } from '@/client/api';
 import { useHouse } from '@/client/house';
@@ -98,8 +98,19 @@ describe('what is written down', () => {
     expect(screen.getByText('A whole number from 1 up.')).toBeTruthy();
     expect(screen.getByText(/^A whole number from 1 to \d+\.$/)).toBeTruthy();
     expect(written).toEqual([]);
-    await type('How many of the 15 are there now', '12');
+    // Beside the act stands what is wrong, and leads there.
+    expect(screen.getByText('2 fields to put right')).toBeTruthy();
+    await tap('button', 'Go to “In which instar”');
+    await waitFor(() => expect(document.activeElement?.getAttribute('aria-label')).toBe('In which instar'));
+    await type('How many of the 15 are there now', '11');
+    await tap('button', 'One more: How many of the 15 are there now');
+    expect(screen.getByText('1 field to put right')).toBeTruthy();
     await type('In which instar', '4');
+    expect(screen.queryByText(/to put right/)).toBeNull();
+    await tap('radio', 'Another day');
+    await tap('button', 'Write down');
+    expect(screen.getByText('Choose the day.')).toBeTruthy();
+    expect(written).toEqual([]);
     await tap('radio', 'Yesterday');
     await tap('button', 'Write down');
     expect(written).toEqual([
@@ -120,6 +131,27 @@ describe('what is written down', () => {
     await tap('button', 'Write down');
     expect(written[0]?.entries).toEqual([{ kind: 'noted', residentId: 'r', note: 'climbs at night' }]);
     expect(screen.getByLabelText('What you noticed')).toHaveProperty('value', '  climbs at night ');
+  });
+
+  it('tells what the server refuses at the field it names, and of none at the act', async () => {
+    const refuse = (error: CallFailed) =>
+      useLog.setState({
+        write: (_entry, _text, place) => {
+          place?.(error);
+          return Promise.resolve(false);
+        },
+      });
+    refuse(new CallFailed('Not so.', [{ path: 'bodyLengthMm', message: 'At most 60 mm.' }]));
+    await open(resident({ form: 'eggs', stage: 'egg' }), 'They hatched');
+    await type('How many hatched', '8');
+    await tap('button', 'Write down');
+    expect(screen.getByText('At most 60 mm.')).toBeTruthy();
+    expect(screen.getByText('1 field to put right')).toBeTruthy();
+    refuse(new CallFailed('The server does not answer.', [], true));
+    await type(/of one, mm$/, '6');
+    await tap('button', 'Write down');
+    expect(screen.getByText('The server does not answer.')).toBeTruthy();
+    expect(screen.getByLabelText('How many hatched')).toHaveProperty('value', '8');
   });
 
   it('of eggs: how many hatched, and how long one is where it was measured', async () => {

@@ -29,6 +29,7 @@ import { MoreLikeIt } from '../housing/MoreLikeIt';
 import { HomeHead } from '../housing/HomeHead';
 import { SoilShape } from '../housing/SoilShape';
 import { useAskedOnce } from '../components/useAskedOnce';
+import { useConfirm } from '../kit/useConfirm';
 import { QuietPanel, quietOf } from '../residents/QuietPanel';
 import { space } from '../theme/tokens';
 import { groundWords } from '@/words/homeState';
@@ -94,9 +95,8 @@ function HomePane({ home, isRules }: { home: Home; isRules: boolean }) {
     const svg = (picture.current as unknown as HTMLElement | null)?.querySelector('svg');
     if (svg) exportSvg(svg, `${home.code}-${view}.svg`);
   };
-  const removal = useAskedOnce(true, 'remove');
+  const { ask, dialog } = useConfirm();
   const remove = async () => {
-    if (!removal.mayDo()) return;
     try {
       await call('removeHome', { params: { id: home.id } });
       await load();
@@ -117,7 +117,18 @@ function HomePane({ home, isRules }: { home: Home; isRules: boolean }) {
     { title: 'Save drawing', onPress: saveDrawing },
     ...(first
       ? []
-      : [{ title: removal.isAsked ? 'Take it away for good' : 'Take the box away', onPress: () => void remove() }]),
+      : [
+          {
+            title: 'Take the box away',
+            onPress: () =>
+              ask({
+                title: `Take ${home.code} away?`,
+                text: 'The box goes for good, with its readings. What was written down of those who lived in it stays.',
+                act: 'Take it away',
+                run: remove,
+              }),
+          },
+        ]),
   ];
   return (
     <Screen
@@ -149,6 +160,7 @@ function HomePane({ home, isRules }: { home: Home; isRules: boolean }) {
         </>
       }
     >
+      {dialog}
       <HomeHead home={home} part={isRules ? 'rules' : 'box'} />
       <View style={{ height: space.m }} />
       {isRules ? (

@@ -15,7 +15,7 @@ import { Waiting } from '../kit/Waiting';
 import { Toggles } from '../kit/Toggles';
 import { Body, Soft, Strong, Title } from '../components/Words';
 import { makeStyles } from '../components/useStyles';
-import { useAskedOnce } from '../components/useAskedOnce';
+import { useConfirm } from '../kit/useConfirm';
 import { TimeInput } from '../kit/TimeInput';
 import { ZoneInput } from '../kit/ZoneInput';
 import { space } from '../theme/tokens';
@@ -63,11 +63,9 @@ function KeeperCard({ keeper }: { keeper: Keeper }) {
     const renewed = await change(() => call('renewCalendar', { params }));
     if (renewed) setAddress(`${window.location.origin}${renewed.path}`);
   };
-  const removal = useAskedOnce(true, 'take out');
-  const remove = () => {
-    if (removal.mayDo())
-      void change(() => call('removeKeeper', { params })).then((gone) => gone && router.replace('/keepers'));
-  };
+  const { ask, dialog } = useConfirm();
+  const remove = () =>
+    change(() => call('removeKeeper', { params })).then((gone) => gone && router.replace('/keepers'));
   const readBusy = async () => {
     const text = await pickedText('.ics,text/calendar');
     if (text === null) return;
@@ -137,14 +135,19 @@ function KeeperCard({ keeper }: { keeper: Keeper }) {
       <Soft>
         Days of which eight hours are taken count as without time; no move is planned on a day on which nobody has any.
       </Soft>
-      {removal.isAsked ? (
-        <Body>{`What ${keeper.name} wrote down stays. The address of the calendar and the days without time go.`}</Body>
-      ) : null}
       <Button
         rank="second"
-        title={removal.isAsked ? 'Take out all the same' : `Take ${keeper.name} out`}
-        onPress={remove}
+        title={`Take ${keeper.name} out`}
+        onPress={() =>
+          ask({
+            title: `Take ${keeper.name} out?`,
+            text: `What ${keeper.name} wrote down stays. The address of the calendar and the days without time go.`,
+            act: 'Take out',
+            run: remove,
+          })
+        }
       />
+      {dialog}
     </View>
   );
 }

@@ -19,6 +19,7 @@ import { Screen } from '../components/Screen';
 import { Soft, Title } from '../components/Words';
 import { KindChoice } from '../residents/KindChoice';
 import { nameCheck } from '../forms/checks';
+import { useConfirm } from '../kit/useConfirm';
 import { FormField } from '../forms/FormField';
 import { Problems } from '../forms/Problems';
 import { useFields } from '../forms/useFields';
@@ -74,6 +75,7 @@ function CardForm({ start, isNew }: { start: Draft; isNew: boolean }) {
         .join('.'),
   );
   const { control } = form;
+  const { ask, dialog } = useConfirm();
   const name = form.values.name.trim();
   const nameForm = checkScientificName(name);
   const [byHand, setByHand] = useState(start.profile);
@@ -118,7 +120,23 @@ function CardForm({ start, isNew }: { start: Draft; isNew: boolean }) {
       <PaneHeader back="/handbook" title="Handbook" />
       <Title>{isNew ? 'A card of your own' : 'Your card'}</Title>
       <Soft>For everybody in this house. Parts left empty show what ships with the program.</Soft>
-      {isNew ? null : <LinkRow links={[{ title: 'Take this card out', onPress: () => void remove() }]} />}
+      {isNew ? null : (
+        <LinkRow
+          links={[
+            {
+              title: 'Take this card out',
+              onPress: () =>
+                ask({
+                  title: `Take your card of ${start.name} out?`,
+                  text: 'What was written on it goes for good. What ships with the program shows again.',
+                  act: 'Take it out',
+                  run: remove,
+                }),
+            },
+          ]}
+        />
+      )}
+      {dialog}
       <View style={{ gap: space.m, marginTop: space.m }}>
         {isNew ? (
           <FormField

@@ -15,6 +15,7 @@ import { makeStyles } from '../components/useStyles';
 import { Body, Heading, Soft, Strong, Title } from '../components/Words';
 import { saveFile } from '../drawings/exportSvg';
 import { numberIn } from '@/core/measure/typedNumber';
+import { useConfirm } from '../kit/useConfirm';
 import { FormField } from '../forms/FormField';
 import { Problems } from '../forms/Problems';
 import { useFields } from '../forms/useFields';
@@ -111,6 +112,7 @@ function OwnProfile({ profile }: { profile: CareProfile }) {
     (path) => path.replace(/\.value$/, '').replaceAll('.', '/'),
   );
   const { control } = form;
+  const { ask, dialog } = useConfirm();
   const save = form.handleSubmit(async (typed) => {
     const numberOf = (field: string) => numberIn(typed[field] ?? '');
     const name = (typed.name ?? '').trim();
@@ -153,9 +155,19 @@ function OwnProfile({ profile }: { profile: CareProfile }) {
         links={[
           { title: 'Save as a file', onPress: exportIt },
           { title: 'Copy', onPress: copy },
-          { title: 'Remove', onPress: remove },
+          {
+            title: 'Remove',
+            onPress: () =>
+              ask({
+                title: `Remove ${profile.name}?`,
+                text: 'Its numbers go for good. Save it as a file first if you may want them again.',
+                act: 'Remove',
+                run: remove,
+              }),
+          },
         ]}
       />
+      {dialog}
       <FormField control={control} name="name" label="Name" />
       <Summary profile={profile} />
       <Heading style={{ marginVertical: space.s }}>Its air and water</Heading>

@@ -9,6 +9,7 @@ import { Heading, Soft, Strong } from '../components/Words';
 import { countOrNoneIn, needed } from '../forms/checks';
 import { Form } from '../forms/Form';
 import { FormChoices } from '../forms/FormChoices';
+import { useConfirm } from '../kit/useConfirm';
 import { FormField } from '../forms/FormField';
 import { useFields } from '../forms/useFields';
 import { space } from '../theme/tokens';
@@ -58,6 +59,7 @@ function CultureForm({ culture, onDone }: { culture?: Culture; onDone: () => voi
   };
   const form = useFields(start);
   const { control, values } = form;
+  const { ask, dialog } = useConfirm();
   const sizes = names.feeders.find((each) => each.id === values.kind)?.classes.filter((each) => each.isFood) ?? [];
   const sustains = plan?.lines.find((line) => line.item === values.harvested)?.breeders;
   const save = async ({ kind, called, harvested, breeders }: typeof start) => {
@@ -102,10 +104,20 @@ function CultureForm({ culture, onDone }: { culture?: Culture; onDone: () => voi
       {culture ? (
         <LinkRow
           links={[
-            { title: 'Give this culture up', onPress: () => void dropCulture(culture.id).then((ok) => ok && onDone()) },
+            {
+              title: 'Give this culture up',
+              onPress: () =>
+                ask({
+                  title: `Give ${culture.called} up?`,
+                  text: 'It is no longer counted on. What it gave stays in the book of the store.',
+                  act: 'Give it up',
+                  run: () => dropCulture(culture.id).then((isGone) => isGone && onDone()),
+                }),
+            },
           ]}
         />
       ) : null}
+      {dialog}
     </View>
   );
 }
