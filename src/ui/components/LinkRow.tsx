@@ -9,7 +9,7 @@ export function LinkRow({ links }: { links: { title: string; onPress: () => void
   return (
     <View style={styles.row}>
       {links.map(({ title, onPress }) => (
-        <Pressable key={title} role="button" aria-label={title} onPress={onPress} style={styles.link}>
+        <Pressable key={title} role="button" onPress={onPress} style={styles.link}>
           <Text style={styles.title}>{title}</Text>
         </Pressable>
       ))}

@@ -22,7 +22,10 @@ export function useUnwatchedFields<Values extends FieldValues>(
     }));
     const known = fields.filter(({ name }) => labels.has(name));
     for (const { name, message } of known) form.setError(name as FieldPath<Values>, { message });
+    // Why it cannot be is said once, beside the act, where it is more than a count of fields.
+    const isCount = error instanceof CallFailed && /^\w+ fields? needs? (an)?other values?\.$/.test(error.message);
     if (known.length === 0) form.setError('root.server', { message: problemOf(error) });
+    else if (error instanceof CallFailed && !isCount) form.setError('root.server', { message: error.message });
   };
   return { ...form, place };
 }

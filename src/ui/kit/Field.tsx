@@ -1,9 +1,9 @@
 import Input from '@rneui/themed/dist/Input';
 import { useImperativeHandle, useRef, useState, type Ref } from 'react';
-import { type KeyboardTypeOptions, View } from 'react-native';
-import { space } from '../theme/tokens';
-import { useTheme } from '../components/useStyles';
-import { IconButton } from '../components/IconButton';
+import { type KeyboardTypeOptions, Pressable, Text, View } from 'react-native';
+import { space, target } from '../theme/tokens';
+import { makeStyles, useTheme } from '../components/useStyles';
+import { Icon } from '../components/Icon';
 import { Soft } from '../components/Words';
 import { numberIn } from '@/core/measure/typedNumber';
 
@@ -86,8 +86,24 @@ function Stepper({ label, value, onChange, steps }: Required<Pick<Props, 'label'
   const step = (by: number) => onChange(String(Math.min(most, Math.max(least, now === undefined ? from : now + by))));
   return (
     <View style={{ flexDirection: 'row', gap: space.xs }}>
-      <IconButton label={`One less: ${label}`} icon="Minus" onPress={() => step(-1)} />
-      <IconButton label={`One more: ${label}`} icon="Plus" onPress={() => step(1)} />
+      <StepButton name={`One less: ${label}`} icon="Minus" onPress={() => step(-1)} />
+      <StepButton name={`One more: ${label}`} icon="Plus" onPress={() => step(1)} />
     </View>
   );
 }
+
+/** Named by words that are not seen: the field itself alone bears the label. */
+function StepButton({ name, icon, onPress }: { name: string; icon: 'Minus' | 'Plus'; onPress: () => void }) {
+  const styles = useStyles();
+  return (
+    <Pressable role="button" onPress={onPress} style={styles.step}>
+      <Icon name={icon} size={20} />
+      <Text style={styles.unseen}>{name}</Text>
+    </Pressable>
+  );
+}
+
+const useStyles = makeStyles(() => ({
+  step: { width: target, height: target, alignItems: 'center', justifyContent: 'center' },
+  unseen: { position: 'absolute', width: 1, height: 1, overflow: 'hidden', opacity: 0 },
+}));

@@ -123,7 +123,7 @@ function HomePane({ home, isRules }: { home: Home; isRules: boolean }) {
             onPress: () =>
               ask({
                 title: `Take ${home.code} away?`,
-                text: 'The box goes for good, with its readings. What was written down of those who lived in it stays.',
+                text: 'It goes for good. A box of which something is written down stays in the records.',
                 act: 'Take it away',
                 run: remove,
               }),

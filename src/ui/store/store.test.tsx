@@ -139,6 +139,7 @@ describe('the store', () => {
     await tap('link', 'Tub 1: change');
     answers.removeCulture = new CallFailed('It is not here.');
     await tap('button', 'Give this culture up');
+    await tap('button', 'Give it up');
     expect(notice()).toEqual({ text: 'It is not here.', isProblem: true });
     expect(screen.getByLabelText('Breeders, of both sexes')).toBeTruthy();
   });

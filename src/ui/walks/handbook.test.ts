@@ -140,8 +140,7 @@ it('a card of one’s own is kept, found by its other name, and taken out', asyn
   await page.getByLabel('Scientific name').fill('hemisotis northi');
   await page.getByRole('button', { name: 'Write Hemisotis northi' }).click();
   await page.getByLabel('Other names that lead here').fill('Caribena versicolor');
-  await page.getByRole('button', { name: 'Keep this card' }).click();
-  await see(page.getByRole('alert').getByText('Choose what kind of animal it is.')).toBeVisible();
+  await see(page.getByRole('button', { name: 'Choose the kind first' })).toBeDisabled();
   await pick('Group', 'Spiders');
   await page.getByRole('radio', { name: 'Tree tarantula' }).click();
   await page.getByRole('button', { name: 'Keep this card' }).click();
@@ -155,5 +154,6 @@ it('a card of one’s own is kept, found by its other name, and taken out', asyn
   await page.getByRole('link', { name: /^Hemisotis northi/ }).click();
   await page.getByRole('button', { name: 'Change your card' }).click();
   await page.getByRole('button', { name: 'Take this card out' }).click();
+  await page.getByRole('button', { name: 'Take it out' }).click();
   await see(page.getByText('Your card of Hemisotis northi is taken out.')).toBeVisible();
 });

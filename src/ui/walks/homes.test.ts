@@ -102,7 +102,7 @@ it('a box is changed, with a photo of it', async () => {
   await see(page.getByText(/no picture this browser can read/)).toBeVisible();
   await pick('Walls', 'glass, silicone corners');
   await page.getByLabel('Weight the box bears, kg').fill('3,5');
-  await page.getByRole('radio', { name: 'kept apart' }).click();
+  await page.getByRole('switch', { name: 'Kept apart from the others' }).click();
   await page.getByLabel('Their middle over the floor').fill('99');
   await page.getByRole('button', { name: 'Save the box' }).click();
   await see(page.getByText(/or it leaves the wall/).first()).toBeVisible();

@@ -58,8 +58,11 @@ it('a keeper comes, says when the walk begins, and goes', async () => {
   await see(card.getByRole('button', { name: 'Time zone: Europe/Lisbon' })).toBeVisible();
   await see(card.getByRole('checkbox', { name: /North Store/ })).toBeChecked();
   await card.getByRole('button', { name: 'Take Wren Aldous out' }).click();
-  await see(card.getByText(/What Wren Aldous wrote down stays/)).toBeVisible();
-  await card.getByRole('button', { name: 'Take out all the same' }).click();
+  await see(page.getByText(/What Wren Aldous wrote down stays/)).toBeVisible();
+  await page.getByRole('button', { name: 'Leave it' }).click();
+  await see(card).toBeVisible();
+  await card.getByRole('button', { name: 'Take Wren Aldous out' }).click();
+  await page.getByRole('button', { name: 'Take out', exact: true }).click();
   await see(card).toHaveCount(0);
 });
 

@@ -108,7 +108,7 @@ it('a box is added, and a code that is taken refused at its field', async () => 
   await see(page.getByText('3 boxes added: X2, X3, X4.')).toBeVisible();
   await page.getByRole('link', { name: 'X4, free', exact: true }).click();
   await page.getByRole('button', { name: 'Take the box away' }).click();
-  await page.getByRole('button', { name: 'Take it away for good' }).click();
+  await page.getByRole('button', { name: 'Take it away', exact: true }).click();
   await see(page.getByText('X4 is taken away.')).toBeVisible();
 });
 

@@ -1,8 +1,12 @@
 import { router } from 'expo-router';
+import { useMemo } from 'react';
+import { View } from 'react-native';
 import { useHouse } from '@/client/house';
-import type { Home } from '@/contract/records';
+import type { Home, Resident } from '@/contract/records';
+import { groupBy } from '@/core/groupBy';
 import { BoxTile } from '../drawings/BoxTile';
 import { ListRow } from '../kit/ListRow';
+import { ListScreen } from '../components/ListScreen';
 import { useLoadState } from '../components/LoadState';
 import { Screen } from '../components/Screen';
 import { ShelfHeading } from '../components/ShelfHeading';
@@ -14,35 +18,58 @@ import { Trouble } from '../housing/Trouble';
 import { LeaveAloneList } from '../round/LeaveAloneList';
 import { HOME_WORD } from '@/words/homeState';
 
+/** A heading with how many stand under it, a box, or at the end those that are left alone. */
+type Line = { key: string } & ({ heading: string; count: number } | { home: Home } | { isEnd: true });
+
 /** Beside the wall while no box is chosen: what is to be put right, what is to be watched, and who is left alone. */
 export function HousePane() {
   const { homes, residents, round } = useHouse();
   const loading = useLoadState();
+  const tenantsOf = useMemo(() => groupBy(residents, ({ homeId }) => homeId), [residents]);
+  const lines = useMemo<Line[]>(
+    () => [
+      ...part(
+        'To be put right',
+        homes.filter(({ state }) => state?.verdict === 'fail'),
+      ),
+      ...part(
+        'To be watched',
+        homes.filter(({ state }) => state?.verdict === 'watch'),
+      ),
+      { key: 'end', isEnd: true },
+    ],
+    [homes],
+  );
   if (loading || !round) return <Screen>{loading}</Screen>;
-  const failing = homes.filter(({ state }) => state?.verdict === 'fail');
-  const watched = homes.filter(({ state }) => state?.verdict === 'watch');
+  const line = (each: Line) => {
+    if ('home' in each) return <HomeLine home={each.home} tenants={tenantsOf.get(each.home.id) ?? []} />;
+    if ('heading' in each) return <ShelfHeading name={each.heading} note={String(each.count)} />;
+    return <LeaveAloneList stops={round.stops.filter((stop) => stop.leaveAlone)} today={round.on} />;
+  };
   return (
-    <Screen place="/ house">
-      <Title>How it stands</Title>
-      <ExampleNotice />
-      {residents.length === 0 ? <BeginHere /> : null}
-      {residents.length > 0 && failing.length + watched.length === 0 ? <Body>Every box fits its animals.</Body> : null}
-      {failing.length > 0 ? <ShelfHeading name="To be put right" note={String(failing.length)} /> : null}
-      {failing.map((home) => (
-        <HomeLine key={home.id} home={home} />
-      ))}
-      {watched.length > 0 ? <ShelfHeading name="To be watched" note={String(watched.length)} /> : null}
-      {watched.map((home) => (
-        <HomeLine key={home.id} home={home} />
-      ))}
-      <LeaveAloneList stops={round.stops.filter((stop) => stop.leaveAlone)} today={round.on} />
-    </Screen>
+    <ListScreen
+      place="/ house"
+      items={lines}
+      keyOf={({ key }) => key}
+      row={line}
+      header={
+        <View>
+          <Title>How it stands</Title>
+          <ExampleNotice />
+          {residents.length === 0 ? <BeginHere /> : null}
+          {residents.length > 0 && lines.length === 1 ? <Body>Every box fits its animals.</Body> : null}
+        </View>
+      }
+    />
   );
 }
 
-function HomeLine({ home }: { home: Home }) {
-  const residents = useHouse((house) => house.residents);
-  const tenants = residents.filter(({ homeId }) => homeId === home.id);
+const part = (heading: string, homes: Home[]): Line[] =>
+  homes.length === 0
+    ? []
+    : [{ key: heading, heading, count: homes.length }, ...homes.map((home) => ({ key: home.id, home }))];
+
+function HomeLine({ home, tenants }: { home: Home; tenants: readonly Resident[] }) {
   const names = tenants.map(({ scientificName }) => scientificName);
   const verdict = home.state?.verdict ?? 'pass';
   return (
