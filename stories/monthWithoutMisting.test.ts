@@ -35,10 +35,43 @@ describe('a month without misting', () => {
   };
 
   it('lies within what is forecast for such a tub', async () => {
-    const { daysToRedamp, redampMl } = await house.compute('moisture', asked);
-    expect(daysToRedamp).toBeGreaterThanOrEqual(20);
-    expect(daysToRedamp).toBeLessThanOrEqual(45);
+    const { daysToRedamp, redampBand, redampMl } = await house.compute('moisture', { ...asked, days: 200 });
+    // Its keeper has gone a month, others three weeks to six: the round asks by the early end.
+    expect(redampBand.earliest).toBeGreaterThanOrEqual(20);
+    expect(redampBand.earliest).toBeLessThanOrEqual(45);
+    expect(redampBand.latest).toBeGreaterThan(31);
+    expect(redampBand.earliest).toBeLessThan(daysToRedamp);
+    expect(redampBand.latest).toBeGreaterThan(daysToRedamp);
     expect(redampMl).toBeGreaterThan(20);
+  });
+
+  it('is told more narrowly of a tub that was measured', async () => {
+    const factors = { draught: 1, surface: 1, spread: { draught: 0.1, surface: 0.1 } };
+    const { redampBand: usual } = await house.compute('moisture', { ...asked, days: 200 });
+    const { redampBand: known } = await house.compute('moisture', { ...asked, days: 200, factors });
+    expect(known.earliest).toBeGreaterThan(usual.earliest);
+    expect(known.latest).toBeLessThan(usual.latest);
+  });
+
+  it('begins in its home on the round with the first day on which it may be dry, and is late after the likely one', async () => {
+    const { container, substrate } = asked;
+    await house.box('T1', container, { soilMm: substrate.depthMm, litterDepthMm: 15 });
+    const isopods = await house.takeIn('Porcellio laevis', 'T1', {
+      ...{ profile: 'isopod-temperate', stage: 'adult', headCount: 20 },
+    });
+    await house.write('damped', isopods, {});
+    const air = async () => house.granted(await house.get(`/api/homes/${house.boxId('T1')}/air`)).watering;
+    const { dueOn, likelyOn, lateOn } = await air();
+    expect(dueOn < likelyOn).toBe(true);
+    expect(lateOn === null || likelyOn < lateOn).toBe(true);
+    const daysTo = (day: string) => (Date.parse(day) - Date.parse('2026-03-14')) / 86_400_000;
+    await house.days(daysTo(dueOn));
+    const job = await house.job(isopods, 'damp');
+    expect(job).toMatchObject({ dueOn, cannotWait: false });
+    // A handful that still gives a drop puts it off.
+    await house.write('felt', isopods, { wetness: 'a-drop' });
+    const after = await air();
+    expect(after.dueOn > dueOn).toBe(true);
   });
 
   it('is longer without the holes, and shorter without the lid', async () => {

@@ -2,8 +2,10 @@ import { expose } from 'comlink';
 import {
   dampedCourse,
   forecastMoisture,
+  redampBand,
   type DampedCourse,
   type MoistureForecast,
+  type RedampBand,
   type Wishes,
 } from '@/core/climate/forecast';
 import type { MoistureQuestion } from '@/core/climate/moisture';
@@ -14,6 +16,8 @@ import type { MaterialTable } from '@/core/substrate/material';
 export interface Ahead {
   /** From freshly damped: what the numbers are about. */
   forecast: MoistureForecast;
+  /** When it is to be damped, in eight of ten boxes like it. */
+  band: RedampBand;
   /** From as it stands now, damped whenever it wants it: what the chart shows. */
   course: DampedCourse;
 }
@@ -22,7 +26,8 @@ const work = {
   /** A home freshly damped, and the same home from now on. */
   ahead(fresh: MoistureQuestion, now: MoistureQuestion, wishes: Wishes): Ahead {
     const forecast = forecastMoisture(fresh, wishes);
-    return { forecast, course: dampedCourse(now, fresh.wetness.damp, forecast.dampWetnessMin) };
+    const band = redampBand(fresh, forecast.dampWetnessMin, forecast.daysToRedamp);
+    return { forecast, band, course: dampedCourse(now, fresh.wetness.damp, forecast.dampWetnessMin) };
   },
   schools(
     withDish: MoistureQuestion,

@@ -127,7 +127,12 @@ export const band = z
   .refine(({ min, max }) => min < max, { path: ['max'], error: 'Must be more than min.' });
 
 const factor = quantity('times', 0.02, 50);
-export const factors = z.strictObject({ draught: factor, surface: factor });
+const deviation = quantity('as a logarithm', 0, 5);
+export const factors = z.strictObject({
+  draught: factor,
+  surface: factor,
+  spread: z.strictObject({ draught: deviation, surface: deviation }).optional(),
+});
 
 const wishes = z.strictObject({
   humidityPct: band.optional(),
@@ -193,7 +198,13 @@ const forecast = {
 };
 
 export const moistureReply = z
-  .object({ ...forecast, series, leftOut: z.array(z.enum(LEFT_OUT)) })
+  .object({
+    ...forecast,
+    /** In eight of ten boxes like this one; null for longer than the forecast. days */
+    redampBand: z.object({ earliest: z.number().nullable(), latest: z.number().nullable() }),
+    series,
+    leftOut: z.array(z.enum(LEFT_OUT)),
+  })
   .meta({ id: 'MoistureReply' });
 
 // ---- holes for a band ----
@@ -262,7 +273,11 @@ export const calibrateRequest = z
 
 const errors = z.object({ before: z.number(), after: z.number() }).nullable();
 export const calibration = z.object({
-  factors: z.object({ draught: z.number(), surface: z.number() }),
+  factors: z.object({
+    draught: z.number(),
+    surface: z.number(),
+    spread: z.object({ draught: z.number(), surface: z.number() }).optional(),
+  }),
   fitted: z.array(z.enum(['draught', 'surface'])),
   humidityErrorPct: errors,
   massErrorG: errors,

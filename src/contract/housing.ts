@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import type { CompanyAnswer } from '@/core/housing/company';
 import {
+  LID_FITS,
   OPENINGS,
   VENT_SIDES,
   WALL_KINDS,
@@ -39,6 +40,7 @@ export const vent = z
 const containerCommon = {
   heightMm: mm(5, 3000),
   lid: oneOf(['solid', 'vented', 'mesh']),
+  lidFit: oneOf(LID_FITS).optional(),
   vents: z.array(vent, { error: 'Must be a list of vents; an empty list where there are none.' }).max(60),
   opens: oneOf(OPENINGS).optional(),
   sillMm: mm(0, 3000).optional(),

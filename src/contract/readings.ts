@@ -170,7 +170,10 @@ export const alarm = z.object({
 export const probeAlarm = alarm.extend({ probeId: id, probe: z.string() });
 
 export const wateringOutlook = z.object({
+  /** The first day on which it may be dry, the likely one, and the last. */
   dueOn: day.nullable(),
+  likelyOn: day.nullable().optional(),
+  lateOn: day.nullable().optional(),
   waterMl: z.number(),
   dampWetness: z.number(),
   dampWetnessMin: z.number(),

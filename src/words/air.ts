@@ -23,7 +23,23 @@ export function wateringWords(watering: HomeAir['watering'], today: string): { s
   if (dryAir) return { status, title: `Too dry: ${water} today` };
   if (dueOn === null) return { status, title: 'Stays damp for months' };
   if (dueOn <= today) return { status, title: `Damp it today: ${water}` };
-  return { status, title: `Damp it again in ${daysWords(daysBetween(today, dueOn))}` };
+  const { lateOn = dueOn } = watering;
+  const late = lateOn === null ? null : daysBetween(today, lateOn);
+  return { status, title: `Damp it again in ${spanWords(daysBetween(today, dueOn), late)}` };
+}
+
+/** "12 to 30 days", "12 days", "12 days or more": eight of ten such boxes lie within. */
+export function spanWords(from: number, to: number | null): string {
+  const [first, last] = [Math.floor(from), to === null ? null : Math.floor(to)];
+  if (last === null) return `${daysWords(first)} or more`;
+  return last <= first ? daysWords(first) : `${first} to ${daysWords(last)}`;
+}
+
+/** When it likely is dry, and the last day it may hold; null where only one day is known. */
+export function likelyWords({ likelyOn, lateOn }: NonNullable<HomeAir['watering']>, today: string): string | null {
+  if (likelyOn === undefined || likelyOn === null) return null;
+  const late = lateOn ? `, nearly surely by ${dayWords(lateOn, today)}` : '';
+  return `Most likely dry ${dayWords(likelyOn, today)}${late}. Feel the soil first: a handful or a weighing makes it surer.`;
 }
 
 const BY_WORDS = {

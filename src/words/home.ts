@@ -1,4 +1,4 @@
-import type { Opens, Vent, VentSide, WallKind } from '@/core/housing/container';
+import type { LidFit, Opens, Vent, VentSide, WallKind } from '@/core/housing/container';
 import type { FurnitureKind } from '@/core/housing/furniture';
 import type { MaterialId } from '@/core/substrate/material';
 import type { Feel } from '@/core/substrate/wetness';
@@ -28,6 +28,9 @@ export const WALLS = list<WallKind>({
 });
 
 export const OPENS = list<Opens>({ top: 'at the top', front: 'at the front', zip: 'by a zip' });
+
+/** A lid by how it sits on its rim. */
+export const LID_FIT_WORDS = list<LidFit>({ gasket: 'on a seal', click: 'pressed shut', loose: 'laid on' });
 
 export const SHAPES = list<Vent['shape']>({ hole: 'round holes', slot: 'slots', panel: 'cut-outs' });
 

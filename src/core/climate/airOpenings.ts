@@ -3,9 +3,12 @@ import {
   wallWidthMm,
   WALL_SIDES,
   type Container,
+  type LidFit,
   type Vent,
   type VentSide,
 } from '@/core/housing/container';
+import { agm } from './ellipse';
+import { holeResistance, inSeries, manyOf, meshResistance, seamResistance, type Resistance } from './resistance';
 import { openAreaMm2, USUAL_MESH_OPEN, USUAL_VENTED_LID } from '@/core/housing/openings';
 
 /** An opening as the air meets it. `seam` is what a closed lid still lets through all round. */
@@ -21,6 +24,11 @@ export interface AirOpening {
   tallM: number;
   /** Conductance for vapour divided by the diffusivity: area over length, ends included. m */
   shapeM: number;
+  /** What all of them together hinder air that flows. */
+  resistance: Resistance;
+  /** What one of them is wide, wire counted in, and how deep the way through it is, ends included. m */
+  radiusM: number;
+  pathM: number;
 }
 
 /** Mesh whose weave nobody measured: common insect mesh, from memory. mm */
@@ -39,12 +47,6 @@ export function usualWallMm({ walls }: Container): number {
   ];
 }
 
-/** Arithmetic-geometric mean: half the conductivity of an elliptic opening with these half-axes. */
-function agm(a: number, b: number): number {
-  while (Math.abs(a - b) > 1e-12 * a) [a, b] = [(a + b) / 2, Math.sqrt(a * b)];
-  return a;
-}
-
 /**
  * How much one opening hinders vapour, divided by 1 / diffusivity: the way through the wall and both ends. 1/m
  * For a round hole of diameter d that is (t + pi d/4) / (pi d^2/4).
@@ -54,6 +56,7 @@ function agm(a: number, b: number): number {
 function lonely(vent: Vent, wallM: number): number {
   const [a, b] = halfAxesM(vent);
   const area = Math.PI * a * b;
+  // The mean is half the conductivity of an elliptic opening.
   return (wallM + meshM(vent)) / area + 1 / (2 * agm(a, b));
 }
 
@@ -69,9 +72,23 @@ function meshM({ meshApertureMm, meshOpenFraction }: Vent): number {
   if (meshApertureMm === undefined && meshOpenFraction === undefined) return 0;
   const open = meshOpenFraction ?? USUAL_MESH_OPEN;
   const aperture = (meshApertureMm ?? USUAL_MESH_APERTURE_MM) / 1000;
-  const wire = aperture * (1 / Math.sqrt(open) - 1);
+  const wire = wireM(aperture, open);
   // The ends of neighbouring meshes overlap, and are gone when there is no wire left.
   return (wire + (Math.PI / 4) * aperture * (1 - Math.sqrt(open))) / open;
+}
+
+/** Wire of a square weave by its meshes and its open share. m */
+const wireM = (apertureM: number, open: number): number => apertureM * (1 / Math.sqrt(open) - 1);
+
+/** What a group of equal openings hinders air that flows. */
+function ventResistance(vent: Vent, wallM: number): Resistance {
+  const [a, b] = halfAxesM(vent);
+  const hole = holeResistance(a, b, wallM);
+  const { meshApertureMm, meshOpenFraction } = vent;
+  if (meshApertureMm === undefined && meshOpenFraction === undefined) return manyOf(hole, vent.count);
+  const open = meshOpenFraction ?? USUAL_MESH_OPEN;
+  const wire = wireM((meshApertureMm ?? USUAL_MESH_APERTURE_MM) / 1000, open);
+  return manyOf(inSeries(hole, meshResistance(Math.PI * a * b, open, wire)), vent.count);
 }
 
 /**
@@ -109,11 +126,12 @@ export function ventShapeM(vent: Vent, wallMm: number, spanMm: number, spacingMm
 export interface OpeningSettings {
   /** Thickness of the walls; usual for what they are made of if left out. mm */
   wallThicknessMm?: number | undefined;
-  /** Gap between a solid lid and its rim; 0 for one with a gasket. 0.1 if left out, from memory. mm */
+  /** Gap between a solid lid and its rim; by the make of the lid if left out. mm */
   seamGapMm?: number | undefined;
 }
 
-export const USUAL_SEAM_GAP_MM = 0.1;
+/** Gap between a lid and its rim by its make; where nobody said, it clicks shut. mm, from memory */
+const SEAM_GAP_MM: Record<LidFit, number> = { gasket: 0, click: 0.1, loose: 0.5 };
 
 /**
  * Every way that air has into a home: its vents, what its lid and walls are open by themselves, and the seam of a lid.
@@ -129,7 +147,7 @@ export function airOpenings(container: Container, soilMm: number, settings: Open
       return buried || (container.coveredSides ?? []).includes(vent.side) ? [] : [opening];
     },
   );
-  const gapMm = settings.seamGapMm ?? USUAL_SEAM_GAP_MM;
+  const gapMm = settings.seamGapMm ?? SEAM_GAP_MM[container.lidFit ?? 'click'];
   const hasSeam = container.lid !== 'mesh' && container.opens !== 'zip' && gapMm > 0;
   return hasSeam ? [...openings, seam(container, gapMm)] : openings;
 }
@@ -137,6 +155,7 @@ export function airOpenings(container: Container, soilMm: number, settings: Open
 function asMet(container: Container, vent: Vent, index: number | null, wallMm: number): AirOpening {
   const tallMm = vent.side === 'lid' || vent.side === 'floor' ? 0 : (vent.diameterMm ?? vent.heightMm ?? 0);
   const heightMm = { lid: container.heightMm, floor: 0 }[vent.side as 'lid' | 'floor'] ?? vent.centreHeightMm;
+  const radiusM = Math.sqrt(halfAxesM(vent).reduce((a, b) => a * b));
   return {
     index,
     side: vent.side,
@@ -145,6 +164,9 @@ function asMet(container: Container, vent: Vent, index: number | null, wallMm: n
     heightM: (heightMm ?? USUAL_HEIGHT * container.heightMm) / 1000,
     tallM: tallMm / 1000,
     shapeM: ventShapeM(vent, wallMm, wallWidthMm(container, vent.side)),
+    resistance: ventResistance(vent, wallMm / 1000),
+    radiusM,
+    pathM: wallMm / 1000 + (Math.PI / 2) * radiusM,
   };
 }
 
@@ -171,7 +193,7 @@ function unlisted(container: Container): Vent[] {
 
 const USUAL_MESH = { meshOpenFraction: USUAL_MESH_OPEN, meshApertureMm: USUAL_MESH_APERTURE_MM };
 
-/** The gap all round a lid that is shut: too narrow for a draught, wide enough for vapour. */
+/** The gap all round a lid that is shut. */
 function seam(container: Container, gapMm: number): AirOpening {
   const roundMm =
     container.shape === 'box'
@@ -186,5 +208,8 @@ function seam(container: Container, gapMm: number): AirOpening {
     heightM: container.heightMm / 1000,
     tallM: 0,
     shapeM: areaM2 / (SEAM_PATH_MM / 1000),
+    resistance: seamResistance(gapMm / 1000, roundMm / 1000, SEAM_PATH_MM / 1000),
+    radiusM: gapMm / 2000,
+    pathM: SEAM_PATH_MM / 1000,
   };
 }

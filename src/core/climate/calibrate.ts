@@ -1,4 +1,5 @@
 import { levenbergMarquardt } from 'ml-levenberg-marquardt';
+import { USUAL_SPREAD, type Spread } from './spread';
 import { followMoisture, NO_FACTORS, type BoxFactors, type MoistureCourse, type MoistureQuestion } from './moisture';
 
 /** What was measured, by the hour since the start of the question. */
@@ -11,7 +12,7 @@ export interface Measured {
 export interface Calibration {
   factors: BoxFactors;
   /** Which factors the data could tell; the others stay at 1. */
-  fitted: (keyof BoxFactors)[];
+  fitted: (keyof Spread)[];
   /** Root mean square of measured less computed, before and after; null where that was not measured. */
   humidityErrorPct: { before: number; after: number } | null;
   massErrorG: { before: number; after: number } | null;
@@ -36,11 +37,14 @@ const STARTS: BoxFactors[] = [
   { draught: 1, surface: 0.4 },
   { draught: 1, surface: 2.5 },
 ];
+/** How far a factor is moved to see what the data say of it. */
+const NUDGE = 0.02;
 /** The fit has to take this share off the error to be worth leaving the default for. */
 const WORTH = 0.95;
 
 /**
- * Fits the draught and the surface factor of a box to its readings and weighings (Levenberg-Marquardt on their
+ * Fits the draught and the surface factor of a box to its readings and weighings, with what is usual of boxes of its kind as one
+ * more reading of each (Bayes: what the data do not tell stays as usual, and its spread with it). Levenberg-Marquardt on their
  * logarithms, from several starts, because the method can stop far from the best without saying so). Humidity alone
  * tells only how the two stand to one another: then the draught is fitted. Weighings alone likewise. Too few data, or a
  * fit that is no better, keep the default.
@@ -67,9 +71,13 @@ export function calibrate(question: Omit<MoistureQuestion, 'factors' | 'days'>, 
     draught: Math.exp(parameters[0] ?? 0),
     surface: both ? Math.exp(parameters[1] ?? 0) : 1,
   });
-  const residuals = (factors: BoxFactors) => residualsOf(course(factors), humidity, masses);
+  const prior = (factors: BoxFactors) => [
+    Math.log(factors.draught) / USUAL_SPREAD.draught,
+    ...(both ? [Math.log(factors.surface) / USUAL_SPREAD.surface] : []),
+  ];
+  const residuals = (factors: BoxFactors) => [...residualsOf(course(factors), humidity, masses), ...prior(factors)];
   const size = (factors: BoxFactors) => residuals(factors).reduce((sum, each) => sum + each * each, 0);
-  const count = humidity.length + masses.length;
+  const count = humidity.length + masses.length + (both ? 2 : 1);
   const x = Array.from({ length: count }, (_, index) => index);
   const limit = Math.log(WIDEST);
 
@@ -114,7 +122,24 @@ export function calibrate(question: Omit<MoistureQuestion, 'factors' | 'days'>, 
       massErrorG: unchanged(errors.massErrorG),
     };
   }
-  return { factors: best, fitted: both ? ['draught', 'surface'] : ['draught'], ...errors, kept: null };
+  const factors = { ...best, spread: spreadAt(best, both, residuals) };
+  return { factors, fitted: both ? ['draught', 'surface'] : ['draught'], ...errors, kept: null };
+}
+
+/** What is still not known of the factors: from the inverse of the sum of squares of what the residuals change by. */
+function spreadAt(best: BoxFactors, both: boolean, residuals: (factors: BoxFactors) => number[]): Spread {
+  const at = residuals(best);
+  const slope = (name: 'draught' | 'surface') =>
+    residuals({ ...best, [name]: best[name] * Math.exp(NUDGE) }).map(
+      (each, index) => (each - (at[index] ?? 0)) / NUDGE,
+    );
+  const dot = (a: number[], b: number[]) => a.reduce((sum, each, index) => sum + each * (b[index] ?? 0), 0);
+  const draught = slope('draught');
+  if (!both) return { draught: 1 / Math.sqrt(dot(draught, draught)), surface: USUAL_SPREAD.surface };
+  const surface = slope('surface');
+  const [dd, ds, ss] = [dot(draught, draught), dot(draught, surface), dot(surface, surface)];
+  const determinant = dd * ss - ds ** 2;
+  return { draught: Math.sqrt(ss / determinant), surface: Math.sqrt(dd / determinant) };
 }
 
 const at = (values: Float64Array, hour: number) => {

@@ -1,3 +1,4 @@
+import { faster } from './spread';
 import { followMoisture, type MoistureCourse, type MoistureQuestion } from './moisture';
 
 export interface Band {
@@ -10,12 +11,12 @@ export interface Wishes {
   humidityPct?: Band | undefined;
   /** Under this wetness the damp end is damped again; a fifth under where it began if left out. */
   dampWetnessMin?: number | undefined;
-  /** Under this the air is stale. 0.5 if left out. */
+  /** Under this the air is stale. 0.3 if left out. */
   minAirChangesPerHour?: number | undefined;
 }
 
-/** Under this much air a wet box goes sour; from memory. */
-export const STALE_AIR_CHANGES = 0.5;
+/** Under this much air a wet box goes sour: what boxes drilled by common practice have, by the law of small holes; from memory. */
+export const STALE_AIR_CHANGES = 0.3;
 /** In air as damp as this nothing dries, whatever is exchanged; from memory. */
 const NOTHING_DRIES_PCT = 97;
 /** What is left of its first wetness when a damp end is damped again, where nobody set a limit; from memory. */
@@ -65,6 +66,40 @@ export function forecastMoisture(question: MoistureQuestion, wishes: Wishes = {}
     staleAir: staleAir(airChangesPerHour, steady, wishes.minAirChangesPerHour),
     course,
   };
+}
+
+/** Days until a damp end is damped again, in eight of ten boxes like this one; null for longer than is looked ahead. */
+export interface RedampBand {
+  earliest: number | null;
+  latest: number | null;
+}
+
+/**
+ * When it dries under its limit, as the air of its room, its lid and its soil may be: the tenth and the ninetieth of a hundred.
+ * Each of what is uncertain is moved by itself, and what that changes adds as squares do; the slow end mirrors the fast one.
+ * @param days the likely answer; null where that is beyond what is looked ahead
+ */
+export function redampBand(question: MoistureQuestion, dampWetnessMin: number, days: number | null): RedampBand {
+  const found = (['draught', 'surface'] as const).map((name) =>
+    dryAfter({ ...question, factors: faster(question.factors, name) }, dampWetnessMin),
+  );
+  const known = found.filter((each) => each !== null);
+  if (days === null) return { earliest: known.length > 0 ? Math.min(...known) : null, latest: null };
+  if (days === 0) return { earliest: 0, latest: 0 };
+  const apart = Math.hypot(...known.map((each) => Math.log(Math.max(each, days / LARGEST_RATIO) / days)));
+  const latest = days * Math.exp(apart);
+  return { earliest: days * Math.exp(-apart), latest: latest > question.days ? null : latest };
+}
+
+/** No two boxes of a kind differ by more than this. */
+const LARGEST_RATIO = 20;
+
+/** Days until the damp end is under a limit; null for longer than is looked ahead. */
+function dryAfter(question: MoistureQuestion, limit: number): number | null {
+  if (question.box.dampHeldKg === 0) return null;
+  const { dampWetness } = followMoisture({ ...question, endsUnder: limit });
+  const under = dampWetness.findIndex((each) => each < limit);
+  return under < 0 ? null : crossing(dampWetness, under, limit) / 24;
 }
 
 /** Little exchange is stale; enough exchange of air in which nothing dries is still. */

@@ -1,5 +1,6 @@
-import { bulkFlowM3S } from './airFlow';
+import { bulkFlowM3S, draughtFlowM3S, stackFlowM3S } from './airFlow';
 import type { MoistBox } from './moistBox';
+import type { Spread } from './spread';
 import {
   saturationDensityKgM3,
   STANDARD_PRESSURE_PA,
@@ -29,6 +30,8 @@ export interface RoomSeries {
 export interface BoxFactors {
   draught: number;
   surface: number;
+  /** How sure that is: standard deviations of their logarithms; as usual for a box nobody measured if left out. */
+  spread?: Spread | undefined;
 }
 export const NO_FACTORS: BoxFactors = { draught: 1, surface: 1 };
 
@@ -53,6 +56,8 @@ export interface MoistureQuestion {
   misting?: Misting | undefined;
   /** Hour of the day at which the forecast begins. */
   startHour?: number | undefined;
+  /** It ends with the hour in which the damp end is under this. */
+  endsUnder?: number | undefined;
 }
 
 /** The course of a home, one value an hour (the first is the start). */
@@ -122,7 +127,7 @@ function coverResistance(box: MoistBox, wetness: number, diffusivity: number): n
  * @param question days from 0.04 to 400, steps from 1 to 60 minutes that divide an hour
  */
 export function followMoisture(question: MoistureQuestion): MoistureCourse {
-  const { box, room, warmingK, days, stepMinutes, factors = NO_FACTORS, misting } = question;
+  const { box, room, warmingK, days, stepMinutes, factors = NO_FACTORS, misting, endsUnder = -1 } = question;
   const { ways, wallAreaM2, dampHeldKg, dryHeldKg, wickingKgS, dishAreaM2 } = box;
   const hours = Math.round(days * 24);
   const perHour = Math.max(1, Math.round(60 / stepMinutes));
@@ -138,7 +143,7 @@ export function followMoisture(question: MoistureQuestion): MoistureCourse {
   const startHour = question.startHour ?? 0;
   const areas = box.dampAreaM2 + box.dryAreaM2;
   const dampShare = areas > 0 ? box.dampAreaM2 / areas : 0;
-  const draughtMS = room.draughtMS * factors.draught;
+  const draughtM3S = draughtFlowM3S(ways, room.draughtMS * factors.draught);
   const hm = surfaceConductanceMS(0) * factors.surface;
   const lagShare = 1 - Math.exp(-stepS / Math.max(box.heatLagS, 1));
   const dishG = dishAreaM2 * hm;
@@ -166,6 +171,7 @@ export function followMoisture(question: MoistureQuestion): MoistureCourse {
   let knownRoomC = NaN;
 
   const steps = hours * perHour;
+  let done = 0;
   for (let step = 0; ; step += 1) {
     const isHour = step % perHour === 0;
     roomAt((step * stepS) / HOUR_S, outside);
@@ -190,7 +196,8 @@ export function followMoisture(question: MoistureQuestion): MoistureCourse {
     // Damp air is lighter than dry air: what it weighs less is worth so many degrees of warmth.
     const kelvin = insideC + ZERO_C_K;
     const buoyancyK = insideC - roomC + (inside - outside.densityKgM3) * VAPOUR_LIGHTNESS * kelvin * kelvin;
-    const outG = diffusivity * ways.diffusionM + bulkFlowM3S(ways, buoyancyK, insideC, draughtMS);
+    const outG =
+      diffusivity * ways.diffusionM + bulkFlowM3S(stackFlowM3S(ways, buoyancyK, insideC), draughtM3S) + ways.liftedM3S;
 
     let supply = dampG * dampAir + dryG * dryAir + dishG * saturation + outG * outside.densityKgM3;
     let total = dampG + dryG + dishG + outG;
@@ -218,7 +225,8 @@ export function followMoisture(question: MoistureQuestion): MoistureCourse {
       out.lostMl[hour] = lostKg * 1000;
     }
     conductanceSum += outG;
-    if (step === steps) break;
+    done = step;
+    if (step === steps || (isHour && dampWetness < endsUnder)) break;
 
     const fromDamp = dampG * (dampAir - inside) * stepS;
     const fromDry = dryG * (dryAir - inside) * stepS;
@@ -250,14 +258,20 @@ export function followMoisture(question: MoistureQuestion): MoistureCourse {
       }
     }
   }
+  const whole = done === steps;
+  const told = (values: Float64Array) => (whole ? values : values.subarray(0, Math.floor(done / perHour) + 1));
   return {
-    ...out,
+    relativeHumidityPct: told(out.relativeHumidityPct),
+    dampWetness: told(out.dampWetness),
+    dryWetness: told(out.dryWetness),
+    temperatureC: told(out.temperatureC),
+    lostMl: told(out.lostMl),
     dishMl: dishKg * 1000,
     condensationHours: condensationS / HOUR_S,
     mistedMl: mistedKg * 1000,
     mistings,
     passedMl: passedKg * 1000,
-    meanConductanceM3S: conductanceSum / (steps + 1),
+    meanConductanceM3S: conductanceSum / (done + 1),
   };
 }
 

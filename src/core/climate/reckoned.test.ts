@@ -123,7 +123,7 @@ describe('a box, as it was reckoned', () => {
   it('without a wish, and with air that is stale, still or fresh', () => {
     const { course: _, ...rest } = forecastMoisture(question({ days: 20 }));
     expect(inLines(rest)).toMatchSnapshot();
-    expect([staleAir(0.49, 50), staleAir(0.5, 50), staleAir(2, 97), staleAir(2, 97.1), staleAir(2, 50, 3)]).toEqual([
+    expect([staleAir(0.29, 50), staleAir(0.3, 50), staleAir(2, 97), staleAir(2, 97.1), staleAir(2, 50, 3)]).toEqual([
       ...['stale', 'fresh', 'fresh', 'still', 'stale'],
     ]);
   });

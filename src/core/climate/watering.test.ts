@@ -2,9 +2,9 @@ import fc from 'fast-check';
 import { materials, profileOf } from '@/contract/testing/profileOf';
 import type { Container } from '@/core/housing/container';
 import { addDays, daysBetween } from '@/core/measure/day';
-import { forecastMoisture } from './forecast';
+import { forecastMoisture, redampBand } from './forecast';
 import { dishAreaCm2Of, keptWetness, questionOf, USUAL_ROOM, wishesOf, type AiredHome } from './homeAir';
-import { pouredMl, wateringOutlook, type WaterFact } from './watering';
+import { pouredMl, wateringOutlook, waterStatus, type WaterFact } from './watering';
 
 const TODAY = '2026-03-14';
 const ago = (days: number) => addDays(TODAY, -days);
@@ -40,10 +40,31 @@ describe('the next watering', () => {
   it('falls on the day that the forecast names, and asks for what was lost', () => {
     const forecast = forecastMoisture({ ...question, days: 120 }, wishes);
     const days = Math.floor(forecast.daysToRedamp ?? NaN);
-    expect(outlook([damped(3)]).dueOn).toBe(addDays(TODAY, days - 3));
-    expect(outlook([damped(days)]).dueOn).toBe(TODAY);
+    expect(outlook([damped(3)]).likelyOn).toBe(addDays(TODAY, days - 3));
+    expect(outlook([damped(days)]).likelyOn).toBe(TODAY);
+    const { earliest, latest } = redampBand({ ...question, days: 120 }, forecast.dampWetnessMin, forecast.daysToRedamp);
+    // By the hour here, between the hours there.
+    const isNear = (day: string | null | undefined, days: number | null) =>
+      days === null ? day === null : Math.abs(daysBetween(addDays(TODAY, Math.floor(days) - 3), day ?? '')) <= 1;
+    expect(isNear(outlook([damped(3)]).dueOn, earliest)).toBe(true);
+    expect(isNear(outlook([damped(3)]).lateOn, latest)).toBe(true);
     expect(outlook([damped(days)]).waterMl / forecast.redampMl).toBeCloseTo(1, 0);
     expect(outlook([damped(3)])).toMatchObject({ by: 'damped', since: ago(3), where: 'damp-end' });
+  });
+
+  it('is told from the first day on which it may be dry to the last, more narrowly the more is known', () => {
+    const widthOf = ({ dueOn, lateOn }: ReturnType<typeof outlook>) => daysBetween(dueOn ?? '', lateOn ?? '9999-12-31');
+    const { dueOn, likelyOn, lateOn } = outlook([damped(10)]);
+    expect(dueOn && likelyOn && dueOn < likelyOn).toBe(true);
+    expect(lateOn === null || (likelyOn ?? '') < (lateOn ?? '')).toBe(true);
+    // What was felt is the same for a fast box and for a slow one: only what is left of the way differs.
+    const felt = outlook([damped(10), { kind: 'felt', on: ago(0), wetness: 0.63 }]);
+    expect(widthOf(felt)).toBeLessThan(widthOf(outlook([damped(10)])));
+    // Perhaps dry is watched; only when it likely is so for days is it late.
+    expect(waterStatus({ dueOn: ago(5), likelyOn: addDays(TODAY, 5) }, TODAY)).toBe('watch');
+    expect(waterStatus({ dueOn: ago(5), likelyOn: ago(3) }, TODAY)).toBe('fail');
+    expect(waterStatus({ dueOn: ago(3) }, TODAY)).toBe('fail');
+    expect(waterStatus({ dueOn: ago(30), likelyOn: null }, TODAY)).toBe('watch');
   });
 
   it('moves with a handful felt, a weighing, and water that fell short', () => {

@@ -1,6 +1,6 @@
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
 import type { Status } from '@/core/housing/fit';
-import type { Wishes } from './forecast';
+import { redampBand, type Wishes } from './forecast';
 import { followMoisture, type MoistureCourse, type MoistureQuestion } from './moisture';
 
 /** What was done to, or found out about, the water of a home; newest last. */
@@ -20,11 +20,14 @@ export interface DryAir {
 }
 
 export interface WateringOutlook {
-  /** The day on which the damp end is under its limit; null when that lies beyond the look ahead. */
+  /** The first day on which the damp end may be under its limit; null when that lies beyond the look ahead. */
   dueOn: Day | null;
+  /** The day on which it likely is, and by which it is in nine of ten; null beyond the look ahead. `dueOn` where left out. */
+  likelyOn?: Day | null | undefined;
+  lateOn?: Day | null | undefined;
   /** Water to pour today to bring the damp end back. mL */
   waterMl: number;
-  /** Freshly damped it holds for so many days; null for longer than is looked ahead. */
+  /** Freshly damped it holds for so many days at least; null for longer than is looked ahead. */
   holdsDays: number | null;
   dampWetness: number;
   dampWetnessMin: number;
@@ -41,8 +44,8 @@ const LOOKS_AHEAD_DAYS = 120;
 const SMALLEST_WATERING_ML = 5;
 
 /**
- * When a home is to be damped next, and with how much. The forecast runs from the last damping; a handful felt or the
- * box weighed since then sets the clock: the home is as old, in its drying, as the forecast is at that wetness. Air that
+ * When a home is to be damped next, and with how much: from the first day on which it may have dried, as its room and its lid may
+ * be, to the last. The forecast runs from the last damping; a handful felt or the box weighed since then sets the clock: the home is as old, in its drying, as the forecast is at that wetness. Air that
  * was too dry for longer than is borne makes it due today.
  * @param question the home freshly damped
  * @param facts at least the last damping (or filling), and what was found out since
@@ -60,17 +63,28 @@ export function wateringOutlook(
   const limit = wishes.dampWetnessMin ?? 0;
   const short = damped.shortMl / 1000 / box.dampHeldKg;
   const start = { ...wetness, damp: Math.max(0, wetness.damp - short) };
-  const course = followMoisture({ ...question, wetness: start, days: LOOKS_AHEAD_DAYS });
+  const fresh = { ...question, wetness: start, days: LOOKS_AHEAD_DAYS };
   const latest = facts.filter((fact) => fact.on >= damped.on).at(-1) ?? damped;
-  const ageHours = ageAt(course, latest) + 24 * daysBetween(latest.on, today);
-  const endsAt = course.dampWetness.findIndex((each) => each < limit);
-  const now = course.dampWetness[Math.min(course.dampWetness.length - 1, Math.max(0, Math.round(ageHours)))] ?? 0;
-  const daysLeft = endsAt < 0 ? null : Math.floor((endsAt - ageHours) / 24);
-  const dueOn = dryAir ? today : daysLeft === null ? null : addDays(today, daysLeft);
+  const found = 24 * daysBetween(latest.on, today);
+  const course = followMoisture(fresh);
+  const age = ageAt(course, latest);
+  const end = course.dampWetness.findIndex((each) => each < limit);
+  const endsAt = end < 0 ? null : end;
+  const { earliest, latest: slowest } = redampBand(fresh, limit, endsAt === null ? null : endsAt / 24);
+  // What is left of the way from where it was found is as uncertain as the whole: the less is left, the narrower.
+  const leftIn = (wholeDays: number | null) => {
+    if (wholeDays === null) return null;
+    const share = endsAt === null || endsAt === 0 ? 1 : (24 * wholeDays) / endsAt;
+    return Math.floor(((endsAt ?? 24 * wholeDays) - age) * (endsAt === null ? 1 : share) - found) / 24;
+  };
+  const now = course.dampWetness[Math.min(course.dampWetness.length - 1, Math.max(0, Math.round(age + found)))] ?? 0;
+  const dayOf = (days: number | null) => (dryAir ? today : days === null ? null : addDays(today, Math.floor(days)));
   return {
-    dueOn,
+    dueOn: dayOf(leftIn(earliest)),
+    likelyOn: dayOf(endsAt === null ? null : leftIn(endsAt / 24)),
+    lateOn: dayOf(leftIn(slowest)),
     waterMl: Math.max(SMALLEST_WATERING_ML, (wetness.damp - now) * box.dampHeldKg * 1000),
-    holdsDays: endsAt < 0 ? null : Math.max(1, Math.floor(endsAt / 24)),
+    holdsDays: earliest === null ? null : Math.max(1, Math.floor(earliest)),
     dampWetness: now,
     dampWetnessMin: limit,
     by: dryAir ? 'dry-air' : latest.kind,
@@ -93,12 +107,16 @@ function ageAt(course: MoistureCourse, fact: WaterFact): number {
 /** Late by more than so many days, damp soil should not wait another. From memory */
 export const DAMP_TOLERANCE_DAYS = 2;
 
-/** How the water of a home stands: too dry by its probe or late (fail), due (watch), or as it should be. */
-export function waterStatus(watering: Pick<WateringOutlook, 'dueOn' | 'dryAir'> | null, today: Day): Status {
+/** How the water of a home stands: too dry by its probe or late (fail), perhaps due (watch), or as it should be. */
+export function waterStatus(
+  watering: Pick<WateringOutlook, 'dueOn' | 'likelyOn' | 'dryAir'> | null,
+  today: Day,
+): Status {
   if (!watering) return 'pass';
   if (watering.dryAir) return 'fail';
-  if (watering.dueOn === null || watering.dueOn > today) return 'pass';
-  return daysBetween(watering.dueOn, today) > DAMP_TOLERANCE_DAYS ? 'fail' : 'watch';
+  const { dueOn, likelyOn = dueOn } = watering;
+  if (dueOn === null || dueOn > today) return 'pass';
+  return likelyOn !== null && daysBetween(likelyOn, today) > DAMP_TOLERANCE_DAYS ? 'fail' : 'watch';
 }
 
 /** An amount as it is poured: to the millilitre when small, to five, then to ten. mL */

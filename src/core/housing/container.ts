@@ -11,6 +11,10 @@ export const OPENINGS = ['top', 'front', 'zip'] as const;
 /** Where the keeper gets in: a lid, a door, or a zip in a net. */
 export type Opens = (typeof OPENINGS)[number];
 
+export const LID_FITS = ['gasket', 'click', 'loose'] as const;
+/** How a lid sits on its rim: on a seal, pressed shut, or just laid on. */
+export type LidFit = (typeof LID_FITS)[number];
+
 /** Glass is never drilled: by hand it cracks, and in the hand. Common practice */
 export const isGlass = ({ walls }: { walls?: WallKind | undefined }): boolean =>
   walls === 'glass' || walls === 'glass-silicone';
@@ -33,6 +37,7 @@ export interface Vent {
 interface ContainerCommon {
   heightMm: number;
   lid: 'solid' | 'vented' | 'mesh';
+  lidFit?: LidFit | undefined;
   vents: Vent[];
   opens?: Opens | undefined;
   /** Of one that opens in front: how high its wall stands under the door. Soil above it falls out. mm */

@@ -38,6 +38,8 @@ export interface DrillPlan {
 /** Drills come in half millimetres; about 3 mm is what keepers drill (common practice). */
 const USUAL_DRILL_MM = 3;
 const DRILL_STEP_MM = 0.5;
+/** Nobody drills hundreds of holes finer than this: an opening under mesh is made instead. mm; from memory */
+const LEAST_DRILL_MM = 1.5;
 /** The other way, and the only one where holes would let the young out: a round cut-out of about 5 cm with mesh (common practice). */
 const CUT_OUT_MM = 50;
 /** Hole saws go up in steps of about this, and on less than this no mesh holds. mm; from memory */
@@ -71,7 +73,8 @@ export function drillPlan(
   school?: string,
 ): DrillPlan {
   const { style: usual, openSharePct } = profile.making.vents;
-  const style = schoolOn(profile, 'openings', school) === CUT_OUT_SCHOOL ? 'mesh-holes' : usual;
+  const isFine = usual !== 'none' && drillMm(largestSafeMm) < LEAST_DRILL_MM;
+  const style = isFine || schoolOn(profile, 'openings', school) === CUT_OUT_SCHOOL ? 'mesh-holes' : usual;
   const free = WALL_SIDES.filter((side) => !container.coveredSides?.includes(side));
   const covered = container.coveredSides ?? [];
   const none = { kind: 'none' as const, sides: [], perSide: 0, diameterMm: 0, spacingMm: 0 };

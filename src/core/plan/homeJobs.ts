@@ -2,7 +2,7 @@ import { DAMP_TOLERANCE_DAYS, pouredMl } from '@/core/climate/watering';
 import { isGlass } from '@/core/housing/container';
 import { fit, type Check, type FitAnswer } from '@/core/housing/fit';
 import { withMeanDepth } from '@/core/housing/soil';
-import type { Day } from '@/core/measure/day';
+import { daysBetween, type Day } from '@/core/measure/day';
 import type { Quantity, RegularWork } from '@/core/profiles/profile';
 import { airSchool, schoolsInForce } from '@/core/profiles/schools';
 import { doneToday, jobOf, LOOK_MINUTES, sinceLast, type Rhythm } from './jobParts';
@@ -23,11 +23,13 @@ const DAMP_MINUTES = 1;
 /** When the soil is damped: on the day its forecast names, or at once when its air has been too dry for too long. */
 export function dampingRhythm({ watering }: ResidentToday): Rhythm[] {
   if (!watering || watering.dueOn === null) return [];
-  const { dueOn, holdsDays, by, since, dampWetness, dampWetnessMin, dryAir } = watering;
+  const { dueOn, likelyOn = dueOn, holdsDays, by, since, dampWetness, dampWetnessMin, dryAir } = watering;
   return [
     {
       kind: 'damp',
-      ...{ dueOn, everyDays: holdsDays, toleranceDays: DAMP_TOLERANCE_DAYS, minutes: DAMP_MINUTES },
+      ...{ dueOn, everyDays: holdsDays, minutes: DAMP_MINUTES },
+      // From the day on which it may be dry to the one on which it likely is, and a little.
+      toleranceDays: (likelyOn === null ? 0 : daysBetween(dueOn, likelyOn)) + DAMP_TOLERANCE_DAYS,
       doneWith: ['damped'],
       reason:
         dryAir || by === 'dry-air'

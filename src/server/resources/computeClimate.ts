@@ -2,7 +2,7 @@ import type { z } from 'zod';
 import type { airSchoolsRequest, calibrateRequest, moistureRequest, ventPlanRequest } from '@/contract/climate';
 import { soilOf } from '@/contract/substrate';
 import { airFlow } from '@/core/climate/airFlow';
-import { forecastMoisture, type MoistureForecast, type Wishes } from '@/core/climate/forecast';
+import { forecastMoisture, redampBand, type MoistureForecast, type Wishes } from '@/core/climate/forecast';
 import { wishesOf } from '@/core/climate/homeAir';
 import { LEFT_OUT } from '@/core/climate/leftOut';
 import { moistBox, type Filling } from '@/core/climate/moistBox';
@@ -68,7 +68,9 @@ export function computeClimateHandlers({ database }: Pick<Deps, 'database'>): Pi
     moisture: async ({ body }) => {
       const question = questionOf(body, await materialTable(database), body.days, body.stepMinutes);
       const wishes = { ...(await wishesOfProfile(database, body.profile)), ...body.wishes };
-      return { ...answerOf(forecastMoisture(question, wishes)), leftOut: [...LEFT_OUT] };
+      const forecast = forecastMoisture(question, wishes);
+      const band = redampBand(question, forecast.dampWetnessMin, forecast.daysToRedamp);
+      return { ...answerOf(forecast), redampBand: band, leftOut: [...LEFT_OUT] };
     },
 
     ventPlan: async ({ body }) => {

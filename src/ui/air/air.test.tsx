@@ -22,6 +22,8 @@ import {
   roomWords,
   valuesWords,
   wateringReason,
+  likelyWords,
+  spanWords,
   wateringWords,
 } from '@/words/air';
 import { climateNumbers, withClimateNumber } from '@/words/profiles';
@@ -73,6 +75,14 @@ describe('what is said of water', () => {
   it('is when, how much and where', () => {
     expect(wateringWords(outlook, TODAY)).toEqual({ status: 'watch', title: 'Damp it today: 45 mL at the damp end' });
     expect(wateringWords({ ...outlook, dueOn: '2026-03-20' }, TODAY).title).toBe('Damp it again in 6 days');
+    const spread = { ...outlook, dueOn: '2026-03-20', likelyOn: '2026-03-28', lateOn: '2026-04-10' };
+    expect(wateringWords(spread, TODAY).title).toBe('Damp it again in 6 to 27 days');
+    expect(wateringWords({ ...spread, lateOn: null }, TODAY).title).toBe('Damp it again in 6 days or more');
+    expect(likelyWords(spread, TODAY)).toMatch(
+      /^Most likely dry .*28 Mar.*, nearly surely by .*10 Apr.*\. Feel the soil first/,
+    );
+    expect(likelyWords(outlook, TODAY)).toBeNull();
+    expect(spanWords(3.2, 3.9)).toBe('3 days');
     expect(wateringWords({ ...outlook, dueOn: '2026-03-10' }, TODAY).status).toBe('fail');
     expect(wateringWords({ ...outlook, dueOn: null }, TODAY).title).toBe('Stays damp for months');
     const dryAir = { humidityPct: 48, hours: 30, minPct: 65 };
@@ -137,7 +147,7 @@ describe('what is tried', () => {
     renderThemed(
       <AheadCharts
         today="2026-03-14"
-        ahead={{ forecast, course }}
+        ahead={{ forecast, course, band: { earliest: 10, latest: 30 } }}
         before={null}
         band={profile.climate.humidityPct}
         days={60}

@@ -19,12 +19,13 @@ import { Screen } from '../components/Screen';
 import { Toggles } from '../kit/Toggles';
 import { Body, Heading, Soft, Title } from '../components/Words';
 import { MeasuredSection } from '../drawings/MeasuredSection';
+import { FormChoices } from '../forms/FormChoices';
 import { FormField } from '../forms/FormField';
 import { Problems } from '../forms/Problems';
 import { useFields } from '../forms/useFields';
 import { lengthCheck, needed, numberCheck } from '../forms/checks';
 import { space } from '../theme/tokens';
-import { OPENS, SIDES, WALLS } from '@/words/home';
+import { LID_FIT_WORDS, OPENS, SIDES, WALLS } from '@/words/home';
 import { useLength } from '@/words/useLength';
 import { ContentFields, NestFields } from './ContentFields';
 import { fieldFor, readDepth, readHome, type ReadHome } from './reading';
@@ -140,6 +141,14 @@ export function HomeForm({ title, action, back, initial, asksDepth, save, profil
           value={values.lid}
           onChange={(lid) => setValue('lid', lid)}
         />
+        {values.lid === 'mesh' ? null : (
+          <FormChoices
+            control={control}
+            name="lidFit"
+            label="How the lid sits"
+            choices={[{ value: '' as const, title: 'not said' }, ...LID_FIT_WORDS]}
+          />
+        )}
         <Heading>Opens</Heading>
         <Choices
           isNamedAbove

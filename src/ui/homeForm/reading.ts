@@ -66,6 +66,7 @@ function readContainer(values: HomeValues, read: Read): Container | null {
   const common = {
     heightMm,
     lid: values.lid,
+    ...(values.lidFit !== '' && values.lid !== 'mesh' && { lidFit: values.lidFit }),
     vents: values.vents.flatMap((group) => readVents(group, read)),
     ...given('opens', values.opens),
     ...given('sillMm', values.opens === 'front' ? read(values.sill) : undefined),

@@ -1,7 +1,7 @@
 import type { TemperatureUnit } from '@/client/preferences';
 import type { Home } from '@/contract/records';
 import type { HeatSource } from '@/core/climate/homeAir';
-import type { Container, Opens, Vent, VentSide, WallKind } from '@/core/housing/container';
+import type { Container, LidFit, Opens, Vent, VentSide, WallKind } from '@/core/housing/container';
 import type { FurnitureKind } from '@/core/housing/furniture';
 import type { LengthWords } from '@/words/lengths';
 
@@ -46,6 +46,8 @@ export interface HomeValues {
   topWidth: string;
   depth: string;
   lid: Container['lid'];
+  /** How it sits on its rim; empty where nobody said. */
+  lidFit: LidFit | '';
   opens: Opens | '';
   /** Of a door in front: the wall that stands under it. */
   sill: string;
@@ -109,6 +111,7 @@ export const emptyHome = (shelfId: string): HomeValues => ({
   topWidth: '',
   depth: '0',
   lid: 'solid',
+  lidFit: '',
   opens: '',
   sill: '',
   walls: '',
@@ -184,6 +187,7 @@ export function containerValues(container: Container, length: LengthWords) {
     topLength: text(top[0]),
     topWidth: text(top[1]),
     lid: container.lid,
+    lidFit: container.lidFit ?? ('' as const),
     opens: container.opens ?? ('' as const),
     sill: text(container.sillMm),
     walls: container.walls ?? ('' as const),

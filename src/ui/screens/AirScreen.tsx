@@ -39,9 +39,8 @@ import { StatusMark, useStatusInk } from '../components/StatusMark';
 import { makeStyles } from '../components/useStyles';
 import { Body, Heading, Soft, Strong } from '../components/Words';
 import { space } from '../theme/tokens';
-import { LEFT_OUT_WORDS, roomWords, wateringReason, wateringWords } from '@/words/air';
+import { LEFT_OUT_WORDS, likelyWords, spanWords, roomWords, wateringReason, wateringWords } from '@/words/air';
 import { changesWords, STALE_WORDS } from '@/words/staleAir';
-import { daysWords } from '@/words/days';
 import { alarmWords, waterWords } from '@/words/jobs';
 import { useTemperature } from '@/words/temperature';
 import { Waiting } from '../kit/Waiting';
@@ -113,6 +112,7 @@ function AirPane({ asked: base, tenant, air, load }: PaneProps) {
   const before = useAhead({ ...base, tried: standing }, air, days);
   const readings = useReadings(air);
   const watering = wateringWords(air.watering, today);
+  const likely = air.watering ? likelyWords(air.watering, today) : null;
   const ink = useStatusInk(watering.status);
   const hasSoil = home.substrateDepthMm > 0;
   const pourMl = air.watering ? pouredMl(air.watering.waterMl) : 0;
@@ -144,6 +144,7 @@ function AirPane({ asked: base, tenant, air, load }: PaneProps) {
         <Strong style={{ color: ink, flex: 1 }}>{watering.title}</Strong>
       </View>
       {air.watering ? <Soft>{wateringReason(air.watering, today)}</Soft> : null}
+      {likely === null ? null : <Soft>{likely}</Soft>}
       {air.alarms.map((alarm) => (
         <View key={`${alarm.probeId} ${alarm.kind}`} style={styles.verdict}>
           <StatusMark status={alarmStatus(alarm)} />
@@ -267,7 +268,7 @@ function Numbers({ ahead, before, standing }: { ahead: Ahead; before: Ahead | nu
   // As it stands its air is what the house says of it, over whatever span it is looked at here.
   const stale = STALE_WORDS[standing?.staleAir ?? ahead.forecast.staleAir];
   const rows = [
-    { title: 'damped every', of: ({ forecast }: Ahead) => everyWords(forecast.daysToRedamp) },
+    { title: 'damped every', of: ({ band }: Ahead) => everyWords(band) },
     { title: 'with', of: ({ forecast }: Ahead) => waterWords(pouredMl(forecast.redampMl)) },
     { title: 'air when fresh', of: ({ forecast }: Ahead) => pct(forecast.steadyRelativeHumidityPct) },
     {
@@ -298,8 +299,8 @@ function Numbers({ ahead, before, standing }: { ahead: Ahead; before: Ahead | nu
   );
 }
 
-const everyWords = (days: number | null) =>
-  days === null ? 'over 4 months' : daysWords(Math.max(0, Math.floor(days)));
+const everyWords = ({ earliest, latest }: Ahead['band']) =>
+  earliest === null ? 'over 4 months' : spanWords(earliest, latest);
 
 const useStyles = makeStyles((theme) => ({
   verdict: { flexDirection: 'row', alignItems: 'center', gap: space.s, paddingTop: space.s },
