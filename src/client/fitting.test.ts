@@ -2,7 +2,8 @@ import { shippedMixes, shippedProfiles, shippedSpecies } from '@/contract/shippe
 import type { Home, Resident } from '@/contract/records';
 import { materials } from '@/contract/testing/profileOf';
 import { careBook } from '@/core/profiles/careBook';
-import { askedOf, boxesFor, companyOf, fitOf, planOf, sectionOf, soilEntry, subjectOf, withSoil } from './fitting';
+import { boxesFor } from './boxes';
+import { askedOf, companyOf, fitOf, planOf, sectionOf, soilEntry, subjectOf, withSoil } from './fitting';
 import { fillingMassG, loadOf } from './weights';
 
 const care = careBook(shippedProfiles, shippedSpecies);

@@ -1,11 +1,9 @@
 import type { Home, Resident } from '@/contract/records';
 import { company, type CompanyAnswer } from '@/core/housing/company';
-import { companyWith, together } from '@/core/housing/together';
 import { fit, type FitAnswer } from '@/core/housing/fit';
 import { planView, type PlanView } from '@/core/housing/planView';
 import type { Homeless } from '@/core/housing/ladder';
 import type { HomeState } from '@/core/housing/quantities';
-import { rankHomes, type RankedHome } from '@/core/housing/rank';
 import { sectionPlan, type SectionPlan, type SectionSubject } from '@/core/housing/section';
 import { flat, meanDepthMm, withMeanDepth, type Soil } from '@/core/housing/soil';
 import { takenMeasure, tellsSize } from '@/core/profiles/animal';
@@ -19,7 +17,10 @@ export type Measured = Pick<
   'profile' | 'stage' | 'legSpanMm' | 'bodyLengthMm' | 'carapaceWidthMm' | 'headCount' | 'headsTogether' | 'isGuest'
 > & { scientificName?: string; schools?: Schools } & Partial<Pick<Resident, 'homeId' | 'keptSo'>>;
 
-const asked = (care: CareBook, animal: Measured) => ({ ...animal, school: airSchool(care.of(animal), animal.schools) });
+export const asked = (care: CareBook, animal: Measured) => ({
+  ...animal,
+  school: airSchool(care.of(animal), animal.schools),
+});
 
 /** A home as it would stand with its soil raised or lowered to a depth, or given another surface. */
 export function withSoil(home: HomeState, soil: number | Soil): HomeState {
@@ -44,7 +45,7 @@ export function askedOf(care: CareBook, resident: Resident): Homeless {
 }
 
 /** What is kept so on purpose is settled in the home of a resident, and in no other. */
-function settledIn(
+export function settledIn(
   home: HomeState & { id?: string },
   animal: Pick<Measured, 'homeId' | 'keptSo'>,
 ): Record<string, string> | undefined {
@@ -65,55 +66,12 @@ export function fitOf(care: CareBook, home: HomeState, animal: Measured): FitAns
   }
 }
 
-/** Boxes for an animal, best first: those that are put forward, and those where it would live with others that it bears. */
-export interface Boxes {
-  ranking: RankedHome[];
-  withOthers: RankedHome[];
-}
+export const isEggs = ({ stage }: { stage?: string }) => stage === 'egg';
 
-/** The homes that an animal may live in, its own among them; none where those who live there and it must not meet. */
-export function boxesFor(
-  care: CareBook,
-  animal: Measured & Joining & { homeId?: string },
-  homes: readonly Home[],
-  residents: readonly Resident[],
-): Boxes {
-  const profile = care.of(animal);
-  if (!tellsSize(profile, animal)) return { ranking: [], withOthers: [] };
-  const open: Home[] = [];
-  const borne: Home[] = [];
-  for (const home of homes) {
-    const tenants = tenantsBeside(animal, home, residents);
-    const { verdict, isProposed } = companyWith(
-      lodgerOf(care, animal),
-      tenants.map((each) => lodgerOf(care, each)),
-    );
-    if (isProposed || home.id === animal.homeId) open.push(home);
-    else if (verdict !== 'fail') borne.push(home);
-  }
-  const rank = (list: Home[]) => {
-    const mate = (each: Joining) => ({ profile: care.of(each), headCount: each.headCount, isEggs: isEggs(each) });
-    const candidates = list.map((home) => {
-      const others = tenantsBeside(animal, home, residents).map(mate);
-      const { headsTogether = 0, isGuest } = together(mate(animal), others);
-      return {
-        ...home,
-        settled: settledIn(home, animal),
-        headsOfKind: Math.max(0, headsTogether - (animal.headCount ?? (others.length > 0 ? 1 : 0))),
-        isHost: isGuest,
-      };
-    });
-    return rankHomes(profile, { ...asked(care, animal), headsTogether: undefined, isGuest: undefined }, candidates);
-  };
-  return { ranking: rank(open), withOthers: rank(borne) };
-}
-
-const isEggs = ({ stage }: { stage?: string }) => stage === 'egg';
-
-const tenantsBeside = (animal: { id?: string }, home: Home, residents: readonly Resident[]) =>
+export const tenantsBeside = (animal: { id?: string }, home: Home, residents: readonly Resident[]) =>
   residents.filter((each) => each.homeId === home.id && each.id !== animal.id);
 
-const lodgerOf = (care: CareBook, each: Joining) => ({
+export const lodgerOf = (care: CareBook, each: Joining) => ({
   label: each.called ?? each.scientificName,
   scientificName: each.scientificName,
   profile: care.of(each),

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import type { Home, Resident } from '@/contract/records';
 import type { RankedHome } from '@/core/housing/rank';
-import { boxesFor } from './fitting';
+import { boxesFor } from './boxes';
 import { useHouse } from './house';
 
 interface Ranking {

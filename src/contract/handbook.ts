@@ -11,7 +11,7 @@ import { populationKind } from './colony';
 import { dish } from './feeding';
 import { day, id, instant, line, oneOf, scientificName } from './primitives';
 import { restKind } from './rest';
-import { drillPlan } from './substrate';
+import { drillPlan } from './housing';
 import { cause, sign, signIds } from './trouble';
 
 const status = z.enum(['pass', 'watch', 'fail']);

@@ -5,6 +5,7 @@ import {
   OPENINGS,
   VENT_SIDES,
   WALL_KINDS,
+  WALL_SIDES,
   floorAreaMm2,
   soilLimitMm,
   wallWidthMm,
@@ -278,6 +279,21 @@ export const fitReply = z
   })
   .meta({ id: 'FitReply' }) satisfies z.ZodType<FitAnswer>;
 
+/** What to drill or cut. */
+export const drillPlan = z.object({
+  isGlass: z.boolean(),
+  kind: z.enum(['none', 'holes', 'mesh-holes', 'mesh-panels']),
+  sides: z.array(z.enum(WALL_SIDES as unknown as ['front', 'back', 'left', 'right'])),
+  perSide: z.int(),
+  diameterMm: z.number(),
+  spacingMm: z.number(),
+  centreHeightMm: z.number(),
+  meshApertureMm: z.number().nullable(),
+  openSharePct: z.number(),
+  isShort: z.boolean(),
+  covered: z.array(z.enum(VENT_SIDES)),
+});
+
 export const candidateHome = z
   .strictObject({
     id: z.string().min(1).max(60),
@@ -287,6 +303,8 @@ export const candidateHome = z
     ...homeContents,
     /** How warm it is there on average. C */
     temperatureC: quantity('degrees Celsius', -20, 60).optional(),
+    /** Air that its openings change as it stands; worked out where left out. An hour */
+    airChangesPerHour: quantity('air changes an hour', 0, 100_000).optional(),
     /** Heads of the same kind that live there, and whether others do among whom it would be a cleaner. */
     headsOfKind: quantity('animals', 0, 1_000_000, true).optional(),
     isHost: z.boolean().optional(),
@@ -306,7 +324,10 @@ export const rankReply = z
         depthMm: z.number(),
         soilToAddL: z.number(),
         fit: fitReply,
+        /** How it would be drilled first; `fit` is then of the drilled box. */
+        drill: drillPlan.nullable(),
         warmth: z.object({ temperatureC: z.number(), minC: z.number(), maxC: z.number(), status }).nullable(),
+        air: z.object({ airChangesPerHour: z.number(), minPerHour: z.number(), status }).nullable(),
         verdict: status,
         afterMoults: z.array(z.object({ moults: z.int(), verdict: status, depthMm: z.number() })),
       }),

@@ -1,11 +1,19 @@
 import { z } from 'zod';
-import { VENT_SIDES, WALL_SIDES } from '@/core/housing/container';
 import { OPENING_SCHOOLS } from '@/core/housing/drilling';
 import { BASES } from '@/core/profiles/profile';
 import { FURNITURE_KINDS } from '@/core/housing/furniture';
 import { MATERIAL_CAUTIONS, MATERIALS, type Material, type Mix } from '@/core/substrate/material';
 import { FEELS, WETNESS_OF_FEEL } from '@/core/substrate/wetness';
-import { animal, container, fillingWithinBox, homeContents, soil, status, substrateDepthMm } from './housing';
+import {
+  animal,
+  container,
+  drillPlan,
+  fillingWithinBox,
+  homeContents,
+  soil,
+  status,
+  substrateDepthMm,
+} from './housing';
 import { day, line, mm, oneOf, quantity } from './primitives';
 import { fact } from './profile';
 
@@ -215,20 +223,6 @@ const homeToBuild = z
 export const buildSheetRequest = z
   .strictObject({ homes: z.array(homeToBuild).min(1).max(100) })
   .meta({ id: 'BuildSheetRequest' });
-
-export const drillPlan = z.object({
-  isGlass: z.boolean(),
-  kind: z.enum(['none', 'holes', 'mesh-holes', 'mesh-panels']),
-  sides: z.array(z.enum(WALL_SIDES as unknown as ['front', 'back', 'left', 'right'])),
-  perSide: z.int(),
-  diameterMm: z.number(),
-  spacingMm: z.number(),
-  centreHeightMm: z.number(),
-  meshApertureMm: z.number().nullable(),
-  openSharePct: z.number(),
-  isShort: z.boolean(),
-  covered: z.array(z.enum(VENT_SIDES)),
-});
 
 const cautions = z.array(
   z.enum([

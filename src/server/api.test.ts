@@ -55,7 +55,9 @@ describe('the API', () => {
     expect(fit.body).toMatchObject({ verdict: 'fail', substrateDepthMm: { min: 119, max: 237, recommended: 119 } });
     const homes = [{ id: 'x', code: 'x', container: box, substrateDepthMm: 98 }];
     const ranked = await server.post('/api/compute/rank-homes', { ...animal, homes });
-    expect(ranked.body.ranking).toMatchObject([{ homeId: 'x', depthMm: 119, fit: { verdict: 'watch' } }]);
+    expect(ranked.body.ranking).toMatchObject([
+      { homeId: 'x', depthMm: 119, fit: { verdict: 'pass' }, drill: { kind: 'holes' } },
+    ]);
   });
 
   it('describes itself', async () => {

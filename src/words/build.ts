@@ -3,7 +3,7 @@ import { depthsOf } from '@/core/housing/soil';
 import type { BuildCaution, BuildStep } from '@/core/substrate/buildSheet';
 import { FEEL_WORDS, FURNITURE_WORDS, kilograms, litres, MATERIAL_WORDS, SIDE_WORDS } from './home';
 import type { LengthWords } from './lengths';
-import { countWords } from './count';
+import { countWords, listWords } from './count';
 
 /** What a step is, and what it takes. */
 export interface StepWords {
@@ -105,6 +105,15 @@ function drillTitle(plan: DrillPlan, length: LengthWords): string {
   const names = plan.sides.map((side) => SIDE_WORDS[side]).join(', ');
   const where = plan.sides.length === 1 ? `in the ${names} side` : `in each side: ${names}`;
   return `${plan.kind === 'holes' ? 'Drill' : 'Cut'} ${openingsWords(plan, length)} ${where}`;
+}
+
+/** "once drilled: 17 holes of 3 mm in each of left and right": the work before a box is a home. */
+export function onceDrilledWords(plan: DrillPlan, length: LengthWords): string {
+  const sides =
+    plan.sides.length === 4 ? 'each of its four sides' : listWords(plan.sides.map((side) => SIDE_WORDS[side]));
+  const verb = plan.kind === 'holes' ? 'drilled' : 'cut out';
+  const mesh = plan.meshApertureMm === null ? '' : ', under mesh';
+  return `once ${verb}: ${openingsWords(plan, length)} in ${plan.sides.length === 2 ? `each of ${sides}` : sides}${mesh}`;
 }
 
 /** "12 holes of 3 mm". */

@@ -26,8 +26,8 @@ const OPEN_TOP_M_S = 0.05;
 /** So often a box that can be opened is, to feed, and its air goes out each time; from memory. A week */
 const LIFTS_A_WEEK = 2;
 const WEEK_S = 7 * 86_400;
-/** The split of low and high openings is chosen at the buoyancy of damp air over dry. K */
-const USUAL_BUOYANCY_K = 1.3;
+/** Damp air over dry is worth so much warmth; the split of low and high openings is chosen by it. K */
+export const USUAL_BUOYANCY_K = 1.3;
 /** Air lies still in a hole while its Rayleigh number by radius and depth is under this. @source Taylor (1954), Proc. Phys. Soc. B 67, 857, from memory */
 const CRITICAL_RAYLEIGH = 67.94;
 /** What goes both ways at once through a level hole, as a discharge coefficient. @source Epstein (1988), J. Heat Transfer 110, 885: 0.055, from memory */

@@ -5,6 +5,7 @@ import type { HomeState } from '@/core/housing/quantities';
 import type { CareBook, Kept } from '@/core/profiles/careBook';
 import type { CareProfile, Stage } from '@/core/profiles/profile';
 import type { MaterialTable, Mix, RecipePart } from '@/core/substrate/material';
+import { airFlow, USUAL_BUOYANCY_K } from './airFlow';
 import type { Wishes } from './forecast';
 import { moistBox, type Filling } from './moistBox';
 import type { BoxFactors, MoistureQuestion, RoomAir } from './moisture';
@@ -127,4 +128,14 @@ export function wishesOf({ climate }: CareProfile): Wishes {
     dampWetnessMin: climate.dampWetnessMin.value,
     minAirChangesPerHour: climate.airChangesPerHour.value,
   };
+}
+
+/**
+ * Air that the openings of a home change in a usual room, damp inside: for the choice among boxes that nobody has filled and
+ * followed yet. An hour
+ */
+export function usualAirChangesPerHour(home: HomeState): number {
+  const { container, substrateDepthMm, soil = flat(substrateDepthMm) } = home;
+  const { temperatureC, draughtMS } = USUAL_ROOM;
+  return airFlow({ container, soil, temperatureC, draughtMS, warmingK: USUAL_BUOYANCY_K }).airChangesPerHour;
 }

@@ -1,7 +1,8 @@
 import { grown } from '@/core/profiles/animal';
 import type { CareProfile } from '@/core/profiles/profile';
-import { innerVolumeL } from './container';
+import { innerVolumeL, isGlass } from './container';
 import { nearestWithin } from './depthBand';
+import { drillPlan, ventsOf, type DrillPlan } from './drilling';
 import { fitter, statusOf, worse, type Animal, type FitAnswer, type Fitter, type Status } from './fit';
 import { homeFacts, type HomeFacts, type HomeState } from './quantities';
 import { fillVolumeL, flat, withMeanDepth } from './soil';
@@ -12,6 +13,8 @@ export interface CandidateHome extends HomeState {
   code: string;
   /** How warm it is there on average, by its probe or its room; left out where nobody knows. C */
   temperatureC?: number | undefined;
+  /** Air that its openings change as it stands; left out where nobody asks about it. An hour */
+  airChangesPerHour?: number | undefined;
   /** Heads of the animal's kind that live there already, which it would join. */
   headsOfKind?: number | undefined;
   /** Others live there among whom it would be a cleaner. */
@@ -38,6 +41,29 @@ export function warmthFor({ climate: { temperatureC: band } }: CareProfile, home
   return { temperatureC, minC: band.min, maxC: band.max, status };
 }
 
+/** The air of a home against what a kind needs: too little is mended by more holes, in glass by none. */
+export interface AirOfRanked {
+  airChangesPerHour: number;
+  minPerHour: number;
+  status: Status;
+}
+
+/** Its air; null where nobody asks, and for nests, which have theirs by their outworld. */
+function airFor({ climate, nest }: CareProfile, home: CandidateHome): AirOfRanked | null {
+  const { airChangesPerHour, container, isHost = false } = home;
+  if (airChangesPerHour === undefined || nest || isHost) return null;
+  const minPerHour = climate.airChangesPerHour.value;
+  const status = airChangesPerHour >= minPerHour ? 'pass' : isGlass(container) ? 'fail' : 'watch';
+  return { airChangesPerHour, minPerHour, status };
+}
+
+/** As it came from the shop: walls that can be drilled, and are not. */
+const isUndrilled = ({ container }: CandidateHome): boolean =>
+  !isGlass(container) &&
+  container.walls !== 'mesh' &&
+  container.opens !== 'zip' &&
+  container.vents.every(({ side }) => side === 'lid' || side === 'floor');
+
 export interface RankedHome {
   homeId: string;
   code: string;
@@ -45,9 +71,12 @@ export interface RankedHome {
   depthMm: number;
   /** Soil to add (or to take out, when negative) to get there. L */
   soilToAddL: number;
+  /** Of a box that is not drilled yet: as it fits once it is, by `drill`. */
   fit: FitAnswer;
+  drill: DrillPlan | null;
   warmth: Warmth | null;
-  /** The worse of the fit and the warmth. */
+  air: AirOfRanked | null;
+  /** The worst of the fit, the warmth and the air. */
   verdict: Status;
   /** The verdict after each of the next two moults, filled to the depth that is best then. */
   afterMoults: { moults: number; verdict: Status; depthMm: number }[];
@@ -58,7 +87,28 @@ export interface PreparedHome {
   home: CandidateHome;
   facts: HomeFacts;
   volumeL: number;
+  /** What it would be once it is drilled for a kind; empty where it is drilled, or never is. */
+  drilled: Map<string, HomeFacts> | null;
 }
+
+/** Holes that hold whoever may be asked about, for the ranking of many; the answer for one names the true ones. mm */
+const HOLDS_ANYBODY_MM = 0.3;
+
+/** A home as it is judged for a kind: one that is not drilled yet, as it would be. */
+function factsFor(profile: CareProfile, { home, facts, drilled }: PreparedHome): HomeFacts {
+  if (!drilled) return facts;
+  const known = drilled.get(profile.id);
+  if (known) return known;
+  const plan = drillPlan(profile, home.container, home.substrateDepthMm, HOLDS_ANYBODY_MM);
+  const made = plan.perSide === 0 ? facts : homeFacts(withVents(home, plan));
+  drilled.set(profile.id, made);
+  return made;
+}
+
+const withVents = (home: CandidateHome, plan: DrillPlan): CandidateHome => ({
+  ...home,
+  container: { ...home.container, vents: [...home.container.vents, ...ventsOf(plan)] },
+});
 
 /** B9 before B10. */
 const CODES = new Intl.Collator('en', { numeric: true });
@@ -66,14 +116,17 @@ const CODES = new Intl.Collator('en', { numeric: true });
 /** Reads homes once, in the order in which equal ones are named: the smaller first, then by code. */
 export function prepareHomes(homes: CandidateHome[]): PreparedHome[] {
   return homes
-    .map((home) => ({ home, facts: homeFacts(home), volumeL: innerVolumeL(home.container) }))
+    .map((home) => ({
+      ...{ home, facts: homeFacts(home), volumeL: innerVolumeL(home.container) },
+      drilled: isUndrilled(home) ? new Map<string, HomeFacts>() : null,
+    }))
     .sort(
       (a, b) => a.volumeL - b.volumeL || CODES.compare(a.home.code, b.home.code) || (a.home.id < b.home.id ? -1 : 1),
     );
 }
 
 /** The depth at which a home serves best: its present one where it serves, else the nearest that does. mm */
-function bestDepthMm(fit: Fitter, { home, facts }: PreparedHome, band: [number, number]): number {
+function bestDepthMm(fit: Fitter, { home }: PreparedHome, facts: HomeFacts, band: [number, number]): number {
   fit.bandInto(facts, band);
   return band[0] > band[1] ? home.substrateDepthMm : nearestWithin(band[0], band[1], home.substrateDepthMm);
 }
@@ -87,8 +140,8 @@ export interface Ranked {
 }
 
 /**
- * The order of prepared homes for one animal: verdict, fewer failing and fewer watched rules, then the order they were
- * prepared in. Numbers only: the way to rank hundreds of residents at once.
+ * The order of prepared homes for one animal: verdict, fewer failing and fewer watched rules, those first that need no drill, then
+ * the order they were prepared in. Numbers only: the way to rank hundreds of residents at once.
  */
 export function rankPrepared(profile: CareProfile, animal: Animal, homes: PreparedHome[]): Ranked {
   const fitIn = fitters(profile, animal);
@@ -100,11 +153,14 @@ export function rankPrepared(profile: CareProfile, animal: Animal, homes: Prepar
   for (let index = 0; index < homes.length; index += 1) {
     const home = homes[index] as PreparedHome;
     const fit = fitIn(home.home);
-    const depth = bestDepthMm(fit, home, band);
-    const score = fit.score(home.facts, depth) + SCORES[warmthFor(profile, home.home)?.status ?? 'pass'];
+    const facts = factsFor(profile, home);
+    const depth = bestDepthMm(fit, home, facts, band);
+    const isWork = facts !== home.facts;
+    const air = isWork ? 'pass' : (airFor(profile, home.home)?.status ?? 'pass');
+    const score = fit.score(facts, depth) + SCORES[warmthFor(profile, home.home)?.status ?? 'pass'] + SCORES[air];
     scores[index] = score;
     depthsMm[index] = depth;
-    keys[index] = score * homes.length + index;
+    keys[index] = (2 * score + Number(isWork)) * homes.length + index;
   }
   keys.sort();
   const order = new Uint32Array(homes.length);
@@ -128,8 +184,8 @@ function fitters(profile: CareProfile, animal: Animal): (home: CandidateHome) =>
 }
 
 /**
- * Orders homes by how well they serve one animal, each filled to its best depth: verdict first, with the warmth of its
- * place, then fewer failing and fewer watched rules, then the smaller home (less soil, and prey that is found), then the code. The order does
+ * Orders homes by how well they serve one animal, each filled to its best depth, and drilled where it is not yet: verdict first, with
+ * the warmth of its place and its air, then fewer failing and fewer watched rules, then the smaller home (less soil, and prey that is found), then the code. The order does
  * not depend on the order of `homes`. Each home also says how it will serve after the next two moults.
  * @throws Refusal as `fit` does.
  */
@@ -142,22 +198,40 @@ export function rankHomes(profile: CareProfile, animal: Animal, homes: Candidate
   return Array.from(order, (index) => {
     const candidate = prepared[index] as PreparedHome;
     const depthMm = depthsMm[index] ?? 0;
-    const { home, facts } = candidate;
+    const { home } = candidate;
+    const drill = drillFor(profile, animal, candidate, now(home), depthMm);
+    const facts = drill ? homeFacts(withVents(home, drill)) : candidate.facts;
     const answer = now(home).answer(facts, depthMm);
     const warmth = warmthFor(profile, home);
+    const air = drill ? null : airFor(profile, home);
     return {
       homeId: home.id,
       code: home.code,
       depthMm,
       soilToAddL: soilToAddL(home, depthMm),
-      ...{ fit: answer, warmth, verdict: worse(answer.verdict, warmth?.status ?? 'pass') },
+      ...{ fit: answer, drill, warmth, air },
+      verdict: [answer.verdict, warmth?.status ?? 'pass', air?.status ?? 'pass'].reduce(worse),
       afterMoults: later.map(({ moults, fitIn }) => {
         const fit = fitIn(home);
-        const depth = bestDepthMm(fit, candidate, band);
+        const depth = bestDepthMm(fit, candidate, facts, band);
         return { moults, verdict: statusOf(fit.score(facts, depth)), depthMm: depth };
       }),
     };
   });
+}
+
+/** What to drill before it serves; null where it is drilled, never is, or its kind wants no openings. */
+function drillFor(
+  profile: CareProfile,
+  animal: Animal,
+  { home, facts, drilled }: PreparedHome,
+  fit: Fitter,
+  depthMm: number,
+): DrillPlan | null {
+  if (!drilled) return null;
+  const { largestSafeOpeningMm } = fit.answer(facts, depthMm);
+  const plan = drillPlan(profile, home.container, depthMm, largestSafeOpeningMm, animal.school);
+  return plan.perSide === 0 ? null : plan;
 }
 
 /** Soil between the present filling of a home and another depth; the shape of its surface stays. L */

@@ -3,6 +3,7 @@ import { soilOf } from '@/contract/substrate';
 import { company } from '@/core/housing/company';
 import { fit } from '@/core/housing/fit';
 import { boxesToBuy, sizeLadder } from '@/core/housing/ladder';
+import { usualAirChangesPerHour } from '@/core/climate/homeAir';
 import { rankHomes } from '@/core/housing/rank';
 import { buildHome } from '@/core/substrate/buildSheet';
 import { plaster } from '@/core/substrate/plaster';
@@ -31,7 +32,10 @@ export function computeHandlers({ database }: Pick<Deps, 'database'>): Pick<Hand
   const sizes = [...shippedBoxSizes];
   return {
     fit: async ({ body }) => fit((await careOf(database)).of(body), body),
-    rankHomes: async ({ body }) => ({ ranking: rankHomes((await careOf(database)).of(body), body, body.homes) }),
+    rankHomes: async ({ body }) => {
+      const homes = body.homes.map((home) => ({ airChangesPerHour: usualAirChangesPerHour(home), ...home }));
+      return { ranking: rankHomes((await careOf(database)).of(body), body, homes) };
+    },
     sizeLadder: async ({ body }) => sizeLadder((await careOf(database)).of(body), body, sizes),
     boxesToBuy: async ({ body }) => {
       const care = await careOf(database);

@@ -6,6 +6,7 @@ import { handlingSheet } from '@/core/plan/handling';
 import { solveChain } from '@/core/plan/chain/solve';
 import { chainOfTenants, type Need, type Tenant } from '@/core/plan/chain/tenants';
 import { boxesToBuy } from '@/core/housing/ladder';
+import { usualAirChangesPerHour } from '@/core/climate/homeAir';
 import { rankHomes, soilToAddL } from '@/core/housing/rank';
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
 import { isClosed } from '@/core/plan/spans';
@@ -57,7 +58,11 @@ export function moveHandlers({ database, clock }: Deps): Pick<Handlers, 'movesPl
       const living = new Set(alone.map(({ from }) => from));
       const tubs = openHomes(house.homes)
         .filter(({ id }) => !shared.has(id) && (!taken.has(id) || living.has(id)))
-        .map((home) => ({ ...home, temperatureC: house.facts.warmth(home).temperatureC }));
+        .map((home) => ({
+          ...home,
+          temperatureC: house.facts.warmth(home).temperatureC,
+          airChangesPerHour: usualAirChangesPerHour(home),
+        }));
       const known = new Set(tubs.map(({ id }) => id));
       // Whoever is kept apart stays so.
       const movers = alone.filter(({ from }) => from === null || known.has(from));

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { View } from 'react-native';
 import { useHouse } from '@/client/house';
 import type { Home } from '@/contract/records';
-import type { RankedHome, Warmth } from '@/core/housing/rank';
+import type { AirOfRanked, RankedHome, Warmth } from '@/core/housing/rank';
 import { Button } from '../kit/Button';
 import { BoxTile } from '../drawings/BoxTile';
 import { StatusMark, STATUS_WORD, useStatusInk } from '../components/StatusMark';
@@ -10,7 +10,9 @@ import { Tappable } from '../components/Tappable';
 import { makeStyles } from '../components/useStyles';
 import { Soft, Strong } from '../components/Words';
 import { radius, space, stroke } from '../theme/tokens';
+import { onceDrilledWords } from '@/words/build';
 import { troubleWords } from '@/words/checks';
+import { changesNumber } from '@/words/staleAir';
 import { litres } from '@/words/home';
 import { calledWords, containerWords } from '@/words/residents';
 import { useTemperature, type TemperatureWords } from '@/words/temperature';
@@ -73,12 +75,14 @@ function BoxRow({ ranked, home, isPresent, isChosen, onChoose }: RowProps) {
   const shelf = shelves.find((each) => each.id === home.shelfId)?.name;
   const company = isPresent ? [] : residents.filter((each) => each.homeId === home.id).map(calledWords);
   const tooWarm = warmth && warmth.status !== 'pass' ? warmthTrouble(warmth, temperature) : null;
-  const trouble = [troubleWords(ranked.fit), tooWarm].filter((words) => words !== null).join('; ') || null;
+  const airless = ranked.air && ranked.air.status !== 'pass' ? airTrouble(ranked.air) : null;
+  const trouble = [troubleWords(ranked.fit), tooWarm, airless].filter((words) => words !== null).join('; ') || null;
+  const work = ranked.drill ? onceDrilledWords(ranked.drill, length) : null;
   return (
     <Tappable
       role="radio"
       aria-checked={isChosen}
-      aria-label={`${home.code}, ${STATUS_WORD[verdict]}${trouble === null ? '' : `: ${trouble}`}`}
+      aria-label={`${home.code}, ${STATUS_WORD[verdict]}${work === null ? '' : ` ${work}`}${trouble === null ? '' : `: ${trouble}`}`}
       onPress={onChoose}
       style={[styles.row, isChosen && styles.chosen]}
     >
@@ -89,6 +93,7 @@ function BoxRow({ ranked, home, isPresent, isChosen, onChoose }: RowProps) {
           <Strong style={{ color: ink }}>{STATUS_WORD[verdict]}</Strong>
           {isPresent ? <Soft>lives here now</Soft> : null}
         </View>
+        {work === null ? null : <Strong>{work}</Strong>}
         {trouble === null ? null : <Soft style={{ color: ink }}>{trouble}</Soft>}
         {company.length > 0 ? <Soft>{`joins ${company.join(', ')}`}</Soft> : null}
         <Soft>{`${containerWords(home, length)}, ${shelf ?? ''}`}</Soft>
@@ -98,6 +103,10 @@ function BoxRow({ ranked, home, isPresent, isChosen, onChoose }: RowProps) {
     </Tappable>
   );
 }
+
+/** "too little air: 0.1 changes an hour, wants 0.3". */
+const airTrouble = ({ airChangesPerHour, minPerHour }: AirOfRanked) =>
+  `too little air: ${changesNumber(airChangesPerHour)} changes an hour, wants ${changesNumber(minPerHour)}`;
 
 /** "too cold: 12 C, wants 20 to 29 C". */
 function warmthTrouble({ temperatureC, minC, maxC }: Warmth, { long }: TemperatureWords): string {

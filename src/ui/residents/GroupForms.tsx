@@ -1,7 +1,7 @@
 import { router } from 'expo-router';
 import { View } from 'react-native';
 import { call } from '@/client/api';
-import { boxesFor } from '@/client/fitting';
+import { boxesFor } from '@/client/boxes';
 import { useHouse } from '@/client/house';
 import { undoing, useLog } from '@/client/log';
 import { keeperField } from '@/client/preferences';

@@ -1,0 +1,51 @@
+import type { Home, Resident } from '@/contract/records';
+import { usualAirChangesPerHour } from '@/core/climate/homeAir';
+import { rankHomes, type RankedHome } from '@/core/housing/rank';
+import { companyWith, together } from '@/core/housing/together';
+import { tellsSize } from '@/core/profiles/animal';
+import type { CareBook } from '@/core/profiles/careBook';
+import { asked, isEggs, lodgerOf, settledIn, tenantsBeside, type Joining, type Measured } from './fitting';
+
+/** Boxes for an animal, best first: those that are put forward, and those where it would live with others that it bears. */
+export interface Boxes {
+  ranking: RankedHome[];
+  withOthers: RankedHome[];
+}
+
+/** The homes that an animal may live in, its own among them; none where those who live there and it must not meet. */
+export function boxesFor(
+  care: CareBook,
+  animal: Measured & Joining & { homeId?: string },
+  homes: readonly Home[],
+  residents: readonly Resident[],
+): Boxes {
+  const profile = care.of(animal);
+  if (!tellsSize(profile, animal)) return { ranking: [], withOthers: [] };
+  const open: Home[] = [];
+  const borne: Home[] = [];
+  for (const home of homes) {
+    const tenants = tenantsBeside(animal, home, residents);
+    const { verdict, isProposed } = companyWith(
+      lodgerOf(care, animal),
+      tenants.map((each) => lodgerOf(care, each)),
+    );
+    if (isProposed || home.id === animal.homeId) open.push(home);
+    else if (verdict !== 'fail') borne.push(home);
+  }
+  const rank = (list: Home[]) => {
+    const mate = (each: Joining) => ({ profile: care.of(each), headCount: each.headCount, isEggs: isEggs(each) });
+    const candidates = list.map((home) => {
+      const others = tenantsBeside(animal, home, residents).map(mate);
+      const { headsTogether = 0, isGuest } = together(mate(animal), others);
+      return {
+        ...home,
+        settled: settledIn(home, animal),
+        airChangesPerHour: usualAirChangesPerHour(home),
+        headsOfKind: Math.max(0, headsTogether - (animal.headCount ?? (others.length > 0 ? 1 : 0))),
+        isHost: isGuest,
+      };
+    });
+    return rankHomes(profile, { ...asked(care, animal), headsTogether: undefined, isGuest: undefined }, candidates);
+  };
+  return { ranking: rank(open), withOthers: rank(borne) };
+}
