@@ -95,6 +95,7 @@ const NEEDS_WORDS: Record<string, string> = {
   furniture: 'what is in the box',
   'container.walls': 'what the walls are',
   'container.opens': 'where it opens',
+  'container.sillMm': 'how high its wall stands under the door',
   headCount: 'how many live in it',
   nest: 'the chambers of the nest',
   'nest.tubeBoreMm': 'the bore of the tube',

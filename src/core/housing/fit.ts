@@ -370,6 +370,10 @@ function answer(rules: PreparedRule[], context: Context, home: HomeFacts, depthM
       ...(isSettled && { keptSo: { found, why } }),
     });
   }
+  // Soil over the sill of a door falls out: how high that is can only be said.
+  if (home.isSillUnsaid && rules.some(({ isAboutDepth }) => isAboutDepth)) {
+    notChecked.push({ rule: 'sill', title: 'Soil stays under its door', needs: 'container.sillMm' });
+  }
   return {
     verdict,
     checks,

@@ -64,7 +64,7 @@ describe('a jumping spider of 20 mm', () => {
   const base: FitQuestion = {
     stage: 'adult',
     bodyLengthMm: 20,
-    container: box(150, 150, 200, { opens: 'front' }),
+    container: box(150, 150, 200, { opens: 'front', sillMm: 60 }),
     substrateDepthMm: 20,
     furniture: [{ kind: 'branch', count: 2 }],
   };
@@ -86,7 +86,7 @@ describe('a whip spider of 40 mm', () => {
   const base: FitQuestion = {
     stage: 'adult',
     bodyLengthMm: 40,
-    container: box(300, 300, 450, { opens: 'front' }),
+    container: box(300, 300, 450, { opens: 'front', sillMm: 60 }),
     substrateDepthMm: 40,
     furniture: [{ kind: 'bark-round', count: 2 }],
   };

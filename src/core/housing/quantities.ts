@@ -57,6 +57,8 @@ export interface HomeFacts {
   heightMm: number;
   /** So high soil can stand at its deepest. mm */
   soilLimitMm: number;
+  /** It opens in front, and nobody said how high its wall stands under the door. */
+  isSillUnsaid: boolean;
   floorLongSideMm: number;
   floorShortSideMm: number;
   /** How much deeper the deepest, and less deep the shallowest, place of the soil is than its mean. mm */
@@ -122,6 +124,7 @@ export function homeFacts(home: HomeState): HomeFacts {
   return {
     heightMm: container.heightMm,
     soilLimitMm: soilLimitMm(container),
+    isSillUnsaid: container.opens === 'front' && container.sillMm === undefined,
     floorLongSideMm: floorLongSideMm(container),
     floorShortSideMm: floorShortSideMm(container),
     above: deepestMm(soil) - mean,

@@ -97,7 +97,7 @@ function BoxRow({ ranked, home, isPresent, isChosen, onChoose }: RowProps) {
         {trouble === null ? null : <Soft style={{ color: ink }}>{trouble}</Soft>}
         {company.length > 0 ? <Soft>{`joins ${company.join(', ')}`}</Soft> : null}
         <Soft>{`${containerWords(home, length)}, ${shelf ?? ''}`}</Soft>
-        <Soft>{fillWords(ranked, length.long)}</Soft>
+        <Soft>{`${fillWords(ranked, length.long)}${isSillUnsaid(home, ranked) ? ', if its wall under the door is as high' : ''}`}</Soft>
         {verdict === 'fail' ? null : <Soft>{laterWords(ranked)}</Soft>}
       </View>
     </Tappable>
@@ -112,6 +112,10 @@ const airTrouble = ({ airChangesPerHour, minPerHour }: AirOfRanked) =>
 function warmthTrouble({ temperatureC, minC, maxC }: Warmth, { long }: TemperatureWords): string {
   return `too ${temperatureC < minC ? 'cold' : 'warm'} there: ${long(temperatureC)}, wants ${long(minC)} to ${long(maxC)}`;
 }
+
+/** Soil that would be put in stands behind a door of which nobody said how high it begins. */
+const isSillUnsaid = ({ container }: Home, { soilToAddL }: RankedHome) =>
+  container.opens === 'front' && container.sillMm === undefined && soilToAddL > 0;
 
 /** "fill to 72 mm (8.1 L more)", or that it stands right. */
 function fillWords({ depthMm, soilToAddL, fit }: RankedHome, long: (mm: number) => string): string {
