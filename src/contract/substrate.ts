@@ -147,6 +147,8 @@ const materialAmount = z.object({
 const bricks = z.object({
   material: z.enum(MATERIALS),
   count: z.int(),
+  pieceMassG: z.number(),
+  pieceWaterMl: z.number(),
   soakWaterMl: z.number(),
   looseVolumeL: z.number(),
   wetness: z.number(),
@@ -252,7 +254,7 @@ export const buildStep = z.discriminatedUnion('code', [
   step('soak-bricks', { bricks }),
   step('pour', { plaster: plasterReply }),
   step('mix', { materials: z.array(materialAmount) }),
-  step('water', { waterMl: z.number(), excessWaterMl: z.number(), feel: z.enum(FEELS) }),
+  step('water', { waterMl: z.number(), excessWaterMl: z.number(), fromBricksMl: z.number(), feel: z.enum(FEELS) }),
   step('fill', { soil, volumeL: z.number(), dampSharePct: z.number() }),
   step('litter', { depthMm: z.number(), volumeL: z.number() }),
   step('furnish', { kind: z.enum(FURNITURE_KINDS), count: z.int() }),

@@ -37,10 +37,10 @@ export function stepWords(step: BuildStep, length: LengthWords, code: string): S
           step.how === 'bake-or-boil' ? 'Let it cool and drain.' : 'Until the water runs clear; wring or drain it.',
       };
     case 'soak-bricks': {
-      const { count, material, soakWaterMl, looseVolumeL } = step.bricks;
+      const { count, material, pieceMassG, pieceWaterMl } = step.bricks;
       return {
-        title: `Soak ${countWords(count, 'brick')} of ${MATERIAL_WORDS[material]} in ${litres(soakWaterMl / 1000)}`,
-        detail: `Gives about ${litres(looseVolumeL)} loose. What you use of it brings its share of this water along. Read the label: bricks differ.`,
+        title: `Soak ${kilograms(pieceMassG)} of ${MATERIAL_WORDS[material]} brick in ${litres(pieceWaterMl / 1000)}`,
+        detail: `Broken or sawn off, out of ${countWords(count, 'brick')}. All of this water goes into the mix with it. Read the label: bricks differ.`,
       };
     }
     case 'pour': {
@@ -58,12 +58,12 @@ export function stepWords(step: BuildStep, length: LengthWords, code: string): S
     case 'water':
       return step.excessWaterMl > 0
         ? {
-            title: `Let it dry by ${litres(step.excessWaterMl / 1000)}`,
+            title: `Wring or dry out ${litres(step.excessWaterMl / 1000)}`,
             detail: `It is wetter than it should be. A squeezed handful should feel: ${FEEL_WORDS[step.feel]}.`,
           }
         : {
-            title: `Work in ${litres(step.waterMl / 1000)} of water in all`,
-            detail: `Rain, reverse-osmosis or dechlorinated water. A squeezed handful: ${FEEL_WORDS[step.feel]}.`,
+            title: `Work in ${litres(step.waterMl / 1000)} of water`,
+            detail: `${step.fromBricksMl > 0 ? `Besides the ${litres(step.fromBricksMl / 1000)} that were soaked up. ` : ''}Rain, reverse-osmosis or dechlorinated water. A squeezed handful: ${FEEL_WORDS[step.feel]}.`,
           };
     case 'fill':
       return {

@@ -32,7 +32,8 @@ type StepBody =
   | { code: 'soak-bricks'; bricks: BricksToSoak }
   | { code: 'pour'; plaster: PlasterAnswer }
   | { code: 'mix'; materials: MaterialAmount[] }
-  | { code: 'water'; waterMl: number; excessWaterMl: number; feel: Feel }
+  /** What is still worked in, or lost; `fromBricksMl` is in it already. mL */
+  | { code: 'water'; waterMl: number; excessWaterMl: number; fromBricksMl: number; feel: Feel }
   | { code: 'fill'; soil: Soil; volumeL: number; dampSharePct: number }
   | { code: 'litter'; depthMm: number; volumeL: number }
   | { code: 'furnish'; kind: FurnitureKind; count: number }
@@ -115,10 +116,13 @@ function buildSteps(
   if (parts.length > 0) {
     const dusts = new Set(parts.flatMap(({ material }) => materials[material].cautions));
     steps.push({ code: 'mix', materials: parts, cautions: [...dusts] });
+    // What soaked bricks bring along is not worked in a second time.
+    const fromBricksMl = filling.bricks.reduce((sum, each) => sum + each.pieceWaterMl, 0);
     steps.push({
       code: 'water',
-      waterMl: filling.waterMl,
-      excessWaterMl: filling.excessWaterMl,
+      waterMl: Math.max(0, filling.waterMl - fromBricksMl),
+      excessWaterMl: filling.excessWaterMl + Math.max(0, fromBricksMl - filling.waterMl),
+      fromBricksMl,
       feel: feelOf(making.dampWetness),
       cautions: [],
     });

@@ -40,7 +40,15 @@ describe('a filling', () => {
   // From memory: a 650 g brick takes about 4 L of water and gives 8 to 9 L.
   it('of coir counts whole bricks and what they drink', () => {
     expect(ask().bricks).toEqual([
-      { material: 'coir', count: 1, soakWaterMl: 4000, looseVolumeL: 8.5, wetness: expect.closeTo(4000 / (8.5 * 550)) },
+      {
+        ...{ material: 'coir', count: 1, soakWaterMl: 4000, looseVolumeL: 8.5 },
+        // Of a filling of 7.92 L: so much of the brick, in so much of its water.
+        ...{
+          pieceMassG: expect.closeTo((650 * 7.917) / 8.5, 0),
+          pieceWaterMl: expect.closeTo((4000 * 7.917) / 8.5, 0),
+        },
+        wetness: expect.closeTo(4000 / (8.5 * 550)),
+      },
     ]);
     expect(ask({ soil: flat(80) }).bricks[0]?.count).toBe(2);
     expect(ask({ recipe: [{ material: 'sand', parts: 1 }] }).bricks).toEqual([]);

@@ -26,7 +26,11 @@ export interface MaterialAmount {
 
 export interface BricksToSoak {
   material: MaterialId;
+  /** Whole bricks to have at hand. */
   count: number;
+  /** Of which so much is soaked, in so much water, all of which goes into the mix with it. g, mL */
+  pieceMassG: number;
+  pieceWaterMl: number;
   /** What `count` bricks drink, and the loose volume they give. */
   soakWaterMl: number;
   looseVolumeL: number;
@@ -39,7 +43,7 @@ export interface SubstrateAnswer {
   volumeL: number;
   materials: MaterialAmount[];
   bricks: BricksToSoak[];
-  /** Water to add to get from `wetnessFrom` to `wetnessTo`; 0 when the mix is wetter already. mL */
+  /** Water to get from `wetnessFrom` to `wetnessTo`, with what soaked bricks bring; 0 when the mix is wetter already. mL */
   waterMl: number;
   /** Water it would have to lose first. mL */
   excessWaterMl: number;
@@ -99,13 +103,18 @@ function shares(recipe: RecipePart[]): { material: MaterialId; share: number }[]
   return [...byMaterial].filter(([, share]) => share > 0).map(([material, share]) => ({ material, share }));
 }
 
-/** Whole bricks for an amount of a material; none where it is not sold in bricks. */
+/** Whole bricks for an amount of a material, and the piece of them that is used; none where it is not sold in bricks. */
 export function bricksFor({ material, volumeL }: MaterialAmount, { brick, waterHeldMlPerL }: Material): BricksToSoak[] {
   if (!brick || volumeL <= 0) return [];
   const count = Math.ceil(volumeL / brick.looseVolumeL.value - 1e-9);
   const soakWaterMl = count * brick.soakWaterL.value * 1000;
   const looseVolumeL = count * brick.looseVolumeL.value;
+  const share = volumeL / brick.looseVolumeL.value;
   return [
-    { material, count, soakWaterMl, looseVolumeL, wetness: soakWaterMl / (looseVolumeL * waterHeldMlPerL.value) },
+    {
+      ...{ material, count, soakWaterMl, looseVolumeL },
+      ...{ pieceMassG: share * brick.massG.value, pieceWaterMl: share * brick.soakWaterL.value * 1000 },
+      wetness: soakWaterMl / (looseVolumeL * waterHeldMlPerL.value),
+    },
   ];
 }

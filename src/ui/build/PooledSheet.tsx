@@ -19,12 +19,12 @@ export function PooledSheet({ pooled }: { pooled: PooledSubstrate }) {
           <Soft style={styles.mass}>{`${kilograms(dryMassG)} dry`}</Soft>
         </View>
       ))}
-      {pooled.bricks.map(({ material, count, soakWaterMl, looseVolumeL }) => (
+      {pooled.bricks.map(({ material, count, pieceMassG, pieceWaterMl }) => (
         <Soft key={material}>
-          {`${countWords(count, 'brick')} of ${MATERIAL_WORDS[material]}, ${litres(soakWaterMl / 1000)} to soak them, gives about ${litres(looseVolumeL)}`}
+          {`${countWords(count, 'brick')} of ${MATERIAL_WORDS[material]}, ${kilograms(pieceMassG)} of it to soak in ${litres(pieceWaterMl / 1000)}`}
         </Soft>
       ))}
-      <Soft>{`${litres(pooled.waterMl / 1000)} of water in all; ${kilograms(pooled.wetMassG)} when damp`}</Soft>
+      <Soft>{`${litres(pooled.waterMl / 1000)} of water in all, with what is soaked up; ${kilograms(pooled.wetMassG)} when damp`}</Soft>
     </View>
   );
 }
