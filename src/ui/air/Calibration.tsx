@@ -5,6 +5,7 @@ import { problemOf, useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import type { Home } from '@/contract/records';
 import { Button } from '../kit/Button';
+import { Fold } from '../kit/Fold';
 import { LinkRow } from '../components/LinkRow';
 import { Body, Soft } from '../components/Words';
 import { space } from '../theme/tokens';
@@ -55,19 +56,38 @@ export function Calibration({ home, onChange }: { home: Home; onChange: () => Pr
           ))}
         </View>
       ) : null}
+      <Fold title="Weigh it for ten days">
+        {EXPERIMENT.map((step, index) => (
+          <Body key={step}>{`${index + 1}. ${step}`}</Body>
+        ))}
+      </Fold>
       <Button rank="second" disabled={isBusy} title="Set right by its readings" onPress={setRight} />
       {home.factors ? <LinkRow links={[{ title: 'Forget what they taught', onPress: forget }]} /> : null}
     </View>
   );
 }
 
+/** What a keeper can do to know one box: the balance of its water, by the scale of a kitchen. */
+const EXPERIMENT = [
+  'Damp it as always, wipe it dry outside, and write the damping down.',
+  'Weigh it at once, lid on, to the gram: “Read by hand”, weight. A fall of 10 g is 10 mL of water gone.',
+  'Weigh it every other day at the same hour, six times in all. Put nothing in and take nothing out meanwhile; a dish is left dry.',
+  'Then tap below. It says how far off the forecast was, and the days to the next damping come closer together.',
+];
+
 const times = (factor: number) =>
   factor >= 1 ? `${factor.toFixed(1)} times the` : `${Math.round(100 * factor)} % of the`;
 
-function factorWords({ draught, surface }: NonNullable<Home['factors']>): string {
+/** "a factor of 1.3": from the tenth to the ninetieth of a hundred, on either side. */
+const within = (deviation: number) => `a factor of ${Math.exp(1.28 * deviation).toFixed(1)}`;
+
+function factorWords({ draught, surface, spread }: NonNullable<Home['factors']>): string {
   const words = [`${times(draught)} usual draught reaches it`];
   if (surface !== 1) words.push(`it dries at ${times(surface)} usual rate`);
-  return `By its readings: ${words.join('; ')}.`;
+  const sure = spread
+    ? ` In eight of ten cases that is right within ${within(spread.draught)} and ${within(spread.surface)}.`
+    : '';
+  return `By its readings: ${words.join('; ')}.${sure}`;
 }
 
 function resultWords({ calibration, readings, weighings }: Reply): string[] {
