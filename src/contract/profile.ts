@@ -54,6 +54,7 @@ export const fitRule = z
     max: limit.optional(),
     watchMax: limit.optional(),
     softMax: z.boolean().optional(),
+    softOutOfReach: z.boolean().optional(),
     maxExcluded: z.boolean().optional(),
     stages: stages.optional(),
     school: z.string().optional(),

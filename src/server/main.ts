@@ -52,6 +52,8 @@ function settings(environment: NodeJS.ProcessEnv) {
   };
 }
 
+const KEEP_ALIVE_MS = 65_000;
+
 async function openDatabase({ data, databaseUrl, demo, testClock }: ReturnType<typeof settings>): Promise<Database> {
   if (databaseUrl) return openPostgres(databaseUrl);
   // Tests begin from a demo that was laid once for all of them.
@@ -126,6 +128,8 @@ async function main(): Promise<void> {
     const port = typeof address === 'object' && address ? address.port : wanted.port;
     console.log(`Verdant Burrow ${version} is ready at http://127.0.0.1:${port} on ${database.name}`);
   });
+  // Longer than any client waits: one that sends just as its connection is shut would be told that nobody answers.
+  server.keepAliveTimeout = KEEP_ALIVE_MS;
   const stop = () => {
     server.close(
       () =>

@@ -230,6 +230,7 @@ interface PreparedRule {
   quantity: Quantity;
   softMin: boolean;
   softMax: boolean;
+  softOutOfReach: boolean;
   maxExcluded: boolean;
   /** Place of its quantity among those that are fixed for a home; -1 where the value depends on depth or heads. */
   fixedAt: number;
@@ -254,6 +255,7 @@ function prepare(rule: FitRule, context: Context): PreparedRule {
     quantity: rule.quantity,
     softMin: rule.softMin === true,
     softMax: rule.softMax === true,
+    softOutOfReach: rule.softOutOfReach === true,
     maxExcluded: rule.maxExcluded === true,
     fixedAt: VARYING.has(rule.quantity) ? -1 : INDEX[rule.quantity],
     min: bind(rule.min, context),
@@ -298,6 +300,14 @@ const at = (limit: BoundLimit, home: HomeFacts): number =>
 /** Lengths computed on two ways may differ in their last binary digits: less than a nanometre is no failing. */
 const EPSILON = 1e-9;
 
+/** So far over the soil, and over litter and hides that are heaped on it, nobody reaches who cannot climb; from memory. mm */
+const REACH_MM = 30;
+
+/** Whether every opening as wide as a limit lies well above the soil, in smooth walls. */
+const isOutOfReach = ({ smoothWays, above }: HomeFacts, depthMm: number, mostMm: number): boolean =>
+  smoothWays !== null &&
+  smoothWays.every(({ widthMm, fromMm }) => widthMm < mostMm || fromMm >= depthMm + above + REACH_MM);
+
 /** What a rule adds to the score of a home: nothing, 1 to be watched, 1000 failing. */
 function scoreAt(prepared: PreparedRule, context: Context, home: HomeFacts, depthMm: number): number {
   const { fixedAt } = prepared;
@@ -311,7 +321,8 @@ function scoreAt(prepared: PreparedRule, context: Context, home: HomeFacts, dept
   }
   const most = at(prepared.max, home);
   if (prepared.maxExcluded ? actual >= most : actual > most + EPSILON) {
-    return prepared.softMax || actual <= at(prepared.watchMax, home) + EPSILON ? 1 : 1000;
+    const isSoft = prepared.softMax || (prepared.softOutOfReach && isOutOfReach(home, depthMm, most));
+    return isSoft || actual <= at(prepared.watchMax, home) + EPSILON ? 1 : 1000;
   }
   return 0;
 }

@@ -59,6 +59,8 @@ export interface Openings {
   meshSides: number;
   /** Everything open to the air as a share of the floor; covered sides do not count. % */
   sharePct: number;
+  /** Every way out: how wide, and how high over the inside floor it begins; nothing where that is not known. mm */
+  ways: { widthMm: number; fromMm: number }[];
 }
 
 /** Reads all openings of a container at once. */
@@ -70,8 +72,10 @@ export function openingsOf(container: Container): Openings {
   let meshOverhead = lid === 'mesh' ? 1 : 0;
   let openMm2 = 0;
   let lidIsListed = false;
+  const ways: Openings['ways'] = [];
   for (const vent of vents) {
     widestMm = Math.max(widestMm, apertureMm(vent));
+    ways.push({ widthMm: apertureMm(vent), fromMm: beginsAtMm(container, vent) });
     const covered = isCovered(container, vent.side);
     if (!covered) openMm2 += openAreaMm2(vent);
     if (vent.side === 'lid') {
@@ -97,7 +101,14 @@ export function openingsOf(container: Container): Openings {
   if (!isCovered(container, 'lid') && !lidIsListed && lid !== 'solid') {
     openMm2 += (lid === 'mesh' ? USUAL_MESH_OPEN : USUAL_VENTED_LID) * sideAreaMm2(container, 'lid');
   }
-  return { widestMm, upToMm, meshOverhead, meshSides, sharePct: (100 * openMm2) / floorAreaMm2(container) };
+  return { widestMm, upToMm, meshOverhead, meshSides, ways, sharePct: (100 * openMm2) / floorAreaMm2(container) };
+}
+
+/** Where an opening begins; one of a wall whose height nobody said begins at the floor. mm */
+function beginsAtMm({ heightMm }: Container, vent: Vent): number {
+  if (vent.side === 'lid') return heightMm;
+  if (vent.side === 'floor' || vent.centreHeightMm === undefined) return 0;
+  return vent.centreHeightMm - (vent.diameterMm ?? vent.heightMm ?? 0) / 2;
 }
 
 const CLIMBABLE: Record<WallKind, boolean> = {

@@ -68,6 +68,8 @@ export interface HomeFacts {
   fixed: Float64Array;
   /** How high the openings of front, back, left and right reach. mm */
   openUpTo: Openings['upToMm'];
+  /** Ways out of walls that nobody without pads climbs; null where they can be climbed, or nobody said what they are. */
+  smoothWays: Openings['ways'] | null;
   perchMm: number;
   /** Of the chambers; where none are listed the box itself is the nest. */
   nestMl: number;
@@ -131,6 +133,7 @@ export function homeFacts(home: HomeState): HomeFacts {
     below: mean - shallowestMm(soil),
     fixed,
     openUpTo: openings.upToMm,
+    smoothWays: climbableWallCount(container, openings) === 0 ? openings.ways : null,
     perchMm: known(lowestPerchMm(furniture)),
     nestMl: nest ? nestVolumeMl(nest) : 1000 * (innerVolumeL(container) - fillVolumeL(container, soil)),
     floorAreaMm2: floorAreaMm2(container),

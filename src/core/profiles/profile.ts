@@ -116,7 +116,8 @@ export type Quantity = (typeof QUANTITIES)[number];
 
 /**
  * One rule of a home that fits. Within [`min`, `max`] it passes; outside, but still within [`watchMin`, `watchMax`],
- * it is to be watched; beyond that it fails. `softMin` or `softMax` says that this side never does worse than watch.
+ * it is to be watched; beyond that it fails. `softMin` or `softMax` says that this side never does worse than watch, and
+ * `softOutOfReach` that openings over its limit do no worse which lie well above the soil in walls nobody climbs.
  */
 export interface FitRule extends Ground {
   id: string;
@@ -127,6 +128,7 @@ export interface FitRule extends Ground {
   max?: Limit;
   watchMax?: Limit;
   softMax?: boolean;
+  softOutOfReach?: boolean;
   /** The limit itself is already too much: "a hole must be smaller than the carapace". */
   maxExcluded?: boolean;
   stages?: Stage[];
