@@ -55,6 +55,8 @@ const tooLow = (page: Page) =>
       document.querySelectorAll('[role=button],[role=radio],[role=checkbox],[role=switch],[role=link],button,a,input'),
     )
       .filter((element) => (element as HTMLElement).offsetParent !== null)
+      // What is hidden from those who cannot see is a picture: what takes the tap stands round it.
+      .filter((element) => element.closest('[aria-hidden=true]') === null)
       .map((element) => ({
         name: element.getAttribute('aria-label') ?? element.textContent,
         box: element.getBoundingClientRect(),

@@ -115,7 +115,7 @@ describe('the words of a build sheet', () => {
     expect(words.every(({ title }) => title.length > 5 && !title.includes('undefined'))).toBe(true);
     expect(words[0]?.detail).toContain('covered in the stack, so left out: left');
     expect(words.map(({ title }) => title)).toContain('Fill 3.7 L, sloped from 60 mm at the damp end to 40 mm');
-    expect(words.some(({ title }) => /^Let it dry by/.test(title))).toBe(true);
+    expect(words.some(({ title }) => /^Wring or dry out/.test(title))).toBe(true);
   });
 });
 

@@ -1,5 +1,6 @@
 import ElementsSwitch from '@rneui/themed/dist/Switch';
-import { Pressable } from 'react-native';
+import { View } from 'react-native';
+import { Tappable } from '../components/Tappable';
 import { useTheme } from '../components/useStyles';
 import { Body } from '../components/Words';
 import { space, target } from '../theme/tokens';
@@ -10,25 +11,22 @@ interface Props {
   onChange: (value: boolean) => void;
 }
 
-/** What holds or does not; the words beside it can be tapped as well. */
+/** What holds or does not. The whole row is tapped: the library's switch is lower than a thumb, and shows only how it stands. */
 export function Switch({ label, value, onChange }: Props) {
   const { good, inkSoft, raised } = useTheme().theme.colors;
+  const colors = { activeTrackColor: good, activeThumbColor: raised, trackColor: inkSoft, thumbColor: raised };
   return (
-    <Pressable
-      tabIndex={-1}
+    <Tappable
+      role="switch"
+      aria-checked={value}
+      aria-label={label}
       onPress={() => onChange(!value)}
       style={{ flexDirection: 'row', alignItems: 'center', gap: space.m, minHeight: target }}
     >
-      <ElementsSwitch
-        aria-label={label}
-        value={value}
-        onValueChange={onChange}
-        // The words take the tap too, which the switch must not answer with a second one.
-        {...({ onClick: (event: { stopPropagation: () => void }) => event.stopPropagation() } as object)}
-        {...({ activeTrackColor: good, activeThumbColor: raised, trackColor: inkSoft, thumbColor: raised } as object)}
-        style={{ height: 26, width: 52 }}
-      />
+      <View aria-hidden pointerEvents="none">
+        <ElementsSwitch disabled value={value} {...(colors as object)} style={{ height: 26, width: 52 }} />
+      </View>
       <Body style={{ flex: 1 }}>{label}</Body>
-    </Pressable>
+    </Tappable>
   );
 }
