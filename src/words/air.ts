@@ -35,9 +35,9 @@ export function spanWords(from: number, to: number | null): string {
   return last <= first ? daysWords(first) : `${first} to ${daysWords(last)}`;
 }
 
-/** When it likely is dry, and the last day it may hold; null where only one day is known. */
+/** When it likely is dry, and the last day it may hold; null where only one day is known, or it likely is dry already. */
 export function likelyWords({ likelyOn, lateOn }: NonNullable<HomeAir['watering']>, today: string): string | null {
-  if (likelyOn === undefined || likelyOn === null) return null;
+  if (likelyOn === undefined || likelyOn === null || likelyOn <= today) return null;
   const late = lateOn ? `, nearly surely by ${dayWords(lateOn, today)}` : '';
   return `Most likely dry ${dayWords(likelyOn, today)}${late}. Feel the soil first: a handful or a weighing makes it surer.`;
 }

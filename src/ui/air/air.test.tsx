@@ -82,6 +82,7 @@ describe('what is said of water', () => {
       /^Most likely dry .*28 Mar.*, nearly surely by .*10 Apr.*\. Feel the soil first/,
     );
     expect(likelyWords(outlook, TODAY)).toBeNull();
+    expect(likelyWords({ ...spread, likelyOn: '2026-03-10' }, TODAY)).toBeNull();
     expect(spanWords(3.2, 3.9)).toBe('3 days');
     expect(wateringWords({ ...outlook, dueOn: '2026-03-10' }, TODAY).status).toBe('fail');
     expect(wateringWords({ ...outlook, dueOn: null }, TODAY).title).toBe('Stays damp for months');
