@@ -65,4 +65,32 @@ describe('a tub that is not drilled yet', () => {
       .map(({ to }: { to: string }) => to);
     expect(into).not.toContain(house.boxId('Free'));
   });
+
+  it('is a box as it stands while somebody lives in it: its rules, the choice and the plan of moves say the same', async () => {
+    await house.box('Lived', { ...TALL, walls: 'plastic' }, { soilMm: 50 });
+    await house.takeIn('Caribena versicolor', 'Lived', { ...SPIDER, legSpanMm: 45 });
+    const { state, container, substrateDepthMm } = await house.home('Lived');
+    const home = { id: 'x', code: 'Lived', container, substrateDepthMm, asItStands: true };
+    const { ranking } = await house.compute('rank-homes', { ...SPIDER, legSpanMm: 45, homes: [home] });
+    expect(ranking[0].drill).toBeNull();
+    expect(ranking[0].verdict).toBe(state?.verdict);
+  });
+
+  it('is drilled by the school on openings that is followed, and the handling sheet says so first', async () => {
+    const { id, container, substrateDepthMm } = await house.home('New');
+    const homes = [{ id, code: 'New', container, substrateDepthMm }];
+    const { ranking } = await house.compute('rank-homes', { ...SPIDER, openings: 'one-cut-out', homes });
+    expect(ranking[0].drill).toMatchObject({ kind: 'mesh-holes' });
+    const spider = await house.takeIn('Caribena versicolor', 'Drilled', { ...SPIDER });
+    const sheet = house.granted(await house.get(`/api/residents/${spider.id}/handling?to=${id}`));
+    expect(sheet.move.drill).toMatchObject({ kind: 'holes', sides: ['left', 'right'] });
+  });
+
+  it('is no longer said to serve as it is', async () => {
+    const drilled = await house.home('Drilled');
+    const sheet = house.granted(
+      await house.get(`/api/residents/${drilled.residentIds[0]}/handling?to=${house.boxId('Drilled')}`),
+    );
+    expect(sheet.move.drill).toBeNull();
+  });
 });

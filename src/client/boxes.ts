@@ -1,5 +1,5 @@
 import type { Home, Resident } from '@/contract/records';
-import { usualAirChangesPerHour } from '@/core/climate/homeAir';
+import { withUsualAir } from '@/core/climate/homeAir';
 import { rankHomes, type RankedHome } from '@/core/housing/rank';
 import { companyWith, together } from '@/core/housing/together';
 import { tellsSize } from '@/core/profiles/animal';
@@ -37,15 +37,18 @@ export function boxesFor(
     const candidates = list.map((home) => {
       const others = tenantsBeside(animal, home, residents).map(mate);
       const { headsTogether = 0, isGuest } = together(mate(animal), others);
-      return {
+      return withUsualAir({
         ...home,
         settled: settledIn(home, animal),
-        airChangesPerHour: usualAirChangesPerHour(home),
+        // Its air as the house says; in an empty box as its openings are.
+        airChangesPerHour: home.state?.air?.airChangesPerHour,
+        asItStands: others.length > 0 || home.id === animal.homeId,
         headsOfKind: Math.max(0, headsTogether - (animal.headCount ?? (others.length > 0 ? 1 : 0))),
         isHost: isGuest,
-      };
+      });
     });
-    return rankHomes(profile, { ...asked(care, animal), headsTogether: undefined, isGuest: undefined }, candidates);
+    const alone = { ...asked(care, animal), headsTogether: undefined, isGuest: undefined };
+    return rankHomes(profile, alone, candidates, animal.schools?.openings);
   };
   return { ranking: rank(open), withOthers: rank(borne) };
 }

@@ -1,6 +1,7 @@
 import { expose } from 'comlink';
 import { statusOf } from '@/core/housing/fit';
 import { boxesToBuy, type BoxSize, type Homeless, type ShoppingList } from '@/core/housing/ladder';
+import { withUsualAir } from '@/core/climate/homeAir';
 import { prepareHomes, rankPrepared, type CandidateHome } from '@/core/housing/rank';
 
 /** Whom a home would serve without anything to watch, filled to its best depth. */
@@ -10,9 +11,9 @@ export interface Serves {
 }
 
 const work = {
-  /** For every home, whom of the residents it would serve. */
+  /** For every home, whom of the residents it would serve as it is. */
   whomEachServes(residents: Homeless[], homes: CandidateHome[]): Serves[] {
-    const prepared = prepareHomes(homes);
+    const prepared = prepareHomes(homes.map((home) => withUsualAir({ ...home, asItStands: true })));
     const served = prepared.map(({ home }) => ({ homeId: home.id, residentIds: [] as string[] }));
     for (const resident of residents) {
       const { scores } = rankPrepared(resident.profile, resident, prepared);
@@ -25,7 +26,7 @@ const work = {
 
   /** Whom the free homes take in, and what to buy for the rest. */
   shoppingList(homeless: Homeless[], free: CandidateHome[], sizes: BoxSize[]): ShoppingList {
-    return boxesToBuy(homeless, free, sizes);
+    return boxesToBuy(homeless, free.map(withUsualAir), sizes);
   },
 };
 export type FittingWork = typeof work;

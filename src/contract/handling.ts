@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { HANDLING_PARTS, type HandlingGuide } from '@/core/plan/handling';
 import { BASES } from '@/core/profiles/profile';
+import { drillPlan } from './housing';
 import { day, id } from './primitives';
 
 const step = z.strictObject({
@@ -36,6 +37,8 @@ export const handling = z
         /** Soil its new home is filled to, and what that takes. */
         depthMm: z.number(),
         soilToAddL: z.number(),
+        /** What is drilled in it before; null where nothing is. */
+        drill: drillPlan.nullable(),
         /** First food after it has settled. */
         feedFrom: day,
       })

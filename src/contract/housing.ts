@@ -12,6 +12,7 @@ import {
   type Container,
   type Vent,
 } from '@/core/housing/container';
+import { OPENING_SCHOOLS } from '@/core/housing/drilling';
 import type { FitAnswer } from '@/core/housing/fit';
 import { FURNITURE_KINDS, type Furniture } from '@/core/housing/furniture';
 import type { Nest } from '@/core/housing/nest';
@@ -303,8 +304,10 @@ export const candidateHome = z
     ...homeContents,
     /** How warm it is there on average. C */
     temperatureC: quantity('degrees Celsius', -20, 60).optional(),
-    /** Air that its openings change as it stands; worked out where left out. An hour */
+    /** Its air by its forecast; by its openings in a usual room where left out. An hour */
     airChangesPerHour: quantity('air changes an hour', 0, 100_000).optional(),
+    /** Nothing is drilled in it: somebody lives there. */
+    asItStands: z.boolean().optional(),
     /** Heads of the same kind that live there, and whether others do among whom it would be a cleaner. */
     headsOfKind: quantity('animals', 0, 1_000_000, true).optional(),
     isHost: z.boolean().optional(),
@@ -312,7 +315,12 @@ export const candidateHome = z
   .superRefine(fillingWithinBox);
 
 export const rankRequest = z
-  .strictObject({ ...animal, homes: z.array(candidateHome).max(2000) })
+  .strictObject({
+    ...animal,
+    /** The school on openings, for what is drilled. */
+    openings: oneOf(OPENING_SCHOOLS).optional(),
+    homes: z.array(candidateHome).max(2000),
+  })
   .meta({ id: 'RankRequest' });
 
 export const rankReply = z

@@ -1,7 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { z } from 'zod';
 import { newEntry, type NewEntry } from '@/contract/entries';
-import { fieldMessages } from '@/contract/errors';
 import { asHappened } from '@/contract/mending';
 import { boxOfRow, shelfOfRow, type NewList, type RowProblem } from '@/contract/lists';
 import { newHome, newResident } from '@/contract/records';
@@ -13,7 +12,7 @@ import { Refusal } from '@/core/refusal';
 import type { Clock } from './clock';
 import { HEADS, recordOf, type EntryWriter } from './entryWriter';
 import { inParts, pauses } from './house/inTurn';
-import { Problem } from './http/problem';
+import { invalidBy, Problem } from './http/problem';
 import { dayOf } from './resources/deps';
 import { writeNewHome } from './resources/homes';
 import { asItLived, requireCensus, requireSense } from './resources/sense';
@@ -68,7 +67,7 @@ function problemsOf(error: unknown): RowProblem['fields'] {
 /** @throws Problem with what would be right, field by field */
 function parsed<Schema extends z.ZodType>(schema: Schema, row: unknown): z.output<Schema> {
   const read = schema.safeParse(row);
-  if (!read.success) throw new Problem('invalid', 'Some fields need another value.', fieldMessages(read.error));
+  if (!read.success) throw invalidBy(read.error);
   return read.data;
 }
 

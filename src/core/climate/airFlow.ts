@@ -34,7 +34,7 @@ const CRITICAL_RAYLEIGH = 67.94;
 const BOTH_WAYS_LEVEL = (4 * 0.055) / (Math.PI * Math.SQRT2);
 /** And through an upright one, of which each half takes one way: Q = Cd A / 3 sqrt(g h dT / T). @source BS 5925:1991 */
 const BOTH_WAYS_UPRIGHT = DISCHARGE / (3 * Math.SQRT2);
-/** Thick air that goes both ways has half the hole for each, twice over, and half the height to drive it. */
+/** Thick air that goes both ways has half the hole for each (2^1.5 the cost), in and out, and half the height to drive it; derived here. */
 const HALVES = 2 * 2 * 2 ** 1.5;
 
 /** A way for the air that warmth drives: the pressure is its height times the weight of what is lighter. */
@@ -98,11 +98,8 @@ function crossedWays(openings: AirOpening[]): Resistance[] {
   ];
   const top = openings.filter(({ side }) => side === 'lid').map(({ resistance }) => resistance);
   const through = (a: VentSide, b: VentSide) => {
-    const ways = [
-      inSeries(sideBySide(on(a)), sideBySide([...on(b), ...top])),
-      inSeries(sideBySide(on(b)), sideBySide([...on(a), ...top])),
-    ];
-    const [one = SHUT, other = SHUT] = ways;
+    const one = inSeries(sideBySide(on(a)), sideBySide([...on(b), ...top]));
+    const other = inSeries(sideBySide(on(b)), sideBySide([...on(a), ...top]));
     return one.linear <= other.linear ? one : other;
   };
   return [through('front', 'back'), through('left', 'right')].filter(({ linear }) => linear < Infinity);
@@ -132,26 +129,22 @@ function group(openings: AirOpening[]): { resistance: Resistance; heightM: numbe
 
 /** What each opening passes by itself, in and out at once: nothing while the air in it is too thick to turn over. */
 function aloneWays(openings: AirOpening[]): WarmWay[] {
-  return (
-    openings
-      .filter(({ side }) => side !== 'seam')
-      .map(({ side, radiusM, pathM, tallM, resistance, count }) => {
-        const areaM2 = count * Math.PI * radiusM ** 2;
-        const isLevel = side === 'lid';
-        return {
-          resistance: {
-            linear: HALVES * resistance.linear,
-            square: jetLoss(areaM2, isLevel ? BOTH_WAYS_LEVEL : BOTH_WAYS_UPRIGHT) + meshSquare(resistance, areaM2),
-          },
-          riseM: isLevel ? 2 * radiusM : tallM,
-          from:
-            (CRITICAL_RAYLEIGH * (AIR_VISCOSITY_PA_S / AIR_DENSITY_KG_M3) * AIR_DIFFUSIVITY_M2_S * pathM) /
-            (GRAVITY_M_S2 * radiusM ** 4),
-        };
-      })
-      // Warm air does not leave through the floor.
-      .filter((_, index) => openings[index]?.side !== 'floor')
-  );
+  // Warm air does not leave through the floor.
+  const free = openings.filter(({ side }) => side !== 'seam' && side !== 'floor');
+  return free.map(({ side, radiusM, pathM, tallM, resistance, count }) => {
+    const areaM2 = count * Math.PI * radiusM ** 2;
+    const isLevel = side === 'lid';
+    return {
+      resistance: {
+        linear: HALVES * resistance.linear,
+        square: jetLoss(areaM2, isLevel ? BOTH_WAYS_LEVEL : BOTH_WAYS_UPRIGHT) + meshSquare(resistance, areaM2),
+      },
+      riseM: isLevel ? 2 * radiusM : tallM,
+      from:
+        (CRITICAL_RAYLEIGH * (AIR_VISCOSITY_PA_S / AIR_DENSITY_KG_M3) * AIR_DIFFUSIVITY_M2_S * pathM) /
+        (GRAVITY_M_S2 * radiusM ** 4),
+    };
+  });
 }
 
 /** What its mesh costs an opening over its jet. */

@@ -91,7 +91,7 @@ export function redampBand(question: MoistureQuestion, dampWetnessMin: number, d
   return { earliest: days * Math.exp(-apart), latest: latest > question.days ? null : latest };
 }
 
-/** No two boxes of a kind differ by more than this. */
+/** No two boxes of a kind differ by more than this; from memory. */
 const LARGEST_RATIO = 20;
 
 /** Days until the damp end is under a limit; null for longer than is looked ahead. */

@@ -139,3 +139,11 @@ export function usualAirChangesPerHour(home: HomeState): number {
   const { temperatureC, draughtMS } = USUAL_ROOM;
   return airFlow({ container, soil, temperatureC, draughtMS, warmingK: USUAL_BUOYANCY_K }).airChangesPerHour;
 }
+
+/** A home with its air by its openings, where its forecast has told none. */
+export const withUsualAir = <Home extends HomeState & { airChangesPerHour?: number | undefined }>(
+  home: Home,
+): Home => ({
+  ...home,
+  airChangesPerHour: home.airChangesPerHour ?? usualAirChangesPerHour(home),
+});

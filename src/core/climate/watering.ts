@@ -74,11 +74,12 @@ export function wateringOutlook(
   // What is left of the way from where it was found is as uncertain as the whole: the less is left, the narrower.
   const leftIn = (wholeDays: number | null) => {
     if (wholeDays === null) return null;
-    const share = endsAt === null || endsAt === 0 ? 1 : (24 * wholeDays) / endsAt;
-    return Math.floor(((endsAt ?? 24 * wholeDays) - age) * (endsAt === null ? 1 : share) - found) / 24;
+    const whole = endsAt ?? 24 * wholeDays;
+    const pace = whole > 0 ? (24 * wholeDays) / whole : 1;
+    return Math.floor(((whole - age) * pace - found) / 24);
   };
   const now = course.dampWetness[Math.min(course.dampWetness.length - 1, Math.max(0, Math.round(age + found)))] ?? 0;
-  const dayOf = (days: number | null) => (dryAir ? today : days === null ? null : addDays(today, Math.floor(days)));
+  const dayOf = (days: number | null) => (dryAir ? today : days === null ? null : addDays(today, days));
   return {
     dueOn: dayOf(leftIn(earliest)),
     likelyOn: dayOf(endsAt === null ? null : leftIn(endsAt / 24)),

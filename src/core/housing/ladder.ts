@@ -101,7 +101,10 @@ function farthest(
 const isMadeFor = (size: BoxSize, { group, lives }: CareProfile) =>
   size.groups.includes(group) && size.lives.includes(lives);
 
-const emptyHome = ({ id, container }: BoxSize): CandidateHome => ({ id, code: id, container, substrateDepthMm: 0 });
+const emptyHome = ({ id, container }: BoxSize): CandidateHome => ({
+  ...{ id, code: id, container, substrateDepthMm: 0 },
+  asItStands: true,
+});
 
 /** Somebody who needs another home. */
 export interface Homeless extends Animal {

@@ -13,8 +13,10 @@ export interface CandidateHome extends HomeState {
   code: string;
   /** How warm it is there on average, by its probe or its room; left out where nobody knows. C */
   temperatureC?: number | undefined;
-  /** Air that its openings change as it stands; left out where nobody asks about it. An hour */
+  /** Its air as it is filled now: by its forecast where that is known, else by its openings; left out where nobody asks. An hour */
   airChangesPerHour?: number | undefined;
+  /** Somebody lives in it, or it is bought as it is: no hole is drilled in it, and its air is to be watched at worst, as its home says. */
+  asItStands?: boolean | undefined;
   /** Heads of the animal's kind that live there already, which it would join. */
   headsOfKind?: number | undefined;
   /** Others live there among whom it would be a cleaner. */
@@ -41,24 +43,32 @@ export function warmthFor({ climate: { temperatureC: band } }: CareProfile, home
   return { temperatureC, minC: band.min, maxC: band.max, status };
 }
 
-/** The air of a home against what a kind needs: too little is mended by more holes, in glass by none. */
+/** The air of a home against what a kind needs: too little is mended by more holes, in glass by none: nobody moves into that. */
 export interface AirOfRanked {
   airChangesPerHour: number;
   minPerHour: number;
   status: Status;
 }
 
-/** Its air; null where nobody asks, and for nests, which have theirs by their outworld. */
-function airFor({ climate, nest }: CareProfile, home: CandidateHome): AirOfRanked | null {
-  const { airChangesPerHour, container, isHost = false } = home;
-  if (airChangesPerHour === undefined || nest || isHost) return null;
+/**
+ * Its air once it is filled to a depth: the same flow changes less air over more soil. Null where nobody asks, for nests, which
+ * have theirs by their outworld, and for cleaners, who ask for nothing.
+ */
+function airFor({ climate, nest }: CareProfile, { home, volumeL }: PreparedHome, depthMm: number): AirOfRanked | null {
+  if (home.airChangesPerHour === undefined || nest || home.isHost) return null;
+  const { container, substrateDepthMm, soil = flat(substrateDepthMm) } = home;
+  const freeL = volumeL - fillVolumeL(container, soil);
+  const leftL = freeL - soilToAddL(home, depthMm);
+  const airChangesPerHour = leftL > 0 ? (home.airChangesPerHour * freeL) / leftL : home.airChangesPerHour;
   const minPerHour = climate.airChangesPerHour.value;
-  const status = airChangesPerHour >= minPerHour ? 'pass' : isGlass(container) ? 'fail' : 'watch';
+  const isHopeless = isGlass(home.container) && !home.asItStands;
+  const status = airChangesPerHour >= minPerHour ? 'pass' : isHopeless ? 'fail' : 'watch';
   return { airChangesPerHour, minPerHour, status };
 }
 
 /** As it came from the shop: walls that can be drilled, and are not. */
-const isUndrilled = ({ container }: CandidateHome): boolean =>
+const isUndrilled = ({ container, asItStands = false }: CandidateHome): boolean =>
+  !asItStands &&
   !isGlass(container) &&
   container.walls !== 'mesh' &&
   container.opens !== 'zip' &&
@@ -156,7 +166,7 @@ export function rankPrepared(profile: CareProfile, animal: Animal, homes: Prepar
     const facts = factsFor(profile, home);
     const depth = bestDepthMm(fit, home, facts, band);
     const isWork = facts !== home.facts;
-    const air = isWork ? 'pass' : (airFor(profile, home.home)?.status ?? 'pass');
+    const air = isWork ? 'pass' : (airFor(profile, home, depth)?.status ?? 'pass');
     const score = fit.score(facts, depth) + SCORES[warmthFor(profile, home.home)?.status ?? 'pass'] + SCORES[air];
     scores[index] = score;
     depthsMm[index] = depth;
@@ -187,9 +197,15 @@ function fitters(profile: CareProfile, animal: Animal): (home: CandidateHome) =>
  * Orders homes by how well they serve one animal, each filled to its best depth, and drilled where it is not yet: verdict first, with
  * the warmth of its place and its air, then fewer failing and fewer watched rules, then the smaller home (less soil, and prey that is found), then the code. The order does
  * not depend on the order of `homes`. Each home also says how it will serve after the next two moults.
+ * @param openings the school on openings that its keepers follow; the kind's own if left out
  * @throws Refusal as `fit` does.
  */
-export function rankHomes(profile: CareProfile, animal: Animal, homes: CandidateHome[]): RankedHome[] {
+export function rankHomes(
+  profile: CareProfile,
+  animal: Animal,
+  homes: CandidateHome[],
+  openings?: string,
+): RankedHome[] {
   const prepared = prepareHomes(homes);
   const { order, depthsMm } = rankPrepared(profile, animal, prepared);
   const now = fitters(profile, animal);
@@ -199,11 +215,11 @@ export function rankHomes(profile: CareProfile, animal: Animal, homes: Candidate
     const candidate = prepared[index] as PreparedHome;
     const depthMm = depthsMm[index] ?? 0;
     const { home } = candidate;
-    const drill = drillFor(profile, animal, candidate, now(home), depthMm);
+    const drill = drillFor(profile, candidate, now(home), depthMm, openings);
     const facts = drill ? homeFacts(withVents(home, drill)) : candidate.facts;
     const answer = now(home).answer(facts, depthMm);
     const warmth = warmthFor(profile, home);
-    const air = drill ? null : airFor(profile, home);
+    const air = drill ? null : airFor(profile, candidate, depthMm);
     return {
       homeId: home.id,
       code: home.code,
@@ -223,14 +239,14 @@ export function rankHomes(profile: CareProfile, animal: Animal, homes: Candidate
 /** What to drill before it serves; null where it is drilled, never is, or its kind wants no openings. */
 function drillFor(
   profile: CareProfile,
-  animal: Animal,
   { home, facts, drilled }: PreparedHome,
   fit: Fitter,
   depthMm: number,
+  openings: string | undefined,
 ): DrillPlan | null {
   if (!drilled) return null;
   const { largestSafeOpeningMm } = fit.answer(facts, depthMm);
-  const plan = drillPlan(profile, home.container, depthMm, largestSafeOpeningMm, animal.school);
+  const plan = drillPlan(profile, home.container, depthMm, largestSafeOpeningMm, openings);
   return plan.perSide === 0 ? null : plan;
 }
 

@@ -2,9 +2,8 @@ import net, { type AddressInfo } from 'node:net';
 import Aedes, { type Client } from 'aedes';
 import { connect, type MqttClient } from 'mqtt';
 import { deviceReadings } from '@/contract/readings';
-import { fieldMessages } from '@/contract/errors';
 import type { Clock } from '../clock';
-import { Problem } from '../http/problem';
+import { invalidBy, Problem } from '../http/problem';
 import type { Database } from '../storage/database';
 import { findProbeOfDigest } from '../storage/probes';
 import { readMeta, writeMeta } from '../storage/meta';
@@ -40,7 +39,7 @@ async function take(deps: Deps, token: string | undefined, payload: Buffer): Pro
   try {
     if (payload.length > LARGEST_PAYLOAD) throw new Problem('too-large', 'The message is too large.');
     const parsed = deviceReadings.safeParse(JSON.parse(payload.toString('utf8')));
-    if (!parsed.success) throw new Problem('invalid', 'A field needs another value.', fieldMessages(parsed.error));
+    if (!parsed.success) throw invalidBy(parsed.error);
     await takeReadings(deps, token, parsed.data);
   } catch (error) {
     if (!(error instanceof Problem) && !(error instanceof SyntaxError)) throw error;

@@ -5,7 +5,7 @@ import { endpoints } from '@/contract/endpoints';
 import { fieldMessages } from '@/contract/errors';
 import type { EndpointName } from '@/contract/routes';
 import { serialised } from './serialised';
-import { Problem } from './problem';
+import { invalidBy, Problem } from './problem';
 
 type Parsed<Schema> = Schema extends z.ZodType ? z.output<Schema> : undefined;
 type Part<E, Key extends string> = E extends Record<Key, infer Schema> ? Parsed<Schema> : undefined;
@@ -53,9 +53,5 @@ function parsePart(schema: z.ZodType | undefined, value: unknown, inPath = false
   if (parsed.success) return parsed.data;
   // An id in the path that is no id cannot be the id of anything.
   if (inPath) throw new Problem('not-found', 'There is nothing with that id.', fieldMessages(parsed.error));
-  const fields = fieldMessages(parsed.error);
-  throw new Problem('invalid', summary(fields.length), fields);
+  throw invalidBy(parsed.error);
 }
-
-const summary = (count: number) =>
-  count === 1 ? 'One field needs another value.' : `${count} fields need other values.`;

@@ -1,4 +1,6 @@
-import type { ErrorCode, FieldMessage } from '@/contract/errors';
+import type { z } from 'zod';
+import { fieldMessages, type ErrorCode, type FieldMessage } from '@/contract/errors';
+import { refusedFields } from '@/contract/refusedFields';
 
 const STATUS: Record<ErrorCode, number> = {
   'bad-json': 400,
@@ -28,8 +30,13 @@ export class Problem extends Error {
   }
 }
 
+/** A refusal of what a schema found, field by field. */
+export function invalidBy(error: z.ZodError): Problem {
+  const fields = fieldMessages(error);
+  return new Problem('invalid', refusedFields(fields.length), fields);
+}
+
 /** A refusal of one field. */
-export const invalid = (path: string, message: string) =>
-  new Problem('invalid', 'Some fields need another value.', [{ path, message }]);
+export const invalid = (path: string, message: string) => new Problem('invalid', refusedFields(1), [{ path, message }]);
 
 export const notFound = (what: string) => new Problem('not-found', `There is no ${what}.`);

@@ -3,7 +3,7 @@ import { soilOf } from '@/contract/substrate';
 import { company } from '@/core/housing/company';
 import { fit } from '@/core/housing/fit';
 import { boxesToBuy, sizeLadder } from '@/core/housing/ladder';
-import { usualAirChangesPerHour } from '@/core/climate/homeAir';
+import { withUsualAir } from '@/core/climate/homeAir';
 import { rankHomes } from '@/core/housing/rank';
 import { buildHome } from '@/core/substrate/buildSheet';
 import { plaster } from '@/core/substrate/plaster';
@@ -32,15 +32,14 @@ export function computeHandlers({ database }: Pick<Deps, 'database'>): Pick<Hand
   const sizes = [...shippedBoxSizes];
   return {
     fit: async ({ body }) => fit((await careOf(database)).of(body), body),
-    rankHomes: async ({ body }) => {
-      const homes = body.homes.map((home) => ({ airChangesPerHour: usualAirChangesPerHour(home), ...home }));
-      return { ranking: rankHomes((await careOf(database)).of(body), body, homes) };
-    },
+    rankHomes: async ({ body: { homes, openings, ...animal } }) => ({
+      ranking: rankHomes((await careOf(database)).of(animal), animal, homes.map(withUsualAir), openings),
+    }),
     sizeLadder: async ({ body }) => sizeLadder((await careOf(database)).of(body), body, sizes),
     boxesToBuy: async ({ body }) => {
       const care = await careOf(database);
       const homeless = body.residents.map((each) => ({ ...each, profile: care.of(each) }));
-      return boxesToBuy(homeless, body.freeHomes, sizes);
+      return boxesToBuy(homeless, body.freeHomes.map(withUsualAir), sizes);
     },
     company: async ({ body }) => {
       const care = await careOf(database);

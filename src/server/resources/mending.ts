@@ -1,4 +1,3 @@
-import { fieldMessages } from '@/contract/errors';
 import type { NewEntry } from '@/contract/entries';
 import { asHappened, fieldsOfKind, mendedEntry, type EntryChange, type MendedEntry } from '@/contract/mending';
 import type { Entry } from '@/contract/storedEntries';
@@ -7,7 +6,7 @@ import type { CareBook } from '@/core/profiles/careBook';
 import { careOf } from '../care';
 import { HEADS, recordOf, requireEntry } from '../entryWriter';
 import type { Handlers } from '../http/mount';
-import { invalid, Problem } from '../http/problem';
+import { invalid, invalidBy, Problem } from '../http/problem';
 import type { Queries } from '../storage/database';
 import { firstDayOf, keepVersion, moveAnswers, rewriteEntry, setUndone, versionsOf } from '../storage/mending';
 import { findEver, type Ever } from '../storage/residents';
@@ -68,7 +67,7 @@ function askedOf(before: Entry, change: EntryChange): MendedEntry {
   const told = Object.entries(whole).filter(([name, value]) => value !== null && (fields.has(name) || name in set));
   const parsed = mendedEntry.safeParse(asHappened({ ...Object.fromEntries(told), kind }));
   if (parsed.success) return parsed.data;
-  throw new Problem('invalid', 'Some fields need another value.', fieldMessages(parsed.error));
+  throw invalidBy(parsed.error);
 }
 
 /** What goes with an entry however it is changed: that it was insisted on, and who else logged it. */

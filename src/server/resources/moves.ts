@@ -1,13 +1,12 @@
 import type { Handling } from '@/contract/handling';
-import type { Home } from '@/contract/records';
 import type { MovesReply } from '@/contract/plan';
 import { shippedBoxSizes, shippedHandling } from '@/contract/shipped';
 import { handlingSheet } from '@/core/plan/handling';
 import { solveChain } from '@/core/plan/chain/solve';
 import { chainOfTenants, type Need, type Tenant } from '@/core/plan/chain/tenants';
 import { boxesToBuy } from '@/core/housing/ladder';
-import { usualAirChangesPerHour } from '@/core/climate/homeAir';
-import { rankHomes, soilToAddL } from '@/core/housing/rank';
+import { withUsualAir } from '@/core/climate/homeAir';
+import { rankHomes, soilToAddL, type CandidateHome } from '@/core/housing/rank';
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
 import { isClosed } from '@/core/plan/spans';
 import { closedSpans } from '@/core/plan/workAhead';
@@ -35,7 +34,8 @@ export function moveHandlers({ database, clock }: Deps): Pick<Handlers, 'movesPl
       const home = house.homes.find(({ id }) => id === (settled?.toHomeId ?? query.to));
       if (query.to !== undefined && !home) throw invalid('to', 'There is no home with that id. See /api/homes.');
       const days = settled ?? { id: null, on, from: on, until: on };
-      return { residentId: resident.id, ...sheet, move: home ? moveTo(home, lodger, days) : null };
+      const asItStands = house.residents.some(({ homeId }) => homeId === home?.id);
+      return { residentId: resident.id, ...sheet, move: home ? moveTo({ ...home, asItStands }, lodger, days) : null };
     },
 
     movesPlan: async ({ body }): Promise<MovesReply> => {
@@ -58,11 +58,7 @@ export function moveHandlers({ database, clock }: Deps): Pick<Handlers, 'movesPl
       const living = new Set(alone.map(({ from }) => from));
       const tubs = openHomes(house.homes)
         .filter(({ id }) => !shared.has(id) && (!taken.has(id) || living.has(id)))
-        .map((home) => ({
-          ...home,
-          temperatureC: house.facts.warmth(home).temperatureC,
-          airChangesPerHour: usualAirChangesPerHour(home),
-        }));
+        .map((home) => withUsualAir({ ...home, temperatureC: house.facts.warmth(home).temperatureC }));
       const known = new Set(tubs.map(({ id }) => id));
       // Whoever is kept apart stays so.
       const movers = alone.filter(({ from }) => from === null || known.has(from));
@@ -100,16 +96,22 @@ export function moveHandlers({ database, clock }: Deps): Pick<Handlers, 'movesPl
   };
 }
 
-/** A move with the soil that its new home takes, and when it is fed first. */
+/** A move with what its new home takes, and when it is fed first. */
 function moveTo(
-  home: Home,
+  home: CandidateHome,
   { resident, today }: Lodger,
   { id, on, from, until }: { id: string | null; on: Day; from: Day; until: Day },
 ): Handling['move'] {
   const animal = { ...resident, school: airSchool(today.profile, resident.schools) };
-  const depthMm = rankHomes(today.profile, animal, [home])[0]?.depthMm ?? home.substrateDepthMm;
+  const [ranked] = rankHomes(today.profile, animal, [home], resident.schools.openings);
+  const { depthMm = home.substrateDepthMm, drill = null } = ranked ?? {};
   const feedFrom = addDays(on, today.profile.feeding?.settleDays.value ?? 0);
-  return { ...{ id, toHomeId: home.id, on, from, until, depthMm, feedFrom }, soilToAddL: soilToAddL(home, depthMm) };
+  return {
+    id,
+    toHomeId: home.id,
+    ...{ on, from, until, depthMm, drill, feedFrom },
+    soilToAddL: soilToAddL(home, depthMm),
+  };
 }
 
 /** Moults looked ahead for the day on which a home is outgrown. */

@@ -3,11 +3,10 @@ import fs from 'node:fs';
 import path from 'node:path';
 import { Router } from 'express';
 import { z } from 'zod';
-import { fieldMessages } from '@/contract/errors';
 import type { SettableClock } from '../clock';
 import { seedDemo } from '../demo';
 import { simulateProbes } from '../devices/simulate';
-import { Problem } from '../http/problem';
+import { invalidBy, Problem } from '../http/problem';
 import { ROOT } from '../root';
 import type { Database } from '../storage/database';
 import { migrate } from '../storage/migrate';
@@ -99,5 +98,5 @@ function controls(database: Database, clock: SettableClock, after: () => Promise
 function parsed<Schema extends z.ZodType>(schema: Schema, body: unknown): z.output<Schema> {
   const result = schema.safeParse(body ?? {});
   if (result.success) return result.data;
-  throw new Problem('invalid', 'Some fields need another value.', fieldMessages(result.error));
+  throw invalidBy(result.error);
 }

@@ -1,7 +1,9 @@
 import { useForm, useWatch, type DefaultValues, type FieldPath, type FieldValues } from 'react-hook-form';
 import { CallFailed } from '@/client/api';
+import type { FieldMessage } from '@/contract/errors';
 import { problemOf } from '@/client/house';
 import { BODY_MEASURES } from '@/core/profiles/profile';
+import { refusedFields } from '@/contract/refusedFields';
 import { labelsOf } from './labels';
 
 /**
@@ -16,16 +18,16 @@ export function useUnwatchedFields<Values extends FieldValues>(
   const form = useForm<Values>({ defaultValues: start, mode: 'onTouched' });
   const place = (error: unknown) => {
     const labels = labelsOf(form.control);
-    const fields = (error instanceof CallFailed ? error.fields : []).map(({ path, message }) => ({
-      name: named(path, form.getValues()),
-      message,
-    }));
-    const known = fields.filter(({ name }) => labels.has(name));
-    for (const { name, message } of known) form.setError(name as FieldPath<Values>, { message });
-    // Why it cannot be is said once, beside the act, where it is more than a count of fields.
-    const isCount = error instanceof CallFailed && /^\w+ fields? needs? (an)?other values?\.$/.test(error.message);
-    if (known.length === 0) form.setError('root.server', { message: problemOf(error) });
-    else if (error instanceof CallFailed && !isCount) form.setError('root.server', { message: error.message });
+    const beside = (message: string) => form.setError('root.server', { message });
+    const fields = error instanceof CallFailed ? error.fields : [];
+    const nameOf = ({ path }: FieldMessage) => named(path, form.getValues());
+    const known = fields.filter((field) => labels.has(nameOf(field)));
+    for (const field of known) form.setError(nameOf(field) as FieldPath<Values>, { message: field.message });
+    if (known.length === 0 || !(error instanceof CallFailed)) return beside(problemOf(error));
+    // What no field of this form can show, and why it cannot be where that is more than a count of fields.
+    const reason = error.message === refusedFields(fields.length) ? [] : [error.message];
+    const others = fields.filter((field) => !known.includes(field)).map(({ message }) => message);
+    if (reason.length + others.length > 0) beside([...reason, ...others].join(' '));
   };
   return { ...form, place };
 }

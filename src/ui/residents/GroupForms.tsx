@@ -192,7 +192,7 @@ export function PartForm({ resident, onDone }: Props) {
           label="To which box, the best first"
           choices={best.map((each) => ({
             value: each.homeId,
-            title: `${codeOf(each.homeId)}${each.verdict === 'fail' ? ', does not fit' : ''}`,
+            title: `${codeOf(each.homeId)}${each.verdict === 'fail' ? ', does not fit' : each.drill ? ', once drilled' : ''}`,
           }))}
         />
       )}

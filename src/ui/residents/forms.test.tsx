@@ -1,6 +1,7 @@
 import { screen, waitFor } from '@testing-library/react';
 import { router } from 'expo-router';
 import { CallFailed } from '@/client/api';
+import { refusedFields } from '@/contract/refusedFields';
 import { useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import { usePreferences } from '@/client/preferences';
@@ -146,8 +147,22 @@ describe('what is written down', () => {
     await type('How many hatched', '8');
     await tap('button', 'Write down');
     expect(screen.getByText('At most 60 mm.')).toBeTruthy();
+    // The message is one of its own, and so is told too.
+    expect(screen.getByText('Not so.')).toBeTruthy();
     expect(screen.getByText('1 field to put right')).toBeTruthy();
+    refuse(
+      new CallFailed(refusedFields(2), [
+        { path: 'headCount', message: 'More than were laid.' },
+        { path: 'insist', message: 'Not asked for here.' },
+      ]),
+    );
+    await type(/of one, mm$/, '5');
+    await tap('button', 'Write down');
+    expect(screen.getByText('More than were laid.')).toBeTruthy();
+    expect(screen.getByText('Not asked for here.')).toBeTruthy();
+    expect(screen.queryByText(refusedFields(2))).toBeNull();
     refuse(new CallFailed('The server does not answer.', [], true));
+    await type('How many hatched', '8');
     await type(/of one, mm$/, '6');
     await tap('button', 'Write down');
     expect(screen.getByText('The server does not answer.')).toBeTruthy();

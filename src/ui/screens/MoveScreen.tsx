@@ -18,6 +18,7 @@ import { makeStyles } from '../components/useStyles';
 import { Body, Heading, LargeName, Soft, Strong } from '../components/Words';
 import { QuietPanel, useQuiet } from '../residents/QuietPanel';
 import { circle, space, stroke } from '../theme/tokens';
+import { onceDrilledWords } from '@/words/build';
 import { dayWords } from '@/words/days';
 import { useLength } from '@/words/useLength';
 import { Waiting } from '../kit/Waiting';
@@ -115,6 +116,7 @@ function Sheet({ sheet, resident, home, to, today }: SheetProps) {
           ? `${home.code} to ${to.code}, ${dayWords(move?.on ?? today, today)}`
           : `Lives in ${home.code}. No move is settled.`}
       </Strong>
+      {move?.drill && to ? <Strong>{`${to.code} is a home ${onceDrilledWords(move.drill, length)}`}</Strong> : null}
       {move && to ? (
         <Soft>
           {`Soil in ${to.code}: ${length.long(move.depthMm)}${soilWords(move.soilToAddL)}. First food ${dayWords(move.feedFrom, today)}.`}

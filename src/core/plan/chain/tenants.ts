@@ -96,7 +96,7 @@ function needOf(tenant: Tenant, home: CandidateHome | undefined): Need {
   const { scores } = rankPrepared(
     tenant.profile,
     tenant,
-    prepareHomes([{ ...home, settled: tenant.settled, temperatureC: undefined, airChangesPerHour: undefined }]),
+    prepareHomes([{ ...home, settled: tenant.settled, temperatureC: undefined, asItStands: true }]),
   );
   if (statusOf(scores[0] ?? Infinity) === 'fail') return 'fails';
   return tenant.outgrownIn === null ? 'none' : 'outgrows';
