@@ -33,7 +33,7 @@ function residents(count: number): { id: string; today: ResidentToday }[] {
       },
       watering: {
         ...{ dueOn: addDays(TODAY, (index * 5) % 25), holdsDays: 20 + (index % 15), waterMl: 40, dampWetness: 0.4 },
-        ...{ dampWetnessMin: 0.4, by: 'damped' as const, since: TODAY, where: 'damp-end' as const },
+        ...{ dampWetnessMin: 0.4, by: 'damped' as const, since: TODAY, way: 'at-end' as const },
       },
       log: [
         line(index, 'taken-in', 400),

@@ -37,7 +37,7 @@ describe('a desert scorpion', () => {
   it('is never asked to be damped all over', async () => {
     for (let day = 0; day < 30; day += 1) {
       const damp = await house.job(one, 'damp');
-      expect(damp?.water?.where ?? 'damp-end').toBe('damp-end');
+      expect(damp?.water?.way ?? 'down-side').toBe('down-side');
       expect(await house.kinds(one)).not.toContain('mist');
       await house.days(1);
     }

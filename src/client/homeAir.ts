@@ -3,6 +3,7 @@ import type { Home, Resident } from '@/contract/records';
 import type { HomeAir } from '@/contract/readings';
 import { dishAreaCm2Of, fillingOf, keptWetness, questionOf, type AiredHome } from '@/core/climate/homeAir';
 import type { MoistureQuestion, RoomAir } from '@/core/climate/moisture';
+import type { WateringWay } from '@/core/climate/soilLayers';
 import type { Container, Vent, WallSide } from '@/core/housing/container';
 import type { CareProfile } from '@/core/profiles/profile';
 import type { MaterialTable, RecipePart } from '@/core/substrate/material';
@@ -45,16 +46,18 @@ export interface TriedAir {
   dishAreaCm2: number;
   litterMm: number;
   dampSharePct: number;
+  way: WateringWay;
   room: RoomAir;
 }
 
 /** The box as it stands, as the sliders show it at first. */
 export function asItStands(home: AiredHome, profile: CareProfile, stage: Resident['stage'], room: RoomAir): TriedAir {
+  const { sharePct, way } = keptWetness(profile, stage);
   return {
     holes: null,
     dishAreaCm2: Math.round(dishAreaCm2Of(home)),
     litterMm: home.litterDepthMm ?? 0,
-    dampSharePct: keptWetness(profile, stage).sharePct,
+    ...{ dampSharePct: sharePct, way },
     room,
   };
 }
@@ -115,11 +118,11 @@ export function freshQuestion(
   { profile, stage, home, tried, recipe, materials }: Asked,
   days: number,
 ): MoistureQuestion {
-  const own = { ...profile, making: { ...profile.making, dampSharePct: tried.dampSharePct, dampThroughout: [] } };
-  return questionOf(own, stage, triedHome(home, tried), tried.room, recipe, materials, days);
+  const kept = { ...keptWetness(profile, stage), sharePct: tried.dampSharePct, way: tried.way };
+  return questionOf(profile, stage, triedHome(home, tried), tried.room, recipe, materials, days, kept);
 }
 
 /** What is in the home, for the plan of holes. */
-export function triedFilling({ profile, stage, home, tried, recipe }: Asked) {
-  return { ...fillingOf(profile, stage, triedHome(home, tried), recipe), dampSharePct: tried.dampSharePct };
+export function triedFilling({ home, tried, recipe }: Pick<Asked, 'home' | 'tried' | 'recipe'>) {
+  return fillingOf({ sharePct: tried.dampSharePct }, triedHome(home, tried), recipe);
 }

@@ -1,6 +1,7 @@
 import { LEFT_OUT } from '@/core/climate/leftOut';
 import { z } from 'zod';
 import { HEAT_SOURCES, USUAL_DRAUGHT_MS } from '@/core/climate/homeAir';
+import { WATERING_WAYS } from '@/core/climate/soilLayers';
 import { AIR_REGIMES } from '@/core/climate/regimes';
 import { WISHES } from '@/core/climate/ventPlan';
 import { meanDepthMm } from '@/core/housing/soil';
@@ -99,10 +100,20 @@ export const ventsReply = z
 
 const ends = z.strictObject({ damp: wetness, dry: wetness });
 
+const layersOfEnd = z.strictObject({ top: wetness, middle: wetness, low: wetness });
+/** Wetness of surface, middle and lower half of both ends. */
+export const soilLayers = z.strictObject({ damp: layersOfEnd, dry: layersOfEnd });
+
+const layersReply = z.object({ top: z.number(), middle: z.number(), low: z.number() });
+export const soilLayersReply = z.object({ damp: layersReply, dry: layersReply });
+
 const substrateInHome = z.strictObject({
   depthMm: depth,
   recipe,
+  /** Of both ends as a whole. */
   wetness: ends,
+  /** How the water lies in them; evenly if left out. Goes before `wetness`. */
+  layers: soilLayers.optional(),
   dampSharePct: quantity('percent', 0, 100).default(50),
   litterDepthMm: mm(0, 500).optional(),
 });
@@ -164,6 +175,10 @@ export const moistureRequest = z
     /** Takes its bands where `wishes` gives none. */
     profile: profileId.optional(),
     wishes: wishes.optional(),
+    /** Poured at the start. */
+    pour: z.strictObject({ way: oneOf(WATERING_WAYS), waterMl: quantity('millilitres', 0, 100_000) }).optional(),
+    /** What has to stay damp of the damp end: the whole of it, or its surface. */
+    judged: z.enum(['whole', 'top']).optional(),
     days: quantity('days', 1, 400),
     stepMinutes: oneOfNumbers([1, 2, 5, 10, 15, 20, 30, 60]).default(60),
   })
@@ -180,6 +195,7 @@ const series = z.array(
     relativeHumidityPct: z.number(),
     dampWetness: z.number(),
     dryWetness: z.number(),
+    layers: soilLayersReply,
     temperatureC: z.number(),
   }),
 );
@@ -202,6 +218,8 @@ export const moistureReply = z
     ...forecast,
     /** In eight of ten boxes like this one; null for longer than the forecast. days */
     redampBand: z.object({ earliest: z.number().nullable(), latest: z.number().nullable() }),
+    /** Of what was poured the soil could not hold so much: it stands on the bottom. mL */
+    standsMl: z.number(),
     series,
     leftOut: z.array(z.enum(LEFT_OUT)),
   })

@@ -81,6 +81,7 @@ const making = z.strictObject({
   dampWetness: share,
   dryWetness: share,
   dampSharePct: percent,
+  pouredDownSide: z.boolean().optional(),
   dampThroughout: stages.optional(),
   litterMm: quantity('millimetres', 0, 300),
   vents: z.strictObject({ style: z.enum(VENT_STYLES), openSharePct: percent }),

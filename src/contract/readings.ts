@@ -1,8 +1,9 @@
 import { z } from 'zod';
+import { WATERING_WAYS } from '@/core/climate/soilLayers';
 import { ALARM_KINDS, type Alarm } from '@/core/readings/alarms';
 import { MARKS } from '@/core/readings/reading';
 import { PROBE_FAULTS } from '@/core/readings/simulatedProbe';
-import { calibration, humidityPct, roomAir, temperatureC } from './climate';
+import { calibration, humidityPct, roomAir, soilLayersReply, temperatureC } from './climate';
 import { day, id, instant, line, oneOf, quantity } from './primitives';
 
 export const PROBE_KINDS = ['device', 'logger', 'simulated', 'hand'] as const;
@@ -179,7 +180,8 @@ export const wateringOutlook = z.object({
   dampWetnessMin: z.number(),
   by: z.enum(['damped', 'felt', 'weighed', 'dry-air']),
   since: day,
-  where: z.enum(['damp-end', 'throughout']),
+  way: z.enum(WATERING_WAYS),
+  layers: soilLayersReply,
   dryAir: z.object({ humidityPct: z.number(), hours: z.number(), minPct: z.number() }).optional(),
 });
 

@@ -1,3 +1,4 @@
+import { WATERING_WAYS } from '@/core/climate/soilLayers';
 import { z } from 'zod';
 import { MOULT_SIGNS } from '@/core/profiles/profile';
 import { JOB_KINDS } from '@/core/plan/jobs';
@@ -43,7 +44,7 @@ export const job = z
     reason,
     meal: jobMeal.optional(),
     soil: z.object({ fromMm: z.number(), toMm: z.number() }).optional(),
-    water: z.object({ ml: z.number(), where: z.enum(['damp-end', 'throughout']) }).optional(),
+    water: z.object({ ml: z.number(), way: z.enum(WATERING_WAYS) }).optional(),
     rest: z.object({ restId: id, key: z.string(), what: z.enum(REST_ACTS), targetC: z.number() }).optional(),
     move: z.object({ id, toHomeId: id, toCode: z.string(), on: day, from: day, until: day }).optional(),
     skipped: z.object({ entryId: id, until: day, why: z.enum(SKIP_REASONS) }).optional(),

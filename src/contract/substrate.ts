@@ -30,6 +30,8 @@ export const material = z.strictObject({
   name: z.string().min(1).max(60),
   looseDensityGPerL: amount('grams a litre', 5, 3000),
   waterHeldMlPerL: amount('millilitres a litre', 0, 1000),
+  creepMm2PerH: amount('square millimetres an hour', 0.01, 10_000),
+  suctionMm: amount('mm', 1, 20_000),
   brick: z
     .strictObject({
       massG: amount('grams', 10, 20_000),

@@ -256,7 +256,7 @@ describe.each(databases)('air and water on $kind', ({ open }) => {
       expect(await dampJob(resident.id)).toBeUndefined();
       await server.post('/api/entries', { kind: 'felt', residentId: resident.id, wetness: 'clumps-no-drop' });
       const job = await dampJob(resident.id);
-      expect(job).toMatchObject({ water: { where: 'damp-end' }, reason: { code: 'dries', by: 'felt' } });
+      expect(job).toMatchObject({ water: { way: 'at-end' }, reason: { code: 'dries', by: 'felt' } });
       const damped = { kind: 'damped', residentId: resident.id, waterMl: job.water.ml, neededMl: job.water.ml };
       const { entry } = (await server.post('/api/entries', damped)).body;
       expect(await dampJob(resident.id)).toMatchObject({ doneBy: entry.id });

@@ -1,3 +1,4 @@
+import type { WateringWay } from '@/core/climate/soilLayers';
 import type { LEFT_OUT } from '@/core/climate/leftOut';
 import { changesNumber } from './staleAir';
 import type { HomeAir, Probe, Room } from '@/contract/readings';
@@ -9,17 +10,20 @@ import type { Status } from '@/core/housing/fit';
 import { daysBetween } from '@/core/measure/day';
 import { SIDE_WORDS } from './home';
 import { dayWords, daysWords } from './days';
-import { waterWords } from './jobs';
+import { POURED_WORDS, waterWords } from './jobs';
 import type { TemperatureWords } from './temperature';
 import type { LengthWords } from './lengths';
 import { countWords, listWords, pct } from './count';
 
 /** What to do about the water of a home, and when. */
-export function wateringWords(watering: HomeAir['watering'], today: string): { status: Status; title: string } {
+export function wateringWords(
+  watering: Omit<NonNullable<HomeAir['watering']>, 'layers'> | null,
+  today: string,
+): { status: Status; title: string } {
   const status = waterStatus(watering, today);
   if (!watering) return { status, title: 'Its soil is not kept damp' };
-  const { dueOn, waterMl, where, dryAir } = watering;
-  const water = `${waterWords(pouredMl(waterMl))} ${where === 'damp-end' ? 'at the damp end' : 'over all the soil'}`;
+  const { dueOn, waterMl, way, dryAir } = watering;
+  const water = `${waterWords(pouredMl(waterMl))} ${POURED_WORDS[way]}`;
   if (dryAir) return { status, title: `Too dry: ${water} today` };
   if (dueOn === null) return { status, title: 'Stays damp for months' };
   if (dueOn <= today) return { status, title: `Damp it today: ${water}` };
@@ -36,7 +40,10 @@ export function spanWords(from: number, to: number | null): string {
 }
 
 /** When it likely is dry, and the last day it may hold; null where only one day is known, or it likely is dry already. */
-export function likelyWords({ likelyOn, lateOn }: NonNullable<HomeAir['watering']>, today: string): string | null {
+export function likelyWords(
+  { likelyOn, lateOn }: Omit<NonNullable<HomeAir['watering']>, 'layers'>,
+  today: string,
+): string | null {
   if (likelyOn === undefined || likelyOn === null || likelyOn <= today) return null;
   const late = lateOn ? `, nearly surely by ${dayWords(lateOn, today)}` : '';
   return `Most likely dry ${dayWords(likelyOn, today)}${late}. Feel the soil first: a handful or a weighing makes it surer.`;
@@ -50,7 +57,7 @@ const BY_WORDS = {
 } as const;
 
 /** "Damp end at 62 % of what it holds, limit 60 %; damped 14 Nov." */
-export function wateringReason(watering: NonNullable<HomeAir['watering']>, today: string): string {
+export function wateringReason(watering: Omit<NonNullable<HomeAir['watering']>, 'layers'>, today: string): string {
   const { dampWetness, dampWetnessMin, by, since } = watering;
   return `Damp end at ${pct(100 * dampWetness)} of what it holds, limit ${pct(100 * dampWetnessMin)}; ${BY_WORDS[by]} ${dayWords(since, today)}.`;
 }
@@ -157,10 +164,18 @@ export function heatCautionWords({ code, temperatureC = 0, limitC = 0 }: HeatCau
 /** What the physics leaves out, and which way it errs. */
 export const LEFT_OUT_WORDS: Record<(typeof LEFT_OUT)[number], string> = {
   walls: 'Water through the walls themselves: thin plastic lets a little pass. It dries a little sooner than shown.',
-  'small-holes': 'Slow air sticks in small holes: in a still room holes under 3 mm pass less by draught than shown.',
   cooling: 'Evaporation cools the soil by a degree or so. It dries a little later than shown.',
-  layers: 'Each end is one wetness from top to bottom. In life the top dries first and the bottom stays damp.',
+  cracks: 'Water runs along burrows, roots and cracks, and off soil that has dried right through and repels it.',
   life: 'Breath, droppings, food and roots. They add water; a large colony adds much.',
   opening: 'Opening the box, and doors, heating and weather that change the room within the day.',
   mould: 'Mould, sour soil and smell. The warning of stale air says where they begin, not whether.',
+};
+
+/** A way of watering, to choose. */
+export const WAY_WORDS: Record<WateringWay, string> = {
+  'down-side': 'down the side',
+  'at-end': 'on the damp end',
+  throughout: 'all over',
+  'mist-top': 'mist on top',
+  'fill-dish': 'the dish alone',
 };

@@ -1,3 +1,4 @@
+import type { WateringWay } from '@/core/climate/soilLayers';
 import type { Job, LeaveAlone, ProbeAlarm } from '@/core/plan/work';
 import type { AlarmKind } from '@/core/readings/alarms';
 import type { FitAnswer } from '@/core/housing/fit';
@@ -85,9 +86,18 @@ function restTitle({ what, targetC }: NonNullable<Job['rest']>, temperature: Tem
   return what === 'cool' || what === 'warm' ? `${step} to ${temperature.long(targetC)}` : step;
 }
 
+/** Where water is poured. */
+export const POURED_WORDS: Record<WateringWay, string> = {
+  'down-side': 'down the side at the damp end',
+  'at-end': 'at the damp end',
+  throughout: 'over all the soil',
+  'mist-top': 'as a mist',
+  'fill-dish': 'into the dish',
+};
+
 function dampTitle(water: Job['water']): string {
   if (!water) return 'Damp the soil';
-  return `${waterWords(water.ml)} ${water.where === 'damp-end' ? 'at the damp end' : 'over all the soil'}`;
+  return `${waterWords(water.ml)} ${POURED_WORDS[water.way]}`;
 }
 
 /** "40 mL", "1.2 L". */

@@ -6,7 +6,7 @@ export const STALE_WORDS: Record<Stale, { status: Status; title: string; why: st
   still: {
     status: 'watch',
     title: 'Still, wet air',
-    why: 'Air is exchanged, but it stays so damp that nothing dries: mould and sour soil begin here.',
+    why: 'Little air is exchanged, and it stays so damp that nothing dries: mould and sour soil begin here.',
   },
   stale: {
     status: 'watch',

@@ -152,9 +152,9 @@ describe('jobs', () => {
       dampWetness: 0.562,
       dampWetnessMin: 0.6,
     } as const;
-    const damp = job({ kind: 'damp', water: { ml: 40, where: 'damp-end' }, reason: dries });
+    const damp = job({ kind: 'damp', water: { ml: 40, way: 'at-end' }, reason: dries });
     expect(jobTitle(damp, mm, names, celsius)).toBe('40 mL at the damp end');
-    expect(jobTitle({ ...damp, water: { ml: 1250, where: 'throughout' } }, mm, names, celsius)).toBe(
+    expect(jobTitle({ ...damp, water: { ml: 1250, way: 'throughout' } }, mm, names, celsius)).toBe(
       '1.3 L over all the soil',
     );
     expect(jobReason(damp, today, undefined, celsius)).toBe(

@@ -1,5 +1,6 @@
 import { faster } from './spread';
-import { followMoisture, type MoistureCourse, type MoistureQuestion } from './moisture';
+import { followMoisture, judgedWetness, layersAt, type MoistureCourse, type MoistureQuestion } from './moisture';
+import { pour, type SoilLayers } from './soilLayers';
 
 export interface Band {
   min: number;
@@ -17,8 +18,10 @@ export interface Wishes {
 
 /** Under this much air a wet box goes sour: what boxes drilled by common practice have, by the law of small holes; from memory. */
 export const STALE_AIR_CHANGES = 0.3;
-/** In air as damp as this nothing dries, whatever is exchanged; from memory. */
+/** Over damp soil air as damp as this is usual; where little of it is exchanged as well, nothing dries. From memory */
 const NOTHING_DRIES_PCT = 97;
+/** As little as this, in times of what goes stale. From memory */
+const LITTLE_TIMES = 2;
 /** What is left of its first wetness when a damp end is damped again, where nobody set a limit; from memory. */
 const USUAL_REDAMP_SHARE = 0.8;
 
@@ -48,21 +51,21 @@ export function forecastMoisture(question: MoistureQuestion, wishes: Wishes = {}
   const { box, wetness } = question;
   const course = followMoisture(question);
   const dampWetnessMin = wishes.dampWetnessMin ?? USUAL_REDAMP_SHARE * wetness.damp;
-  const at = course.dampWetness.findIndex((each) => each < dampWetnessMin);
-  const under = box.dampHeldKg === 0 ? -1 : at;
+  const judged = judgedWetness(course, question.judged);
+  const under = box.dampHeldKg === 0 ? -1 : judged.findIndex((each) => each < dampWetnessMin);
   const last = course.dampWetness[under >= 0 ? under : course.dampWetness.length - 1] ?? 0;
   const airChangesPerHour = (3600 * course.meanConductanceM3S) / box.ways.airVolumeM3;
   const steady = meanOf(course.relativeHumidityPct.subarray(0, Math.min(25, course.relativeHumidityPct.length)));
   return {
     airChangesPerHour,
     steadyRelativeHumidityPct: steady,
-    daysToRedamp: under < 0 ? null : crossing(course.dampWetness, under, dampWetnessMin) / 24,
+    daysToRedamp: under < 0 ? null : crossing(judged, under, dampWetnessMin) / 24,
     dampWetnessMin,
     redampMl: Math.max(0, (wetness.damp - last) * box.dampHeldKg * 1000),
     condensationHours: course.condensationHours,
     waterLostMl: course.lostMl.at(-1) ?? 0,
     dishMlPerDay: course.dishMl / question.days,
-    inBandPct: inBand(course, wishes, dampWetnessMin),
+    inBandPct: inBand(course, judged, wishes, dampWetnessMin),
     staleAir: staleAir(airChangesPerHour, steady, wishes.minAirChangesPerHour),
     course,
   };
@@ -97,15 +100,15 @@ const LARGEST_RATIO = 20;
 /** Days until the damp end is under a limit; null for longer than is looked ahead. */
 function dryAfter(question: MoistureQuestion, limit: number): number | null {
   if (question.box.dampHeldKg === 0) return null;
-  const { dampWetness } = followMoisture({ ...question, endsUnder: limit });
-  const under = dampWetness.findIndex((each) => each < limit);
-  return under < 0 ? null : crossing(dampWetness, under, limit) / 24;
+  const judged = judgedWetness(followMoisture({ ...question, endsUnder: limit }), question.judged);
+  const under = judged.findIndex((each) => each < limit);
+  return under < 0 ? null : crossing(judged, under, limit) / 24;
 }
 
-/** Little exchange is stale; enough exchange of air in which nothing dries is still. */
+/** Less exchange than is wanted is stale; not much more of it, in air in which nothing dries, is still. */
 export function staleAir(airChangesPerHour: number, humidityPct: number, min = STALE_AIR_CHANGES): Stale {
   if (airChangesPerHour < min) return 'stale';
-  return humidityPct > NOTHING_DRIES_PCT ? 'still' : 'fresh';
+  return humidityPct > NOTHING_DRIES_PCT && airChangesPerHour < LITTLE_TIMES * min ? 'still' : 'fresh';
 }
 
 /** The hour, between the last value over a limit and the first under it. */
@@ -115,11 +118,16 @@ function crossing(values: Float64Array, under: number, limit: number): number {
   return under - 1 + (before - limit) / (before - after);
 }
 
-function inBand(course: MoistureCourse, { humidityPct }: Wishes, dampWetnessMin: number): number | null {
+function inBand(
+  course: MoistureCourse,
+  judged: Float64Array,
+  { humidityPct }: Wishes,
+  dampWetnessMin: number,
+): number | null {
   if (!humidityPct) return null;
   const good = course.relativeHumidityPct.reduce((count, humidity, hour) => {
     const inside = humidity >= humidityPct.min && humidity <= humidityPct.max;
-    return inside && (course.dampWetness[hour] ?? 0) >= dampWetnessMin ? count + 1 : count;
+    return inside && (judged[hour] ?? 0) >= dampWetnessMin ? count + 1 : count;
   }, 0);
   return (100 * good) / course.relativeHumidityPct.length;
 }
@@ -133,45 +141,59 @@ export interface DampedCourse {
   relativeHumidityPct: number[];
   dampWetness: number[];
   dryWetness: number[];
+  /** Surface and lower half of the damp end. */
+  dampTop: number[];
+  dampLow: number[];
   temperatureC: number[];
+  /** How the water lies at its start. */
+  layers: SoilLayers;
   /** When it is damped, and with how much. */
   dampings: { hour: number; waterMl: number }[];
   condensationHours: number;
 }
 
 /**
- * The days ahead of a home as it stands now: hour by hour, damped back to `target` whenever its damp end is under the
+ * The days ahead of a home as it stands now: hour by hour, damped back to `target` in its way whenever its damp end is under the
  * limit. A home that would be damped more often than once a day is followed as if it were not.
  * @param question its wetness now; `days` is how far to look
  */
 export function dampedCourse(question: MoistureQuestion, target: number, limit: number): DampedCourse {
+  const { way = 'at-end' } = question;
   const hours = Math.round(question.days * 24);
   const course: DampedCourse = {
     relativeHumidityPct: [],
     dampWetness: [],
     dryWetness: [],
+    dampTop: [],
+    dampLow: [],
     temperatureC: [],
+    layers: layersAt(followMoisture({ ...question, days: 0 }), 0),
     dampings: [],
     condensationHours: 0,
   };
-  let { wetness } = question;
+  let { layers } = question;
   for (let from = 0; from <= hours;) {
     const left = hours - from;
     const startHour = ((question.startHour ?? 0) + from) % 24;
-    const part = followMoisture({ ...question, wetness, startHour, days: Math.max(1, left) / 24 });
-    const under = question.box.dampHeldKg > 0 ? part.dampWetness.findIndex((each) => each < limit) : -1;
+    const part = followMoisture({ ...question, layers, startHour, days: Math.max(1, left) / 24 });
+    const under =
+      question.box.dampHeldKg > 0 ? judgedWetness(part, question.judged).findIndex((each) => each < limit) : -1;
     // Damped in the hour in which it falls under; a start that is under already is damped at once.
     const until = under < 0 || (under < 24 && course.dampings.length > 0) ? left + 1 : Math.max(under, 1);
     course.relativeHumidityPct.push(...part.relativeHumidityPct.subarray(0, until));
     course.dampWetness.push(...part.dampWetness.subarray(0, until));
     course.dryWetness.push(...part.dryWetness.subarray(0, until));
     course.temperatureC.push(...part.temperatureC.subarray(0, until));
+    for (let hour = 0; hour < Math.min(until, part.dampWetness.length); hour += 1) {
+      course.dampTop.push(part.layers[6 * hour] ?? 0);
+      course.dampLow.push(part.layers[6 * hour + 2] ?? 0);
+    }
     course.condensationHours += part.condensationHours * Math.min(1, until / Math.max(1, left)) || 0;
     from += until;
     if (under < 0 || from > hours || until === left + 1) break;
-    const damp = part.dampWetness[under] ?? 0;
-    course.dampings.push({ hour: from, waterMl: (target - damp) * question.box.dampHeldKg * 1000 });
-    wetness = { damp: target, dry: part.dryWetness[under] ?? wetness.dry };
+    const waterMl = Math.max(0, target - (part.dampWetness[under] ?? 0)) * question.box.dampHeldKg * 1000;
+    course.dampings.push({ hour: from, waterMl });
+    layers = pour(question.box, layersAt(part, under), way, waterMl).layers;
   }
   return course;
 }

@@ -9,6 +9,7 @@ import { airFlow, USUAL_BUOYANCY_K } from './airFlow';
 import type { Wishes } from './forecast';
 import { moistBox, type Filling } from './moistBox';
 import type { BoxFactors, MoistureQuestion, RoomAir } from './moisture';
+import { freshlyPoured, type WateringWay } from './soilLayers';
 
 export const HEAT_SOURCES = ['mat-on-side', 'mat-below', 'cable', 'lamp'] as const;
 export type HeatSource = (typeof HEAT_SOURCES)[number];
@@ -52,14 +53,34 @@ export function dishAreaCm2Of({ container, furniture, dishAreaCm2 }: AiredHome):
   return (count * USUAL_DISH_SHARE * floorAreaMm2(container)) / 100;
 }
 
-/** The wetness a home is kept at for who lives in it: damp and dry end, and how much of the floor is damp. */
-export function keptWetness({ making }: CareProfile, stage: Stage): { damp: number; dry: number; sharePct: number } {
+/** How the soil of a home is kept for who lives in it. */
+export interface KeptSoil {
+  /** Wetness of the damp and the dry end when freshly damped. */
+  damp: number;
+  dry: number;
+  /** Share of the floor that is damp. % */
+  sharePct: number;
+  /** How it is watered. */
+  way: WateringWay;
+  /** What has to stay damp. */
+  judged: 'whole' | 'top';
+}
+
+/** How the soil is kept for a stage of a kind. */
+export function keptWetness({ making, climate }: CareProfile, stage: Stage): KeptSoil {
   const throughout = making.dampThroughout?.includes(stage) ?? false;
+  const sharePct = throughout ? 100 : making.dampSharePct;
   return {
-    damp: making.dampWetness,
-    dry: making.dryWetness,
-    sharePct: throughout ? 100 : making.dampSharePct,
+    ...{ damp: making.dampWetness, dry: making.dryWetness, sharePct },
+    way: usualWay(climate.damping, sharePct, !throughout && making.pouredDownSide === true),
+    judged: throughout ? 'top' : 'whole',
   };
+}
+
+function usualWay(damping: CareProfile['climate']['damping'], sharePct: number, isDownSide: boolean): WateringWay {
+  if (damping === 'mist') return 'mist-top';
+  if (damping === 'none') return 'fill-dish';
+  return isDownSide ? 'down-side' : sharePct < 100 ? 'at-end' : 'throughout';
 }
 
 /**
@@ -89,17 +110,20 @@ export function recipeIn(
 }
 
 /** What is in a home, for the moisture engine. */
-export function fillingOf(profile: CareProfile, stage: Stage, home: AiredHome, recipe: RecipePart[]): Filling {
+export function fillingOf(kept: Pick<KeptSoil, 'sharePct'>, home: AiredHome, recipe: RecipePart[]): Filling {
   return {
     soil: home.soil ?? flat(home.substrateDepthMm),
     recipe,
-    dampSharePct: keptWetness(profile, stage).sharePct,
+    dampSharePct: kept.sharePct,
     litterDepthMm: home.litterDepthMm,
     dishAreaCm2: dishAreaCm2Of(home),
   };
 }
 
-/** A home with who lives in it and the room about it, ready for a forecast of so many days from freshly damped. */
+/**
+ * A home with who lives in it and the room about it, ready for a forecast of so many days from freshly damped.
+ * @param kept how its soil is kept; as for this stage of this kind if left out
+ */
 export function questionOf(
   profile: CareProfile,
   stage: Stage,
@@ -108,11 +132,15 @@ export function questionOf(
   recipe: RecipePart[],
   materials: MaterialTable,
   days: number,
+  kept: KeptSoil = keptWetness(profile, stage),
 ): MoistureQuestion {
-  const { damp, dry } = keptWetness(profile, stage);
+  const { damp, dry, way, judged } = kept;
+  const wetness = { damp, dry };
   return {
-    box: moistBox(home.container, fillingOf(profile, stage, home, recipe), materials),
-    wetness: { damp, dry },
+    box: moistBox(home.container, fillingOf(kept, home, recipe), materials),
+    wetness,
+    layers: freshlyPoured(wetness, way, profile.climate.dampWetnessMin.value),
+    ...{ judged, way },
     room,
     warmingK: home.heat?.warmingK ?? 0,
     days,

@@ -1,6 +1,7 @@
 import { areaAtMm2, floorLongSideMm, volumeBelowMm3, type Container } from '@/core/housing/container';
 import { depthAtMm, meanDepthMm, type Soil } from '@/core/housing/soil';
 import type { MaterialTable, RecipePart } from '@/core/substrate/material';
+import { capillarity } from '@/core/substrate/capillarity';
 import { substrate } from '@/core/substrate/substrate';
 import { airWays, type AirWays, type AirWaysSettings } from './airFlow';
 
@@ -28,8 +29,13 @@ export interface MoistBox {
   /** Water at wetness 1. kg */
   dampHeldKg: number;
   dryHeldKg: number;
-  /** Water drawn to the drier end for a difference of wetness of 1 where the soil is all wet. kg/s */
+  /** Water drawn to the drier end for a difference of wetness of 1 where the soil is all wet, over the whole depth. kg/s */
   wickingKgS: number;
+  /** The same upwards and downwards, for a way as long as the depth. kg/s */
+  dampRiseKgS: number;
+  dryRiseKgS: number;
+  /** Height over which standing water thins out to 1/e. m */
+  suctionM: number;
   /** Length of still air that the litter is worth. m */
   litterM: number;
   depthM: number;
@@ -37,8 +43,6 @@ export interface MoistBox {
   heatLagS: number;
 }
 
-/** Capillary diffusivity of loose organic soil that is wet through. m2/s, from memory */
-const WICKING_M2_S = 6e-9;
 /** Vapour finds its way round leaves and moss: open share of the layer over its detours; from memory. */
 const LITTER_OPENNESS = 0.5;
 /** Heat from inside to the room through the wall and the air on both sides. W/(m2 K), from memory */
@@ -67,6 +71,9 @@ export function moistBox(
   const crossM2 = depthMm > 0 ? filled.volumeL / 1000 / lengthM : 0;
   const heldKgM3 = filled.volumeL > 0 ? heldKg / (filled.volumeL / 1000) : 0;
   const bothEnds = share > 0 && share < 1;
+  const depthM = depthMm / 1000;
+  const { creepM2S, suctionM } = depthMm > 0 ? capillarity(recipe, materials) : { creepM2S: 0, suctionM: 1 };
+  const riseKgS = (areaM2: number) => (depthM > 0 ? (creepM2S * heldKgM3 * areaM2) / depthM : 0);
   const outerM2 = surfaceOverSoilM2(container, depthMm) + soilAreaM2;
   const heatJK = (filled.dryMassG / 1000) * SOLIDS_HEAT_J_KGK + (heldKg / 2) * WATER_HEAT_J_KGK;
   return {
@@ -78,9 +85,12 @@ export function moistBox(
     dampHeldKg: heldKg * dampVolume,
     dryHeldKg: heldKg * (1 - dampVolume),
     // The middles of the two ends lie half the length apart.
-    wickingKgS: bothEnds ? (WICKING_M2_S * heldKgM3 * crossM2) / (lengthM / 2) : 0,
+    wickingKgS: bothEnds ? (creepM2S * heldKgM3 * crossM2) / (lengthM / 2) : 0,
+    dampRiseKgS: riseKgS(soilAreaM2 * share),
+    dryRiseKgS: riseKgS(soilAreaM2 * (1 - share)),
+    suctionM,
     litterM: litterDepthMm / 1000 / LITTER_OPENNESS,
-    depthM: depthMm / 1000,
+    depthM,
     heatLagS: heatJK / (WALL_HEAT_W_M2K * outerM2),
   };
 }

@@ -1,5 +1,6 @@
 import { bulkFlowM3S, draughtFlowM3S, stackFlowM3S } from './airFlow';
 import type { MoistBox } from './moistBox';
+import { evenly, LAYER_GAPS, LAYER_SHARES, type Layers, type SoilLayers, type WateringWay } from './soilLayers';
 import type { Spread } from './spread';
 import {
   saturationDensityKgM3,
@@ -45,7 +46,10 @@ export interface Misting {
 
 export interface MoistureQuestion {
   box: MoistBox;
+  /** Of both ends as a whole at the start. */
   wetness: { damp: number; dry: number };
+  /** How the water lies in them; evenly if left out. */
+  layers?: SoilLayers | undefined;
   room: RoomAir;
   roomSeries?: RoomSeries[] | undefined;
   /** By how much the home is warmer than its room. K */
@@ -56,8 +60,12 @@ export interface MoistureQuestion {
   misting?: Misting | undefined;
   /** Hour of the day at which the forecast begins. */
   startHour?: number | undefined;
-  /** It ends with the hour in which the damp end is under this. */
+  /** It ends with the hour in which the damp end (or its surface, where that is judged) is under this. */
   endsUnder?: number | undefined;
+  /** What has to stay damp of the damp end: the whole of it if left out, or its surface, for the small ones who live on it. */
+  judged?: 'whole' | 'top' | undefined;
+  /** How it is watered again; onto the damp end if left out. */
+  way?: WateringWay | undefined;
 }
 
 /** The course of a home, one value an hour (the first is the start). */
@@ -65,6 +73,8 @@ export interface MoistureCourse {
   relativeHumidityPct: Float64Array;
   dampWetness: Float64Array;
   dryWetness: Float64Array;
+  /** Surface, middle and lower half of the damp end, then of the dry end; see `layersAt`. */
+  layers: Float64Array;
   temperatureC: Float64Array;
   /** Water that has left the home since the start. mL */
   lostMl: Float64Array;
@@ -86,8 +96,10 @@ const DRAUGHT_W_M2K_PER_MS = 4;
 /** Density times heat of air, J/(m3 K), and the Lewis number of vapour in air to the power 2/3. */
 const AIR_HEAT_J_M3K = 1206;
 const LEWIS_FACTOR = 0.9;
-/** Below this wetness loose fibre and litter no longer bring water up as fast as it dries, and vapour comes from deeper down; from memory. */
+/** Below this wetness the skin of loose fibre and litter turns light, and vapour comes from deeper in its layer; from memory. */
 const CRITICAL_WETNESS = 0.7;
+/** Between layers wetter than this vapour moves nothing worth counting. */
+const VAPOUR_COUNTS_UNDER = 0.25;
 /** Open share of loose soil over its detours; from memory. */
 const SOIL_OPENNESS = 0.35;
 /** How sharply the humidity over soil falls when it is nearly dry: 1 - exp(-30 w); shape of a sorption curve, from memory. */
@@ -111,18 +123,72 @@ export function soilHumidity(wetness: number): number {
   return 1 - Math.exp(-SORPTION * Math.max(0, wetness));
 }
 
-/** Resistance of the litter and of the dry crust over soil of a wetness. s/m */
+/** Resistance of the litter and of the dry crust of a surface of a wetness. s/m */
 function coverResistance(box: MoistBox, wetness: number, diffusivity: number): number {
   const dried = wetness < CRITICAL_WETNESS ? 1 - wetness / CRITICAL_WETNESS : 0;
-  return (box.litterM + (box.depthM * dried) / SOIL_OPENNESS) / diffusivity;
+  return (box.litterM + (box.depthM * LAYER_SHARES[0] * dried) / SOIL_OPENNESS) / diffusivity;
+}
+
+/**
+ * Water that goes from one place in the soil to another in a step: drawn to the drier, and sinking until the upper holds less than
+ * the lower by what its suction bears; as vapour where either is dry. Never more than evens the two out, nor than the other can hold.
+ * @param openKg for a difference of wetness of 1, wet through
+ * @param sinks what gravity is worth over the way: its length in suction heights; 0 to the side
+ * @param poresKg vapour for a difference of humidity of 1
+ */
+function creepingKg(
+  water: Float64Array,
+  held: Float64Array,
+  from: number,
+  to: number,
+  openKg: number,
+  sinks: number,
+  poresKg: number,
+): number {
+  const fromKg = water[from] as number;
+  const toKg = water[to] as number;
+  const fromHeld = held[from] as number;
+  const toHeld = held[to] as number;
+  const a = fromKg / fromHeld;
+  const b = toKg / toHeld;
+  const mean = (a + b) / 2;
+  const open = openKg * mean * mean * mean * mean;
+  const evensKg = (fromHeld * toHeld) / (fromHeld + toHeld);
+  let flow = (open * (a - b + mean * sinks)) / (1 + open / evensKg);
+  if (a < VAPOUR_COUNTS_UNDER || b < VAPOUR_COUNTS_UNDER) {
+    flow += (poresKg * (soilHumidity(a) - soilHumidity(b))) / (1 + (poresKg * SORPTION) / evensKg);
+  }
+  return flow > 0
+    ? Math.min(flow, fromKg * GIVES_AT_MOST, Math.max(0, toHeld - toKg))
+    : Math.max(flow, -toKg * GIVES_AT_MOST, -Math.max(0, fromHeld - fromKg));
+}
+
+const endWetness = (waterKg: Float64Array, at: number, heldKg: number) =>
+  ((waterKg[at] as number) + (waterKg[at + 1] as number) + (waterKg[at + 2] as number)) / heldKg;
+
+/** The layers of a course at an hour of it. */
+export function layersAt({ layers }: MoistureCourse, hour: number): SoilLayers {
+  const read = (at: number): Layers => ({
+    top: layers[at] ?? 0,
+    middle: layers[at + 1] ?? 0,
+    low: layers[at + 2] ?? 0,
+  });
+  return { damp: read(6 * hour), dry: read(6 * hour + 3) };
+}
+
+/** What of the damp end has to stay damp, hour by hour. */
+export function judgedWetness(course: MoistureCourse, judged: MoistureQuestion['judged']): Float64Array {
+  if (judged !== 'top') return course.dampWetness;
+  return course.dampWetness.map((_, hour) => course.layers[6 * hour] ?? 0);
 }
 
 /**
  * Follows the water of a home. In each step the air settles at once between what evaporates (damp end, dry end, dish,
- * film on the walls) and what the openings pass; the soil loses what went; water creeps from the wetter end to the
- * drier; vapour condenses where the walls are below the dew point.
+ * film on the walls) and what the openings pass; the surface of the soil loses what went; water creeps and sinks between its
+ * three layers and from the wetter end to the drier; vapour condenses where the walls are below the dew point.
  *
- * Evaporation: mass transfer by the Lewis relation, first-stage and falling-rate drying with a receding front.
+ * Evaporation: mass transfer by the Lewis relation, first-stage and falling-rate drying with a crust. In the soil: capillary
+ * flow by a diffusivity that grows with the fourth power of wetness (Campbell 1974: the power is 2 + b, and b some 2 in loose fibre), gravity by the suction of the mix, vapour through dry pores.
  * Quasi-steady: a box holds grams of vapour and grams of water a day, so its air settles within minutes.
  * @param question days from 0.04 to 400, steps from 1 to 60 minutes that divide an hour
  */
@@ -136,6 +202,7 @@ export function followMoisture(question: MoistureQuestion): MoistureCourse {
     relativeHumidityPct: new Float64Array(hours + 1),
     dampWetness: new Float64Array(hours + 1),
     dryWetness: new Float64Array(hours + 1),
+    layers: new Float64Array(6 * (hours + 1)),
     temperatureC: new Float64Array(hours + 1),
     lostMl: new Float64Array(hours + 1),
   };
@@ -149,8 +216,29 @@ export function followMoisture(question: MoistureQuestion): MoistureCourse {
   const dishG = dishAreaM2 * hm;
   const filmG = wallAreaM2 * hm;
 
-  let dampKg = dampHeldKg * question.wetness.damp;
-  let dryKg = dryHeldKg * question.wetness.dry;
+  const { damp: dampLayers, dry: dryLayers } = question.layers ?? {
+    damp: evenly(question.wetness.damp),
+    dry: evenly(question.wetness.dry),
+  };
+  // Surface, middle and lower half of the damp end, then of the dry end.
+  const heldKg = Float64Array.from([
+    ...LAYER_SHARES.map((share) => share * dampHeldKg),
+    ...LAYER_SHARES.map((share) => share * dryHeldKg),
+  ]);
+  const wet = [dampLayers.top, dampLayers.middle, dampLayers.low, dryLayers.top, dryLayers.middle, dryLayers.low];
+  const waterKg = heldKg.map((each, at) => each * (wet[at] ?? 0));
+  const [upperGap, lowerGap] = LAYER_GAPS;
+  const sinksUpper = (box.depthM * upperGap) / box.suctionM;
+  const sinksLower = (box.depthM * lowerGap) / box.suctionM;
+  const hasDamp = dampHeldKg > 0;
+  const hasDry = dryHeldKg > 0;
+  const [dampTopHeld = 0, , , dryTopHeld = 0] = heldKg;
+  const move = (from: number, to: number, openKg: number, sinks: number, poresKg: number) => {
+    const flow = creepingKg(waterKg, heldKg, from, to, openKg, sinks, poresKg);
+    (waterKg[from] as number) -= flow;
+    (waterKg[to] as number) += flow;
+  };
+  const isTopJudged = question.judged === 'top';
   let filmKg = 0;
   let lostKg = 0;
   let passedKg = 0;
@@ -185,14 +273,16 @@ export function followMoisture(question: MoistureQuestion): MoistureCourse {
       knownRoomC = roomC;
     }
 
-    const dampWetness = dampHeldKg > 0 ? dampKg / dampHeldKg : 0;
-    const dryWetness = dryHeldKg > 0 ? dryKg / dryHeldKg : 0;
-    const dampAir = soilHumidity(dampWetness) * saturation;
-    const dryAir = soilHumidity(dryWetness) * saturation;
+    const dampTop = waterKg[0] as number;
+    const dryTop = waterKg[3] as number;
+    const dampSurface = hasDamp ? dampTop / dampTopHeld : 0;
+    const drySurface = hasDry ? dryTop / dryTopHeld : 0;
+    const dampAir = soilHumidity(dampSurface) * saturation;
+    const dryAir = soilHumidity(drySurface) * saturation;
     // A film of soil that would dry out within the step gives at most half of what it has.
     const most = GIVES_AT_MOST / (saturation * stepS);
-    const dampG = Math.min(conductanceOf(box, box.dampAreaM2, dampWetness, hm, diffusivity), dampKg * most);
-    const dryG = Math.min(conductanceOf(box, box.dryAreaM2, dryWetness, hm, diffusivity), dryKg * most);
+    const dampG = Math.min(conductanceOf(box, box.dampAreaM2, dampSurface, hm, diffusivity), dampTop * most);
+    const dryG = Math.min(conductanceOf(box, box.dryAreaM2, drySurface, hm, diffusivity), dryTop * most);
     // Damp air is lighter than dry air: what it weighs less is worth so many degrees of warmth.
     const kelvin = insideC + ZERO_C_K;
     const buoyancyK = insideC - roomC + (inside - outside.densityKgM3) * VAPOUR_LIGHTNESS * kelvin * kelvin;
@@ -216,26 +306,46 @@ export function followMoisture(question: MoistureQuestion): MoistureCourse {
     }
     inside = total > 0 ? supply / total : outside.densityKgM3;
 
+    let judged = dampSurface;
     if (isHour) {
       const hour = step / perHour;
+      const dampWetness = hasDamp ? endWetness(waterKg, 0, dampHeldKg) : 0;
+      if (!isTopJudged) judged = dampWetness;
       out.relativeHumidityPct[hour] = Math.min(100, (100 * inside) / saturation);
       out.dampWetness[hour] = dampWetness;
-      out.dryWetness[hour] = dryWetness;
+      out.dryWetness[hour] = hasDry ? endWetness(waterKg, 3, dryHeldKg) : 0;
+      for (let at = 0; at < 6; at += 1) {
+        const held = heldKg[at] as number;
+        if (held > 0) out.layers[6 * hour + at] = (waterKg[at] as number) / held;
+      }
       out.temperatureC[hour] = insideC;
       out.lostMl[hour] = lostKg * 1000;
     }
     conductanceSum += outG;
     done = step;
-    if (step === steps || (isHour && dampWetness < endsUnder)) break;
+    if (step === steps || (isHour && judged < endsUnder)) break;
 
     const fromDamp = dampG * (dampAir - inside) * stepS;
     const fromDry = dryG * (dryAir - inside) * stepS;
     const fromDish = dishG * (saturation - inside) * stepS;
-    const meanWetness = (dampWetness + dryWetness) / 2;
-    const wicked = wickingKgS * meanWetness * meanWetness * (dampWetness - dryWetness) * stepS;
-    const crept = Math.max(-dryKg * GIVES_AT_MOST, Math.min(dampKg * GIVES_AT_MOST, wicked));
-    dampKg -= fromDamp + crept;
-    dryKg -= fromDry - crept;
+    waterKg[0] = dampTop - fromDamp;
+    waterKg[3] = dryTop - fromDry;
+    const poresKg = (diffusivity * SOIL_OPENNESS * saturation * stepS) / Math.max(box.depthM, 1e-3);
+    if (hasDamp) {
+      const pores = poresKg * box.dampAreaM2;
+      move(0, 1, (box.dampRiseKgS * stepS) / upperGap, sinksUpper, pores / upperGap);
+      move(1, 2, (box.dampRiseKgS * stepS) / lowerGap, sinksLower, pores / lowerGap);
+    }
+    if (hasDry) {
+      const pores = poresKg * box.dryAreaM2;
+      move(3, 4, (box.dryRiseKgS * stepS) / upperGap, sinksUpper, pores / upperGap);
+      move(4, 5, (box.dryRiseKgS * stepS) / lowerGap, sinksLower, pores / lowerGap);
+    }
+    if (wickingKgS > 0 && hasDamp && hasDry) {
+      for (let layer = 0; layer < 3; layer += 1) {
+        move(layer, layer + 3, wickingKgS * (LAYER_SHARES[layer] as number) * stepS, 0, 0);
+      }
+    }
     filmKg -= filmFlow * stepS;
     dishKg += fromDish;
     lostKg += fromDamp + fromDry + fromDish + filmFlow * stepS;
@@ -244,15 +354,15 @@ export function followMoisture(question: MoistureQuestion): MoistureCourse {
     const overflow = filmKg - FILM_KG_M2 * wallAreaM2;
     if (overflow > 0) {
       filmKg -= overflow;
-      dampKg += overflow * dampShare;
-      dryKg += overflow * (1 - dampShare);
+      (waterKg[0] as number) += overflow * dampShare;
+      (waterKg[3] as number) += overflow * (1 - dampShare);
     }
     if (misting && isHour && (step / perHour + startHour) % 24 === misting.hourOfDay) {
       if ((100 * inside) / saturation < misting.belowPct) {
         const mistKg = misting.waterMl / 1000;
         filmKg += mistKg * MIST_ON_SURFACES;
-        dampKg += mistKg * (1 - MIST_ON_SURFACES) * dampShare;
-        dryKg += mistKg * (1 - MIST_ON_SURFACES) * (1 - dampShare);
+        (waterKg[0] as number) += mistKg * (1 - MIST_ON_SURFACES) * dampShare;
+        (waterKg[3] as number) += mistKg * (1 - MIST_ON_SURFACES) * (1 - dampShare);
         mistedKg += mistKg;
         mistings += 1;
       }
@@ -264,6 +374,7 @@ export function followMoisture(question: MoistureQuestion): MoistureCourse {
     relativeHumidityPct: told(out.relativeHumidityPct),
     dampWetness: told(out.dampWetness),
     dryWetness: told(out.dryWetness),
+    layers: whole ? out.layers : out.layers.subarray(0, 6 * (Math.floor(done / perHour) + 1)),
     temperatureC: told(out.temperatureC),
     lostMl: told(out.lostMl),
     dishMl: dishKg * 1000,

@@ -6,7 +6,8 @@ import type { MaterialTable } from '@/core/substrate/material';
 import type { OpeningSettings } from './airOpenings';
 import { forecastMoisture, type Band, type Stale } from './forecast';
 import { moistBox, type Filling } from './moistBox';
-import type { BoxFactors, RoomAir } from './moisture';
+import type { BoxFactors, MoistureQuestion, RoomAir } from './moisture';
+import type { SoilLayers } from './soilLayers';
 
 export interface VentWishes {
   humidityPct: Band;
@@ -24,6 +25,9 @@ export interface VentPlanQuestion {
   container: Container;
   filling: Filling;
   wetness: { damp: number; dry: number };
+  /** How the water lies in it when freshly damped, and what of it has to stay damp; see `MoistureQuestion`. */
+  layers?: SoilLayers | undefined;
+  judged?: MoistureQuestion['judged'];
   room: RoomAir;
   warmingK: number;
   wishes: VentWishes;
@@ -154,11 +158,11 @@ function candidates({ container, filling, wishes }: VentPlanQuestion): Candidate
 }
 
 function tried(question: VentPlanQuestion, option: Candidate, materials: MaterialTable): VentOption {
-  const { container, filling, wetness, room, warmingK, wishes, factors, settings } = question;
+  const { container, filling, wetness, layers, judged, room, warmingK, wishes, factors, settings } = question;
   const drilled: Container = isGlass(container) ? container : { ...container, lid: 'solid', vents: option.vents };
   const box = moistBox(drilled, filling, materials, settings);
   const forecast = forecastMoisture(
-    { box, wetness, room, warmingK, days: LOOKS_AHEAD_DAYS, stepMinutes: 60, factors },
+    { box, wetness, layers, judged, room, warmingK, days: LOOKS_AHEAD_DAYS, stepMinutes: 60, factors },
     { humidityPct: wishes.humidityPct, dampWetnessMin: wishes.dampWetnessMin },
   );
   const { airChangesPerHour, steadyRelativeHumidityPct: humidity, staleAir } = forecast;

@@ -49,7 +49,7 @@ describe('the next watering', () => {
     expect(isNear(outlook([damped(3)]).dueOn, earliest)).toBe(true);
     expect(isNear(outlook([damped(3)]).lateOn, latest)).toBe(true);
     expect(outlook([damped(days)]).waterMl / forecast.redampMl).toBeCloseTo(1, 0);
-    expect(outlook([damped(3)])).toMatchObject({ by: 'damped', since: ago(3), where: 'damp-end' });
+    expect(outlook([damped(3)])).toMatchObject({ by: 'damped', since: ago(3), way: 'at-end' });
   });
 
   it('is told from the first day on which it may be dry to the last, more narrowly the more is known', () => {
@@ -65,6 +65,24 @@ describe('the next watering', () => {
     expect(waterStatus({ dueOn: ago(5), likelyOn: ago(3) }, TODAY)).toBe('fail');
     expect(waterStatus({ dueOn: ago(3) }, TODAY)).toBe('fail');
     expect(waterStatus({ dueOn: ago(30), likelyOn: null }, TODAY)).toBe('watch');
+  });
+
+  it('goes by what was found where the forecast would never have dried so far', () => {
+    const sealed = {
+      ...home,
+      container: { ...home.container, lid: 'solid' as const, lidFit: 'gasket' as const, vents: [] },
+    };
+    const kept = { ...keptWetness(profile, 'adult'), sharePct: 100 };
+    const still = questionOf(profile, 'adult', sealed, USUAL_ROOM, recipe, materials, 1, kept);
+    const told = (facts: WaterFact[]) => wateringOutlook(still, wishes, facts, TODAY);
+    const limit = wishes.dampWetnessMin ?? NaN;
+    expect(told([damped(9)])?.likelyOn).toBeNull();
+    const dry = told([damped(9), { kind: 'felt', on: ago(0), wetness: limit / 2 }]);
+    expect(dry).toMatchObject({ dueOn: TODAY, likelyOn: TODAY });
+    expect(dry?.dampWetness).toBeCloseTo(limit / 2, 9);
+    expect(dry?.waterMl).toBeCloseTo(1000 * (still.wetness.damp - limit / 2) * still.box.dampHeldKg, 6);
+    const lostMl = 1000 * (still.wetness.damp - limit + 0.05) * still.box.dampHeldKg;
+    expect(told([damped(9), { kind: 'weighed', on: ago(0), lostMl }])?.dueOn).toBe(TODAY);
   });
 
   it('moves with a handful felt, a weighing, and water that fell short', () => {

@@ -1,13 +1,14 @@
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
 import type { Status } from '@/core/housing/fit';
 import { redampBand, type Wishes } from './forecast';
-import { followMoisture, type MoistureCourse, type MoistureQuestion } from './moisture';
+import { followMoisture, judgedWetness, layersAt, type MoistureCourse, type MoistureQuestion } from './moisture';
+import { evenly, meanWetness, type Layers, type SoilLayers, type WateringWay } from './soilLayers';
 
 /** What was done to, or found out about, the water of a home; newest last. */
 export type WaterFact =
   /** Damped; `shortMl` is what was poured less than it took. */
   | { kind: 'damped'; on: Day; shortMl: number }
-  /** A handful squeezed, or a moisture meter: wetness of the damp end. */
+  /** A handful squeezed, or a moisture meter: wetness of what has to stay damp. */
   | { kind: 'felt'; on: Day; wetness: number }
   /** Weighed: water lost since it was damped. */
   | { kind: 'weighed'; on: Day; lostMl: number };
@@ -29,15 +30,21 @@ export interface WateringOutlook {
   waterMl: number;
   /** Freshly damped it holds for so many days at least; null for longer than is looked ahead. */
   holdsDays: number | null;
+  /** Of what has to stay damp: the damp end, or its surface. */
   dampWetness: number;
   dampWetnessMin: number;
   /** What the answer goes by. */
   by: WaterFact['kind'] | 'dry-air';
   since: Day;
-  /** Where the water goes: the whole floor, or the damp end. */
-  where: 'damp-end' | 'throughout';
+  /** How the water gets in. */
+  way: WateringWay;
+  /** How the water lies in the soil today. */
+  layers: SoilLayers;
   dryAir?: DryAir | undefined;
 }
+
+/** What the walk needs of it. */
+export type WateringDue = Omit<WateringOutlook, 'layers'>;
 
 const LOOKS_AHEAD_DAYS = 120;
 /** Nobody measures less than this out of a bottle. mL */
@@ -45,7 +52,8 @@ const SMALLEST_WATERING_ML = 5;
 
 /**
  * When a home is to be damped next, and with how much: from the first day on which it may have dried, as its room and its lid may
- * be, to the last. The forecast runs from the last damping; a handful felt or the box weighed since then sets the clock: the home is as old, in its drying, as the forecast is at that wetness. Air that
+ * be, to the last. The forecast runs from the last damping; a handful
+ * felt or the box weighed since then sets the clock: the home is as old, in its drying, as the forecast is at that wetness. Air that
  * was too dry for longer than is borne makes it due today.
  * @param question the home freshly damped
  * @param facts at least the last damping (or filling), and what was found out since
@@ -61,14 +69,14 @@ export function wateringOutlook(
   const damped = [...facts].reverse().find((fact) => fact.kind === 'damped');
   if (box.dampHeldKg <= 0 || damped?.kind !== 'damped') return null;
   const limit = wishes.dampWetnessMin ?? 0;
-  const short = damped.shortMl / 1000 / box.dampHeldKg;
-  const start = { ...wetness, damp: Math.max(0, wetness.damp - short) };
-  const fresh = { ...question, wetness: start, days: LOOKS_AHEAD_DAYS };
   const latest = facts.filter((fact) => fact.on >= damped.on).at(-1) ?? damped;
   const found = 24 * daysBetween(latest.on, today);
-  const course = followMoisture(fresh);
-  const age = ageAt(course, latest);
-  const end = course.dampWetness.findIndex((each) => each < limit);
+  const short = damped.shortMl / 1000 / box.dampHeldKg;
+  const { damp, dry } = question.layers ?? { damp: evenly(wetness.damp), dry: evenly(wetness.dry) };
+  const since = { ...question, layers: { damp: less(damp, short), dry }, days: LOOKS_AHEAD_DAYS };
+  const { fresh, course, age } = followedFrom(since, latest, limit, found);
+  const judged = judgedWetness(course, question.judged);
+  const end = judged.findIndex((each) => each < limit);
   const endsAt = end < 0 ? null : end;
   const { earliest, latest: slowest } = redampBand(fresh, limit, endsAt === null ? null : endsAt / 24);
   // What is left of the way from where it was found is as uncertain as the whole: the less is left, the narrower.
@@ -78,32 +86,61 @@ export function wateringOutlook(
     const pace = whole > 0 ? (24 * wholeDays) / whole : 1;
     return Math.floor(((whole - age) * pace - found) / 24);
   };
-  const now = course.dampWetness[Math.min(course.dampWetness.length - 1, Math.max(0, Math.round(age + found)))] ?? 0;
+  const hour = Math.min(judged.length - 1, Math.max(0, Math.round(age + found)));
   const dayOf = (days: number | null) => (dryAir ? today : days === null ? null : addDays(today, days));
   return {
     dueOn: dayOf(leftIn(earliest)),
     likelyOn: dayOf(endsAt === null ? null : leftIn(endsAt / 24)),
     lateOn: dayOf(leftIn(slowest)),
-    waterMl: Math.max(SMALLEST_WATERING_ML, (wetness.damp - now) * box.dampHeldKg * 1000),
+    waterMl: Math.max(SMALLEST_WATERING_ML, (wetness.damp - (course.dampWetness[hour] ?? 0)) * box.dampHeldKg * 1000),
     holdsDays: earliest === null ? null : Math.max(1, Math.floor(earliest)),
-    dampWetness: now,
+    dampWetness: judged[hour] ?? 0,
     dampWetnessMin: limit,
     by: dryAir ? 'dry-air' : latest.kind,
     since: latest.on,
-    where: box.dryAreaM2 > 0 ? 'damp-end' : 'throughout',
+    way: question.way ?? 'at-end',
+    layers: layersAt(course, hour),
     ...(dryAir && { dryAir }),
   };
 }
 
-/** How far the drying of the forecast had come when a fact was found. h */
-function ageAt(course: MoistureCourse, fact: WaterFact): number {
-  if (fact.kind === 'damped') return 0;
-  const at =
-    fact.kind === 'felt'
-      ? course.dampWetness.findIndex((each) => each <= fact.wetness)
-      : course.lostMl.findIndex((each) => each >= fact.lostMl);
-  return at < 0 ? course.dampWetness.length - 1 : at;
+/**
+ * The forecast that goes by what was found last: from the damping, as far on as it was found to be (h). One that would never have
+ * come so far begins anew from what was found.
+ * @param found how long ago that was. h
+ */
+function followedFrom(
+  since: MoistureQuestion & { layers: SoilLayers },
+  latest: WaterFact,
+  limit: number,
+  found: number,
+) {
+  const dries = followMoisture({ ...since, endsUnder: limit });
+  // What came after it dried is followed only where it is asked for.
+  const isAfter = latest.kind !== 'damped' || found > dries.dampWetness.length - 1;
+  const course = isAfter ? followMoisture(since) : dries;
+  const age = ageAt(course, since.judged, latest);
+  if (age >= 0 || latest.kind === 'damped') return { fresh: since, course, age };
+  const { damp, dry } = since.layers;
+  const left =
+    latest.kind === 'weighed' ? meanWetness(damp) - latest.lostMl / 1000 / since.box.dampHeldKg : latest.wetness;
+  const anew = { ...since, layers: { damp: evenly(Math.max(0, left)), dry } };
+  return { fresh: anew, course: followMoisture(anew), age: 0 };
 }
+
+/** How far the drying of the forecast had come when a fact was found, h; less than 0 where it never comes so far. */
+function ageAt(course: MoistureCourse, judged: MoistureQuestion['judged'], fact: WaterFact): number {
+  if (fact.kind === 'damped') return 0;
+  return fact.kind === 'felt'
+    ? judgedWetness(course, judged).findIndex((each) => each <= fact.wetness)
+    : course.lostMl.findIndex((each) => each >= fact.lostMl);
+}
+
+const less = ({ top, middle, low }: Layers, by: number): Layers => ({
+  top: Math.max(0, top - by),
+  middle: Math.max(0, middle - by),
+  low: Math.max(0, low - by),
+});
 
 /** Late by more than so many days, damp soil should not wait another. From memory */
 export const DAMP_TOLERANCE_DAYS = 2;

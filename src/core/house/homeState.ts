@@ -1,6 +1,6 @@
 import { staleAir, type Stale } from '@/core/climate/forecast';
 import { CROWDED_PCT } from '@/core/colony/fullness';
-import { waterStatus, type WateringOutlook } from '@/core/climate/watering';
+import { waterStatus, type WateringDue } from '@/core/climate/watering';
 import { company, type CompanyCheck, type Lodger } from '@/core/housing/company';
 import { compareStatus, fit, worse, type Animal, type FitAnswer, type Status } from '@/core/housing/fit';
 import type { HomeState } from '@/core/housing/quantities';
@@ -32,7 +32,7 @@ export interface HomeQuestion {
   tenants: readonly Tenant[];
   /** What its air does, and the exchange that whoever it is damped for wants; null where nobody can say: a nest, an empty box. */
   air: { airChangesPerHour: number; humidityPct: number; wantedPerHour: number } | null;
-  watering: WateringOutlook | null;
+  watering: WateringDue | null;
   alarms: readonly ProbeAlarm[];
 }
 
@@ -103,7 +103,7 @@ export function homeState({ home, today, tenants, air: flow, watering, alarms }:
 export const alarmStatus = ({ kind }: Pick<ProbeAlarm, 'kind'>): 'watch' | 'fail' =>
   IS_DEAF.has(kind) ? 'watch' : 'fail';
 
-function waterGrounds(watering: WateringOutlook | null, today: Day): HomeGround[] {
+function waterGrounds(watering: WateringDue | null, today: Day): HomeGround[] {
   const status = waterStatus(watering, today);
   if (!watering || status === 'pass') return [];
   return [{ about: 'water', status, dueOn: watering.dueOn, isDryAir: watering.dryAir !== undefined }];

@@ -61,7 +61,7 @@ const anybody: fc.Arbitrary<ResidentToday> = fc
     ...(dampIn !== null && {
       watering: {
         ...{ dueOn: addDays(TODAY, dampIn), holdsDays: 21, waterMl: 40, dampWetness: 0.4, dampWetnessMin: 0.4 },
-        ...{ by: 'damped' as const, since: TODAY, where: 'damp-end' as const },
+        ...{ by: 'damped' as const, since: TODAY, way: 'at-end' as const },
       },
     }),
   }));

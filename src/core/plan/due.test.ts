@@ -1,6 +1,6 @@
 import { profileOf } from '@/contract/testing/profileOf';
 import { ago, container, entry, fed, kinds, LARDER, TODAY, work } from '@/contract/testing/spiderToday';
-import type { WateringOutlook } from '@/core/climate/watering';
+import type { WateringDue } from '@/core/climate/watering';
 import type { Container } from '@/core/housing/container';
 import { shippedRests } from '@/contract/shipped';
 import { addDays } from '@/core/measure/day';
@@ -240,7 +240,7 @@ describe('the home', () => {
 });
 
 describe('damp soil', () => {
-  const outlook = (change: Partial<WateringOutlook> = {}): WateringOutlook => ({
+  const outlook = (change: Partial<WateringDue> = {}): WateringDue => ({
     dueOn: TODAY,
     waterMl: 43,
     holdsDays: 28,
@@ -248,10 +248,10 @@ describe('damp soil', () => {
     dampWetnessMin: 0.4,
     by: 'damped',
     since: ago(28),
-    where: 'damp-end',
+    way: 'at-end',
     ...change,
   });
-  const damp = (watering: WateringOutlook | null, log: LogEntry[] = []) =>
+  const damp = (watering: WateringDue | null, log: LogEntry[] = []) =>
     work([...fed(2), ...log], { watering }).jobs.find((job) => job.kind === 'damp');
 
   it('is watered on the day its forecast names, with what it takes and where', () => {
@@ -262,7 +262,7 @@ describe('damp soil', () => {
       cannotWait: false,
       minutes: 1,
       reason: { code: 'dries', by: 'damped', since: ago(28), dampWetness: 0.39, dampWetnessMin: 0.4 },
-      water: { ml: 45, where: 'damp-end' },
+      water: { ml: 45, way: 'at-end' },
     });
     expect(damp(outlook({ dueOn: addDays(TODAY, 1) }))).toBeUndefined();
     expect(damp(outlook({ dueOn: null }))).toBeUndefined();
@@ -298,7 +298,7 @@ describe('probes that cry', () => {
   it('of dry air are answered by the damping, where there is one', () => {
     const dryAir = { humidityPct: 48, hours: 80, minPct: 65 };
     const watering = { dueOn: TODAY, waterMl: 40, dampWetness: 0.5, dampWetnessMin: 0.4, by: 'dry-air', since: ago(3) };
-    const both = { ...watering, where: 'damp-end', dryAir } as WateringOutlook;
+    const both = { ...watering, way: 'at-end', dryAir } as WateringDue;
     expect(kinds(fed(2), { alarms: [alarm], watering: both })).toEqual(['damp']);
     expect(kinds(fed(2), { alarms: [alarm], watering: null })).toEqual(['alarm']);
   });

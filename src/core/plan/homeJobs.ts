@@ -42,7 +42,7 @@ export function dampingRhythm({ watering }: ResidentToday): Rhythm[] {
 function damping(resident: ResidentToday, today: Day): Job[] {
   const { watering, log } = resident;
   if (!watering) return [];
-  const water = { ml: pouredMl(watering.waterMl), where: watering.where };
+  const water = { ml: pouredMl(watering.waterMl), way: watering.way };
   const atOnce = watering.dryAir && { until: today, cannotWait: true };
   return dampingRhythm(resident)
     .flatMap((rhythm) => jobOf(rhythm, log, today))

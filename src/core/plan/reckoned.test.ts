@@ -38,7 +38,7 @@ const outlook = (daysAgo: number, more: Partial<MoultOutlook> = {}): MoultOutloo
 });
 const watering = {
   ...{ dueOn: ago(1), holdsDays: 21, waterMl: 43, dampWetness: 0.38, dampWetnessMin: 0.4 },
-  ...{ by: 'damped' as const, since: ago(22), where: 'damp-end' as const },
+  ...{ by: 'damped' as const, since: ago(22), way: 'at-end' as const },
 };
 const alarm = { kind: 'too-dry' as const, since: 0, hours: 80, value: 48, limit: 65, probe: 'C2', probeId: 'p1' };
 

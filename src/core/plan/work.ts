@@ -1,4 +1,4 @@
-import type { WateringOutlook } from '@/core/climate/watering';
+import type { WateringDue } from '@/core/climate/watering';
 import type { Dish, Larder, Meal, PastMeal } from '@/core/feeding/food';
 import type { Condition } from '@/core/feeding/prey';
 import type { HomeState } from '@/core/housing/quantities';
@@ -95,7 +95,7 @@ export interface ResidentToday extends AnimalMeasures, Partial<Together> {
   /** At least the latest entry of each kind (and of each kind of sign) before today, and all of today's. */
   log: LogEntry[];
   /** When its soil is to be damped, as it stood this morning; null for kinds whose soil is not kept damp. */
-  watering?: WateringOutlook | null | undefined;
+  watering?: WateringDue | null | undefined;
   /** What the probes in its home say is wrong. */
   alarms?: ProbeAlarm[] | undefined;
   /** The winter rest that it is in, or that is planned for it. */
@@ -192,7 +192,7 @@ export interface Job {
   meal?: JobMeal;
   soil?: { fromMm: number; toMm: number };
   /** What to pour, and where. */
-  water?: { ml: number; where: WateringOutlook['where'] };
+  water?: { ml: number; way: WateringDue['way'] };
   /** The step of its winter rest, and what the place is to have from then on. */
   rest?: { restId: string; key: string; what: RestAct; targetC: number };
   /** The move that is planned. */

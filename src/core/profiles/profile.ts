@@ -175,7 +175,9 @@ export interface Making extends Ground {
   dryWetness: number;
   /** Share of the floor that is kept damp. % */
   dampSharePct: number;
-  /** Stages that are kept damp throughout. */
+  /** Watered down the side or a pipe, so that its burrow is damp below and the top dries; on the soil if left out. */
+  pouredDownSide?: boolean;
+  /** Stages that are kept damp throughout, up to the surface on which they live. */
   dampThroughout?: Stage[];
   /** Litter to put on top, mm; 0 for none. */
   litterMm: number;

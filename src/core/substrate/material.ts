@@ -32,6 +32,10 @@ export interface Material {
   looseDensityGPerL: Fact;
   /** Water in a litre at wetness 1: all it holds without dripping. mL */
   waterHeldMlPerL: Fact;
+  /** How fast water creeps through it, wet through: its capillary diffusivity at wetness 1. mm2/h */
+  creepMm2PerH: Fact;
+  /** Over this height water standing in it thins out to 1/e of what it holds: small where it is coarse. mm */
+  suctionMm: Fact;
   brick?: Brick;
   /** Dust, heat or other harm in handling it. */
   cautions: MaterialCaution[];

@@ -92,8 +92,8 @@ export function substrate(question: SubstrateQuestion, materials: MaterialTable)
   };
 }
 
-/** The parts as shares of one, equal materials added together. */
-function shares(recipe: RecipePart[]): { material: MaterialId; share: number }[] {
+/** The parts as shares of one, equal materials added together. @throws Refusal where all parts are nothing */
+export function shares(recipe: RecipePart[]): { material: MaterialId; share: number }[] {
   const total = recipe.reduce((sum, { parts }) => sum + parts, 0);
   if (!(total > 0)) {
     throw new Refusal([{ path: 'recipe', message: 'All parts are 0: at least one must be more.' }]);

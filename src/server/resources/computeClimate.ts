@@ -6,7 +6,8 @@ import { forecastMoisture, redampBand, type MoistureForecast, type Wishes } from
 import { wishesOf } from '@/core/climate/homeAir';
 import { LEFT_OUT } from '@/core/climate/leftOut';
 import { moistBox, type Filling } from '@/core/climate/moistBox';
-import type { MoistureCourse, MoistureQuestion } from '@/core/climate/moisture';
+import { layersAt, type MoistureCourse, type MoistureQuestion } from '@/core/climate/moisture';
+import { evenly, pour } from '@/core/climate/soilLayers';
 import { airState } from '@/core/climate/psychrometrics';
 import type { Relaxation } from '@/core/climate/ventPlan';
 import { flat } from '@/core/housing/soil';
@@ -44,7 +45,14 @@ const fillingOf = ({ substrate, dishAreaCm2 }: Moist): Filling => ({
 function questionOf(body: Moist, materials: MaterialTable, days: number, stepMinutes = 60): MoistureQuestion {
   const { container, room, roomSeries, warmingK, factors, substrate } = body;
   const box = moistBox(container, fillingOf(body), materials, body);
-  return { box, wetness: substrate.wetness, room, roomSeries, warmingK, factors, days, stepMinutes };
+  const { wetness, layers } = substrate;
+  return { box, wetness, layers, room, roomSeries, warmingK, factors, days, stepMinutes };
+}
+
+/** The soil at the start, after what was poured on it. */
+function poured({ box, wetness, layers }: MoistureQuestion, pouring: z.output<typeof moistureRequest>['pour']) {
+  const before = layers ?? { damp: evenly(wetness.damp), dry: evenly(wetness.dry) };
+  return pour(box, before, pouring?.way ?? 'fill-dish', pouring?.waterMl ?? 0);
 }
 
 const seriesOf = (course: MoistureCourse) =>
@@ -53,6 +61,7 @@ const seriesOf = (course: MoistureCourse) =>
     relativeHumidityPct,
     dampWetness: course.dampWetness[hour] ?? 0,
     dryWetness: course.dryWetness[hour] ?? 0,
+    layers: layersAt(course, hour),
     temperatureC: course.temperatureC[hour] ?? 0,
   }));
 
@@ -66,11 +75,13 @@ export function computeClimateHandlers({ database }: Pick<Deps, 'database'>): Pi
     vents: ({ body: { substrateDepthMm, ...body } }) => airFlow({ ...body, soil: flat(substrateDepthMm) }),
 
     moisture: async ({ body }) => {
-      const question = questionOf(body, await materialTable(database), body.days, body.stepMinutes);
+      const asked = questionOf(body, await materialTable(database), body.days, body.stepMinutes);
+      const { layers, standsMl } = poured(asked, body.pour);
+      const question = { ...asked, layers, judged: body.judged };
       const wishes = { ...(await wishesOfProfile(database, body.profile)), ...body.wishes };
       const forecast = forecastMoisture(question, wishes);
       const band = redampBand(question, forecast.dampWetnessMin, forecast.daysToRedamp);
-      return { ...answerOf(forecast), redampBand: band, leftOut: [...LEFT_OUT] };
+      return { ...answerOf(forecast), redampBand: band, standsMl, leftOut: [...LEFT_OUT] };
     },
 
     ventPlan: async ({ body }) => {
@@ -81,6 +92,7 @@ export function computeClimateHandlers({ database }: Pick<Deps, 'database'>): Pi
           container,
           filling: fillingOf(body),
           wetness: body.substrate.wetness,
+          layers: body.substrate.layers,
           room,
           warmingK,
           wishes,

@@ -121,7 +121,7 @@ export function subjectOf(care: CareBook, { log, watering, ...animal }: WorkSubj
     profile: care.of(animal),
     home: animal.home,
     watering: watering && {
-      ...{ dampWetness: 0, dampWetnessMin: 0, by: 'damped', where: 'damp-end' },
+      ...{ dampWetness: 0, dampWetnessMin: 0, by: 'damped', way: 'at-end' },
       ...{ since: watering.dueOn ?? '', ...watering },
     },
     log: log.map(({ kind, ...line }, index): LogEntry => ({

@@ -88,7 +88,7 @@ export function AheadCharts({ ahead, before, band, today, days, readings }: Prop
         <Soft>{`limit ${pct(100 * forecast.dampWetnessMin)} of what it holds`}</Soft>
       </View>
       <LineChart
-        label={`Wetness: damp end now ${pct(100 * (course.dampWetness[0] ?? 0))}, dry end ${pct(100 * (course.dryWetness[0] ?? 0))} of what they hold.`}
+        label={`Wetness: damp end now ${pct(100 * (course.dampWetness[0] ?? 0))} (surface ${pct(100 * (course.dampTop[0] ?? 0))}, lower half ${pct(100 * (course.dampLow[0] ?? 0))}), dry end ${pct(100 * (course.dryWetness[0] ?? 0))} of what they hold.`}
         height={138}
         x={x}
         y={[0, 100]}
@@ -110,6 +110,14 @@ export function AheadCharts({ ahead, before, band, today, days, readings }: Prop
               ]
             : []),
           { name: 'dry end', points: thin(toPoints(course.dryWetness, 100)), color: bark, width: 2 },
+          {
+            ...{ name: 'its surface', points: thin(toPoints(course.dampTop, 100)), color: dew },
+            ...{ isDashed: true, width: 1.5 },
+          },
+          {
+            ...{ name: 'its lower half', points: thin(toPoints(course.dampLow, 100)), color: dew },
+            ...{ width: 1.5 },
+          },
           { name: 'damp end', points: thin(toPoints(course.dampWetness, 100)), color: ink },
         ]}
       />

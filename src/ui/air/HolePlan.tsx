@@ -32,11 +32,11 @@ export function HolePlan({ asked, maxHoleMm, openings, onTry }: Props) {
   const { climate } = asked.profile;
   const [redampDays, setRedampDays] = useState(14);
   const [airChanges, setAirChanges] = useState(climate.airChangesPerHour.value);
-  const { wetness, room, warmingK, factors } = freshQuestion(asked, 1);
+  const { wetness, layers, judged, room, warmingK, factors } = freshQuestion(asked, 1);
   const question = {
     container: asked.home.container,
     filling: triedFilling(asked),
-    wetness,
+    ...{ wetness, layers, judged },
     room,
     warmingK,
     factors,

@@ -33,11 +33,11 @@ export function OtherSchool({ asked }: { asked: Asked }) {
   const withDish = freshQuestion({ ...asked, tried: { ...asked.tried, dishAreaCm2 } }, DAYS);
   const without = freshQuestion({ ...asked, tried: { ...asked.tried, dishAreaCm2: 0 } }, DAYS);
   // Both schools keep the soil of such a box at its dry end: what differs is where the damp comes from.
-  const dry = { damp: without.wetness.dry, dry: without.wetness.dry };
+  const dry = { wetness: { damp: without.wetness.dry, dry: without.wetness.dry }, layers: undefined };
   // Of the soil neither school asks anything here.
   const wishes = { ...wishesOf(asked.profile), dampWetnessMin: 0 };
   const answers = useWorked(JSON.stringify([withDish, without, number, mistMl]), (worker) =>
-    worker.schools({ ...withDish, wetness: dry }, { ...without, wetness: dry }, wishes, number, mistMl),
+    worker.schools({ ...withDish, ...dry }, { ...without, ...dry }, wishes, number, mistMl),
   );
   return (
     <View style={{ gap: space.s }}>

@@ -5,6 +5,7 @@ import { asItStands, freshQuestion, holesOf, triedHome, type TriedAir } from '@/
 import type { Home } from '@/contract/records';
 import { materials, profileOf } from '@/contract/testing/profileOf';
 import { airFlow } from '@/core/climate/airFlow';
+import { evenly } from '@/core/climate/soilLayers';
 import { dampedCourse, forecastMoisture } from '@/core/climate/forecast';
 import { heatCautions } from '@/core/climate/heat';
 import { USUAL_ROOM, wishesOf } from '@/core/climate/homeAir';
@@ -70,7 +71,7 @@ describe('what is said of water', () => {
     dampWetnessMin: 0.6,
     by: 'damped' as const,
     since: '2026-03-01',
-    where: 'damp-end' as const,
+    way: 'at-end' as const,
   };
   it('is when, how much and where', () => {
     expect(wateringWords(outlook, TODAY)).toEqual({ status: 'watch', title: 'Damp it today: 45 mL at the damp end' });
@@ -138,7 +139,7 @@ describe('what is tried', () => {
   it('is followed from now on, damped whenever it wants it', () => {
     const fresh = freshQuestion(asked(standing), 60);
     const forecast = forecastMoisture({ ...fresh, days: 120 }, wishesOf(profile));
-    const course = dampedCourse({ ...fresh, wetness: { damp: 0.62, dry: 0.3 } }, 0.75, forecast.dampWetnessMin);
+    const course = dampedCourse({ ...fresh, layers: { damp: evenly(0.62), dry: evenly(0.3) } }, 0.75, forecast.dampWetnessMin);
     expect(course.dampWetness).toHaveLength(60 * 24 + 1);
     expect(course.dampings.length).toBeGreaterThan(1);
     expect(Math.min(...course.dampWetness)).toBeGreaterThan(0.59);

@@ -15,6 +15,7 @@ import { airFlow } from '@/core/climate/airFlow';
 import { alarmStatus } from '@/core/house/homeState';
 import { dampedFor, recipeIn, wishesOf } from '@/core/climate/homeAir';
 import { LEFT_OUT } from '@/core/climate/leftOut';
+import { WATERING_WAYS } from '@/core/climate/soilLayers';
 import { pouredMl } from '@/core/climate/watering';
 import { floorAreaMm2 } from '@/core/housing/container';
 import { flat } from '@/core/housing/soil';
@@ -28,6 +29,7 @@ import { Fold } from '../kit/Fold';
 import { HolePlan } from '../air/HolePlan';
 import { OpeningShares } from '../air/OpeningShares';
 import { OtherSchool } from '../air/OtherSchool';
+import { SoilSection } from '../air/SoilSection';
 import { Button } from '../kit/Button';
 import { Choices } from '../kit/Choices';
 import { LinkRow } from '../components/LinkRow';
@@ -39,7 +41,15 @@ import { StatusMark, useStatusInk } from '../components/StatusMark';
 import { makeStyles } from '../components/useStyles';
 import { Body, Heading, Soft, Strong } from '../components/Words';
 import { space } from '../theme/tokens';
-import { LEFT_OUT_WORDS, likelyWords, spanWords, roomWords, wateringReason, wateringWords } from '@/words/air';
+import {
+  LEFT_OUT_WORDS,
+  WAY_WORDS,
+  likelyWords,
+  spanWords,
+  roomWords,
+  wateringReason,
+  wateringWords,
+} from '@/words/air';
 import { changesWords, STALE_WORDS } from '@/words/staleAir';
 import { alarmWords, waterWords } from '@/words/jobs';
 import { useTemperature } from '@/words/temperature';
@@ -172,6 +182,21 @@ function AirPane({ asked: base, tenant, air, load }: PaneProps) {
             {...{ today, days }}
             readings={isTrying ? [] : readings}
           />
+          {hasSoil ? (
+            <View style={{ gap: space.s, marginVertical: space.s }}>
+              <Strong>How the water lies in it now</Strong>
+              <SoilSection layers={ahead.course.layers} dampSharePct={tried.dampSharePct} way={tried.way} />
+              <Choices
+                label="How it is watered"
+                choices={WATERING_WAYS.filter((each) => each !== 'fill-dish').map((value) => ({
+                  value,
+                  title: WAY_WORDS[value],
+                }))}
+                value={tried.way}
+                onChange={(way) => setTried({ ...tried, way })}
+              />
+            </View>
+          ) : null}
           <Numbers ahead={ahead} before={isTrying ? before : null} standing={isTrying ? null : home.state?.air} />
         </>
       ) : (
@@ -226,8 +251,7 @@ const bandGround = ({ climate }: Asked['profile']) =>
 function useAhead(asked: Asked, air: HomeAir, days: number) {
   const fresh = freshQuestion(asked, 120);
   const startHour = new Date(houseNow()).getHours();
-  const wetness = { ...fresh.wetness, damp: air.watering?.dampWetness ?? fresh.wetness.damp };
-  const now = { ...fresh, wetness, days, startHour };
+  const now = { ...fresh, ...(air.watering && { layers: air.watering.layers }), days, startHour };
   const wishes = wishesOf(asked.profile);
   return useWorked(JSON.stringify([fresh, now]), (worker) => worker.ahead(fresh, now, wishes));
 }
