@@ -100,6 +100,9 @@ function dampTitle(water: Job['water']): string {
   return `${waterWords(water.ml)} ${POURED_WORDS[water.way]}`;
 }
 
+/** "40 mL poured." */
+export const pouredWords = (ml: number) => `${waterWords(ml)} poured.`;
+
 /** "40 mL", "1.2 L". */
 export const waterWords = (ml: number): string => (ml < 1000 ? `${ml} mL` : `${(ml / 1000).toFixed(1)} L`);
 

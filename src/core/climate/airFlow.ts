@@ -59,6 +59,8 @@ export interface AirWays {
   alone: WarmWay[];
   /** Of a lid that is off. m2 */
   openTopM2: number;
+  /** Share of the top through which the draught reaches what is under it: all of a lid that is off, the free share of mesh. 0 to 1 */
+  topOpenness: number;
   /** Volume that goes out when the box is opened to feed, spread over the week. m3/s */
   liftedM3S: number;
   /** Air over the soil. m3 */
@@ -78,12 +80,14 @@ export function airWays(container: Container, soil: Soil, settings: AirWaysSetti
   const airVolumeM3 = Math.max(volumeM3, 1e-5);
   const topM2 =
     (volumeBelowMm3(container, container.heightMm) - volumeBelowMm3(container, container.heightMm - 1)) / 1e6;
+  const lidOpenM2 = openings.filter(({ side }) => side === 'lid').reduce((sum, { openAreaM2 }) => sum + openAreaM2, 0);
   return {
     openings,
     diffusionM: openings.reduce((sum, each) => sum + each.shapeM, 0),
     ...{ crossed: crossedWays(openings), all: sideBySide(openings.map(({ resistance }) => resistance)) },
     ...{ rising: risingWay(openings), alone: aloneWays(openings) },
     openTopM2: settings.lidOff ? topM2 : 0,
+    topOpenness: settings.lidOff ? 1 : Math.min(1, lidOpenM2 / topM2),
     liftedM3S: openings.length > 0 ? (LIFTS_A_WEEK * airVolumeM3) / WEEK_S : 0,
     airVolumeM3,
   };

@@ -69,6 +69,24 @@ describe('limits', () => {
     expect(wet.steadyRelativeHumidityPct).toBeLessThan(60);
   });
 
+  it('under an open top open water feels the draught, under a closed one hardly', () => {
+    const dishMl = (draughtMS: number, lidOff: boolean) =>
+      forecast({
+        ...{
+          room: { ...ROOM, draughtMS },
+          settings: { lidOff },
+          soil: flat(0),
+          filling: { dishAreaCm2: 100 },
+          days: 2,
+        },
+      }).dishMlPerDay;
+    expect(dishMl(0.5, true) / dishMl(0, true)).toBeGreaterThan(1.3);
+    // As pools are reckoned (ASHRAE, as below): A (pw - pa) (0.089 + 0.0782 v) / Y, here at 0.1 m/s over a day.
+    const pool = (((0.55 * saturationVapourPressurePa(21)) / 1000) * (0.089 + 0.0782 * 0.1) * 0.01 * 86_400) / 2.453;
+    expect(dishMl(0.1, true) / pool).toBeGreaterThan(0.5);
+    expect(dishMl(0.1, true) / pool).toBeLessThan(1.5);
+  });
+
   it('soil never holds less than nothing, nor more than there was', () => {
     const { dampWetness, dryWetness } = followMoisture(question({ days: 400, vents: holes(24, 8) }));
     expect(Math.min(...dampWetness, ...dryWetness)).toBeGreaterThanOrEqual(0);

@@ -211,7 +211,8 @@ export function followMoisture(question: MoistureQuestion): MoistureCourse {
   const areas = box.dampAreaM2 + box.dryAreaM2;
   const dampShare = areas > 0 ? box.dampAreaM2 / areas : 0;
   const draughtM3S = draughtFlowM3S(ways, room.draughtMS * factors.draught);
-  const hm = surfaceConductanceMS(0) * factors.surface;
+  // Under an open top what is wet feels the draught; behind walls the air hardly moves.
+  const hm = surfaceConductanceMS(room.draughtMS * factors.draught * ways.topOpenness) * factors.surface;
   const lagShare = 1 - Math.exp(-stepS / Math.max(box.heatLagS, 1));
   const dishG = dishAreaM2 * hm;
   const filmG = wallAreaM2 * hm;

@@ -2,7 +2,8 @@ import { grown, takenMeasure } from '@/core/profiles/animal';
 import type { CareProfile, Place } from '@/core/profiles/profile';
 import type { Container } from './container';
 import { statusOf, type Animal, type Status } from './fit';
-import { prepareHomes, rankPrepared, type CandidateHome, type PreparedHome } from './rank';
+import type { DrillPlan } from './drilling';
+import { prepareHomes, rankHomes, rankPrepared, type CandidateHome, type PreparedHome } from './rank';
 
 /** A size of box that can be bought, by its inside lengths. */
 export interface BoxSize {
@@ -114,7 +115,7 @@ export interface Homeless extends Animal {
 
 export interface ShoppingList {
   /** Own free homes, one for each resident that one serves. */
-  housed: { residentId: string; homeId: string; depthMm: number; verdict: Status }[];
+  housed: { residentId: string; homeId: string; depthMm: number; verdict: Status; drill: DrillPlan | null }[];
   /** What to buy: as few different sizes as possible, and of those the smallest that serves each. */
   buy: { size: BoxSize; residentIds: string[] }[];
   /** No size of the list serves these. */
@@ -134,14 +135,15 @@ export function boxesToBuy(homeless: Homeless[], free: CandidateHome[], sizes: B
   const housed: ShoppingList['housed'] = [];
   const left: Homeless[] = [];
   homeless.forEach((each, index) => {
-    const home = taken[index];
-    const depthMm = home === undefined ? undefined : ranked[index]?.depthsMm[home];
-    if (home === undefined || depthMm === undefined) return void left.push(each);
-    const verdict = statusOf(ranked[index]?.scores[home] ?? 0);
-    housed.push({ residentId: each.id, homeId: own[home]?.home.id ?? '', depthMm, verdict });
+    const home = own[taken[index] ?? -1]?.home;
+    if (!home) return void left.push(each);
+    const [{ depthMm, verdict, drill } = NOT_RANKED] = rankHomes(each.profile, each, [home]);
+    housed.push({ residentId: each.id, homeId: home.id, depthMm, verdict, drill });
   });
   return { housed, ...purchase(left, sizes) };
 }
+
+const NOT_RANKED = { depthMm: 0, verdict: 'fail' as const, drill: null };
 
 /** Kuhn's augmenting paths: who gets which home, so that as many as possible get one. */
 function largestMatching(options: number[][]): (number | undefined)[] {

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { profileOf } from '@/contract/testing/profileOf';
 import type { Container } from './container';
-import { compareStatus, statusOf } from './fit';
+import { grown } from '@/core/profiles/animal';
+import { compareStatus, fit, statusOf } from './fit';
 import { prepareHomes, rankHomes, rankPrepared, type CandidateHome } from './rank';
 
 const GROUND = profileOf('ground-tarantula');
@@ -46,6 +47,31 @@ describe('ranking own tubs', () => {
         },
       ),
     );
+  });
+
+  it('fills a home so that it serves after the next moult as well, wherever one depth serves both', () => {
+    const deep = (lengthMm: number, heightMm: number) => home('T', [lengthMm, lengthMm, heightMm]);
+    let both = 0;
+    fc.assert(
+      fc.property(
+        ...[fc.integer({ min: 25, max: 45 }), fc.integer({ min: 15, max: 40 }), fc.integer({ min: 15, max: 150 })],
+        (long, high, legSpanMm) => {
+          const [lengthMm, heightMm] = [(long / 10) * legSpanMm, Math.round((high / 10) * legSpanMm)];
+          const animal = { stage: 'juvenile' as const, legSpanMm };
+          const next = grown(GROUND, animal, 1);
+          const tub = deep(lengthMm, heightMm);
+          const depths = Array.from({ length: heightMm - 1 }, (_, index) => index + 1);
+          const serves = (each: typeof animal, substrateDepthMm: number) =>
+            fit(GROUND, { ...each, ...tub, substrateDepthMm }).verdict === 'pass';
+          if (!depths.some((depth) => serves(animal, depth) && serves(next, depth))) return;
+          both += 1;
+          const [ranked] = rankHomes(GROUND, animal, [tub]);
+          expect(serves(next, ranked?.depthMm ?? 0)).toBe(true);
+        },
+      ),
+      { numRuns: 60 },
+    );
+    expect(both).toBeGreaterThan(5);
   });
 
   it('says how each home serves after the next two moults', () => {

@@ -135,10 +135,27 @@ export function prepareHomes(homes: CandidateHome[]): PreparedHome[] {
     );
 }
 
-/** The depth at which a home serves best: its present one where it serves, else the nearest that does. mm */
-function bestDepthMm(fit: Fitter, { home }: PreparedHome, facts: HomeFacts, band: [number, number]): number {
+/**
+ * The depth at which a home serves best: its present one where it serves, else the nearest that does; where one serves after the
+ * next moult as well, such a one, so that no animal is moved onto soil that it outgrows at once. mm
+ * @param next its rules after the next moult; null where it does not grow
+ */
+function bestDepthMm(
+  fit: Fitter,
+  next: Fitter | null,
+  { home }: PreparedHome,
+  facts: HomeFacts,
+  band: [number, number],
+): number {
   fit.bandInto(facts, band);
-  return band[0] > band[1] ? home.substrateDepthMm : nearestWithin(band[0], band[1], home.substrateDepthMm);
+  const [min, max] = band;
+  if (min > max) return home.substrateDepthMm;
+  const best = nearestWithin(min, max, home.substrateDepthMm);
+  // What it lives in is not changed before it has to be.
+  if (!next || best === home.substrateDepthMm) return best;
+  next.bandInto(facts, band);
+  const [least, most] = [Math.max(min, band[0]), Math.min(max, band[1])];
+  return least > most ? best : nearestWithin(least, most, home.substrateDepthMm);
 }
 
 export interface Ranked {
@@ -155,6 +172,7 @@ export interface Ranked {
  */
 export function rankPrepared(profile: CareProfile, animal: Animal, homes: PreparedHome[]): Ranked {
   const fitIn = fitters(profile, animal);
+  const nextIn = afterNextMoult(profile, animal);
   const band: [number, number] = [0, 0];
   const scores = new Float64Array(homes.length);
   const depthsMm = new Float64Array(homes.length);
@@ -164,7 +182,7 @@ export function rankPrepared(profile: CareProfile, animal: Animal, homes: Prepar
     const home = homes[index] as PreparedHome;
     const fit = fitIn(home.home);
     const facts = factsFor(profile, home);
-    const depth = bestDepthMm(fit, home, facts, band);
+    const depth = bestDepthMm(fit, nextIn?.(home.home) ?? null, home, facts, band);
     const isWork = facts !== home.facts;
     const air = isWork ? 'pass' : (airFor(profile, home, depth)?.status ?? 'pass');
     const score = fit.score(facts, depth) + SCORES[warmthFor(profile, home.home)?.status ?? 'pass'] + SCORES[air];
@@ -191,6 +209,12 @@ function fitters(profile: CareProfile, animal: Animal): (home: CandidateHome) =>
     known.set(key, made);
     return made;
   };
+}
+
+/** Its rules after the next moult; null where it does not grow. */
+function afterNextMoult(profile: CareProfile, animal: Animal): ((home: CandidateHome) => Fitter) | null {
+  const next = grown(profile, animal, 1);
+  return next === animal ? null : fitters(profile, next);
 }
 
 /**
@@ -229,7 +253,7 @@ export function rankHomes(
       verdict: [answer.verdict, warmth?.status ?? 'pass', air?.status ?? 'pass'].reduce(worse),
       afterMoults: later.map(({ moults, fitIn }) => {
         const fit = fitIn(home);
-        const depth = bestDepthMm(fit, candidate, facts, band);
+        const depth = bestDepthMm(fit, null, candidate, facts, band);
         return { moults, verdict: statusOf(fit.score(facts, depth)), depthMm: depth };
       }),
     };

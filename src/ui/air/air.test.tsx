@@ -139,7 +139,11 @@ describe('what is tried', () => {
   it('is followed from now on, damped whenever it wants it', () => {
     const fresh = freshQuestion(asked(standing), 60);
     const forecast = forecastMoisture({ ...fresh, days: 120 }, wishesOf(profile));
-    const course = dampedCourse({ ...fresh, layers: { damp: evenly(0.62), dry: evenly(0.3) } }, 0.75, forecast.dampWetnessMin);
+    const course = dampedCourse(
+      { ...fresh, layers: { damp: evenly(0.62), dry: evenly(0.3) } },
+      0.75,
+      forecast.dampWetnessMin,
+    );
     expect(course.dampWetness).toHaveLength(60 * 24 + 1);
     expect(course.dampings.length).toBeGreaterThan(1);
     expect(Math.min(...course.dampWetness)).toBeGreaterThan(0.59);

@@ -17,12 +17,13 @@ import { circle, space, target } from '../theme/tokens';
 import { dayWords } from '@/words/days';
 import { JOB_WORDS } from '@/words/jobKinds';
 import { SKIP_WORDS } from '@/words/doing';
-import { jobReason, jobTitle } from '@/words/jobs';
+import { jobReason, jobTitle, pouredWords } from '@/words/jobs';
 import { useTemperature } from '@/words/temperature';
 import { useLength } from '@/words/useLength';
 import { useNames } from '@/words/useNames';
 import { entryFor, isOpened, outcomeAfter, outcomeOf, type OpenedKind } from './answering';
 import { OUTCOME_WORDS, PreyAnswers, type Outcome } from './PreyAnswers';
+import { OtherAmounts } from './OtherAmounts';
 import { PutOff } from './PutOff';
 import { useSwipe } from './useSwipe';
 
@@ -60,7 +61,9 @@ export function JobRow({ job, home, resident, today, children }: Props) {
   const tick = () => {
     const takeBack = job.doneBy ?? skipped?.entryId;
     if (takeBack !== undefined) return void undo(takeBack);
-    if (isTicked(job)) return say([entryFor(job, home, resident)], JOB_WORDS[job.kind].done);
+    if (isTicked(job)) {
+      return say([entryFor(job, home, resident)], job.water ? pouredWords(job.water.ml) : JOB_WORDS[job.kind].done);
+    }
   };
   const isPrey = job.kind === 'feed' && job.meal?.eats === 'prey' && !done && !skipped;
   const answerPrey = (outcome: Outcome) => {
@@ -121,6 +124,12 @@ export function JobRow({ job, home, resident, today, children }: Props) {
             </View>
           ) : null}
           {isPrey ? <PreyAnswers code={home.code} onAnswer={answerPrey} /> : null}
+          {job.kind === 'damp' && job.water && !done && !skipped ? (
+            <OtherAmounts
+              {...{ code: home.code, askedMl: job.water.ml }}
+              onPoured={(ml) => say([entryFor({ ...job, kind: 'damp' }, home, resident, ml)], pouredWords(ml))}
+            />
+          ) : null}
         </View>
         {isPrey ? null : isOpened(job.kind) && !done && !skipped ? (
           <Button

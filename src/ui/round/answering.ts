@@ -34,8 +34,16 @@ export const OPENED = ['weigh', 'measure', 'census', 'rehouse', 'mend', 'move', 
 export type OpenedKind = (typeof OPENED)[number];
 export const isOpened = (kind: JobKind): kind is OpenedKind => OPENED.some((each) => each === kind);
 
-/** The entry that one tap on a job's circle writes. */
-export function entryFor(job: Job & { kind: Exclude<JobKind, OpenedKind> }, home: Home, resident: Resident): NewEntry {
+/**
+ * The entry that one tap on a job's circle writes.
+ * @param pouredMl of water, where that was another amount than was asked for
+ */
+export function entryFor(
+  job: Job & { kind: Exclude<JobKind, OpenedKind> },
+  home: Home,
+  resident: Resident,
+  pouredMl = job.water?.ml,
+): NewEntry {
   const residentId = resident.id;
   // Two keepers who do the same job answer it once.
   const answers = `${job.kind} ${job.dueOn}`;
@@ -61,7 +69,7 @@ export function entryFor(job: Job & { kind: Exclude<JobKind, OpenedKind> }, home
     case 'damp':
       return {
         ...{ kind: 'damped', residentId, answers },
-        ...(job.water && { waterMl: job.water.ml, neededMl: job.water.ml }),
+        ...(job.water && { waterMl: pouredMl, neededMl: job.water.ml }),
       };
     case 'soil':
       return soilEntry(home, job.soil?.toMm ?? home.substrateDepthMm);

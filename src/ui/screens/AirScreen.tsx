@@ -51,7 +51,7 @@ import {
   wateringWords,
 } from '@/words/air';
 import { changesWords, STALE_WORDS } from '@/words/staleAir';
-import { alarmWords, waterWords } from '@/words/jobs';
+import { alarmWords, pouredWords, waterWords } from '@/words/jobs';
 import { useTemperature } from '@/words/temperature';
 import { Waiting } from '../kit/Waiting';
 import { pct } from '@/words/count';
@@ -128,7 +128,7 @@ function AirPane({ asked: base, tenant, air, load }: PaneProps) {
   const pourMl = air.watering ? pouredMl(air.watering.waterMl) : 0;
   const damped = async () => {
     const entry = { kind: 'damped' as const, residentId: tenant.id, waterMl: pourMl, neededMl: pourMl };
-    if (await write(entry, `${home.code}: ${waterWords(pourMl)} poured.`)) await load();
+    if (await write(entry, `${home.code}: ${pouredWords(pourMl)}`)) await load();
   };
   const flow = airFlow({
     ...triedHome(home, tried),

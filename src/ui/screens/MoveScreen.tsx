@@ -10,6 +10,7 @@ import { useCall } from '@/client/useCall';
 import type { Handling } from '@/contract/handling';
 import type { Home, Resident } from '@/contract/records';
 import { Button } from '../kit/Button';
+import { useConfirm } from '../kit/useConfirm';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
 import { TickCircle } from '../components/TickCircle';
@@ -19,6 +20,7 @@ import { Body, Heading, LargeName, Soft, Strong } from '../components/Words';
 import { QuietPanel, useQuiet } from '../residents/QuietPanel';
 import { circle, space, stroke } from '../theme/tokens';
 import { onceDrilledWords } from '@/words/build';
+import { countWords } from '@/words/count';
 import { dayWords } from '@/words/days';
 import { useLength } from '@/words/useLength';
 import { Waiting } from '../kit/Waiting';
@@ -77,8 +79,9 @@ function Sheet({ sheet, resident, home, to, today }: SheetProps) {
   const done = useMoveSteps((state) => state.done[sheetId] ?? NONE);
   const { toggle, clear } = useMoveSteps.getState();
   const [isWriting, setWriting] = useState(false);
-  const isReady = steps.every(({ id, part }) => part === 'after' || done.includes(id));
-  const isIn = async () => {
+  const unticked = steps.filter(({ id, part }) => part !== 'after' && !done.includes(id));
+  const { ask, dialog } = useConfirm();
+  const isIn = async (skipped: string[]) => {
     if (!move || !to || !mayDo()) return;
     setWriting(true);
     const residentId = resident.id;
@@ -86,6 +89,7 @@ function Sheet({ sheet, resident, home, to, today }: SheetProps) {
       { kind: 'moved', residentId, homeId: to.id, ...(isQuiet && { insist: true }) },
       ...(move.depthMm === to.substrateDepthMm ? [] : [soilEntry(to, move.depthMm)]),
       ...(done.includes('label') ? [{ kind: 'labelled', residentId } as const] : []),
+      ...(skipped.length > 0 ? [{ kind: 'noted', residentId, note: skippedWords(to.code, skipped) } as const] : []),
     ];
     if (await writeMany(entries, `${resident.called ?? resident.scientificName} lives in ${to.code} now.`)) {
       clear(sheetId);
@@ -93,22 +97,34 @@ function Sheet({ sheet, resident, home, to, today }: SheetProps) {
     }
     setWriting(false);
   };
+  // A move that had to be made at once is written down as it was.
+  const askSkipped = (code: string) =>
+    ask({
+      title: `Not ticked: ${countWords(unticked.length, 'step')}`,
+      text: `${unticked.map(({ text }) => text).join(' ')} Was it moved without ${unticked.length === 1 ? 'it' : 'them'}? What was done is ticked first; what was left out goes into its log.`,
+      act: `It is in ${code}`,
+      run: () => isIn(unticked.map(({ text }) => text)),
+    });
   return (
     <Screen
       actions={
         move && to ? (
-          <Button
-            grow
-            rank={isQuiet ? 'second' : 'main'}
-            title={`It is in ${to.code}${isAsked ? ' all the same' : ''}`}
-            disabled={!isReady || isWriting}
-            onPress={() => void isIn()}
-          />
+          <>
+            <Button
+              grow
+              rank={isQuiet ? 'second' : 'main'}
+              title={`It is in ${to.code}${isAsked ? ' all the same' : ''}`}
+              disabled={isWriting}
+              onPress={() => (unticked.length === 0 ? void isIn([]) : askSkipped(to.code))}
+            />
+            <Button rank="second" title="Print" onPress={() => window.print()} />
+          </>
         ) : (
           <Button grow title="Find a box" onPress={() => router.push(`/residents/${resident.id}/boxes`)} />
         )
       }
     >
+      {dialog}
       <Back id={resident.id} chosenId={move?.id === null ? move.toHomeId : undefined} />
       <LargeName>{resident.scientificName}</LargeName>
       <Strong>
@@ -163,6 +179,11 @@ function Sheet({ sheet, resident, home, to, today }: SheetProps) {
 }
 
 const NONE: readonly string[] = [];
+
+/** As long as a note may be. */
+const MOST_NOTED = 500;
+const skippedWords = (code: string, steps: string[]) =>
+  `Moved to ${code} without: ${steps.join(' ')}`.slice(0, MOST_NOTED);
 
 function soilWords(litres: number): string {
   const shown = Math.round(10 * litres) / 10;

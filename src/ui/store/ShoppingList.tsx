@@ -5,6 +5,7 @@ import { askedOf, fitOf } from '@/client/fitting';
 import { fittingWorker } from '@/client/fittingWorker';
 import { useHouse } from '@/client/house';
 import { useStock } from '@/client/stock';
+import { withUsualAir } from '@/core/climate/homeAir';
 import type { ShoppingList as List } from '@/core/housing/ladder';
 import { grown } from '@/core/profiles/animal';
 import { Choices } from '../kit/Choices';
@@ -13,6 +14,7 @@ import { ListRow } from '../kit/ListRow';
 import { Body, Heading, Soft, Strong } from '../components/Words';
 import { useLength } from '@/words/useLength';
 import { space } from '../theme/tokens';
+import { onceDrilledWords } from '@/words/build';
 import { boxSizeWords, calledWords } from '@/words/residents';
 import { listWords } from '@/words/count';
 import { Waiting } from '../kit/Waiting';
@@ -47,7 +49,7 @@ export function ShoppingList() {
     let isCurrent = true;
     if (boxSizes.length > 0) {
       void fittingWorker()
-        .shoppingList(homeless, free, boxSizes)
+        .shoppingList(homeless, free.map(withUsualAir), boxSizes)
         .then((answer) => isCurrent && setList(answer));
     }
     return () => {
@@ -64,7 +66,7 @@ export function ShoppingList() {
       <Choices label="Looking ahead" choices={AHEAD} value={moults} onChange={setMoults} />
       {homeless.length === 0 ? <Body>Every box fits, or can be put right as it is.</Body> : null}
       {list === null && homeless.length > 0 ? <Waiting>Trying the boxes…</Waiting> : null}
-      {list?.housed.map(({ residentId, homeId }) => {
+      {list?.housed.map(({ residentId, homeId, drill }) => {
         const home = homes.find((each) => each.id === homeId);
         if (!home) return null;
         return (
@@ -75,7 +77,7 @@ export function ShoppingList() {
             left={<BoxTile home={home} />}
           >
             <Strong>{`for ${nameOf(residentId)}`}</Strong>
-            <Soft>of your own, free</Soft>
+            <Soft>{`of your own, free${drill ? `; ${onceDrilledWords(drill, length)}` : ''}`}</Soft>
           </ListRow>
         );
       })}
