@@ -165,6 +165,7 @@ export const alarm = z.object({
   hours: z.number(),
   value: z.number().optional(),
   limit: z.number().optional(),
+  isBorne: z.boolean().optional(),
 }) satisfies z.ZodType<Alarm>;
 
 /** An alarm, and which probe it is that says so. */

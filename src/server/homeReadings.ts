@@ -1,7 +1,7 @@
 import type { Probe } from '@/contract/readings';
 import type { Climate } from '@/core/profiles/profile';
 import type { ProbeAlarm } from '@/core/plan/work';
-import { alarmsOf } from '@/core/readings/alarms';
+import { alarmsOf, warmthAlarm } from '@/core/readings/alarms';
 import { DAY_MS, type MarkedReading } from '@/core/readings/reading';
 
 /** Alarms look this far back: longer than any animal bears. */
@@ -20,6 +20,49 @@ export function homeAlarms(
       const recent = (readings.get(probe.id) ?? []).filter((each) => each.at > now - ALARM_DAYS * DAY_MS);
       return alarmsOf(recent, climate, now).map((alarm) => ({ ...alarm, probeId: probe.id, probe: probe.name }));
     });
+}
+
+/** What was read by hand speaks for a place so long. */
+const HAND_SPEAKS_DAYS = 3;
+
+/** How warm a home is by its room, and what that room is called; null where nobody has measured or set it. */
+export interface RoomWarmth {
+  roomId: string;
+  name: string;
+  temperatureC: number;
+  /** From when on it is told, ms since 1970. */
+  since: number;
+}
+
+/**
+ * What is wrong in a home: by its probes; by what was read by hand in it; and where nobody measures its warmth, by its room.
+ * At rest it is meant to be cold: then its warmth is judged by the rest.
+ */
+export function alarmsOfHome(
+  probes: Pick<Probe, 'id' | 'name' | 'kind' | 'place'>[],
+  readings: Map<string, MarkedReading[]>,
+  climate: Pick<Climate, 'humidityPct' | 'temperatureC' | 'bearsHours'>,
+  now: number,
+  room: RoomWarmth | null,
+  isResting: boolean,
+): ProbeAlarm[] {
+  const heard = homeAlarms(probes, readings, climate, now);
+  if (isResting) return heard.filter(({ kind }) => kind !== 'too-cold' && kind !== 'too-warm');
+  const latest = ({ id }: Pick<Probe, 'id'>) =>
+    readings.get(id)?.findLast((each) => each.mark === null && each.temperatureC !== undefined);
+  const isLive = ({ kind }: Pick<Probe, 'kind'>) => kind === 'device' || kind === 'simulated';
+  const warm = probes.flatMap((probe) => {
+    const reading = latest(probe);
+    return reading && reading.at > now - HAND_SPEAKS_DAYS * DAY_MS ? [{ probe, reading }] : [];
+  });
+  const byHand = warm
+    .filter(({ probe }) => !isLive(probe))
+    .flatMap(({ probe, reading }) => {
+      const alarm = warmthAlarm(climate.temperatureC, reading.temperatureC ?? NaN, reading.at);
+      return alarm ? [{ ...alarm, probeId: probe.id, probe: probe.name }] : [];
+    });
+  const byRoom = warm.length === 0 && room ? warmthAlarm(climate.temperatureC, room.temperatureC, room.since) : null;
+  return [...heard, ...byHand, ...(byRoom && room ? [{ ...byRoom, probeId: room.roomId, probe: room.name }] : [])];
 }
 
 /** All weighings of a home, in the order of time. */

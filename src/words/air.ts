@@ -5,7 +5,8 @@ import type { HomeAir, Probe, Room } from '@/contract/readings';
 import type { HeatCaution } from '@/core/climate/heat';
 import type { HeatSource } from '@/core/climate/homeAir';
 import type { Relaxation, VentOption } from '@/core/climate/ventPlan';
-import { pouredMl, waterStatus } from '@/core/climate/watering';
+import { pouredMl } from '@/core/climate/pouredMl';
+import { waterStatus } from '@/core/climate/watering';
 import type { Status } from '@/core/housing/fit';
 import { daysBetween } from '@/core/measure/day';
 import { SIDE_WORDS } from './home';
@@ -58,8 +59,8 @@ const BY_WORDS = {
 
 /** "Damp end at 62 % of what it holds, limit 60 %; damped 14 Nov." */
 export function wateringReason(watering: Omit<NonNullable<HomeAir['watering']>, 'layers'>, today: string): string {
-  const { dampWetness, dampWetnessMin, by, since } = watering;
-  return `Damp end at ${pct(100 * dampWetness)} of what it holds, limit ${pct(100 * dampWetnessMin)}; ${BY_WORDS[by]} ${dayWords(since, today)}.`;
+  const { dampWetness, dampWetnessMin, by, since, way } = watering;
+  return `${way === 'throughout' ? 'Soil' : 'Damp end'} at ${pct(100 * dampWetness)} of what it holds, limit ${pct(100 * dampWetnessMin)}; ${BY_WORDS[by]} ${dayWords(since, today)}.`;
 }
 
 /** "25 C, 48 %, by its probes" */

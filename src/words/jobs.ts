@@ -126,13 +126,14 @@ const wetnessPct = (wetness: number) => `${Math.round(100 * wetness)} %`;
 /** One alarm: what the probe says, since when, and what would be right. */
 export function alarmWords({ kind, hours, value, limit, probe }: ProbeAlarm, temperature: TemperatureWords): string {
   const long = hoursWords(hours);
+  const lasting = hours === 0 ? '' : ` for ${long}`;
   switch (kind) {
     case 'too-dry':
     case 'too-damp':
-      return `${probe}: ${Math.round(value ?? 0)} % for ${long}, limit ${limit} %`;
+      return `${probe}: ${Math.round(value ?? 0)} %${lasting}, limit ${limit} %`;
     case 'too-cold':
     case 'too-warm':
-      return `${probe}: ${temperature.long(value ?? 0)} for ${long}, limit ${temperature.long(limit ?? 0)}`;
+      return `${probe}: ${temperature.long(value ?? 0)}${lasting}, limit ${temperature.long(limit ?? 0)}`;
     case 'silent':
       return `${probe}: nothing for ${long}`;
     case 'stuck':
@@ -162,7 +163,7 @@ export function jobReason(job: Job, today: string, fit: FitAnswer | undefined, t
       return `${job.kind === 'search' ? 'changed' : 'offered'} ${dayWords(reason.on, today)} ${timeWords(reason.at)}`;
     case 'dries':
       return (
-        `damp end at ${wetnessPct(reason.dampWetness)} of what it holds, wants ${wetnessPct(reason.dampWetnessMin)}; ` +
+        `${job.water?.way === 'throughout' ? 'soil' : 'damp end'} at ${wetnessPct(reason.dampWetness)} of what it holds, wants ${wetnessPct(reason.dampWetnessMin)}; ` +
         `${BY_WORDS[reason.by]} ${dayWords(reason.since, today)}`
       );
     case 'dry-air':

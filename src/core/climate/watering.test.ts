@@ -4,7 +4,8 @@ import type { Container } from '@/core/housing/container';
 import { addDays, daysBetween } from '@/core/measure/day';
 import { forecastMoisture, redampBand } from './forecast';
 import { dishAreaCm2Of, keptWetness, questionOf, USUAL_ROOM, wishesOf, type AiredHome } from './homeAir';
-import { pouredMl, wateringOutlook, waterStatus, type WaterFact } from './watering';
+import { pouredMl } from './pouredMl';
+import { wateringOutlook, waterStatus, type WaterFact } from './watering';
 
 const TODAY = '2026-03-14';
 const ago = (days: number) => addDays(TODAY, -days);

@@ -100,8 +100,8 @@ export function homeState({ home, today, tenants, air: flow, watering, alarms }:
   return { verdict, grounds: inOrder, air, water, fullPct };
 }
 
-export const alarmStatus = ({ kind }: Pick<ProbeAlarm, 'kind'>): 'watch' | 'fail' =>
-  IS_DEAF.has(kind) ? 'watch' : 'fail';
+export const alarmStatus = ({ kind, isBorne }: Pick<ProbeAlarm, 'kind' | 'isBorne'>): 'watch' | 'fail' =>
+  IS_DEAF.has(kind) || isBorne ? 'watch' : 'fail';
 
 function waterGrounds(watering: WateringDue | null, today: Day): HomeGround[] {
   const status = waterStatus(watering, today);

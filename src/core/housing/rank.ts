@@ -1,4 +1,5 @@
 import { grown } from '@/core/profiles/animal';
+import { warmthVerdict } from '@/core/profiles/warmth';
 import type { CareProfile } from '@/core/profiles/profile';
 import { innerVolumeL, isGlass } from './container';
 import { nearestWithin } from './depthBand';
@@ -31,16 +32,11 @@ export interface Warmth {
   status: Status;
 }
 
-/** So far outside its band a kind bears for a while what it should not live in. K, from memory */
-const BORNE_K = 3;
-
 /** The warmth of a home against the band of a kind; null where nobody knows it. */
 export function warmthFor({ climate: { temperatureC: band } }: CareProfile, home: CandidateHome): Warmth | null {
   const { temperatureC } = home;
   if (temperatureC === undefined) return null;
-  const outside = Math.max(band.min - temperatureC, temperatureC - band.max);
-  const status = outside <= 0 ? 'pass' : outside <= BORNE_K ? 'watch' : 'fail';
-  return { temperatureC, minC: band.min, maxC: band.max, status };
+  return { temperatureC, minC: band.min, maxC: band.max, status: warmthVerdict(band, temperatureC).status };
 }
 
 /** The air of a home against what a kind needs: too little is mended by more holes, in glass by none: nobody moves into that. */

@@ -1,4 +1,5 @@
-import { DAMP_TOLERANCE_DAYS, pouredMl } from '@/core/climate/watering';
+import { pouredMl } from '@/core/climate/pouredMl';
+import { DAMP_TOLERANCE_DAYS } from '@/core/climate/watering';
 import { isGlass } from '@/core/housing/container';
 import { fit, type Check, type FitAnswer } from '@/core/housing/fit';
 import { withMeanDepth } from '@/core/housing/soil';
@@ -51,7 +52,7 @@ function damping(resident: ResidentToday, today: Day): Job[] {
 
 /** A probe that cries is looked at; dry air alone is answered by damping where the soil is kept damp. */
 export function alarmJobs({ alarms: all = [], watering, log }: ResidentToday, today: Day): Job[] {
-  const left = all.filter((each) => each.kind !== 'too-dry' || !watering);
+  const left = all.filter((each) => !each.isBorne && (each.kind !== 'too-dry' || !watering));
   if (left.length === 0) return [];
   return [
     {

@@ -1,4 +1,5 @@
 import type { BandFact, Climate } from '@/core/profiles/profile';
+import { warmthVerdict } from '@/core/profiles/warmth';
 import { HOUR_MS, usualStepMs, type MarkedReading } from './reading';
 
 export const ALARM_KINDS = ['too-dry', 'too-damp', 'too-cold', 'too-warm', 'silent', 'stuck'] as const;
@@ -13,6 +14,8 @@ export interface Alarm {
   /** The last value, and the limit it is outside of. */
   value?: number;
   limit?: number;
+  /** It is outside by so little that the kind bears it for a while: watched, and nobody is called. */
+  isBorne?: boolean;
 }
 
 /** A probe is missed after so many of its usual steps, and not before this long. */
@@ -44,6 +47,19 @@ export function alarmsOf(
     ...outside(good, 'relativeHumidityPct', climate.humidityPct, bears, 'too-dry', 'too-damp'),
     ...outside(good, 'temperatureC', climate.temperatureC, bears, 'too-cold', 'too-warm'),
   ];
+}
+
+/**
+ * What is wrong with the warmth of a place by what somebody read or set, where no probe hangs that would tell for how long.
+ * @param at when it was read, ms since 1970
+ */
+export function warmthAlarm(band: BandFact, temperatureC: number, at: number): Alarm | null {
+  const { status, outsideK } = warmthVerdict(band, temperatureC);
+  if (status === 'pass') return null;
+  return {
+    ...{ kind: outsideK < 0 ? 'too-cold' : 'too-warm', since: at, hours: 0, value: temperatureC },
+    ...{ limit: outsideK < 0 ? band.min : band.max, ...(status === 'watch' && { isBorne: true }) },
+  };
 }
 
 const hoursOf = (ms: number) => ms / HOUR_MS;

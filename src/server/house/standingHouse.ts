@@ -275,6 +275,7 @@ export class StandingHouse {
       home,
       tenants.flatMap(({ id }) => this.housed.get(id) ?? []),
       log,
+      ({ id }) => this.rests.get(id)?.course.isQuiet ?? false,
     );
   }
 

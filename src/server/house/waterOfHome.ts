@@ -5,7 +5,7 @@ import type { WateringOutlook } from '@/core/climate/watering';
 import { addDays, type Day } from '@/core/measure/day';
 import type { ProbeAlarm } from '@/core/plan/work';
 import { apartOf } from '../apart';
-import { homeAlarms, weighingsOf } from '../homeReadings';
+import { alarmsOfHome, weighingsOf } from '../homeReadings';
 import { airFor, wateringFor, type AirOfHome } from './air';
 import type { Shared } from './shared';
 import { lastDamping, waterFacts } from './waterFacts';
@@ -24,19 +24,31 @@ export interface WaterOfHome {
 /**
  * When a home is to be damped, what its air does, and what its probes say is wrong; undefined where nobody lives in it.
  * @param log of all who live in it
+ * @param isResting whether one is in its winter rest
  */
 export function waterOfHome(
-  { care, materials, on, now, probes, readings, roomOf }: Shared,
+  { care, materials, on, now, probes, readings, roomOf, warmth }: Shared,
   home: Home,
   tenants: readonly Resident[],
   log: Entry[],
+  isResting: (resident: Resident) => boolean,
 ): WaterOfHome | undefined {
   const tenant = dampedFor(care, tenants);
   const room = roomOf(home);
   if (!tenant || !room) return undefined;
   const profile = care.of(tenant);
   const inHome = probes.get(home.id) ?? [];
-  const alarms = homeAlarms(inHome, readings, profile.climate, Date.parse(now));
+  const roomWarmth =
+    room.from === 'usual'
+      ? null
+      : {
+          roomId: room.id,
+          name: room.name,
+          temperatureC: warmth(home).temperatureC,
+          since: Date.parse(`${on}T00:00:00`),
+        };
+  const at = Date.parse(now);
+  const alarms = alarmsOfHome(inHome, readings, profile.climate, at, roomWarmth, isResting(tenant));
   const weighings = weighingsOf(inHome, readings);
   const wateringBy = (until: Day) => {
     const facts = waterFacts(log, weighings, on, until);

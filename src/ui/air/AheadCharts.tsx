@@ -1,7 +1,7 @@
 import { View } from 'react-native';
 import type { Ahead } from '@/client/air.worker';
 import type { BandFact } from '@/core/profiles/profile';
-import { pouredMl } from '@/core/climate/watering';
+import { pouredMl } from '@/core/climate/pouredMl';
 import { LineChart, type ChartMark } from '../charts/LineChart';
 import { useTheme } from '../components/useStyles';
 import { Soft, Strong } from '../components/Words';

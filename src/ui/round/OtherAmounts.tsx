@@ -1,5 +1,5 @@
 import { View } from 'react-native';
-import { pouredMl } from '@/core/climate/watering';
+import { pouredMl } from '@/core/climate/pouredMl';
 import { Button } from '../kit/Button';
 import { space } from '../theme/tokens';
 import { waterWords } from '@/words/jobs';

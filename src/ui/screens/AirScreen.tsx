@@ -16,7 +16,7 @@ import { alarmStatus } from '@/core/house/homeState';
 import { dampedFor, recipeIn, wishesOf } from '@/core/climate/homeAir';
 import { LEFT_OUT } from '@/core/climate/leftOut';
 import { WATERING_WAYS } from '@/core/climate/soilLayers';
-import { pouredMl } from '@/core/climate/watering';
+import { pouredMl } from '@/core/climate/pouredMl';
 import { floorAreaMm2 } from '@/core/housing/container';
 import { flat } from '@/core/housing/soil';
 import { dayOfMoment } from '@/core/measure/day';

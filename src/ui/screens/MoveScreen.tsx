@@ -101,7 +101,7 @@ function Sheet({ sheet, resident, home, to, today }: SheetProps) {
   const askSkipped = (code: string) =>
     ask({
       title: `Not ticked: ${countWords(unticked.length, 'step')}`,
-      text: `${unticked.map(({ text }) => text).join(' ')} Was it moved without ${unticked.length === 1 ? 'it' : 'them'}? What was done is ticked first; what was left out goes into its log.`,
+      text: `Was it moved without ${unticked.length === 1 ? 'it' : 'them'}? Then they go into its log as left out. What was done is ticked first. ${unticked.map(({ text }) => text).join(' ')}`,
       act: `It is in ${code}`,
       run: () => isIn(unticked.map(({ text }) => text)),
     });
