@@ -63,6 +63,30 @@ describe('a place that is too cold or too warm', () => {
     expect(await airAlarms('S1')).toEqual([]);
   });
 
+  it('judges a nest and its outworld apart, each by where the hygrometer hung', async () => {
+    const read = (code: string, place: string, relativeHumidityPct: number) =>
+      house.post(`/api/homes/${house.boxId(code)}/readings`, { place, relativeHumidityPct, temperatureC: 23 });
+    // 60 % is dry for the fungus, and right where they carry leaves.
+    house.granted(await read('N2', 'outworld', 60), 201);
+    expect(await airAlarms('N2')).toEqual([]);
+    house.granted(await read('N2', 'nest', 60), 201);
+    expect(await airAlarms('N2')).toEqual(['too-dry']);
+    await house.days(1);
+    house.granted(await read('N2', 'nest', 95), 201);
+    expect(await airAlarms('N2')).toEqual([]);
+    // Small ants: a damp nest, and dry ground outside.
+    await house.box('N3', { lengthMm: 140, widthMm: 100, heightMm: 60 }, { nest, shelf: 'Room shelf' });
+    await house.takeIn('Myrmica rubra', 'N3', {
+      ...{ profile: 'ant-small-temperate', stage: 'adult', headCount: 50, bodyLengthMm: 4, form: 'colony' },
+    });
+    house.granted(await read('N3', 'nest', 85), 201);
+    house.granted(await read('N3', 'outworld', 85), 201);
+    expect(await airAlarms('N3')).toEqual(['too-damp']);
+    const refused = await read('S1', 'nest', 70);
+    expect(refused.status).toBe(422);
+    expect(JSON.stringify(refused.body)).toContain('place');
+  });
+
   it('says nothing of a room that nobody measured', async () => {
     await house.shelf('Attic shelf', 'Attic');
     await house.box('U1', 'culture', { soilMm: 60, shelf: 'Attic shelf' });

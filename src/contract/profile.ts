@@ -107,6 +107,8 @@ export const temperatureBand = bandOf(degrees);
 
 const climate = z.strictObject({
   humidityPct: bandOf(quantity('percent', 0, 100)),
+  nestHumidityPct: bandOf(quantity('percent', 0, 100)).optional(),
+  outworldHumidityPct: bandOf(quantity('percent', 0, 100)).optional(),
   temperatureC: temperatureBand,
   bearsHours: positive,
   dampWetnessMin: positive.refine(({ value }) => value <= 1.5, { path: ['value'], error: 'Must be at most 1.5.' }),

@@ -8,7 +8,8 @@ import { day, id, instant, line, oneOf, quantity } from './primitives';
 
 export const PROBE_KINDS = ['device', 'logger', 'simulated', 'hand'] as const;
 /** Where a probe sits: at the cool or the warm side, in the open air of the home, on a scale, or in the room. */
-export const PROBE_PLACES = ['air', 'cool', 'warm', 'scale', 'room'] as const;
+/** In a nest of chambers it hangs in a chamber or in the outworld. */
+export const PROBE_PLACES = ['air', 'cool', 'warm', 'nest', 'outworld', 'scale', 'room'] as const;
 
 const massG = quantity('grams', 0, 1_000_000);
 
@@ -49,7 +50,7 @@ export const deviceReadings = z
   .meta({ id: 'DeviceReadings' });
 
 export const handReading = z
-  .strictObject({ place: oneOf(['air', 'cool', 'warm', 'scale']), at: moment.optional(), ...values })
+  .strictObject({ place: oneOf(['air', 'cool', 'warm', 'nest', 'outworld', 'scale']), at: moment.optional(), ...values })
   .refine(measuresSomething, nothingMeasured)
   .meta({ id: 'HandReading' });
 

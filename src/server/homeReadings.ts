@@ -7,20 +7,38 @@ import { DAY_MS, type MarkedReading } from '@/core/readings/reading';
 /** Alarms look this far back: longer than any animal bears. */
 export const ALARM_DAYS = 10;
 
-/** What the probes in a home say is wrong. What was read by hand or from a file cannot fall silent. */
+type AlarmingClimate = Pick<
+  Climate,
+  'humidityPct' | 'nestHumidityPct' | 'outworldHumidityPct' | 'temperatureC' | 'bearsHours'
+>;
+
+/** What a kind is kept in at one place of its home: the nest of ants is damper than the outworld. */
+function climateAt(climate: AlarmingClimate, place: Probe['place']): AlarmingClimate {
+  const own = { nest: climate.nestHumidityPct, outworld: climate.outworldHumidityPct }[place as 'nest' | 'outworld'];
+  return own ? { ...climate, humidityPct: own } : climate;
+}
+
+/** What the probes in a home say is wrong. */
 export function homeAlarms(
-  probes: Pick<Probe, 'id' | 'name' | 'kind'>[],
+  probes: Pick<Probe, 'id' | 'name' | 'kind' | 'place'>[],
   readings: Map<string, MarkedReading[]>,
-  climate: Pick<Climate, 'humidityPct' | 'temperatureC' | 'bearsHours'>,
+  climate: AlarmingClimate,
   now: number,
 ): ProbeAlarm[] {
   return probes
-    .filter(({ kind }) => kind === 'device' || kind === 'simulated')
+    .filter(({ kind }) => isLiveKind(kind))
     .flatMap((probe) => {
       const recent = (readings.get(probe.id) ?? []).filter((each) => each.at > now - ALARM_DAYS * DAY_MS);
-      return alarmsOf(recent, climate, now).map((alarm) => ({ ...alarm, probeId: probe.id, probe: probe.name }));
+      return alarmsOf(recent, climateAt(climate, probe.place), now).map((alarm) => ({
+        ...alarm,
+        probeId: probe.id,
+        probe: probe.name,
+      }));
     });
 }
+
+/** What was read by hand or from a file cannot fall silent. */
+const isLiveKind = (kind: Probe['kind']) => kind === 'device' || kind === 'simulated';
 
 /** What was read by hand speaks for a place so long. */
 const HAND_SPEAKS_DAYS = 3;
@@ -41,7 +59,7 @@ export interface RoomWarmth {
 export function alarmsOfHome(
   probes: Pick<Probe, 'id' | 'name' | 'kind' | 'place'>[],
   readings: Map<string, MarkedReading[]>,
-  climate: Pick<Climate, 'humidityPct' | 'temperatureC' | 'bearsHours'>,
+  climate: AlarmingClimate,
   now: number,
   room: RoomWarmth | null,
   isResting: boolean,
@@ -50,19 +68,34 @@ export function alarmsOfHome(
   if (isResting) return heard.filter(({ kind }) => kind !== 'too-cold' && kind !== 'too-warm');
   const latest = ({ id }: Pick<Probe, 'id'>) =>
     readings.get(id)?.findLast((each) => each.mark === null && each.temperatureC !== undefined);
-  const isLive = ({ kind }: Pick<Probe, 'kind'>) => kind === 'device' || kind === 'simulated';
   const warm = probes.flatMap((probe) => {
     const reading = latest(probe);
     return reading && reading.at > now - HAND_SPEAKS_DAYS * DAY_MS ? [{ probe, reading }] : [];
   });
   const byHand = warm
-    .filter(({ probe }) => !isLive(probe))
+    .filter(({ probe }) => !isLiveKind(probe.kind))
     .flatMap(({ probe, reading }) => {
       const alarm = warmthAlarm(climate.temperatureC, reading.temperatureC ?? NaN, reading.at);
       return alarm ? [{ ...alarm, probeId: probe.id, probe: probe.name }] : [];
     });
+  const dampByHand = probes
+    .filter(({ kind, place }) => !isLiveKind(kind) && (place === 'nest' || place === 'outworld'))
+    .flatMap((probe) => {
+      const spoken = (readings.get(probe.id) ?? []).filter((each) => each.at > now - HAND_SPEAKS_DAYS * DAY_MS);
+      const atOnce = { ...climateAt(climate, probe.place), bearsHours: { value: 0, basis: 'from memory' as const } };
+      // One reading of a hygrometer speaks for the place in which it hung.
+      const last = spoken.filter((each) => each.relativeHumidityPct !== undefined).slice(-1);
+      return alarmsOf(last, atOnce, last[0]?.at ?? now)
+        .filter(({ kind }) => kind === 'too-dry' || kind === 'too-damp')
+        .map((alarm) => ({ ...alarm, probeId: probe.id, probe: probe.name }));
+    });
   const byRoom = warm.length === 0 && room ? warmthAlarm(climate.temperatureC, room.temperatureC, room.since) : null;
-  return [...heard, ...byHand, ...(byRoom && room ? [{ ...byRoom, probeId: room.roomId, probe: room.name }] : [])];
+  return [
+    ...heard,
+    ...byHand,
+    ...dampByHand,
+    ...(byRoom && room ? [{ ...byRoom, probeId: room.roomId, probe: room.name }] : []),
+  ];
 }
 
 /** All weighings of a home, in the order of time. */

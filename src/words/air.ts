@@ -104,6 +104,8 @@ export const PLACE_WORDS: Record<Probe['place'], string> = {
   air: 'in its air',
   cool: 'cool side',
   warm: 'warm side',
+  nest: 'in a chamber of the nest',
+  outworld: 'in the outworld',
   scale: 'kitchen scale',
   room: 'the room',
 };

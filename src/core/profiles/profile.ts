@@ -198,6 +198,9 @@ export const DAMPINGS = ['soil', 'mist', 'none'] as const;
 export interface Climate {
   /** Of the air where the animal has a choice: away from dish and heat. % */
   humidityPct: BandFact;
+  /** Of ants: in the chambers of the nest, and in the outworld where they feed. % */
+  nestHumidityPct?: BandFact;
+  outworldHumidityPct?: BandFact;
   temperatureC: BandFact;
   /** Hours that it bears outside its bands before somebody is called. */
   bearsHours: Fact;

@@ -123,6 +123,9 @@ export function airHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
         if ((place === 'scale') !== (values.massG !== undefined)) {
           throw invalid('place', 'A weight belongs to the place "scale", and nothing else does.');
         }
+        if ((place === 'nest' || place === 'outworld') && !home.nest) {
+          throw invalid('place', `${home.code} is no nest of chambers: write air, cool, warm or scale.`);
+        }
         const now = Date.parse(clock.now());
         const at = written === undefined ? now : Date.parse(written);
         if (at > now + CLOCK_AHEAD_MS) throw invalid('at', `Must not be in the future; got ${written}.`);
@@ -142,6 +145,8 @@ const HAND_NAMES = {
   air: 'By hand',
   cool: 'Cool side, by hand',
   warm: 'Warm side, by hand',
+  nest: 'Nest, by hand',
+  outworld: 'Outworld, by hand',
   scale: 'Kitchen scale',
 } as const;
 

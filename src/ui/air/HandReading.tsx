@@ -24,7 +24,12 @@ const PLACES = [
   { value: 'scale', title: 'weight' },
   { value: 'soil', title: 'soil by hand' },
 ] as const;
-type Place = (typeof PLACES)[number]['value'];
+const PLACES_OF_NEST = [
+  { value: 'nest', title: 'a chamber' },
+  { value: 'outworld', title: 'the outworld' },
+  { value: 'scale', title: 'weight' },
+] as const;
+type Place = (typeof PLACES)[number]['value'] | (typeof PLACES_OF_NEST)[number]['value'];
 
 interface Values {
   place: Place;
@@ -47,7 +52,7 @@ export function HandReading({
   const temperature = useTemperature();
   const { show, write } = useLog();
   const load = useHouse((house) => house.load);
-  const form = useFields<Values>(START);
+  const form = useFields<Values>(home.nest ? { ...START, place: 'nest' } : START);
   const { control } = form;
   const { place } = form.values;
   const feel = async (each: Feel) => {
@@ -83,7 +88,7 @@ export function HandReading({
       control={control}
       name="place"
       label="Read where"
-      choices={PLACES.filter(({ value }) => value !== 'soil' || residentId !== undefined)}
+      choices={home.nest ? PLACES_OF_NEST : PLACES.filter(({ value }) => value !== 'soil' || residentId !== undefined)}
       onChosen={() => form.clearErrors()}
     />
   );
@@ -134,4 +139,4 @@ export function HandReading({
   );
 }
 
-const hasHumidity = (place: Place) => place === 'air' || place === 'cool';
+const hasHumidity = (place: Place) => place !== 'warm' && place !== 'scale' && place !== 'soil';

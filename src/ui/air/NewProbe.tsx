@@ -13,6 +13,8 @@ import { Token } from './ProbeList';
 interface Props {
   /** The home or the room it hangs in. */
   at: { homeId: string } | { roomId: string };
+  /** The home is a nest of chambers. */
+  isNest?: boolean;
   suggestion: string;
   onAdded: () => Promise<void>;
 }
@@ -22,18 +24,19 @@ const KINDS = [
   { value: 'simulated', title: 'a simulated one' },
 ] as const;
 const PLACES = ['air', 'cool', 'warm', 'scale'] as const;
+const PLACES_OF_NEST = ['nest', 'outworld', 'scale'] as const;
 
 interface Values {
   kind: (typeof KINDS)[number]['value'];
-  place: (typeof PLACES)[number];
+  place: (typeof PLACES)[number] | (typeof PLACES_OF_NEST)[number];
   name: string;
 }
 
 /** Hangs a probe up: a device with a token of its own, or a simulated one to try things with. */
-export function NewProbe({ at, suggestion, onAdded }: Props) {
+export function NewProbe({ at, isNest = false, suggestion, onAdded }: Props) {
   const show = useLog((log) => log.show);
   const inHome = 'homeId' in at;
-  const form = useFields<Values>({ kind: 'device', place: 'air', name: suggestion });
+  const form = useFields<Values>({ kind: 'device', place: isNest ? 'nest' : 'air', name: suggestion });
   const { control } = form;
   const [token, setToken] = useState<string | null>(null);
   const add = async ({ kind, place, name }: Values) => {
@@ -52,7 +55,7 @@ export function NewProbe({ at, suggestion, onAdded }: Props) {
             control={control}
             name="place"
             label="Where it hangs"
-            choices={PLACES.map((value) => ({ value, title: PLACE_WORDS[value] }))}
+            choices={(isNest ? PLACES_OF_NEST : PLACES).map((value) => ({ value, title: PLACE_WORDS[value] }))}
           />
         ) : null}
         <FormField control={control} name="name" label="What it is called" />
