@@ -258,7 +258,11 @@ export class StandingHouse {
   private homesOfOtherAir(before: Shared): string[] {
     const told = (shared: Shared, home: Home) => {
       const probes = shared.probes.get(home.id) ?? [];
-      const heard = probes.map(({ id, kind, place, name }) => [id, kind, place, name, shared.readings.get(id)?.length]);
+      const heard = probes.map(({ id, kind, place, name }) => {
+        const readings = shared.readings.get(id) ?? [];
+        // What is read by hand can be written over, and speaks by its last value.
+        return [id, kind, place, name, kind === 'hand' ? readings : readings.length];
+      });
       // A probe that says nothing is told of by the time.
       const at = probes.length > 0 ? shared.now : '';
       return JSON.stringify([shared.roomOf(home), shared.warmth(home), heard, at]);
