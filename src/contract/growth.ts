@@ -18,6 +18,8 @@ export const moultRequest = z
       .max(400),
     bornOn: day.optional(),
     sizeMm: size.optional(),
+    /** The day on which that size was taken: it is carried on over the moults since, and one taken later tells of a moult unseen. */
+    sizedOn: day.optional(),
     signs: z.array(oneOf(MOULT_SIGNS)).max(20).optional(),
     temperatureC: temperatureC.optional(),
     asOf: day,
@@ -42,6 +44,8 @@ export const moultReply = z
     moultsToAdult: z.object({ p10: z.number(), median: z.number(), p90: z.number() }).nullable(),
     outgrown: dayWindow.nullable(),
     premoultPct: z.number(),
+    /** The chance that it has moulted since the last that is known, without anybody writing it down. */
+    missedPct: z.number(),
     instar: z.int().nullable(),
     /** The last of the days after a moult on which it is left alone, and the first on which it is fed. */
     quietUntil: day.nullable(),

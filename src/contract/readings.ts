@@ -50,7 +50,11 @@ export const deviceReadings = z
   .meta({ id: 'DeviceReadings' });
 
 export const handReading = z
-  .strictObject({ place: oneOf(['air', 'cool', 'warm', 'nest', 'outworld', 'scale']), at: moment.optional(), ...values })
+  .strictObject({
+    place: oneOf(['air', 'cool', 'warm', 'nest', 'outworld', 'scale']),
+    at: moment.optional(),
+    ...values,
+  })
   .refine(measuresSomething, nothingMeasured)
   .meta({ id: 'HandReading' });
 

@@ -1,6 +1,6 @@
-import { evenAt, evenSteps } from './evenDraws';
+import { clipChance, evenAt, evenSteps } from './evenDraws';
 import { normalBelow, normalQuantile } from './normal';
-import type { Pace } from './pace';
+import { MOST_UNSEEN, UNSEEN_SHARE, type Pace } from './pace';
 import { GROWTH_SPREAD, type GrowthPace } from './sizes';
 import { resample } from './resample';
 
@@ -14,14 +14,16 @@ export interface Drawn {
   /** Days from today to the next moults, one list a moult; logarithms of the sizes after them. */
   days: Float64Array[];
   sizes: Float64Array[];
+  /** Moults since the last that was written down which nobody saw. */
+  unseen: Uint8Array;
 }
 
-const STEPS = evenSteps(3 + 2 * LOOKS_AHEAD_MOULTS);
+/** What its size says of moults that nobody saw: by how much it has grown since the last that was written down, in logarithms. */
+export type GrownSince = { log: number };
 
-/**
- * The draws themselves: standard normal values, the same for every animal, worked out when first asked for. They stand
- * in the order of the first dimension, so that the next moults of an animal come out in order and need no sorting.
- */
+const STEPS = evenSteps(7 + 2 * LOOKS_AHEAD_MOULTS);
+
+/** The draws themselves: standard normal values, the same for every animal, worked out when first asked for. */
 let table: { even: Float64Array; normal: Float64Array }[] | undefined;
 const drawsOf = (dimension: number) => {
   table ??= tableOfDraws();
@@ -29,17 +31,36 @@ const drawsOf = (dimension: number) => {
 };
 
 function tableOfDraws() {
-  const first = STEPS[0] ?? 0.5;
-  const order = Array.from({ length: DRAWS }, (_, index) => index).sort((a, b) => evenAt(a, first) - evenAt(b, first));
   return STEPS.map((step) => {
-    const even = Float64Array.from(order, (index) => evenAt(index, step));
+    const even = Float64Array.from({ length: DRAWS }, (_, index) => evenAt(index, step));
     return { even, normal: even.map(normalQuantile) };
   });
 }
 
+/** Taking a size off a living animal errs by so much; in logarithms, from memory. */
+const MEASURING = 0.06;
+/** Of the draws so many are followed on with moults that nobody saw. */
+const SOME = DRAWS / 8;
+/** Written over by every forecast: to make them anew costs more than to fill them. */
+const scratch = {
+  weights: new Float64Array(DRAWS + MOST_UNSEEN * SOME),
+  next: new Float64Array(DRAWS + MOST_UNSEEN * SOME),
+  middles: new Float64Array(DRAWS + MOST_UNSEEN * SOME),
+  drawnAs: new Int32Array(DRAWS),
+  course: new Uint8Array(DRAWS),
+};
+/** Under this chance that one was unseen it changes no window. */
+const WORTH_ASKING = 0.003;
+
+/** Longer overdue than the tails of all courses reach, it may moult any day. */
+const LEFT_AT_LEAST = 1e-12;
+
 /**
- * Draws the days and sizes of the next moults.
+ * Draws the days and sizes of the next moults. Since the last that was written down there may have been some that nobody saw: each
+ * draw is taken without such, with one and with two, and they are weighed by how likely that is (Bayes).
  * @param elapsed days since the last moult; null where nobody knows: it is then anywhere within its interval
+ * @param sizeNow of the taken measure, mm: as it was after the last moult that was written down, or as taken since
+ * @param since where it was measured since: by how much it had grown then
  */
 export function draw(
   pace: Pace,
@@ -49,57 +70,160 @@ export function draw(
   sizeNow: number | undefined,
   grownMm: number,
   ahead: number,
+  since?: GrownSince,
 ): Drawn {
-  // Doubt about the spread itself makes the tails heavier: a t with as many degrees as it is worth.
-  const spread = pace.spread * Math.sqrt(pace.spreadWorth / Math.max(1, pace.spreadWorth - 1));
-  const sd = Math.sqrt(pace.variance + spread ** 2);
-  const median = Math.log(Math.max(1e-6, usualDays)) + pace.mean;
-  const passed = elapsed === null || elapsed <= 0 ? 0 : normalBelow((Math.log(elapsed) - median) / sd);
-  // Longer overdue than the tail of the model reaches, it may moult any day.
-  const reached = Math.min(passed, 0.9995);
-  // Part of the first interval's difference belongs to the animal, and goes on into the later ones.
-  const shareOfAnimal = pace.variance / (pace.variance + spread ** 2);
-  const laterSd = Math.sqrt(pace.variance * (1 - shareOfAnimal) + spread ** 2);
+  const usualLog = Math.log(Math.max(1e-6, usualDays));
+  const logElapsed = elapsed !== null && elapsed > 0 ? Math.log(elapsed) : -Infinity;
+  const unseenNone = sizeLikelihood(growth, 0, since);
+  const courses = pace.courses.map(({ spread, trend, mean, variance }) => {
+    const sd = Math.hypot(spread, Math.sqrt(variance));
+    const middle = usualLog + mean;
+    return {
+      ...{ spread, trend, middle, sd, reached: normalBelow((logElapsed - middle) / sd) },
+      // Part of the first interval's difference belongs to the animal, and goes on into the later ones.
+      share: variance / sd ** 2,
+      laterSd: Math.hypot(spread, Math.sqrt(variance * (1 - variance / sd ** 2))),
+    };
+  });
+  const courseOf = coursesDrawn(pace);
   const { even } = drawsOf(0);
   const within = drawsOf(1).even;
-  const { normal: ratioZ } = drawsOf(2);
-  const days = Array.from({ length: ahead }, () => new Float64Array(DRAWS));
-  const sizes = sizeNow === undefined ? [] : Array.from({ length: ahead }, () => new Float64Array(DRAWS));
-  const own = new Float64Array(ahead > 1 ? DRAWS : 0);
-  const soonest = days[0] as Float64Array;
-  const left = 1 - reached;
+  // First all draws without an unseen moult, then some of them with one, and with two.
+  const passedAll = pace.courses.reduce((sum, { weight }, at) => sum + weight * (courses[at]?.reached ?? 0), 0);
+  const mayBeUnseen = elapsed !== null && elapsed > 0 && UNSEEN_SHARE * passedAll > WORTH_ASKING;
+  const count = mayBeUnseen ? DRAWS + MOST_UNSEEN * SOME : DRAWS;
+  const { weights, next, middles, drawnAs } = scratch;
+  const of = (name: keyof (typeof courses)[number]) => Float64Array.from(courses, (course) => course[name]);
+  const middleOf = of('middle');
+  const sdOf = of('sd');
+  const shareOf = of('share');
+  const reachedOf = of('reached');
+  const trendOf = of('trend');
+  const laterSdOf = of('laterSd');
   for (let index = 0; index < DRAWS; index += 1) {
-    const logFirst = median + sd * normalQuantile(reached + left * (even[index] as number));
-    const interval = Math.exp(logFirst);
-    if (ahead > 1) own[index] = median + (logFirst - median) * shareOfAnimal;
+    const course = courseOf[index] as number;
+    const middle = middleOf[course] as number;
+    const reached = reachedOf[course] as number;
+    const chance = Math.min(1 - 1e-9, reached + (1 - reached) * (even[index] as number));
+    const log = middle + (sdOf[course] as number) * normalQuantile(chance);
+    const interval = Math.exp(log);
     // Where nobody knows when it last moulted, it is anywhere within its interval.
-    soonest[index] = elapsed === null ? interval * (within[index] as number) : Math.max(0, interval - elapsed);
+    next[index] = elapsed === null ? interval * (within[index] as number) : Math.max(0, interval - elapsed);
+    middles[index] = middle + (shareOf[course] as number) * (log - middle);
+    weights[index] = Math.max(LEFT_AT_LEAST, 1 - reached) * unseenNone;
   }
-  for (let moult = 1; moult < ahead; moult += 1) {
-    const z = drawsOf(2 + 2 * moult).normal;
-    const before = days[moult - 1] as Float64Array;
-    const after = days[moult] as Float64Array;
-    for (let index = 0; index < DRAWS; index += 1) {
-      after[index] = (before[index] as number) + Math.exp((own[index] as number) + laterSd * (z[index] as number));
+  for (let some = 0; mayBeUnseen && some < SOME; some += 1) {
+    const index = some * (DRAWS / SOME);
+    const { trend, middle, sd, share, laterSd } = courses[courseOf[index] as number] as (typeof courses)[number];
+    let [centre, wide, left, likely] = [middle, sd, elapsed, DRAWS / SOME];
+    for (let unseen = 1; unseen <= MOST_UNSEEN; unseen += 1) {
+      // One that nobody saw, some time before today.
+      const passed = normalBelow((Math.log(left) - centre) / wide);
+      likely *= UNSEEN_SHARE * passed;
+      const log = centre + wide * normalQuantile(clipChance(passed * (drawsOf(4 + unseen).even[index] as number)));
+      left = Math.max(1e-6, left - Math.exp(log));
+      if (unseen === 1) [centre, wide] = [middle + share * (log - middle), laterSd];
+      centre += trend;
+      const reached = normalBelow((Math.log(left) - centre) / wide);
+      const chance = Math.min(1 - 1e-9, reached + (1 - reached) * (even[index] as number));
+      const place = DRAWS + (unseen - 1) * SOME + some;
+      next[place] = Math.max(0, Math.exp(centre + wide * normalQuantile(chance)) - left);
+      middles[place] = centre;
+      weights[place] = likely * (1 - reached) * sizeLikelihood(growth, unseen, since);
     }
   }
-  const ratioSd = Math.sqrt(growth.variance);
-  const grownLog = Math.log(grownMm);
-  for (let moult = 0; moult < sizes.length; moult += 1) {
-    const z = drawsOf(3 + 2 * moult).normal;
-    const before = sizes[moult - 1];
-    const after = sizes[moult] as Float64Array;
-    for (let index = 0; index < DRAWS; index += 1) {
-      const own = ratioZ[index] as number;
-      const ratio = growth.mean + ratioSd * own + growth.spread * (z[index] as number);
-      const size = before ? (before[index] as number) : Math.log(sizeNow ?? NaN);
-      // Nobody grows for ever: each animal up to a size of its own about what is usual for its kind.
-      const largest = grownLog + GROWTH_SPREAD.grown * own;
-      const grown = ratio > 0 ? size + ratio : size;
-      after[index] = grown < largest ? grown : Math.max(size, largest);
-    }
+  const isWeighed = elapsed !== null && elapsed > 0;
+  const source = isWeighed ? resample(DRAWS, (index) => weights[index] as number, count) : inOrder();
+  // Which draw each of them is, and how many moults nobody saw in it.
+  const unseen = new Uint8Array(DRAWS);
+  for (let place = 0; place < DRAWS; place += 1) {
+    const from = source[place] as number;
+    const past = from - DRAWS;
+    drawnAs[place] = past < 0 ? from : (past % SOME) * (DRAWS / SOME);
+    if (past >= 0) unseen[place] = past < SOME ? 1 : 2;
   }
-  return { days, sizes };
+  return { unseen, days: daysDrawn(), sizes: sizeNow === undefined ? [] : sizesDrawn(Math.log(sizeNow)) };
+
+  function daysDrawn(): Float64Array[] {
+    const days = Array.from({ length: ahead }, () => new Float64Array(DRAWS));
+    const soonest = days[0] as Float64Array;
+    for (let place = 0; place < DRAWS; place += 1) soonest[place] = next[source[place] as number] as number;
+    for (let moult = 1; moult < ahead; moult += 1) {
+      const z = drawsOf(7 + 2 * moult).normal;
+      const before = days[moult - 1] as Float64Array;
+      const after = days[moult] as Float64Array;
+      for (let place = 0; place < DRAWS; place += 1) {
+        const index = drawnAs[place] as number;
+        const course = courseOf[index] as number;
+        const log =
+          (middles[source[place] as number] as number) +
+          moult * (trendOf[course] as number) +
+          (laterSdOf[course] as number) * (z[index] as number);
+        after[place] = (before[place] as number) + Math.exp(log);
+      }
+    }
+    return days;
+  }
+
+  function sizesDrawn(sizeLog: number): Float64Array[] {
+    const sizes = Array.from({ length: ahead }, () => new Float64Array(DRAWS));
+    const { normal: ratioZ } = drawsOf(2);
+    const ratioSd = Math.sqrt(growth.variance);
+    const grownLog = Math.log(grownMm);
+    for (let moult = 0; moult < ahead; moult += 1) {
+      const z = drawsOf(8 + 2 * moult).normal;
+      const before = sizes[moult - 1];
+      const after = sizes[moult] as Float64Array;
+      for (let place = 0; place < DRAWS; place += 1) {
+        const index = drawnAs[place] as number;
+        const own = ratioZ[index] as number;
+        // Nobody grows for ever: each animal up to a size of its own about what is usual for its kind.
+        const largest = grownLog + GROWTH_SPREAD.grown * own;
+        const ratio = growth.mean + ratioSd * own;
+        // What was measured since holds what it has grown by then.
+        const gone = before || since ? 0 : (unseen[place] as number);
+        const size = (before ? (before[place] as number) : sizeLog) + gone * Math.max(0, ratio);
+        const grown = size + Math.max(0, ratio + growth.spread * (z[index] as number));
+        const stays = before ? size : sizeLog;
+        after[place] = grown < largest ? grown : Math.max(stays, largest);
+      }
+    }
+    return sizes;
+  }
+}
+
+/** All draws as they stand. */
+let standing: Int32Array | undefined;
+const inOrder = () => (standing ??= Int32Array.from({ length: DRAWS }, (_, index) => index));
+
+/** The draws in the order of the dimension by which courses are chosen. */
+let byCourse: Int32Array | undefined;
+
+/** The place of a course for each draw: each as often as it is likely. */
+function coursesDrawn({ courses }: Pace): Uint8Array {
+  const { even } = drawsOf(4);
+  byCourse ??= inOrder()
+    .slice()
+    .sort((a, b) => (even[a] as number) - (even[b] as number));
+  const total = courses.reduce((sum, { weight }) => sum + weight, 0);
+  let at = 0;
+  let sum = courses[0]?.weight ?? 0;
+  for (let place = 0; place < DRAWS; place += 1) {
+    const index = byCourse[place] as number;
+    while (sum < total * (even[index] as number) && at < courses.length - 1) {
+      at += 1;
+      sum += courses[at]?.weight ?? 0;
+    }
+    scratch.course[index] = at;
+  }
+  return scratch.course;
+}
+
+/** How likely the size measured since makes so many unseen moults. */
+function sizeLikelihood(growth: GrowthPace, unseen: number, since: GrownSince | undefined): number {
+  if (!since) return 1;
+  const sd = Math.sqrt(2 * MEASURING ** 2 + unseen * growth.spread ** 2 + unseen ** 2 * growth.variance);
+  return Math.exp(-0.5 * ((since.log - unseen * growth.mean) / sd) ** 2) / sd;
 }
 
 /** The share of the draws in which the next moult comes within so many days. % */
@@ -112,14 +236,23 @@ export function sharePct({ days: [next] }: Drawn, within: number): number {
 /**
  * The draws as the signs make them likely: those with a close moult come in as often as Bayes says.
  */
-export function weighted({ days, sizes }: Drawn, closeDays: number, priorPct: number, premoultPct: number): Drawn {
+export function weighted(
+  { days, sizes, unseen }: Drawn,
+  closeDays: number,
+  priorPct: number,
+  premoultPct: number,
+): Drawn {
   const next = days[0] as Float64Array;
   const close = priorPct > 0 ? premoultPct / priorPct : 1;
   const late = priorPct < 100 ? (100 - premoultPct) / (100 - priorPct) : 1;
   // Without a sign all weigh alike: each comes in once.
-  if (close === late) return { days, sizes };
+  if (close === late) return { days, sizes, unseen };
   const weightOf = (index: number) => (closeDays >= (next[index] as number) ? close : late);
   const chosen = resample(DRAWS, weightOf);
   const pick = (values: Float64Array) => Float64Array.from(chosen, (index) => values[index] as number);
-  return { days: days.map(pick), sizes: sizes.map(pick) };
+  return {
+    days: days.map(pick),
+    sizes: sizes.map(pick),
+    unseen: Uint8Array.from(chosen, (index) => unseen[index] as number),
+  };
 }

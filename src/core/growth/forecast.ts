@@ -1,11 +1,11 @@
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
 import type { CareProfile, MoultSign, Stage } from '@/core/profiles/profile';
 import { Refusal, type FieldProblem } from '@/core/refusal';
-import { draw, DRAWS, LOOKS_AHEAD_MOULTS, sharePct, weighted, type Drawn } from './draws';
+import { draw, DRAWS, LOOKS_AHEAD_MOULTS, sharePct, weighted, type Drawn, type GrownSince } from './draws';
 import { learnPace, usualIntervalDays } from './pace';
 import { premoultChance } from './premoult';
 import { TENTH_SD } from './normal';
-import { numbersInOrder, numbersOf } from './quantiles';
+import { numbersOf } from './quantiles';
 import { moultDayProblem, SHRINKS } from './sense';
 import { learnGrowth } from './sizes';
 
@@ -24,8 +24,9 @@ export interface MoultQuestion {
   /** In any order; the same day twice is refused. */
   moults: SeenMoult[];
   bornOn?: Day | undefined;
-  /** Its size now, where it was taken since the last moult. mm */
+  /** Its size now, where it was taken since the last moult, and the day on which that was. mm */
   sizeMm?: number | undefined;
+  sizedOn?: Day | undefined;
   signs?: MoultSign[] | undefined;
   temperatureC?: number | undefined;
   asOf: Day;
@@ -64,6 +65,8 @@ export interface MoultForecast {
   /** The day its home is outgrown; null when that lies beyond the moults looked at. */
   outgrown: Window | null;
   premoultPct: number;
+  /** The chance that it has moulted since without anybody writing it down; 0 where no moult is known. */
+  missedPct: number;
   /** The instar it is in now, where that was told. */
   instar: number | null;
   grounds: {
@@ -138,10 +141,11 @@ export function moultForecast(question: MoultQuestion): MoultForecast {
       const after = (day: Day) => each.find(({ on }) => on === day)?.stage ?? stage;
       return logsOf(each.map(({ on }) => on).sort(), after).slice(-LATEST);
     });
-  const pace = learnPace(own, logsOfAll(siblings), logsOfAll(others));
+  const isStaged = new Set(moults.flatMap(({ stage: began }) => began ?? [])).size > 1;
+  const pace = learnPace(own, logsOfAll(siblings), logsOfAll(others), isStaged);
   const sizes = moults.flatMap((each) => (each.sizeMm === undefined ? [] : [each.sizeMm]));
   const growth = learnGrowth(profile, ratiosOf(moults));
-  const sizeNow = question.sizeMm ?? sizes.at(-1);
+  const sizeNow = carriedOn(question, moults, growth) ?? sizes.at(-1);
   const last = starts.at(-1);
   const elapsed = last === undefined ? null : daysBetween(last, asOf);
   const calendar = draw(
@@ -152,6 +156,7 @@ export function moultForecast(question: MoultQuestion): MoultForecast {
     sizeNow,
     profile.growth.grownMm.value,
     question.ahead ?? LOOKS_AHEAD_MOULTS,
+    grownSince(question, moults.at(-1)),
   );
   const closeDays = closeDaysOf(usualDays ?? 0);
   const priorPct = moultsNoMore ? 0 : sharePct(calendar, closeDays);
@@ -161,7 +166,7 @@ export function moultForecast(question: MoultQuestion): MoultForecast {
   const share = (days: number) => sharePct(drawn, days);
   return {
     next: next && {
-      ...windowOf(next, asOf, elapsed !== null),
+      ...windowOf(next, asOf),
       within7DaysPct: share(7),
       within30DaysPct: share(30),
       within90DaysPct: share(90),
@@ -174,6 +179,7 @@ export function moultForecast(question: MoultQuestion): MoultForecast {
     moultsToAdult: sizeNow === undefined || moultsNoMore ? null : toAdult(profile, growth, sizeNow),
     outgrown: moultsNoMore ? null : outgrownWindow(drawn, question.outgrownMm, asOf),
     premoultPct: moultsNoMore ? 0 : premoultPct,
+    missedPct: moultsNoMore ? 0 : missedPct(drawn),
     instar: question.instar ?? null,
     grounds: {
       usualDays,
@@ -200,6 +206,28 @@ export function forgivingForecast(question: MoultQuestion): MoultForecast {
   }
 }
 
+/** Its size as it likely is: carried on over the moults since it was taken. mm */
+function carriedOn(
+  { profile, sizeMm, sizedOn }: MoultQuestion,
+  moults: SeenMoult[],
+  growth: { mean: number },
+): number | undefined {
+  if (sizeMm === undefined || sizedOn === undefined) return sizeMm;
+  const since = moults.filter(({ on }) => on > sizedOn).length;
+  const larger = sizeMm * Math.exp(since * Math.max(0, growth.mean));
+  return since === 0 ? sizeMm : Math.max(sizeMm, Math.min(larger, profile.growth.grownMm.value));
+}
+
+/** By how much it has grown since its last moult was measured: a size that nobody saw it come to tells of a moult unseen. */
+function grownSince({ sizeMm, sizedOn }: MoultQuestion, last: SeenMoult | undefined): GrownSince | undefined {
+  if (sizeMm === undefined || sizedOn === undefined || last?.sizeMm === undefined || sizedOn <= last.on)
+    return undefined;
+  return { log: Math.log(sizeMm / last.sizeMm) };
+}
+
+const missedPct = ({ unseen }: Drawn) =>
+  (100 * unseen.reduce((count, each) => count + Number(each > 0), 0)) / unseen.length;
+
 /** The stage whose size, or else whose usual interval, comes nearest to what was seen. */
 function guessStage({ stages, growth }: CareProfile, moults: SeenMoult[]): Stage {
   const moulting = (growth.intervals ?? []).flatMap((each) =>
@@ -222,8 +250,8 @@ function guessStage({ stages, growth }: CareProfile, moults: SeenMoult[]): Stage
   ).stage;
 }
 
-/** Of its intervals so many of the latest tell its pace: earlier ones were of another size. */
-const LATEST = 6;
+/** Of its intervals so many of the latest tell its pace: earlier ones were of another animal, in size and age. */
+const LATEST = 10;
 
 function ratiosOf(moults: SeenMoult[]): number[] {
   return moults.slice(1).flatMap(({ sizeMm }, index) => {
@@ -233,8 +261,8 @@ function ratiosOf(moults: SeenMoult[]): number[] {
 }
 
 /** Whole days: the window reaches from the morning of its first day to the evening of its last. */
-function windowOf(days: Float64Array, asOf: Day, inOrder = false): Window {
-  const { p10, median, p90 } = inOrder ? numbersInOrder(days) : numbersOf(days);
+function windowOf(days: Float64Array, asOf: Day): Window {
+  const { p10, median, p90 } = numbersOf(days);
   return {
     p10: addDays(asOf, Math.floor(p10)),
     median: addDays(asOf, Math.round(median)),

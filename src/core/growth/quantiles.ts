@@ -39,9 +39,3 @@ export function numbersOf(values: Float64Array): { p10: number; median: number; 
     p90: select(copy, Math.round(0.9 * last), middle, last),
   };
 }
-
-/** The same of a list that is in order already. */
-export function numbersInOrder(values: Float64Array): { p10: number; median: number; p90: number } {
-  const at = (share: number) => values[Math.round(share * (values.length - 1))] as number;
-  return { p10: at(0.1), median: at(0.5), p90: at(0.9) };
-}

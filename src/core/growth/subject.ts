@@ -13,6 +13,8 @@ export interface Subject extends Teller {
   stage: Stage;
   /** Of the measure that is taken of its kind. mm */
   sizeMm?: number | undefined;
+  /** The day on which it was taken. */
+  sizedOn?: Day | undefined;
   bornOn?: Day | undefined;
   instar?: number | undefined;
   signs: MoultSign[];
@@ -26,10 +28,10 @@ export function moultQuestion(
   tellers: readonly Teller[],
   asOf: Day,
 ): MoultQuestion {
-  const { stage, sizeMm, bornOn, instar, moults, signs, temperatureC } = subject;
+  const { stage, sizeMm, sizedOn, bornOn, instar, moults, signs, temperatureC } = subject;
   const { siblings, others } = kinOf(subject, tellers);
   return {
-    ...{ profile, stage, sizeMm, bornOn, instar, moults, signs, temperatureC, asOf },
+    ...{ profile, stage, sizeMm, sizedOn, bornOn, instar, moults, signs, temperatureC, asOf },
     siblings: siblings.map((each) => each.moults),
     others: others.map((each) => each.moults),
   };

@@ -160,7 +160,7 @@ describe('leaving alone', () => {
         },
       ],
     });
-    expect(work(refused, outlook(59)).leaveAlone).toBeNull();
+    expect(work(refused, outlook(49)).leaveAlone).toBeNull();
     const likely = work(refused, outlook(75)).leaveAlone;
     // Ten days of rest after the moult for an adult of 118 mm.
     expect(likely).toMatchObject({ code: 'premoult', since: ago(8), premoultPct: 75, endsOn: addDays(TODAY, 22) });

@@ -32,8 +32,8 @@ describe('the quiet time', () => {
   });
 
   it('begins when a close moult is as likely as chosen, and not a little before', () => {
-    expect(quiet([refused(3)], [outlook(3, 59.9)])).toBeNull();
-    expect(quiet([refused(3)], [outlook(3, 60)])).toMatchObject({ code: 'premoult', since: ago(3), premoultPct: 55 });
+    expect(quiet([refused(3)], [outlook(3, 49.9)])).toBeNull();
+    expect(quiet([refused(3)], [outlook(3, 50)])).toMatchObject({ code: 'premoult', since: ago(3), premoultPct: 45 });
   });
 
   it('ends with the hardening after the moult that was expected when it began, counted from then where it was late', () => {

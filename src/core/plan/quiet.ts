@@ -6,7 +6,7 @@ import { latest, noticedDays, noticedSigns, standingSigns } from './signs';
 import type { LeaveAlone, MoultOutlook, ResidentToday } from './work';
 
 /** From this chance on that the next offer would meet a close moult it is left alone, if any sign was seen at all. %, chosen here: more likely than not */
-const QUIET_FROM_PCT = 60;
+const QUIET_FROM_PCT = 50;
 /** Signs that have stood for so many times as long as they show before a moult were something else. From memory */
 const SIGNS_STAND_TIMES = 2;
 /** Signs of those whose moults nobody can tell show for so long. days, from memory */

@@ -75,7 +75,7 @@ const SPIDERS: [string, ResidentToday][] = [
   [
     'that refused, and is unlikely to moult',
     one('ground-tarantula', [...LATE, entry('offered', 8), entry('refused', 7)], {
-      outlooks: [outlook(7, { byNextOfferPct: 59 })],
+      outlooks: [outlook(7, { byNextOfferPct: 49 })],
     }),
   ],
   [

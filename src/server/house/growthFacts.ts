@@ -114,7 +114,7 @@ export function subjectOf(
   }));
   return {
     ...{ id, scientificName, motherId, outOfId, batch, stage },
-    sizeMm: resident[takes],
+    ...{ sizeMm: resident[takes], sizedOn: resident.measuredOn },
     // A group's first instar begins its first interval, as a birth does.
     moults: group ? group.slice(1).map(({ on }) => ({ on })) : own,
     bornOn: group ? group[0]?.on : (resident.bornOn ?? undefined),

@@ -12,7 +12,15 @@ import { useTheme } from '../components/useStyles';
 import { Body, Heading, Soft, Strong } from '../components/Words';
 import { space } from '../theme/tokens';
 import { dayWords } from '@/words/days';
-import { adultWords, growthCaption, moultGrounds, moultWords, outgrownWords, premoultWords } from '@/words/moult';
+import {
+  adultWords,
+  growthCaption,
+  missedWords,
+  moultGrounds,
+  moultWords,
+  outgrownWords,
+  premoultWords,
+} from '@/words/moult';
 import { useTemperature } from '@/words/temperature';
 import { useLength } from '@/words/useLength';
 
@@ -29,6 +37,7 @@ export function NextMoult({ resident }: { resident: Resident }) {
   const { forecast, asOf } = answer;
   const home = homes.find((each) => each.id === resident.homeId);
   const code = home?.code ?? 'its box';
+  const missed = missedWords(forecast);
   const fitsNow = !home?.state?.grounds.some(
     (ground) => ground.about === 'fit' && ground.status === 'fail' && ground.residentId === resident.id,
   );
@@ -39,6 +48,7 @@ export function NextMoult({ resident }: { resident: Resident }) {
         <>
           <Strong>{moultWords(forecast.next, asOf)}</Strong>
           <Body>{premoultWords(forecast)}</Body>
+          {missed === null ? null : <Body>{missed}</Body>}
           {forecast.quietUntil !== null ? (
             <Body>{`Its new skin hardens: left alone until ${dayWords(forecast.quietUntil, asOf)}.`}</Body>
           ) : null}
