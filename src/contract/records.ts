@@ -178,6 +178,8 @@ export const resident = z
     legSpanMm: z.number().optional(),
     bodyLengthMm: z.number().optional(),
     carapaceWidthMm: z.number().optional(),
+    /** Its lengths are carried on over the moults since it was measured. */
+    sizeCarriedOn: z.boolean().optional(),
     /** Of a group or a colony: how many. */
     headCount: z.int().optional(),
     /** Where others live with it: heads of its kind in that home; and whether it is only a cleaner among them. */

@@ -94,12 +94,16 @@ function knownBefore(
   residentId: string,
   body: NewResident,
 ): { field: string; entry: NewEntry }[] {
-  const { lastMoultOn, lastMealOn, sign, signSince, soilChangedOn } = body;
+  const { lastMoultOn, lastMealOn, sign, signSince, soilChangedOn, legSpanMm, bodyLengthMm, carapaceWidthMm } = body;
   const meal = randomUUID();
   if (lastMealOn !== undefined && !profile.feeding) {
     throw invalid('lastMealOn', 'A last meal is told of those that hunt; leave it out.');
   }
-  const moult = { kind: 'moulted' as const, residentId };
+  // The size that is told is that of today: it came to it with its last moult.
+  const moult = {
+    ...{ kind: 'moulted' as const, residentId },
+    ...withoutUndefined({ legSpanMm, bodyLengthMm, carapaceWidthMm }),
+  };
   // It has happened: nobody is asked whether it was meant.
   const offer = { kind: 'offered' as const, id: meal, residentId, insist: true };
   const eaten = { kind: 'eaten' as const, residentId, answers: `meal ${meal}` };

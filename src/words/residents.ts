@@ -10,9 +10,11 @@ export function calledWords(resident: Resident): string {
 
 /** The one measure that was taken, with its name; null of those that were only counted. */
 export function sizeWords(resident: Resident, length: LengthWords): string | null {
-  if (resident.legSpanMm !== undefined) return `span ${length.long(resident.legSpanMm)}`;
-  if (resident.bodyLengthMm !== undefined) return `length ${length.long(resident.bodyLengthMm)}`;
-  return resident.carapaceWidthMm === undefined ? null : `carapace ${length.long(resident.carapaceWidthMm)}`;
+  // Carried on over moults nobody measured it after: a round number.
+  const long = (mm: number) => (resident.sizeCarriedOn ? `about ${length.long(Math.round(mm))}` : length.long(mm));
+  if (resident.legSpanMm !== undefined) return `span ${long(resident.legSpanMm)}`;
+  if (resident.bodyLengthMm !== undefined) return `length ${long(resident.bodyLengthMm)}`;
+  return resident.carapaceWidthMm === undefined ? null : `carapace ${long(resident.carapaceWidthMm)}`;
 }
 
 /** Heads, sex (where known), stage and size in one line. */

@@ -6,6 +6,8 @@ export interface AnimalMeasures {
   legSpanMm?: number | undefined;
   bodyLengthMm?: number | undefined;
   carapaceWidthMm?: number | undefined;
+  /** The lengths are carried on over moults since they were taken. */
+  sizeCarriedOn?: boolean | undefined;
   headCount?: number | undefined;
 }
 
@@ -41,7 +43,7 @@ export function tellsSize(profile: CareProfile, measures: AnimalMeasures): boole
 export function takenMeasure(profile: CareProfile, measures: AnimalMeasures): Length {
   const { takes, usualMm, name } = profile.measure;
   const direct = measures[takes];
-  if (direct !== undefined) return { mm: direct, estimated: false };
+  if (direct !== undefined) return { mm: direct, estimated: measures.sizeCarriedOn === true };
   for (const other of BODY_MEASURES) {
     const given = measures[other];
     const times = ratio(profile, other);
@@ -66,7 +68,7 @@ export function bodyOf(profile: CareProfile, measures: AnimalMeasures): Body {
   for (const name of BODY_MEASURES) {
     const measured = measures[name];
     const times = ratio(profile, name);
-    if (measured !== undefined) body[name] = { mm: measured, estimated: false };
+    if (measured !== undefined) body[name] = { mm: measured, estimated: measures.sizeCarriedOn === true };
     else if (times !== undefined)
       body[name] = { mm: taken.mm * times, estimated: taken.estimated || name !== profile.measure.takes };
   }
@@ -96,6 +98,18 @@ export function grown<Animal extends AnimalMeasures & { stage: Stage }>(
     if (length !== undefined) larger[name] = length * times;
   }
   return larger;
+}
+
+/** An animal as it likely is after so many moults in which nobody measured it; the same one where it has not grown. */
+export function carriedOn<Animal extends AnimalMeasures & { stage: Stage }>(
+  profile: CareProfile,
+  animal: Animal,
+  moults: number,
+): Animal {
+  if (moults === 0 || !BODY_MEASURES.some((name) => animal[name] !== undefined) || !tellsSize(profile, animal))
+    return animal;
+  const larger = grown(profile, animal, moults);
+  return larger === animal ? animal : { ...larger, sizeCarriedOn: true };
 }
 
 /** @throws Refusal naming the stages this kind does have, when `stage` is not one of them. */

@@ -114,7 +114,9 @@ export function subjectOf(
   }));
   return {
     ...{ id, scientificName, motherId, outOfId, batch, stage },
-    ...{ sizeMm: resident[takes], sizedOn: resident.measuredOn },
+    sizeMm: resident[takes],
+    // What was carried on since is no size that somebody took.
+    sizedOn: resident.sizeCarriedOn ? undefined : resident.measuredOn,
     // A group's first instar begins its first interval, as a birth does.
     moults: group ? group.slice(1).map(({ on }) => ({ on })) : own,
     bornOn: group ? group[0]?.on : (resident.bornOn ?? undefined),

@@ -1,3 +1,4 @@
+import { carriedOn } from '@/core/profiles/animal';
 import type { Entry } from '@/contract/storedEntries';
 import type { Probe } from '@/contract/readings';
 import type { Home, Resident } from '@/contract/records';
@@ -144,7 +145,8 @@ export class StandingHouse {
     for (const homeId of dirtyHomes) {
       const tenants = inOrderOfComing(byHome.get(homeId) ?? []);
       this.settle(homeId, tenants);
-      for (const each of housed(this.shared.care, tenants, this.colonies)) this.housed.set(each.id, each);
+      const asGrown = tenants.map((each) => this.asGrown(each));
+      for (const each of housed(this.shared.care, asGrown, this.colonies)) this.housed.set(each.id, each);
       const home = records.homes.get(homeId);
       const water = home && this.waterIn(home, tenants);
       if (water) this.waters.set(homeId, water);
@@ -159,6 +161,13 @@ export class StandingHouse {
       if (home) this.states.set(homeId, this.stateOf(home, inOrderOfComing(byHome.get(homeId) ?? [])));
       await pause();
     }
+  }
+
+  /** A group is as large as half of it has come to be since it was measured. */
+  private asGrown(resident: Resident): Resident {
+    if (resident.form !== 'group') return resident;
+    const moults = (this.groups.get(resident.id) ?? []).filter(({ on }) => on > resident.measuredOn).length;
+    return carriedOn(this.shared.care.of(resident), resident, moults);
   }
 
   /** Writes into a home who lives in it; as long as those are the same it stays the same object. */

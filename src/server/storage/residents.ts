@@ -1,6 +1,9 @@
 import type { GoneResident, Resident } from '@/contract/records';
+import { shippedProfiles } from '@/contract/shipped';
 import type { Kin } from '@/core/growth/kin';
+import { carriedOn } from '@/core/profiles/animal';
 import type { Queries } from './database';
+import { listOwnProfiles } from './profiles';
 
 interface ResidentRow {
   id: string;
@@ -29,6 +32,7 @@ interface ResidentRow {
   forbidden: Resident['forbidden'] | null;
   kept_so: Resident['keptSo'] | null;
   condition: NonNullable<Resident['condition']> | null;
+  moults_since: number;
   taken_in_on: string;
   home_id: string;
   left_on: string | null;
@@ -92,14 +96,28 @@ const CHOSEN = `r.*,
    ORDER BY e.on_day DESC, e.at DESC, e.seq DESC LIMIT 1) AS weighed_on,
   (SELECT e.data ->> 'condition' FROM entry e
    WHERE e.resident_id = r.id AND e.kind = 'measured' AND e.undone_at IS NULL AND e.data ? 'condition'
-   ORDER BY e.on_day DESC, e.at DESC, e.seq DESC LIMIT 1) AS condition`;
+   ORDER BY e.on_day DESC, e.at DESC, e.seq DESC LIMIT 1) AS condition,
+  (SELECT count(DISTINCT e.on_day)::integer FROM entry e
+   WHERE e.resident_id = r.id AND e.kind = 'moulted' AND e.undone_at IS NULL AND NOT e.data ? 'count'
+     AND e.on_day > r.measured_on) AS moults_since`;
+
+/** Residents by their rows, each as large as it has come to be since it was measured. */
+async function fromRows(queries: Queries, rows: ResidentRow[]): Promise<Resident[]> {
+  if (!rows.some((row) => row.moults_since > 0)) return rows.map(fromRow);
+  const profiles = new Map([...shippedProfiles, ...(await listOwnProfiles(queries))].map((each) => [each.id, each]));
+  return rows.map((row) => {
+    const resident = fromRow(row);
+    const profile = profiles.get(row.profile);
+    return profile ? carriedOn(profile, resident, row.moults_since) : resident;
+  });
+}
 
 /** Some residents as they are now, in no order; those that are not here are left out. */
 export async function residentsNow(queries: Queries, ids: readonly string[]): Promise<Resident[]> {
   const rows = await queries.query<ResidentRow>(`SELECT ${CHOSEN} FROM resident_now r WHERE r.id = ANY ($1::uuid[])`, [
     ids,
   ]);
-  return rows.map(fromRow);
+  return fromRows(queries, rows);
 }
 
 /** The ids of all that ever were here. */
@@ -108,8 +126,7 @@ export async function everyId(queries: Queries): Promise<string[]> {
 }
 
 export async function findResident(queries: Queries, id: string): Promise<Resident | undefined> {
-  const [row] = await queries.query<ResidentRow>(`SELECT ${CHOSEN} FROM resident_now r WHERE r.id = $1`, [id]);
-  return row && fromRow(row);
+  return (await residentsNow(queries, [id]))[0];
 }
 
 /** Somebody here, or with the day on which it left. */
@@ -120,7 +137,11 @@ export async function findAllEver(queries: Queries, ids: string[]): Promise<Ever
   const rows = await queries.query<ResidentRow>(`SELECT ${CHOSEN} FROM resident_ever r WHERE r.id = ANY ($1::uuid[])`, [
     ids,
   ]);
-  return rows.map((row) => ({ ...fromRow(row), leftOn: row.left_on }));
+  const residents = await fromRows(queries, rows);
+  return rows.flatMap(({ left_on }, index) => {
+    const resident = residents[index];
+    return resident ? [{ ...resident, leftOn: left_on }] : [];
+  });
 }
 
 export async function findEver(queries: Queries, id: string): Promise<Ever | undefined> {
@@ -134,7 +155,7 @@ export async function listOfSpecies(queries: Queries, scientificName: string): P
      WHERE r.id = ANY (ARRAY(SELECT k.id FROM resident k WHERE k.scientific_name = $1)) ORDER BY r.taken_in_on, r.id`,
     [scientificName],
   );
-  return rows.map(fromRow);
+  return fromRows(queries, rows);
 }
 
 /** All who are tied to one as parents, young, or what they came out of, over any number of steps, without itself. */
@@ -149,7 +170,7 @@ export async function familyOf(queries: Queries, id: string): Promise<Resident[]
      SELECT ${CHOSEN} FROM resident_ever r WHERE r.id <> $1 AND r.id = ANY (ARRAY(SELECT id FROM family)) ORDER BY r.id`,
     [id],
   );
-  return rows.map(fromRow);
+  return fromRows(queries, rows);
 }
 
 /** Whether somebody was ever taken in under an id. */
@@ -206,7 +227,7 @@ export async function residentsIn(queries: Queries, homeId: string, besides?: st
      ORDER BY r.taken_in_on, r.id`,
     [homeId],
   );
-  return rows.map(fromRow).filter((resident) => resident.id !== besides);
+  return (await fromRows(queries, rows)).filter((resident) => resident.id !== besides);
 }
 
 export type ResidentFacts = Pick<

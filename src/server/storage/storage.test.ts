@@ -184,7 +184,9 @@ describe.each(databases)('storage on $kind', ({ open }) => {
       on: '2026-03-11',
       data: { substrateDepthMm: 71.5 },
     });
-    const now = { stage: 'juvenile', legSpanMm: 20, measuredOn: '2026-02-01', homeId: homes.b };
+    // Measured at 20 mm, and moulted once since: 1.25 times that.
+    const grown = { legSpanMm: 25, sizeCarriedOn: true, measuredOn: '2026-02-01' };
+    const now = { stage: 'juvenile', ...grown, homeId: homes.b };
     expect(await findResident(database, residentId)).toMatchObject(now);
     expect((await findHome(database, homes.b))?.substrateDepthMm).toBe(71.5);
     for (const { id } of [measured, moulted, moved, soil]) await markUndone(database, id, '2026-03-12T08:00:00.000Z');
