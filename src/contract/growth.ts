@@ -85,16 +85,25 @@ export const residentMoult = z
   .meta({ id: 'ResidentMoult' });
 export type ResidentMoult = z.infer<typeof residentMoult>;
 
+const lives = {
+  durations: z
+    .array(quantity('units of time', 0, 100_000))
+    .min(1)
+    .max(5000),
+  died: z.array(z.boolean({ error: 'Must be true where it died, false where it lived on.' })).max(5000),
+};
 export const survivalRequest = z
   .strictObject({
-    durations: z
-      .array(quantity('units of time', 0, 100_000))
-      .min(1)
-      .max(5000),
-    died: z.array(z.boolean({ error: 'Must be true where it died, false where it lived on.' })).max(5000),
+    ...lives,
+    /** Another batch to hold against it. */
+    against: z.strictObject(lives).optional(),
   })
   .meta({ id: 'SurvivalRequest' });
-export const survivalReply = z
+/** Whether two batches live on alike, by log-rank; null where nobody has died of them. */
+const logRank = z
+  .object({ chiSquare: z.number(), chancePct: z.number(), deaths: z.int(), expected: z.number() })
+  .nullable();
+const survivalOf = z
   .object({
     steps: z.array(
       z.object({
@@ -111,6 +120,9 @@ export const survivalReply = z
     deaths: z.int(),
     followed: z.number(),
   })
+  .meta({ id: 'Survival' });
+export const survivalReply = survivalOf
+  .extend({ against: survivalOf.optional(), logRank: logRank.optional() })
   .meta({ id: 'SurvivalReply' });
 
 const base = { baseC: temperatureC, upperC: temperatureC.optional() };
@@ -182,7 +194,7 @@ const course = {
   heads: z.int(),
   instars: instarCounts,
   missing: z.int(),
-  survival: survivalReply,
+  survival: survivalOf,
 };
 export const censusReply = z.object(course).meta({ id: 'CensusReply' });
 
@@ -193,7 +205,9 @@ export const residentBatch = z
     ...course,
     bornOn: day.nullable(),
     /** Others of its species that were counted, those that are gone too. */
-    compared: z.array(z.object({ residentId: id, name: z.string(), isHere: z.boolean(), survival: survivalReply })),
+    compared: z.array(
+      z.object({ residentId: id, name: z.string(), isHere: z.boolean(), survival: survivalOf, logRank }),
+    ),
   })
   .meta({ id: 'ResidentBatch' });
 export type ResidentBatch = z.infer<typeof residentBatch>;

@@ -19,6 +19,15 @@ export function comparedWords({ total, steps, followed }: ResidentBatch['surviva
   return `${total} came, ${pct(last?.survival ?? 1)} % lived on after ${daysWords(Math.round(until))}.`;
 }
 
+/** Whether two batches live on alike: "No more than chance would have it (34 %)." Null where nobody has died. */
+export function alikeWords(rank: ResidentBatch['compared'][number]['logRank']): string | null {
+  if (!rank) return null;
+  const { chancePct, deaths, expected } = rank;
+  const chance = chancePct < 1 ? 'under 1 %' : `${Math.round(chancePct)} %`;
+  if (chancePct >= 5) return `They live on alike, as far as can be told: so much by chance in ${chance} of such pairs.`;
+  return `These live on ${deaths > expected ? 'worse' : 'better'}: so much by chance in ${chance} of such pairs.`;
+}
+
 /** What a count could not find. */
 export function missingWords(missing: number): string | null {
   if (missing === 0) return null;

@@ -167,7 +167,7 @@ function takeOut(instars: Record<number, number>, count: number, instar: number 
 /** A group as it is looked at: its heads, and how many of those that ever came live on. */
 export function groupCourse(entries: readonly GroupEntry[], today: Day) {
   const { heads, instars, missing, durations, died } = censusOf(entries, today);
-  return { heads, instars, missing, survival: kaplanMeier(durations, died) };
+  return { heads, instars, missing, lives: { durations, died }, survival: kaplanMeier(durations, died) };
 }
 
 /** The days on which half of the group had come to an instar: its moults as those of one animal. */

@@ -10,6 +10,7 @@ import { usualMassG } from '@/core/profiles/weight';
 import { premoultChance } from './premoult';
 import { requireGrowth } from './sense';
 import { dyarRatio, learnGrowth } from './sizes';
+import { logRank } from './logRank';
 import { kaplanMeier } from './survival';
 
 const TODAY = '2026-03-14';
@@ -289,6 +290,24 @@ describe('survival', () => {
     expect(steps.map((step) => Number(step.survival.toFixed(3)))).toEqual([
       0.909, 0.818, 0.716, 0.614, 0.491, 0.368, 0.184,
     ]);
+  });
+  it('of both groups of R’s aml differs as survdiff says: 3.4 on 1 degree of freedom, p = 0.0653', () => {
+    const maintained = {
+      durations: [9, 13, 13, 18, 23, 28, 31, 34, 45, 48, 161],
+      died: [1, 1, 0, 1, 1, 0, 1, 1, 0, 1, 0].map(Boolean),
+    };
+    const other = {
+      durations: [5, 5, 8, 8, 12, 16, 23, 27, 30, 33, 43, 45],
+      died: [1, 1, 1, 1, 1, 0, 1, 1, 1, 1, 1, 1].map(Boolean),
+    };
+    const found = logRank(maintained, other);
+    expect(found?.chiSquare).toBeCloseTo(3.396, 3);
+    expect(found?.chancePct).toBeCloseTo(6.53, 2);
+    // survdiff: observed 7, expected 10.69.
+    expect(found).toMatchObject({ deaths: 7, expected: expect.closeTo(10.69, 2) as number });
+    expect(logRank(other, maintained)?.chiSquare).toBeCloseTo(3.396, 3);
+    const alive = { durations: [3, 4], died: [false, false] };
+    expect(logRank(alive, alive)).toBeNull();
   });
   it('refuses lists that do not match and times before arrival', () => {
     expect(() => kaplanMeier([1, 2], [true])).toThrow(/died/);

@@ -21,6 +21,12 @@ export interface SurvivalAnswer {
   followed: number;
 }
 
+/** How long each of a batch was followed, and whether it died then or lived on. */
+export interface Lives {
+  durations: readonly number[];
+  died: readonly boolean[];
+}
+
 const NORMAL_95 = 1.959963985;
 
 /**

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { EntryToKeep } from '@/contract/storedEntries';
 import type { Resident } from '@/contract/records';
+import { logRank } from '@/core/growth/logRank';
 import { groupCourse } from '@/core/growth/census';
 import { requireStage } from '@/core/profiles/animal';
 import type { BodyMeasure } from '@/core/profiles/profile';
@@ -33,18 +34,23 @@ export function groupHandlers({ database, clock }: Deps): Pick<Handlers, Names> 
       const today = clock.today();
       const entriesOf = groupBy(entries, (entry) => entry.residentId ?? '');
       const courseOf = (id: string) => groupCourse(entriesOf.get(id) ?? [], today);
+      const { lives, ...own } = courseOf(resident.id);
       return {
         residentId: resident.id,
         bornOn: resident.bornOn,
-        ...courseOf(resident.id),
+        ...own,
         compared: batches
           .filter((each) => each.id !== resident.id)
-          .map((each) => ({
-            residentId: each.id,
-            name: each.called ?? each.batch ?? `since ${each.takenInOn}`,
-            isHere: here.has(each.id),
-            survival: courseOf(each.id).survival,
-          }))
+          .map((each) => {
+            const other = courseOf(each.id);
+            return {
+              residentId: each.id,
+              name: each.called ?? each.batch ?? `since ${each.takenInOn}`,
+              isHere: here.has(each.id),
+              survival: other.survival,
+              logRank: logRank(lives, other.lives),
+            };
+          })
           .filter((each) => each.survival.total > 0),
       };
     },

@@ -5,7 +5,8 @@ import { forgivingForecast, moultForecast, type MoultForecast, type MoultQuestio
 import { outgrownAtMm } from '@/core/growth/outgrown';
 import { stillness } from '@/core/growth/stillness';
 import { moultQuestion } from '@/core/growth/subject';
-import { kaplanMeier } from '@/core/growth/survival';
+import { logRank } from '@/core/growth/logRank';
+import { kaplanMeier, type Lives } from '@/core/growth/survival';
 import { addDays } from '@/core/measure/day';
 import type { LeaveAlone } from '@/core/plan/work';
 import { requireStage } from '@/core/profiles/animal';
@@ -22,6 +23,16 @@ import type { Deps } from './deps';
 
 type Names = 'moult' | 'survival' | 'degreeDays' | 'stillness' | 'census' | 'residentMoult' | 'moultFacts';
 
+/** The other batch's own curve; what is wrong with it is named as its. */
+function againstOf({ durations, died }: Lives) {
+  try {
+    return kaplanMeier(durations, died);
+  } catch (error) {
+    if (!(error instanceof Refusal)) throw error;
+    throw new Refusal(error.fields.map((each) => ({ ...each, path: `against.${each.path}` })));
+  }
+}
+
 /** Engine 5 over HTTP, and the forecast of each resident. */
 export function growthHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
   return {
@@ -32,7 +43,10 @@ export function growthHandlers({ database, clock }: Deps): Pick<Handlers, Names>
       return withQuiet(question, moultForecast(question));
     },
 
-    survival: ({ body }) => kaplanMeier(body.durations, body.died),
+    survival: ({ body: { against, ...own } }) => ({
+      ...kaplanMeier(own.durations, own.died),
+      ...(against && { against: againstOf(against), logRank: logRank(own, against) }),
+    }),
 
     degreeDays: ({ body }) => ({
       degreeDays:

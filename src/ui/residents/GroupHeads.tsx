@@ -9,7 +9,7 @@ import { SurvivalSteps, type Course } from '../charts/SurvivalSteps';
 import { Body, Heading, Soft, Strong } from '../components/Words';
 import { space } from '../theme/tokens';
 import { instarsWords } from '@/words/entries';
-import { comparedWords, missingWords, survivalWords } from '@/words/groups';
+import { alikeWords, comparedWords, missingWords, survivalWords } from '@/words/groups';
 
 type Survival = ResidentBatch['survival'];
 /** More lines than this cannot be told apart. */
@@ -43,7 +43,12 @@ export function GroupHeads({ resident }: { resident: Resident }) {
       ) : null}
       {batch.compared.slice(0, COMPARED).map((each) => (
         <Soft key={each.residentId}>
-          {`Dashed, ${each.name}${each.isHere ? '' : ' (gone)'}: ${comparedWords(each.survival, batch.survival.followed)}`}
+          {[
+            `Dashed, ${each.name}${each.isHere ? '' : ' (gone)'}: ${comparedWords(each.survival, batch.survival.followed)}`,
+            alikeWords(each.logRank),
+          ]
+            .filter(Boolean)
+            .join(' ')}
         </Soft>
       ))}
       {missing === null ? null : <Soft>{missing}</Soft>}

@@ -1,0 +1,36 @@
+import { normalBelow } from './normal';
+import type { Lives } from './survival';
+
+export interface LogRank {
+  /** Mantel and Cox's statistic, of one degree of freedom. */
+  chiSquare: number;
+  /** Chance of so great a difference where there is none. % */
+  chancePct: number;
+  /** Deaths in the first, and as many as were to be expected if both lived alike. */
+  deaths: number;
+  expected: number;
+}
+
+/**
+ * Whether two batches live on alike (log-rank): at every death how many of it were to be expected in the first by how many were left
+ * of each. Null where nobody has died, or one is empty: then nothing can be said.
+ * @source Mantel, N. (1966), Cancer Chemotherapy Reports 50, 163-170; as `survdiff` of R's survival
+ */
+export function logRank(first: Lives, second: Lives): LogRank | null {
+  const timesOf = ({ durations, died }: Lives) => durations.filter((_, index) => died[index]);
+  const times = [...new Set([...timesOf(first), ...timesOf(second)])];
+  let [deaths, expected, variance] = [0, 0, 0];
+  for (const time of times) {
+    const left = ({ durations }: Lives) => durations.filter((each) => each >= time).length;
+    const dead = ({ durations, died }: Lives) => durations.filter((each, index) => each === time && died[index]).length;
+    const [a, b] = [left(first), left(second)];
+    const [ofFirst, all] = [dead(first), dead(first) + dead(second)];
+    const total = a + b;
+    deaths += ofFirst;
+    expected += (all * a) / total;
+    if (total > 1) variance += (all * a * b * (total - all)) / (total ** 2 * (total - 1));
+  }
+  if (variance <= 0) return null;
+  const chiSquare = (deaths - expected) ** 2 / variance;
+  return { chiSquare, chancePct: 200 * (1 - normalBelow(Math.sqrt(chiSquare))), deaths, expected };
+}
