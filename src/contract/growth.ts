@@ -6,7 +6,13 @@ import { stage } from './housing';
 import { day, id, instar, line, mm, oneOf, profileId, quantity, instars } from './primitives';
 
 const size = mm(0.05, 640);
-const seenMoult = z.strictObject({ on: day, sizeMm: size.optional(), stage: stage.optional() });
+const seenMoult = z.strictObject({
+  on: day,
+  sizeMm: size.optional(),
+  stage: stage.optional(),
+  /** How warm the interval was that ended with it. */
+  temperatureC: temperatureC.optional(),
+});
 
 export const moultRequest = z
   .strictObject({

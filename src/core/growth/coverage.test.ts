@@ -105,6 +105,32 @@ describe('windows of 80 %', () => {
   });
 });
 
+describe('the warmth of each interval', () => {
+  const warm = usualIntervalDays(PROFILE, 'juvenile', 25) ?? 0;
+  const lived = (temperatureC?: number) =>
+    [3, 2, 1, 0].map((back) => ({ on: addDays(ASKED, -Math.round(10 + back * warm)), temperatureC }));
+  const asked = (now: number, then?: number) =>
+    moultForecast({ profile: PROFILE, stage: 'juvenile', moults: lived(then), temperatureC: now, asOf: ASKED });
+
+  it('is that in which it was lived: moved from 25 to 18 C it is slower by its own pace at 25', () => {
+    const known = asked(18, 25);
+    expect(known.grounds.paceTimes).toBeGreaterThan(0.85);
+    expect(known.grounds.paceTimes).toBeLessThan(1.25);
+    // Degree-days over 10 C: 15 a day then, 8 now.
+    const still = asked(25, 25);
+    const days = (each: typeof still) => daysBetween(ASKED, each.next?.median ?? '') + 10;
+    expect(days(known) / days(still)).toBeGreaterThan(1.6);
+    expect(days(known) / days(still)).toBeLessThan(2.1);
+    // As if it had been as cool all along, it would seem a fast one.
+    expect(asked(18).grounds.paceTimes).toBeLessThan(0.75);
+  });
+
+  it('is never later for being warmer', () => {
+    const medians = [16, 19, 22, 25, 28].map((now) => asked(now, 22).next?.median ?? '');
+    expect([...medians].sort().reverse()).toEqual(medians);
+  });
+});
+
 describe('a moult that nobody wrote down', () => {
   const every = (days: number, last: number) =>
     [4, 3, 2, 1, 0].map((back) => ({ on: addDays(ASKED, -last - back * days) }));

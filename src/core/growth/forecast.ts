@@ -15,6 +15,8 @@ export interface SeenMoult {
   sizeMm?: number | undefined;
   /** The stage that began with it; the present one if left out. */
   stage?: Stage | undefined;
+  /** How warm the interval was that ended with it; as warm as it is now if left out. C */
+  temperatureC?: number | undefined;
 }
 
 export interface MoultQuestion {
@@ -126,20 +128,22 @@ export function moultForecast(question: MoultQuestion): MoultForecast {
   const isCounted = profile.measure.usualMm !== undefined;
   const moultsNoMore = usualDays === null || isCounted || profile.growth.grownStages.includes(stage);
   const starts = [...(bornOn === undefined ? [] : [bornOn]), ...moults.map((each) => each.on)];
-  const logsOf = (days: Day[], stageAt: (day: Day) => Stage) =>
+  // Each interval counts with the warmth it was lived in.
+  const logsOf = (days: Day[], seen: SeenMoult[], stageAt: (day: Day) => Stage) =>
     days.slice(1).flatMap((on, index) => {
       const from = days[index] ?? on;
-      const usual = usualIntervalDays(profile, stageAt(from), temperatureC) ?? usualDays;
+      const warmth = seen.find((each) => each.on === on)?.temperatureC ?? temperatureC;
+      const usual = usualIntervalDays(profile, stageAt(from), warmth) ?? usualDays;
       const interval = daysBetween(from, on);
       return interval > 0 && usual !== null ? [Math.log(interval / usual)] : [];
     });
   const stageAfter = (day: Day) => moults.find((each) => each.on === day)?.stage ?? stage;
   // Intervals of smaller instars are shorter: an animal tells its pace by its latest ones.
-  const own = logsOf(starts, stageAfter).slice(-LATEST);
+  const own = logsOf(starts, moults, stageAfter).slice(-LATEST);
   const logsOfAll = (animals: SeenMoult[][]) =>
     animals.map((each) => {
       const after = (day: Day) => each.find(({ on }) => on === day)?.stage ?? stage;
-      return logsOf(each.map(({ on }) => on).sort(), after).slice(-LATEST);
+      return logsOf(each.map(({ on }) => on).sort(), each, after).slice(-LATEST);
     });
   const isStaged = new Set(moults.flatMap(({ stage: began }) => began ?? [])).size > 1;
   const pace = learnPace(own, logsOfAll(siblings), logsOfAll(others), isStaged);
