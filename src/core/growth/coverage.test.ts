@@ -157,6 +157,9 @@ describe('a moult that nobody wrote down', () => {
     const unsized = asked(0, { moults }).missedPct;
     expect(sized(50 * ratio)).toBeGreaterThan(Math.max(80, unsized));
     expect(sized(50)).toBeLessThan(Math.min(15, unsized / 2));
+    // Measured the day after its moult it tells nothing of the months since.
+    const early = asked(0, { moults, sizeMm: 50, sizedOn: addDays(moults.at(-1)?.on ?? ASKED, 1) });
+    expect(Math.abs(early.missedPct - unsized)).toBeLessThan(1);
   });
 
   it('is not asked where nobody knows of any', () => {

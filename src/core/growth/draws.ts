@@ -19,7 +19,11 @@ export interface Drawn {
 }
 
 /** What its size says of moults that nobody saw: by how much it has grown since the last that was written down, in logarithms. */
-export type GrownSince = { log: number };
+export interface GrownSince {
+  log: number;
+  /** So long after that moult it was measured. days */
+  afterDays: number;
+}
 
 const STEPS = evenSteps(7 + 2 * LOOKS_AHEAD_MOULTS);
 
@@ -46,6 +50,7 @@ const scratch = {
   weights: new Float64Array(DRAWS + MOST_UNSEEN * SOME),
   next: new Float64Array(DRAWS + MOST_UNSEEN * SOME),
   middles: new Float64Array(DRAWS + MOST_UNSEEN * SOME),
+  grows: new Uint8Array(DRAWS + MOST_UNSEEN * SOME),
   drawnAs: new Int32Array(DRAWS),
   course: new Uint8Array(DRAWS),
 };
@@ -54,6 +59,20 @@ const WORTH_ASKING = 0.003;
 
 /** Longer overdue than the tails of all courses reach, it may moult any day. */
 const LEFT_AT_LEAST = 1e-12;
+
+/** The courses as they stand so long after the last moult: how much of each has passed, and what of it belongs to the animal. */
+function coursesToday(pace: Pace, usualLog: number, logElapsed: number) {
+  return pace.courses.map(({ spread, trend, mean, variance }) => {
+    const sd = Math.hypot(spread, Math.sqrt(variance));
+    const middle = usualLog + mean;
+    return {
+      ...{ spread, trend, middle, sd, reached: normalBelow((logElapsed - middle) / sd) },
+      // Part of the first interval's difference belongs to the animal, and goes on into the later ones.
+      share: variance / sd ** 2,
+      laterSd: Math.hypot(spread, Math.sqrt(variance * (1 - variance / sd ** 2))),
+    };
+  });
+}
 
 /**
  * Draws the days and sizes of the next moults. Since the last that was written down there may have been some that nobody saw: each
@@ -75,16 +94,7 @@ export function draw(
   const usualLog = Math.log(Math.max(1e-6, usualDays));
   const logElapsed = elapsed !== null && elapsed > 0 ? Math.log(elapsed) : -Infinity;
   const unseenNone = sizeLikelihood(growth, 0, since);
-  const courses = pace.courses.map(({ spread, trend, mean, variance }) => {
-    const sd = Math.hypot(spread, Math.sqrt(variance));
-    const middle = usualLog + mean;
-    return {
-      ...{ spread, trend, middle, sd, reached: normalBelow((logElapsed - middle) / sd) },
-      // Part of the first interval's difference belongs to the animal, and goes on into the later ones.
-      share: variance / sd ** 2,
-      laterSd: Math.hypot(spread, Math.sqrt(variance * (1 - variance / sd ** 2))),
-    };
-  });
+  const courses = coursesToday(pace, usualLog, logElapsed);
   const courseOf = coursesDrawn(pace);
   const { even } = drawsOf(0);
   const within = drawsOf(1).even;
@@ -92,7 +102,7 @@ export function draw(
   const passedAll = pace.courses.reduce((sum, { weight }, at) => sum + weight * (courses[at]?.reached ?? 0), 0);
   const mayBeUnseen = elapsed !== null && elapsed > 0 && UNSEEN_SHARE * passedAll > WORTH_ASKING;
   const count = mayBeUnseen ? DRAWS + MOST_UNSEEN * SOME : DRAWS;
-  const { weights, next, middles, drawnAs } = scratch;
+  const { weights, next, middles, grows, drawnAs } = scratch;
   const of = (name: keyof (typeof courses)[number]) => Float64Array.from(courses, (course) => course[name]);
   const middleOf = of('middle');
   const sdOf = of('sd');
@@ -115,13 +125,15 @@ export function draw(
   for (let some = 0; mayBeUnseen && some < SOME; some += 1) {
     const index = some * (DRAWS / SOME);
     const { trend, middle, sd, share, laterSd } = courses[courseOf[index] as number] as (typeof courses)[number];
-    let [centre, wide, left, likely] = [middle, sd, elapsed, DRAWS / SOME];
+    let [centre, wide, left, likely, measured] = [middle, sd, elapsed, DRAWS / SOME, 0];
     for (let unseen = 1; unseen <= MOST_UNSEEN; unseen += 1) {
       // One that nobody saw, some time before today.
       const passed = normalBelow((Math.log(left) - centre) / wide);
       likely *= UNSEEN_SHARE * passed;
       const log = centre + wide * normalQuantile(clipChance(passed * (drawsOf(4 + unseen).even[index] as number)));
       left = Math.max(1e-6, left - Math.exp(log));
+      // Only one before it was measured shows in its size.
+      if (since && elapsed - left <= since.afterDays) measured = unseen;
       if (unseen === 1) [centre, wide] = [middle + share * (log - middle), laterSd];
       centre += trend;
       const reached = normalBelow((Math.log(left) - centre) / wide);
@@ -129,7 +141,8 @@ export function draw(
       const place = DRAWS + (unseen - 1) * SOME + some;
       next[place] = Math.max(0, Math.exp(centre + wide * normalQuantile(chance)) - left);
       middles[place] = centre;
-      weights[place] = likely * (1 - reached) * sizeLikelihood(growth, unseen, since);
+      weights[place] = likely * (1 - reached) * sizeLikelihood(growth, measured, since);
+      grows[place] = unseen - measured;
     }
   }
   const isWeighed = elapsed !== null && elapsed > 0;
@@ -180,8 +193,8 @@ export function draw(
         // Nobody grows for ever: each animal up to a size of its own about what is usual for its kind.
         const largest = grownLog + GROWTH_SPREAD.grown * own;
         const ratio = growth.mean + ratioSd * own;
-        // What was measured since holds what it has grown by then.
-        const gone = before || since ? 0 : (unseen[place] as number);
+        // What was measured since holds what it has grown by then; draws without an unseen moult have none to add.
+        const gone = before || unseen[place] === 0 ? 0 : (grows[source[place] as number] as number);
         const size = (before ? (before[place] as number) : sizeLog) + gone * Math.max(0, ratio);
         const grown = size + Math.max(0, ratio + growth.spread * (z[index] as number));
         const stays = before ? size : sizeLog;

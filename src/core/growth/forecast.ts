@@ -226,7 +226,7 @@ function carriedOn(
 function grownSince({ sizeMm, sizedOn }: MoultQuestion, last: SeenMoult | undefined): GrownSince | undefined {
   if (sizeMm === undefined || sizedOn === undefined || last?.sizeMm === undefined || sizedOn <= last.on)
     return undefined;
-  return { log: Math.log(sizeMm / last.sizeMm) };
+  return { log: Math.log(sizeMm / last.sizeMm), afterDays: daysBetween(last.on, sizedOn) };
 }
 
 const missedPct = ({ unseen }: Drawn) =>
