@@ -60,18 +60,32 @@ const WORTH_ASKING = 0.003;
 /** Longer overdue than the tails of all courses reach, it may moult any day. */
 const LEFT_AT_LEAST = 1e-12;
 
-/** The courses as they stand so long after the last moult: how much of each has passed, and what of it belongs to the animal. */
-function coursesToday(pace: Pace, usualLog: number, logElapsed: number) {
-  return pace.courses.map(({ spread, trend, mean, variance }) => {
-    const sd = Math.hypot(spread, Math.sqrt(variance));
-    const middle = usualLog + mean;
-    return {
-      ...{ spread, trend, middle, sd, reached: normalBelow((logElapsed - middle) / sd) },
-      // Part of the first interval's difference belongs to the animal, and goes on into the later ones.
-      share: variance / sd ** 2,
-      laterSd: Math.hypot(spread, Math.sqrt(variance * (1 - variance / sd ** 2))),
-    };
+/** The courses as they stand so long after the last moult, one list a number: read 4,000 times a forecast. */
+interface CoursesToday {
+  /** Middle of the interval, in logarithms of days, its spread, how much of it has passed, and by how much the next is longer. */
+  middle: Float64Array;
+  sd: Float64Array;
+  reached: Float64Array;
+  trend: Float64Array;
+  /** What of the first interval's difference belongs to the animal and goes on into the later ones, and the spread of those. */
+  share: Float64Array;
+  laterSd: Float64Array;
+}
+
+function coursesToday({ courses }: Pace, usualLog: number, logElapsed: number): CoursesToday {
+  const list = () => new Float64Array(courses.length);
+  const of = { middle: list(), sd: list(), reached: list(), trend: list(), share: list(), laterSd: list() };
+  courses.forEach(({ spread, trend, mean, variance }, at) => {
+    const sd = Math.sqrt(spread * spread + variance);
+    const share = variance / (sd * sd);
+    of.middle[at] = usualLog + mean;
+    of.sd[at] = sd;
+    of.reached[at] = normalBelow((logElapsed - usualLog - mean) / sd);
+    of.trend[at] = trend;
+    of.share[at] = share;
+    of.laterSd[at] = Math.sqrt(spread * spread + variance * (1 - share));
   });
+  return of;
 }
 
 /**
@@ -99,17 +113,18 @@ export function draw(
   const { even } = drawsOf(0);
   const within = drawsOf(1).even;
   // First all draws without an unseen moult, then some of them with one, and with two.
-  const passedAll = pace.courses.reduce((sum, { weight }, at) => sum + weight * (courses[at]?.reached ?? 0), 0);
+  const passedAll = pace.courses.reduce((sum, { weight }, at) => sum + weight * (courses.reached[at] ?? 0), 0);
   const mayBeUnseen = elapsed !== null && elapsed > 0 && UNSEEN_SHARE * passedAll > WORTH_ASKING;
   const count = mayBeUnseen ? DRAWS + MOST_UNSEEN * SOME : DRAWS;
   const { weights, next, middles, grows, drawnAs } = scratch;
-  const of = (name: keyof (typeof courses)[number]) => Float64Array.from(courses, (course) => course[name]);
-  const middleOf = of('middle');
-  const sdOf = of('sd');
-  const shareOf = of('share');
-  const reachedOf = of('reached');
-  const trendOf = of('trend');
-  const laterSdOf = of('laterSd');
+  const {
+    middle: middleOf,
+    sd: sdOf,
+    share: shareOf,
+    reached: reachedOf,
+    trend: trendOf,
+    laterSd: laterSdOf,
+  } = courses;
   for (let index = 0; index < DRAWS; index += 1) {
     const course = courseOf[index] as number;
     const middle = middleOf[course] as number;
@@ -124,8 +139,13 @@ export function draw(
   }
   for (let some = 0; mayBeUnseen && some < SOME; some += 1) {
     const index = some * (DRAWS / SOME);
-    const { trend, middle, sd, share, laterSd } = courses[courseOf[index] as number] as (typeof courses)[number];
-    let [centre, wide, left, likely, measured] = [middle, sd, elapsed, DRAWS / SOME, 0];
+    const course = courseOf[index] as number;
+    const middle = middleOf[course] as number;
+    let centre = middle;
+    let wide = sdOf[course] as number;
+    let left = elapsed;
+    let likely = DRAWS / SOME;
+    let measured = 0;
     for (let unseen = 1; unseen <= MOST_UNSEEN; unseen += 1) {
       // One that nobody saw, some time before today.
       const passed = normalBelow((Math.log(left) - centre) / wide);
@@ -134,8 +154,11 @@ export function draw(
       left = Math.max(1e-6, left - Math.exp(log));
       // Only one before it was measured shows in its size.
       if (since && elapsed - left <= since.afterDays) measured = unseen;
-      if (unseen === 1) [centre, wide] = [middle + share * (log - middle), laterSd];
-      centre += trend;
+      if (unseen === 1) {
+        centre = middle + (shareOf[course] as number) * (log - middle);
+        wide = laterSdOf[course] as number;
+      }
+      centre += trendOf[course] as number;
       const reached = normalBelow((Math.log(left) - centre) / wide);
       const chance = Math.min(1 - 1e-9, reached + (1 - reached) * (even[index] as number));
       const place = DRAWS + (unseen - 1) * SOME + some;

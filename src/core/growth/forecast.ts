@@ -229,8 +229,12 @@ function grownSince({ sizeMm, sizedOn }: MoultQuestion, last: SeenMoult | undefi
   return { log: Math.log(sizeMm / last.sizeMm), afterDays: daysBetween(last.on, sizedOn) };
 }
 
-const missedPct = ({ unseen }: Drawn) =>
-  (100 * unseen.reduce((count, each) => count + Number(each > 0), 0)) / unseen.length;
+/** The share of the draws in which at least one went unseen. % */
+function missedPct({ unseen }: Drawn): number {
+  let count = 0;
+  for (const each of unseen) if (each > 0) count += 1;
+  return (100 * count) / unseen.length;
+}
 
 /** The stage whose size, or else whose usual interval, comes nearest to what was seen. */
 function guessStage({ stages, growth }: CareProfile, moults: SeenMoult[]): Stage {
