@@ -48,10 +48,7 @@ export interface Pace {
   courses: Course[];
 }
 
-/**
- * Of ten moults one is written down by nobody: a skin that was eaten, carried off or dug under. From memory; of an interval that
- * held such a one the log tells two as one.
- */
+/** Of ten moults nobody writes one down: its skin was eaten or dug under. Then the log tells two intervals as one. From memory */
 export const UNSEEN_SHARE = 0.1;
 /** So many unseen moults in one interval are thought of. */
 export const MOST_UNSEEN = 2;
@@ -117,17 +114,18 @@ function weighed(logs: Logs, prior: Level, spread: number, trend: number, before
   return { weight, spread, trend, mean, variance: 1 / precision };
 }
 
-/** A course less likely than this moves no window. */
-const WORTH_KEEPING = 0.001;
+/** A course so much less likely than the likeliest moves no window. */
+const WORTH_KEEPING = 0.01;
 
 function normed(courses: Course[]): Course[] {
   const most = Math.max(...courses.map(({ weight }) => weight));
-  const shares = courses.map(({ weight }) => Math.exp(weight - most));
-  const total = shares.reduce((sum, each) => sum + each, 0);
-  return courses.flatMap((each, index) => {
-    const weight = (shares[index] as number) / total;
+  const kept = courses.flatMap((each) => {
+    // Against the likeliest one.
+    const weight = Math.exp(each.weight - most);
     return weight < WORTH_KEEPING ? [] : [{ ...each, weight }];
   });
+  const total = kept.reduce((sum, { weight }) => sum + weight, 0);
+  return kept.map((each) => ({ ...each, weight: each.weight / total }));
 }
 
 /** Each interval by itself, against the others: as far as it is likely two or three, it counts as one of those. */
