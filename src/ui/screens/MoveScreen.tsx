@@ -98,11 +98,11 @@ function Sheet({ sheet, resident, home, to, today }: SheetProps) {
     setWriting(false);
   };
   // A move that had to be made at once is written down as it was.
-  const askSkipped = (code: string) =>
+  const askSkipped = () =>
     ask({
       title: `Not ticked: ${countWords(unticked.length, 'step')}`,
       text: `Was it moved without ${unticked.length === 1 ? 'it' : 'them'}? Then they go into its log as left out. What was done is ticked first. ${unticked.map(({ text }) => text).join(' ')}`,
-      act: `It is in ${code}`,
+      act: unticked.length === 1 ? 'Moved without it' : 'Moved without them',
       run: () => isIn(unticked.map(({ text }) => text)),
     });
   return (
@@ -115,7 +115,7 @@ function Sheet({ sheet, resident, home, to, today }: SheetProps) {
               rank={isQuiet ? 'second' : 'main'}
               title={`It is in ${to.code}${isAsked ? ' all the same' : ''}`}
               disabled={isWriting}
-              onPress={() => (unticked.length === 0 ? void isIn([]) : askSkipped(to.code))}
+              onPress={() => (unticked.length === 0 ? void isIn([]) : askSkipped())}
             />
             <Button rank="second" title="Print" onPress={() => window.print()} />
           </>

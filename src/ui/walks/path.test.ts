@@ -66,7 +66,10 @@ it('an outgrown animal moves to the best free box', async () => {
   // Chosen by hand or planned: its sheet comes first.
   await see(page.getByRole('heading', { name: 'If it gets out' })).toBeVisible();
   const into = page.getByRole('button', { name: 'It is in N3' });
-  await see(into).toBeDisabled();
+  // At once is allowed: what was left out is asked first.
+  await into.click();
+  await see(page.getByText(/^Not ticked: \d+ steps$/)).toBeVisible();
+  await page.getByRole('button', { name: 'Leave it' }).click();
   const steps = page.getByRole('checkbox');
   for (let index = 0; index < (await steps.count()); index += 1) await steps.nth(index).click();
   await into.click();
@@ -140,11 +143,12 @@ it('moves are worked out, settled, drawn within their window, and made step by s
   await steps.first().click();
   await see(page.getByRole('heading', { name: 'If it gets out' })).toBeVisible();
   const into = page.getByRole('button', { name: /^It is in/ });
-  await see(into).toBeDisabled();
-  const before = page.getByRole('checkbox');
-  for (let index = 0; index < (await before.count()); index += 1) await before.nth(index).click();
+  await page.getByRole('checkbox').first().click();
   await into.click();
+  await page.getByRole('button', { name: 'Moved without them' }).click();
   await see(page.getByText(/lives in .* now\.$/)).toBeVisible();
+  await page.getByRole('tab', { name: 'Log' }).click();
+  await see(page.getByText(/Moved to .* without: /).first()).toBeVisible();
 });
 
 it('an absence is planned; its sheet says what to do; the sitter sees that and nothing else', async () => {

@@ -129,7 +129,9 @@ it('one about to moult is left alone by every part; dead or moulting is answered
   // Its sheet comes first, and says that it is not moved now.
   await see(page.getByText('If it gets out')).toBeVisible();
   await see(page.getByText('It is not moved now, unless it is in danger where it is.')).toBeVisible();
-  await see(page.getByRole('button', { name: 'It is in B11', exact: true })).toBeDisabled();
+  await page.getByRole('button', { name: 'It is in B11', exact: true }).click();
+  await see(page.getByText(/^Not ticked: \d+ steps$/)).toBeVisible();
+  await page.getByRole('button', { name: 'Leave it' }).click();
 
   await openResident('orme', /^Widow Orme/);
   await page.getByRole('tab', { name: 'Growth' }).click();
