@@ -67,4 +67,12 @@ describe('the winter of large ants', () => {
     expect((await house.leftAlone(colony))?.code).toBe('resting');
     expect(await house.kinds(colony)).not.toContain('feed');
   });
+
+  it('is meant to be cold: what a thermometer in the nest says is no alarm then', async () => {
+    const reading = { place: 'nest', temperatureC: 12 };
+    house.granted(await house.post(`/api/homes/${house.boxId('F1')}/readings`, reading), 201);
+    const { alarms } = house.granted(await house.get(`/api/homes/${house.boxId('F1')}/air`));
+    expect(alarms).toEqual([]);
+    expect(await house.kinds(colony)).not.toContain('alarm');
+  });
 });

@@ -68,5 +68,11 @@ describe('growth goes on between measurements', () => {
     const large = await house.takeIn('Theraphosa ignota', 'T1', facts);
     await house.write('moulted', large, { on: '2026-01-10' });
     expect(await seen(large.id)).toMatchObject({ legSpanMm: 200 });
+    // Nor of one that moults still and is larger than its kind usually becomes: it is as it was measured.
+    await house.box('T2', 'flat-3', { soilMm: 80 });
+    const young = await house.takeIn('Theraphosa ignota', 'T2', { ...facts, stage: 'juvenile' });
+    await house.write('moulted', young, { on: '2026-01-10' });
+    expect(await seen(young.id)).toMatchObject({ legSpanMm: 200 });
+    expect((await seen(young.id)).sizeCarriedOn).toBeUndefined();
   });
 });

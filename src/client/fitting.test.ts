@@ -94,6 +94,7 @@ describe('verdicts on this device', () => {
       'legSpanMm',
       'profile',
       'school',
+      'sizeCarriedOn',
       'stage',
     ]);
   });

@@ -14,7 +14,15 @@ import { Refusal } from '@/core/refusal';
 /** What the fit has to know of an animal or a group. */
 export type Measured = Pick<
   Resident,
-  'profile' | 'stage' | 'legSpanMm' | 'bodyLengthMm' | 'carapaceWidthMm' | 'headCount' | 'headsTogether' | 'isGuest'
+  | 'profile'
+  | 'stage'
+  | 'legSpanMm'
+  | 'bodyLengthMm'
+  | 'carapaceWidthMm'
+  | 'sizeCarriedOn'
+  | 'headCount'
+  | 'headsTogether'
+  | 'isGuest'
 > & { scientificName?: string; schools?: Schools } & Partial<Pick<Resident, 'homeId' | 'keptSo'>>;
 
 export const asked = (care: CareBook, animal: Measured) => ({
@@ -38,8 +46,8 @@ export function soilEntry(home: Home, to: number | Soil) {
 
 /** What the engines have to know of a resident, without what only people read. */
 export function askedOf(care: CareBook, resident: Resident): Homeless {
-  const { id, stage, legSpanMm, bodyLengthMm, carapaceWidthMm, headCount, schools } = resident;
-  const measures = { legSpanMm, bodyLengthMm, carapaceWidthMm, headCount };
+  const { id, stage, legSpanMm, bodyLengthMm, carapaceWidthMm, sizeCarriedOn, headCount, schools } = resident;
+  const measures = { legSpanMm, bodyLengthMm, carapaceWidthMm, sizeCarriedOn, headCount };
   const profile = care.of(resident);
   return { id, stage, ...measures, school: airSchool(profile, schools), profile };
 }

@@ -51,7 +51,7 @@ export const moultReply = z
     outgrown: dayWindow.nullable(),
     premoultPct: z.number(),
     /** The chance that it has moulted since the last that is known, without anybody writing it down. */
-    missedPct: z.number(),
+    unseenPct: z.number(),
     instar: z.int().nullable(),
     /** The last of the days after a moult on which it is left alone, and the first on which it is fed. */
     quietUntil: day.nullable(),

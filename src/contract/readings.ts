@@ -1,15 +1,15 @@
 import { z } from 'zod';
 import { WATERING_WAYS } from '@/core/climate/soilLayers';
 import { ALARM_KINDS, type Alarm } from '@/core/readings/alarms';
+import { PLACES_IN_HOME } from '@/core/readings/places';
 import { MARKS } from '@/core/readings/reading';
 import { PROBE_FAULTS } from '@/core/readings/simulatedProbe';
 import { calibration, humidityPct, roomAir, soilLayersReply, temperatureC } from './climate';
 import { day, id, instant, line, oneOf, quantity } from './primitives';
 
 export const PROBE_KINDS = ['device', 'logger', 'simulated', 'hand'] as const;
-/** Where a probe sits: at the cool or the warm side, in the open air of the home, on a scale, or in the room. */
-/** In a nest of chambers it hangs in a chamber or in the outworld. */
-export const PROBE_PLACES = ['air', 'cool', 'warm', 'nest', 'outworld', 'scale', 'room'] as const;
+/** Where a probe sits: at a place in the home, under it as a scale, or in the room. */
+export const PROBE_PLACES = [...PLACES_IN_HOME, 'scale', 'room'] as const;
 
 const massG = quantity('grams', 0, 1_000_000);
 
@@ -51,7 +51,7 @@ export const deviceReadings = z
 
 export const handReading = z
   .strictObject({
-    place: oneOf(['air', 'cool', 'warm', 'nest', 'outworld', 'scale']),
+    place: oneOf([...PLACES_IN_HOME, 'scale']),
     at: moment.optional(),
     ...values,
   })
@@ -96,7 +96,8 @@ export const newProbe = z
   })
   .refine((each) => (each.place === 'room') === (each.roomId !== undefined), {
     path: ['place'],
-    error: 'A probe of a room has the place "room", one of a home air, cool, warm or scale.',
+    error:
+      'A probe of a room has the place "room", one of a home air, cool, warm or scale, of a nest of chambers nest, outworld or scale.',
   });
 
 export const probeChange = z

@@ -2,6 +2,7 @@ import type { Probe } from '@/contract/readings';
 import type { Climate } from '@/core/profiles/profile';
 import type { ProbeAlarm } from '@/core/plan/work';
 import { alarmsOf, warmthAlarm } from '@/core/readings/alarms';
+import { isInNest } from '@/core/readings/places';
 import { DAY_MS, type MarkedReading } from '@/core/readings/reading';
 
 /** Alarms look this far back: longer than any animal bears. */
@@ -40,7 +41,7 @@ export function homeAlarms(
 /** What was read by hand or from a file cannot fall silent. */
 const isLiveKind = (kind: Probe['kind']) => kind === 'device' || kind === 'simulated';
 
-/** What was read by hand speaks for a place so long. */
+/** What was read by hand speaks for a place so long. Chosen here */
 const HAND_SPEAKS_DAYS = 3;
 
 /** How warm a home is by its room, and what that room is called; null where nobody has measured or set it. */
@@ -79,7 +80,7 @@ export function alarmsOfHome(
       return alarm ? [{ ...alarm, probeId: probe.id, probe: probe.name }] : [];
     });
   const dampByHand = probes
-    .filter(({ kind, place }) => !isLiveKind(kind) && (place === 'nest' || place === 'outworld'))
+    .filter(({ kind, place }) => !isLiveKind(kind) && isInNest(place))
     .flatMap((probe) => {
       const spoken = (readings.get(probe.id) ?? []).filter((each) => each.at > now - HAND_SPEAKS_DAYS * DAY_MS);
       const atOnce = { ...climateAt(climate, probe.place), bearsHours: { value: 0, basis: 'from memory' as const } };

@@ -16,11 +16,11 @@ import type { TemperatureWords } from './temperature';
 import type { LengthWords } from './lengths';
 import { countWords, listWords, pct } from './count';
 
+/** What is told of the water of a home in words. */
+type Watering = Omit<NonNullable<HomeAir['watering']>, 'layers'>;
+
 /** What to do about the water of a home, and when. */
-export function wateringWords(
-  watering: Omit<NonNullable<HomeAir['watering']>, 'layers'> | null,
-  today: string,
-): { status: Status; title: string } {
+export function wateringWords(watering: Watering | null, today: string): { status: Status; title: string } {
   const status = waterStatus(watering, today);
   if (!watering) return { status, title: 'Its soil is not kept damp' };
   const { dueOn, waterMl, way, dryAir } = watering;
@@ -41,10 +41,7 @@ export function spanWords(from: number, to: number | null): string {
 }
 
 /** When it likely is dry, and the last day it may hold; null where only one day is known, or it likely is dry already. */
-export function likelyWords(
-  { likelyOn, lateOn }: Omit<NonNullable<HomeAir['watering']>, 'layers'>,
-  today: string,
-): string | null {
+export function likelyWords({ likelyOn, lateOn }: Watering, today: string): string | null {
   if (likelyOn === undefined || likelyOn === null || likelyOn <= today) return null;
   const late = lateOn ? `, nearly surely by ${dayWords(lateOn, today)}` : '';
   return `Most likely dry ${dayWords(likelyOn, today)}${late}. Feel the soil first: a handful or a weighing makes it surer.`;
@@ -58,7 +55,7 @@ const BY_WORDS = {
 } as const;
 
 /** "Damp end at 62 % of what it holds, limit 60 %; damped 14 Nov." */
-export function wateringReason(watering: Omit<NonNullable<HomeAir['watering']>, 'layers'>, today: string): string {
+export function wateringReason(watering: Watering, today: string): string {
   const { dampWetness, dampWetnessMin, by, since, way } = watering;
   return `${way === 'throughout' ? 'Soil' : 'Damp end'} at ${pct(100 * dampWetness)} of what it holds, limit ${pct(100 * dampWetnessMin)}; ${BY_WORDS[by]} ${dayWords(since, today)}.`;
 }

@@ -19,7 +19,7 @@ export function comparedWords({ total, steps, followed }: ResidentBatch['surviva
   return `${total} came, ${pct(last?.survival ?? 1)} % lived on after ${daysWords(Math.round(until))}.`;
 }
 
-/** Whether two batches live on alike: "No more than chance would have it (34 %)." Null where nobody has died. */
+/** "They live on alike, as far as can be told: so much by chance in 34 % of such pairs."; null where nobody has died. */
 export function alikeWords(rank: ResidentBatch['compared'][number]['logRank']): string | null {
   if (!rank) return null;
   const { chancePct, deaths, expected } = rank;

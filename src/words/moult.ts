@@ -22,13 +22,13 @@ export function premoultWords({ premoultPct, grounds }: Forecast): string {
     : `${calendar}, ${Math.round(premoultPct)} % with the signs noticed.`;
 }
 
-/** Under this chance nobody is asked whether it has moulted unseen. % */
+/** Under this chance nobody is asked whether it has moulted unseen. %, chosen here */
 const WORTH_SAYING_PCT = 15;
 
 /** "It may have moulted unseen since: 35 %. A shed skin or a new size settles it."; null where that is unlikely. */
-export function missedWords({ missedPct }: Pick<Forecast, 'missedPct'>): string | null {
-  if (missedPct < WORTH_SAYING_PCT) return null;
-  return `It may have moulted unseen since the last: ${Math.round(missedPct)} %. A shed skin or a new size settles it.`;
+export function unseenWords({ unseenPct }: Pick<Forecast, 'unseenPct'>): string | null {
+  if (unseenPct < WORTH_SAYING_PCT) return null;
+  return `It may have moulted unseen since the last: ${Math.round(unseenPct)} %. A shed skin or a new size settles it.`;
 }
 
 /** "After it about 58 to 66 mm; 4 to 6 moults to full size". */

@@ -11,7 +11,8 @@ export function calledWords(resident: Resident): string {
 /** The one measure that was taken, with its name; null of those that were only counted. */
 export function sizeWords(resident: Resident, length: LengthWords): string | null {
   // Carried on over moults nobody measured it after: a round number.
-  const long = (mm: number) => (resident.sizeCarriedOn ? `about ${length.long(Math.round(mm))}` : length.long(mm));
+  const rounded = (mm: number) => (mm < 10 ? Math.round(10 * mm) / 10 : Math.round(mm));
+  const long = (mm: number) => (resident.sizeCarriedOn ? `about ${length.long(rounded(mm))}` : length.long(mm));
   if (resident.legSpanMm !== undefined) return `span ${long(resident.legSpanMm)}`;
   if (resident.bodyLengthMm !== undefined) return `length ${long(resident.bodyLengthMm)}`;
   return resident.carapaceWidthMm === undefined ? null : `carapace ${long(resident.carapaceWidthMm)}`;

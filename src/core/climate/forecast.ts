@@ -1,6 +1,6 @@
 import { faster } from './spread';
 import { followMoisture, judgedWetness, layersAt, type MoistureCourse, type MoistureQuestion } from './moisture';
-import { pour, type SoilLayers } from './soilLayers';
+import { layersAtStart, pour, toPourMl, type SoilLayers } from './soilLayers';
 
 export interface Band {
   min: number;
@@ -61,7 +61,7 @@ export function forecastMoisture(question: MoistureQuestion, wishes: Wishes = {}
     steadyRelativeHumidityPct: steady,
     daysToRedamp: under < 0 ? null : crossing(judged, under, dampWetnessMin) / 24,
     dampWetnessMin,
-    redampMl: Math.max(0, (wetness.damp - last) * box.dampHeldKg * 1000),
+    redampMl: toPourMl(box, question.way ?? 'at-end', Math.max(0, (wetness.damp - last) * box.dampHeldKg * 1000)),
     condensationHours: course.condensationHours,
     waterLostMl: course.lostMl.at(-1) ?? 0,
     dishMlPerDay: course.dishMl / question.days,
@@ -154,7 +154,7 @@ export interface DampedCourse {
 
 /**
  * The days ahead of a home as it stands now: hour by hour, damped back to `target` in its way whenever its damp end is under the
- * limit. A home that would be damped more often than once a day is followed as if it were not.
+ * limit. A home that would be damped more often than once a day is followed as if it were not; so is one of which only the dish is filled.
  * @param question its wetness now; `days` is how far to look
  */
 export function dampedCourse(question: MoistureQuestion, target: number, limit: number): DampedCourse {
@@ -167,7 +167,7 @@ export function dampedCourse(question: MoistureQuestion, target: number, limit: 
     dampTop: [],
     dampLow: [],
     temperatureC: [],
-    layers: layersAt(followMoisture({ ...question, days: 0 }), 0),
+    layers: layersAtStart(question),
     dampings: [],
     condensationHours: 0,
   };
@@ -177,7 +177,9 @@ export function dampedCourse(question: MoistureQuestion, target: number, limit: 
     const startHour = ((question.startHour ?? 0) + from) % 24;
     const part = followMoisture({ ...question, layers, startHour, days: Math.max(1, left) / 24 });
     const under =
-      question.box.dampHeldKg > 0 ? judgedWetness(part, question.judged).findIndex((each) => each < limit) : -1;
+      question.box.dampHeldKg > 0 && way !== 'fill-dish'
+        ? judgedWetness(part, question.judged).findIndex((each) => each < limit)
+        : -1;
     // Damped in the hour in which it falls under; a start that is under already is damped at once.
     const until = under < 0 || (under < 24 && course.dampings.length > 0) ? left + 1 : Math.max(under, 1);
     course.relativeHumidityPct.push(...part.relativeHumidityPct.subarray(0, until));
@@ -191,7 +193,8 @@ export function dampedCourse(question: MoistureQuestion, target: number, limit: 
     course.condensationHours += part.condensationHours * Math.min(1, until / Math.max(1, left)) || 0;
     from += until;
     if (under < 0 || from > hours || until === left + 1) break;
-    const waterMl = Math.max(0, target - (part.dampWetness[under] ?? 0)) * question.box.dampHeldKg * 1000;
+    const lackedMl = Math.max(0, target - (part.dampWetness[under] ?? 0)) * question.box.dampHeldKg * 1000;
+    const waterMl = toPourMl(question.box, way, lackedMl);
     course.dampings.push({ hour: from, waterMl });
     layers = pour(question.box, layersAt(part, under), way, waterMl).layers;
   }

@@ -1,6 +1,6 @@
 import { bulkFlowM3S, draughtFlowM3S, stackFlowM3S } from './airFlow';
 import type { MoistBox } from './moistBox';
-import { evenly, LAYER_GAPS, LAYER_SHARES, type Layers, type SoilLayers, type WateringWay } from './soilLayers';
+import { LAYER_GAPS, LAYER_SHARES, layersAtStart, type Layers, type SoilLayers, type WateringWay } from './soilLayers';
 import type { Spread } from './spread';
 import {
   saturationDensityKgM3,
@@ -98,7 +98,7 @@ const AIR_HEAT_J_M3K = 1206;
 const LEWIS_FACTOR = 0.9;
 /** Below this wetness the skin of loose fibre and litter turns light, and vapour comes from deeper in its layer; from memory. */
 const CRITICAL_WETNESS = 0.7;
-/** Between layers wetter than this vapour moves nothing worth counting. */
+/** Between layers wetter than this vapour moves nothing worth counting: by the sorption curve the air in both is within 0.1 % of full. */
 const VAPOUR_COUNTS_UNDER = 0.25;
 /** Open share of loose soil over its detours; from memory. */
 const SOIL_OPENNESS = 0.35;
@@ -188,7 +188,8 @@ export function judgedWetness(course: MoistureCourse, judged: MoistureQuestion['
  * three layers and from the wetter end to the drier; vapour condenses where the walls are below the dew point.
  *
  * Evaporation: mass transfer by the Lewis relation, first-stage and falling-rate drying with a crust. In the soil: capillary
- * flow by a diffusivity that grows with the fourth power of wetness (Campbell 1974: the power is 2 + b, and b some 2 in loose fibre), gravity by the suction of the mix, vapour through dry pores.
+ * flow by a diffusivity that grows with the fourth power of wetness (Campbell, G. S. (1974), Soil Science 117, 311-314, cited from
+ * memory: the power is 2 + b; some 2 for the b of loose fibre, from memory), gravity by the suction of the mix, vapour through dry pores.
  * Quasi-steady: a box holds grams of vapour and grams of water a day, so its air settles within minutes.
  * @param question days from 0.04 to 400, steps from 1 to 60 minutes that divide an hour
  */
@@ -217,10 +218,7 @@ export function followMoisture(question: MoistureQuestion): MoistureCourse {
   const dishG = dishAreaM2 * hm;
   const filmG = wallAreaM2 * hm;
 
-  const { damp: dampLayers, dry: dryLayers } = question.layers ?? {
-    damp: evenly(question.wetness.damp),
-    dry: evenly(question.wetness.dry),
-  };
+  const { damp: dampLayers, dry: dryLayers } = layersAtStart(question);
   // Surface, middle and lower half of the damp end, then of the dry end.
   const heldKg = Float64Array.from([
     ...LAYER_SHARES.map((share) => share * dampHeldKg),
@@ -331,7 +329,7 @@ export function followMoisture(question: MoistureQuestion): MoistureCourse {
     const fromDish = dishG * (saturation - inside) * stepS;
     waterKg[0] = dampTop - fromDamp;
     waterKg[3] = dryTop - fromDry;
-    const poresKg = (diffusivity * SOIL_OPENNESS * saturation * stepS) / Math.max(box.depthM, 1e-3);
+    const poresKg = (diffusivity * SOIL_OPENNESS * saturation * stepS) / box.depthM;
     if (hasDamp) {
       const pores = poresKg * box.dampAreaM2;
       move(0, 1, (box.dampRiseKgS * stepS) / upperGap, sinksUpper, pores / upperGap);

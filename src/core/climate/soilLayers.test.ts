@@ -5,7 +5,8 @@ import { flat } from '@/core/housing/soil';
 import type { MaterialId } from '@/core/substrate/material';
 import { moistBox, type Filling } from './moistBox';
 import { followMoisture, layersAt, type MoistureQuestion } from './moisture';
-import { evenly, freshlyPoured, meanWetness, pour, WATERING_WAYS, type SoilLayers } from './soilLayers';
+import { dampedCourse } from './forecast';
+import { evenly, freshlyPoured, meanWetness, pour, toPourMl, WATERING_WAYS, type SoilLayers } from './soilLayers';
 
 const tub: Container = {
   shape: 'box',
@@ -17,6 +18,7 @@ const tub: Container = {
     ...{ side, shape: 'hole', count: 6, diameterMm: 8, centreHeightMm: 200, meshApertureMm: 1 },
   })),
 };
+const ROOM = { temperatureC: 24, relativeHumidityPct: 30, draughtMS: 0.1 };
 const of = (material: MaterialId) => [{ material, parts: 1 }];
 const boxOf = (depthMm: number, material: MaterialId, more: Partial<Filling> = {}, lidOff = false) =>
   moistBox(tub, { soil: flat(depthMm), recipe: of(material), dampSharePct: 100, ...more }, materials, {
@@ -26,7 +28,7 @@ const boxOf = (depthMm: number, material: MaterialId, more: Partial<Filling> = {
 const follow = (box: MoistureQuestion['box'], more: Partial<MoistureQuestion> = {}) =>
   followMoisture({
     ...{ box, wetness: { damp: 0.7, dry: 0.3 }, warmingK: 0, days: 60, stepMinutes: 60 },
-    ...{ room: { temperatureC: 24, relativeHumidityPct: 30, draughtMS: 0.1 }, ...more },
+    ...{ room: ROOM, ...more },
   });
 
 describe('a deep column that dries in open air', () => {
@@ -143,6 +145,22 @@ describe('pouring', () => {
     expect(end.damp.low).toBe(0.4);
     expect(pour(box, before, 'mist-top', 0.4 * ml).layers.dry.top).toBeGreaterThan(0.2);
     expect(pour(box, before, 'fill-dish', ml).layers).toEqual(before);
+  });
+
+  it('asks for as much as brings the damp end back, also where half of it falls on the dry one', () => {
+    for (const way of WATERING_WAYS.filter((each) => each !== 'fill-dish')) {
+      const before = { damp: evenly(0.4), dry: evenly(0.2) };
+      const lackedMl = 1000 * 0.2 * box.dampHeldKg;
+      const { layers: after } = pour(box, before, way, toPourMl(box, way, lackedMl));
+      expect(meanWetness(after.damp)).toBeCloseTo(0.6, 9);
+    }
+  });
+
+  it('of the dish alone damps no soil, however dry', () => {
+    const course = { layers: { damp: evenly(0.2), dry: evenly(0.1) }, wetness: { damp: 0.2, dry: 0.1 } };
+    const asked = { box, ...course, room: ROOM, warmingK: 0, days: 5, stepMinutes: 60 };
+    expect(dampedCourse({ ...asked, way: 'fill-dish' }, 0.7, 0.5).dampings).toEqual([]);
+    expect(dampedCourse({ ...asked, way: 'throughout' }, 0.7, 0.5).dampings.length).toBe(1);
   });
 
   it('leaves the end as wet as it was asked to be, whichever way', () => {

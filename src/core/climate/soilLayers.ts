@@ -19,6 +19,15 @@ export interface SoilLayers {
 
 export const evenly = (wetness: number): Layers => ({ top: wetness, middle: wetness, low: wetness });
 
+/** How the water lies at the start of a forecast: as told, else evenly. */
+export const layersAtStart = ({
+  wetness,
+  layers,
+}: {
+  wetness: { damp: number; dry: number };
+  layers?: SoilLayers | undefined;
+}): SoilLayers => layers ?? { damp: evenly(wetness.damp), dry: evenly(wetness.dry) };
+
 /** Wetness of an end as a whole. */
 export const meanWetness = ({ top, middle, low }: Layers): number =>
   top * LAYER_SHARES[0] + middle * LAYER_SHARES[1] + low * LAYER_SHARES[2];
@@ -54,22 +63,29 @@ function filled(layers: Layers, added: number, order: Order): { layers: Layers; 
   return { layers: after, stands: left };
 }
 
+type Ends = Pick<MoistBox, 'dampHeldKg' | 'dryHeldKg' | 'dampAreaM2' | 'dryAreaM2'>;
+
+/** Share of the water that comes to the damp end: what is poured all over falls on both by their areas. */
+function dampEndShare({ dampAreaM2, dryAreaM2 }: Ends, way: WateringWay): number {
+  const area = dampAreaM2 + dryAreaM2;
+  return (way === 'throughout' || way === 'mist-top') && area > 0 ? dampAreaM2 / area : 1;
+}
+
+/** What has to be poured in a way so that the damp end gets what it lacks. mL */
+export function toPourMl(box: Ends, way: WateringWay, lackedMl: number): number {
+  const share = dampEndShare(box, way);
+  return share > 0 ? lackedMl / share : 0;
+}
+
 /**
  * Where water goes in the minutes after it was poured; how it creeps and sinks from there is `followMoisture`'s.
  * Poured onto soil it fills what lies uppermost first and the rest sinks deeper; down the side it fills from below.
  * @param waterMl 0 or more. A dish takes all of it; a mist wets the surface of both ends.
  */
-export function pour(
-  box: Pick<MoistBox, 'dampHeldKg' | 'dryHeldKg' | 'dampAreaM2' | 'dryAreaM2'>,
-  before: SoilLayers,
-  way: WateringWay,
-  waterMl: number,
-): Poured {
+export function pour(box: Ends, before: SoilLayers, way: WateringWay, waterMl: number): Poured {
   if (way === 'fill-dish') return { layers: before, standsMl: 0 };
-  const { dampHeldKg, dryHeldKg, dampAreaM2, dryAreaM2 } = box;
-  const area = dampAreaM2 + dryAreaM2;
-  const isAllOver = way === 'throughout' || way === 'mist-top';
-  const dampShare = isAllOver && area > 0 ? dampAreaM2 / area : 1;
+  const { dampHeldKg, dryHeldKg } = box;
+  const dampShare = dampEndShare(box, way);
   const order = way === 'down-side' ? RISING : SINKING;
   const end = (layers: Layers, heldKg: number, share: number) =>
     heldKg > 0 ? filled(layers, (waterMl * share) / 1000 / heldKg, order) : { layers, stands: 0 };

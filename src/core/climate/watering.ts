@@ -2,7 +2,15 @@ import { addDays, daysBetween, type Day } from '@/core/measure/day';
 import type { Status } from '@/core/housing/fit';
 import { redampBand, type Wishes } from './forecast';
 import { followMoisture, judgedWetness, layersAt, type MoistureCourse, type MoistureQuestion } from './moisture';
-import { evenly, meanWetness, type Layers, type SoilLayers, type WateringWay } from './soilLayers';
+import {
+  evenly,
+  layersAtStart,
+  meanWetness,
+  toPourMl,
+  type Layers,
+  type SoilLayers,
+  type WateringWay,
+} from './soilLayers';
 
 /** What was done to, or found out about, the water of a home; newest last. */
 export type WaterFact =
@@ -52,8 +60,7 @@ const SMALLEST_WATERING_ML = 5;
 
 /**
  * When a home is to be damped next, and with how much: from the first day on which it may have dried, as its room and its lid may
- * be, to the last. The forecast runs from the last damping; a handful
- * felt or the box weighed since then sets the clock: the home is as old, in its drying, as the forecast is at that wetness. Air that
+ * be, to the last. The forecast runs from the last damping; a handful felt or the box weighed since then sets the clock: the home is as old, in its drying, as the forecast is at that wetness. Air that
  * was too dry for longer than is borne makes it due today.
  * @param question the home freshly damped
  * @param facts at least the last damping (or filling), and what was found out since
@@ -72,7 +79,7 @@ export function wateringOutlook(
   const latest = facts.filter((fact) => fact.on >= damped.on).at(-1) ?? damped;
   const found = 24 * daysBetween(latest.on, today);
   const short = damped.shortMl / 1000 / box.dampHeldKg;
-  const { damp, dry } = question.layers ?? { damp: evenly(wetness.damp), dry: evenly(wetness.dry) };
+  const { damp, dry } = layersAtStart(question);
   const since = { ...question, layers: { damp: less(damp, short), dry }, days: LOOKS_AHEAD_DAYS };
   const { fresh, course, age } = followedFrom(since, latest, limit, found);
   const judged = judgedWetness(course, question.judged);
@@ -87,18 +94,20 @@ export function wateringOutlook(
     return Math.floor(((whole - age) * pace - found) / 24);
   };
   const hour = Math.min(judged.length - 1, Math.max(0, Math.round(age + found)));
+  const { way = 'at-end' } = question;
+  const lackedMl = (wetness.damp - (course.dampWetness[hour] ?? 0)) * box.dampHeldKg * 1000;
   const dayOf = (days: number | null) => (dryAir ? today : days === null ? null : addDays(today, days));
   return {
     dueOn: dayOf(leftIn(earliest)),
     likelyOn: dayOf(endsAt === null ? null : leftIn(endsAt / 24)),
     lateOn: dayOf(leftIn(slowest)),
-    waterMl: Math.max(SMALLEST_WATERING_ML, (wetness.damp - (course.dampWetness[hour] ?? 0)) * box.dampHeldKg * 1000),
+    waterMl: Math.max(SMALLEST_WATERING_ML, toPourMl(box, way, lackedMl)),
     holdsDays: earliest === null ? null : Math.max(1, Math.floor(earliest)),
     dampWetness: judged[hour] ?? 0,
     dampWetnessMin: limit,
     by: dryAir ? 'dry-air' : latest.kind,
     since: latest.on,
-    way: question.way ?? 'at-end',
+    way,
     layers: layersAt(course, hour),
     ...(dryAir && { dryAir }),
   };

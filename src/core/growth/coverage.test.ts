@@ -138,7 +138,7 @@ describe('a moult that nobody wrote down', () => {
     moultForecast({ profile: PROFILE, stage: 'juvenile', moults: every(USUAL, elapsed), asOf: ASKED, ...more });
 
   it('grows likelier as the likely day passes, and puts the next one off', () => {
-    const chances = [0.3, 0.9, 1.3, 1.8, 2.4].map((times) => asked(times * USUAL).missedPct);
+    const chances = [0.3, 0.9, 1.3, 1.8, 2.4].map((times) => asked(times * USUAL).unseenPct);
     expect([...chances].sort((a, b) => a - b)).toEqual(chances);
     expect(chances[0]).toBeLessThan(1);
     expect(chances.at(-1)).toBeGreaterThan(70);
@@ -153,17 +153,17 @@ describe('a moult that nobody wrote down', () => {
   it('is settled by a size: grown by a moult it was one, not grown it was none', () => {
     const ratio = PROFILE.growth.ratioPerMoult.value;
     const moults = every(USUAL, 1.4 * USUAL).map((each, index) => ({ ...each, sizeMm: 50 / ratio ** (4 - index) }));
-    const sized = (sizeMm: number) => asked(0, { moults, sizeMm, sizedOn: ASKED }).missedPct;
-    const unsized = asked(0, { moults }).missedPct;
+    const sized = (sizeMm: number) => asked(0, { moults, sizeMm, sizedOn: ASKED }).unseenPct;
+    const unsized = asked(0, { moults }).unseenPct;
     expect(sized(50 * ratio)).toBeGreaterThan(Math.max(80, unsized));
     expect(sized(50)).toBeLessThan(Math.min(15, unsized / 2));
     // Measured the day after its moult it tells nothing of the months since.
     const early = asked(0, { moults, sizeMm: 50, sizedOn: addDays(moults.at(-1)?.on ?? ASKED, 1) });
-    expect(Math.abs(early.missedPct - unsized)).toBeLessThan(1);
+    expect(Math.abs(early.unseenPct - unsized)).toBeLessThan(1);
   });
 
   it('is not asked where nobody knows of any', () => {
-    expect(moultForecast({ profile: PROFILE, stage: 'juvenile', moults: [], asOf: ASKED }).missedPct).toBe(0);
+    expect(moultForecast({ profile: PROFILE, stage: 'juvenile', moults: [], asOf: ASKED }).unseenPct).toBe(0);
   });
 
   it('in the middle of a history makes its pace no slower', () => {

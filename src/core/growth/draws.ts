@@ -43,7 +43,7 @@ function tableOfDraws() {
 
 /** Taking a size off a living animal errs by so much; in logarithms, from memory. */
 const MEASURING = 0.06;
-/** Of the draws so many are followed on with moults that nobody saw. */
+/** Of the draws so many (chosen here) are followed on with moults that nobody saw. */
 const SOME = DRAWS / 8;
 /** Written over by every forecast: to make them anew costs more than to fill them. */
 const scratch = {
@@ -54,7 +54,7 @@ const scratch = {
   drawnAs: new Int32Array(DRAWS),
   course: new Uint8Array(DRAWS),
 };
-/** Under this chance that one was unseen it changes no window. */
+/** Under this chance that one was unseen it moves no window by a day. Chosen here */
 const WORTH_ASKING = 0.003;
 
 /** Longer overdue than the tails of all courses reach, it may moult any day. */

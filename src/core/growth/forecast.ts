@@ -1,4 +1,5 @@
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
+import { carriedOn, type AnimalMeasures } from '@/core/profiles/animal';
 import type { CareProfile, MoultSign, Stage } from '@/core/profiles/profile';
 import { Refusal, type FieldProblem } from '@/core/refusal';
 import { draw, DRAWS, LOOKS_AHEAD_MOULTS, sharePct, weighted, type Drawn, type GrownSince } from './draws';
@@ -68,7 +69,7 @@ export interface MoultForecast {
   outgrown: Window | null;
   premoultPct: number;
   /** The chance that it has moulted since without anybody writing it down; 0 where no moult is known. */
-  missedPct: number;
+  unseenPct: number;
   /** The instar it is in now, where that was told. */
   instar: number | null;
   grounds: {
@@ -149,7 +150,7 @@ export function moultForecast(question: MoultQuestion): MoultForecast {
   const pace = learnPace(own, logsOfAll(siblings), logsOfAll(others), isStaged);
   const sizes = moults.flatMap((each) => (each.sizeMm === undefined ? [] : [each.sizeMm]));
   const growth = learnGrowth(profile, ratiosOf(moults));
-  const sizeNow = carriedOn(question, moults, growth) ?? sizes.at(-1);
+  const sizeNow = sizeToday(question, stage, moults) ?? sizes.at(-1);
   const last = starts.at(-1);
   const elapsed = last === undefined ? null : daysBetween(last, asOf);
   const calendar = draw(
@@ -183,7 +184,7 @@ export function moultForecast(question: MoultQuestion): MoultForecast {
     moultsToAdult: sizeNow === undefined || moultsNoMore ? null : toAdult(profile, growth, sizeNow),
     outgrown: moultsNoMore ? null : outgrownWindow(drawn, question.outgrownMm, asOf),
     premoultPct: moultsNoMore ? 0 : premoultPct,
-    missedPct: moultsNoMore ? 0 : missedPct(drawn),
+    unseenPct: moultsNoMore ? 0 : unseenPct(drawn),
     instar: question.instar ?? null,
     grounds: {
       usualDays,
@@ -211,15 +212,11 @@ export function forgivingForecast(question: MoultQuestion): MoultForecast {
 }
 
 /** Its size as it likely is: carried on over the moults since it was taken. mm */
-function carriedOn(
-  { profile, sizeMm, sizedOn }: MoultQuestion,
-  moults: SeenMoult[],
-  growth: { mean: number },
-): number | undefined {
+function sizeToday({ profile, sizeMm, sizedOn }: MoultQuestion, stage: Stage, moults: SeenMoult[]): number | undefined {
   if (sizeMm === undefined || sizedOn === undefined) return sizeMm;
   const since = moults.filter(({ on }) => on > sizedOn).length;
-  const larger = sizeMm * Math.exp(since * Math.max(0, growth.mean));
-  return since === 0 ? sizeMm : Math.max(sizeMm, Math.min(larger, profile.growth.grownMm.value));
+  const measured: AnimalMeasures & { stage: Stage } = { stage, [profile.measure.takes]: sizeMm };
+  return carriedOn(profile, measured, since)[profile.measure.takes];
 }
 
 /** By how much it has grown since its last moult was measured: a size that nobody saw it come to tells of a moult unseen. */
@@ -230,7 +227,7 @@ function grownSince({ sizeMm, sizedOn }: MoultQuestion, last: SeenMoult | undefi
 }
 
 /** The share of the draws in which at least one went unseen. % */
-function missedPct({ unseen }: Drawn): number {
+function unseenPct({ unseen }: Drawn): number {
   let count = 0;
   for (const each of unseen) if (each > 0) count += 1;
   return (100 * count) / unseen.length;
@@ -258,7 +255,7 @@ function guessStage({ stages, growth }: CareProfile, moults: SeenMoult[]): Stage
   ).stage;
 }
 
-/** Of its intervals so many of the latest tell its pace: earlier ones were of another animal, in size and age. */
+/** Of its intervals so many of the latest tell its pace: earlier ones were of another animal, in size and age. Chosen here */
 const LATEST = 10;
 
 function ratiosOf(moults: SeenMoult[]): number[] {

@@ -1,5 +1,5 @@
 import { normalBelow } from './normal';
-import type { Lives } from './survival';
+import { deathTimes, type Lives } from './survival';
 
 export interface LogRank {
   /** Mantel and Cox's statistic, of one degree of freedom. */
@@ -17,15 +17,11 @@ export interface LogRank {
  * @source Mantel, N. (1966), Cancer Chemotherapy Reports 50, 163-170; as `survdiff` of R's survival
  */
 export function logRank(first: Lives, second: Lives): LogRank | null {
-  const timesOf = ({ durations, died }: Lives) => durations.filter((_, index) => died[index]);
-  const times = [...new Set([...timesOf(first), ...timesOf(second)])];
   let [deaths, expected, variance] = [0, 0, 0];
-  for (const time of times) {
-    const left = ({ durations }: Lives) => durations.filter((each) => each >= time).length;
-    const dead = ({ durations, died }: Lives) => durations.filter((each, index) => each === time && died[index]).length;
-    const [a, b] = [left(first), left(second)];
-    const [ofFirst, all] = [dead(first), dead(first) + dead(second)];
-    const total = a + b;
+  for (const { atRisk, deaths: died } of deathTimes([first, second])) {
+    const [a = 0, b = 0] = atRisk;
+    const [ofFirst = 0, ofSecond = 0] = died;
+    const [total, all] = [a + b, ofFirst + ofSecond];
     deaths += ofFirst;
     expected += (all * a) / total;
     if (total > 1) variance += (all * a * b * (total - all)) / (total ** 2 * (total - 1));

@@ -53,7 +53,7 @@ export const UNSEEN_SHARE = 0.1;
 /** So many unseen moults in one interval are thought of. */
 export const MOST_UNSEEN = 2;
 
-/** Spreads and trends that are weighed against each other, and what is thought of each before anything was seen. */
+/** Spreads and trends that are weighed against each other (as fine as windows show), and what is thought of each before anything was seen. From memory */
 const SPREADS = [0.06, 0.09, 0.13, 0.19, 0.27, 0.38, 0.54, 0.75];
 const SPREAD_MIDDLE = 0.3;
 const SPREAD_DOUBT = 0.8;

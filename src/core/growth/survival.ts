@@ -29,6 +29,37 @@ export interface Lives {
 
 const NORMAL_95 = 1.959963985;
 
+export interface DeathTime {
+  time: number;
+  /** How many of each batch were followed up to then, and how many of them died then. */
+  atRisk: number[];
+  deaths: number[];
+}
+
+/** Every time at which somebody of some batches died, in order. */
+export function deathTimes(batches: readonly Lives[]): DeathTime[] {
+  const ends = batches
+    .flatMap(({ durations, died }, batch) =>
+      durations.map((time, index) => ({ time, batch, died: died[index] === true })),
+    )
+    .sort((a, b) => a.time - b.time);
+  const left = batches.map(({ durations }) => durations.length);
+  const found: DeathTime[] = [];
+  for (let from = 0; from < ends.length;) {
+    const { time } = ends[from] as (typeof ends)[number];
+    const deaths = batches.map(() => 0);
+    const gone = batches.map(() => 0);
+    for (; from < ends.length && ends[from]?.time === time; from += 1) {
+      const end = ends[from] as (typeof ends)[number];
+      gone[end.batch] = (gone[end.batch] ?? 0) + 1;
+      if (end.died) deaths[end.batch] = (deaths[end.batch] ?? 0) + 1;
+    }
+    if (deaths.some((each) => each > 0)) found.push({ time, atRisk: [...left], deaths });
+    gone.forEach((each, batch) => (left[batch] = (left[batch] ?? 0) - each));
+  }
+  return found;
+}
+
 /**
  * The share that lives on, where some are still alive or were passed on (censored).
  * @param durations how long each was followed, from 0 up
@@ -51,12 +82,9 @@ export function kaplanMeier(durations: readonly number[], died: readonly boolean
       },
     ]);
   }
-  const times = [...new Set(durations.filter((_, index) => died[index]))].sort((a, b) => a - b);
   let survival = 1;
   let greenwood = 0;
-  const steps = times.map((time) => {
-    const atRisk = durations.filter((each) => each >= time).length;
-    const deaths = durations.filter((each, index) => each === time && died[index]).length;
+  const steps = deathTimes([{ durations, died }]).map(({ time, atRisk: [atRisk = 0], deaths: [deaths = 0] }) => {
     survival *= 1 - deaths / atRisk;
     greenwood += deaths / (atRisk * (atRisk - deaths));
     const error = survival === 0 ? 0 : survival * Math.sqrt(greenwood);

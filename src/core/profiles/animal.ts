@@ -106,10 +106,11 @@ export function carriedOn<Animal extends AnimalMeasures & { stage: Stage }>(
   animal: Animal,
   moults: number,
 ): Animal {
-  if (moults === 0 || !BODY_MEASURES.some((name) => animal[name] !== undefined) || !tellsSize(profile, animal))
-    return animal;
+  const isMeasured = BODY_MEASURES.some((name) => animal[name] !== undefined) && tellsSize(profile, animal);
+  if (moults === 0 || !isMeasured) return animal;
   const larger = grown(profile, animal, moults);
-  return larger === animal ? animal : { ...larger, sizeCarriedOn: true };
+  const hasGrown = takenMeasure(profile, larger).mm > takenMeasure(profile, animal).mm;
+  return hasGrown ? { ...larger, sizeCarriedOn: true } : animal;
 }
 
 /** @throws Refusal naming the stages this kind does have, when `stage` is not one of them. */

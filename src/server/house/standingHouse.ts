@@ -335,11 +335,13 @@ export class StandingHouse {
       tenants: tenants.map(({ id }) => {
         const resident = this.housed.get(id) as Resident;
         const profile = care.of(resident);
-        const { stage, legSpanMm, bodyLengthMm, carapaceWidthMm, headCount, headsTogether, isGuest } = resident;
+        const { stage, legSpanMm, bodyLengthMm, carapaceWidthMm, sizeCarriedOn } = resident;
+        const { headCount, headsTogether, isGuest } = resident;
         const label = resident.called ?? resident.scientificName;
         const isEggs = resident.form === 'eggs';
         return {
-          ...{ id, profile, stage, legSpanMm, bodyLengthMm, carapaceWidthMm, headCount, headsTogether, isGuest },
+          ...{ id, profile, stage, legSpanMm, bodyLengthMm, carapaceWidthMm, sizeCarriedOn },
+          ...{ headCount, headsTogether, isGuest },
           ...{ school: airSchool(profile, resident.schools), settled: resident.keptSo },
           lodger: { label, scientificName: resident.scientificName, profile, headCount, isEggs },
           fullPct: this.colonies.get(id)?.fullPct ?? null,

@@ -11,6 +11,7 @@ import { addReadings, CLOCK_AHEAD_MS } from '../devices/takeReadings';
 import { weighingsOf } from '../homeReadings';
 import { houseToday } from '../house/houseToday';
 import type { Handlers } from '../http/mount';
+import { requirePlaceIn } from './probes';
 import { invalid, notFound, Problem } from '../http/problem';
 import { questionFor, roomsOf, wateringFor } from '../house/air';
 import type { Queries } from '../storage/database';
@@ -123,9 +124,7 @@ export function airHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
         if ((place === 'scale') !== (values.massG !== undefined)) {
           throw invalid('place', 'A weight belongs to the place "scale", and nothing else does.');
         }
-        if ((place === 'nest' || place === 'outworld') && !home.nest) {
-          throw invalid('place', `${home.code} is no nest of chambers: write air, cool, warm or scale.`);
-        }
+        requirePlaceIn(home, place);
         const now = Date.parse(clock.now());
         const at = written === undefined ? now : Date.parse(written);
         if (at > now + CLOCK_AHEAD_MS) throw invalid('at', `Must not be in the future; got ${written}.`);

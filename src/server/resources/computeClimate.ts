@@ -7,7 +7,7 @@ import { wishesOf } from '@/core/climate/homeAir';
 import { LEFT_OUT } from '@/core/climate/leftOut';
 import { moistBox, type Filling } from '@/core/climate/moistBox';
 import { layersAt, type MoistureCourse, type MoistureQuestion } from '@/core/climate/moisture';
-import { evenly, pour } from '@/core/climate/soilLayers';
+import { layersAtStart, pour } from '@/core/climate/soilLayers';
 import { airState } from '@/core/climate/psychrometrics';
 import type { Relaxation } from '@/core/climate/ventPlan';
 import { flat } from '@/core/housing/soil';
@@ -51,8 +51,7 @@ function questionOf(body: Moist, materials: MaterialTable, days: number, stepMin
 
 /** The soil at the start, after what was poured on it. */
 function poured({ box, wetness, layers }: MoistureQuestion, pouring: z.output<typeof moistureRequest>['pour']) {
-  const before = layers ?? { damp: evenly(wetness.damp), dry: evenly(wetness.dry) };
-  return pour(box, before, pouring?.way ?? 'fill-dish', pouring?.waterMl ?? 0);
+  return pour(box, layersAtStart({ wetness, layers }), pouring?.way ?? 'fill-dish', pouring?.waterMl ?? 0);
 }
 
 const seriesOf = (course: MoistureCourse) =>

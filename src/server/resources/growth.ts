@@ -78,7 +78,8 @@ export function growthHandlers({ database, clock }: Deps): Pick<Handlers, Names>
         at: `${on}T12:00:00.${String(index).padStart(4, '0')}Z`,
         data,
       }));
-      return groupCourse(entries, body.asOf);
+      const { lives: _, ...course } = groupCourse(entries, body.asOf);
+      return course;
     },
 
     moultFacts: async () => {

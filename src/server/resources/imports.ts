@@ -22,7 +22,7 @@ export function importHandlers({ database, clock }: Deps): Pick<Handlers, Names>
   return {
     beginImport: ({ body }) =>
       database.transaction(async (queries) => {
-        await requirePlace(queries, body.homeId, body.roomId);
+        await requirePlace(queries, body);
         const place = { homeId: body.homeId ?? null, roomId: body.roomId ?? null, place: body.place };
         const like = { kind: 'logger' as const, name: body.name, ...place };
         const known = await findProbeLike(queries, like);

@@ -1,3 +1,5 @@
+import type { Home } from '@/contract/records';
+import { isInNest, placesIn } from '@/core/readings/places';
 import { randomUUID } from 'node:crypto';
 import { HOUR_MS } from '@/core/readings/reading';
 import { takeReadings } from '../devices/takeReadings';
@@ -28,7 +30,7 @@ export function probeHandlers(deps: Deps): Pick<Handlers, Names> {
       const id = body.id ?? randomUUID();
       const token = body.kind === 'device' ? newSecret() : null;
       await database.transaction(async (queries) => {
-        await requirePlace(queries, body.homeId, body.roomId);
+        await requirePlace(queries, body);
         if (await findProbe(queries, id)) throw new Problem('conflict', 'There is a probe with that id already.');
         await insertProbe(queries, {
           id,
@@ -96,10 +98,21 @@ export async function requireProbe(queries: Queries, id: string) {
   return probe;
 }
 
+/** @throws Problem for a chamber or an outworld in a home that has none */
+export function requirePlaceIn(home: Pick<Home, 'code' | 'nest'>, place: string): void {
+  if (home.nest || !isInNest(place)) return;
+  throw invalid('place', `${home.code} is no nest of chambers: write ${placesIn(home).join(', ')} or scale.`);
+}
+
 /** @throws Problem where there is no such home or room. */
-export async function requirePlace(queries: Queries, homeId?: string, roomId?: string): Promise<void> {
-  if (homeId !== undefined && !(await findHome(queries, homeId))) {
-    throw invalid('homeId', 'There is no home with that id. See /api/homes.');
+export async function requirePlace(
+  queries: Queries,
+  { homeId, roomId, place }: { homeId?: string | undefined; roomId?: string | undefined; place: string },
+): Promise<void> {
+  if (homeId !== undefined) {
+    const home = await findHome(queries, homeId);
+    if (!home) throw invalid('homeId', 'There is no home with that id. See /api/homes.');
+    requirePlaceIn(home, place);
   }
   if (roomId !== undefined && !(await findRoom(queries, roomId))) {
     throw invalid('roomId', 'There is no room with that id. See /api/rooms.');

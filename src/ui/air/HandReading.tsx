@@ -3,6 +3,7 @@ import { call } from '@/client/api';
 import { useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import type { Home } from '@/contract/records';
+import { placesIn, type PlaceInHome } from '@/core/readings/places';
 import { FEELS, type Feel } from '@/core/substrate/wetness';
 import { Button } from '../kit/Button';
 import { Soft } from '../components/Words';
@@ -17,19 +18,16 @@ import { space } from '../theme/tokens';
 import { FEEL_WORDS } from '@/words/home';
 import { useTemperature } from '@/words/temperature';
 
-const PLACES = [
-  { value: 'air', title: 'its air' },
-  { value: 'cool', title: 'cool side' },
-  { value: 'warm', title: 'warm side' },
-  { value: 'scale', title: 'weight' },
-  { value: 'soil', title: 'soil by hand' },
-] as const;
-const PLACES_OF_NEST = [
-  { value: 'nest', title: 'a chamber' },
-  { value: 'outworld', title: 'the outworld' },
-  { value: 'scale', title: 'weight' },
-] as const;
-type Place = (typeof PLACES)[number]['value'] | (typeof PLACES_OF_NEST)[number]['value'];
+const TITLES: Record<Place, string> = {
+  air: 'its air',
+  cool: 'cool side',
+  warm: 'warm side',
+  nest: 'a chamber',
+  outworld: 'the outworld',
+  scale: 'weight',
+  soil: 'soil by hand',
+};
+type Place = PlaceInHome | 'scale' | 'soil';
 
 interface Values {
   place: Place;
@@ -52,7 +50,8 @@ export function HandReading({
   const temperature = useTemperature();
   const { show, write } = useLog();
   const load = useHouse((house) => house.load);
-  const form = useFields<Values>(home.nest ? { ...START, place: 'nest' } : START);
+  const places: Place[] = [...placesIn(home), 'scale', ...(residentId && !home.nest ? (['soil'] as const) : [])];
+  const form = useFields<Values>({ ...START, place: placesIn(home)[0] ?? 'air' });
   const { control } = form;
   const { place } = form.values;
   const feel = async (each: Feel) => {
@@ -88,7 +87,7 @@ export function HandReading({
       control={control}
       name="place"
       label="Read where"
-      choices={home.nest ? PLACES_OF_NEST : PLACES.filter(({ value }) => value !== 'soil' || residentId !== undefined)}
+      choices={places.map((value) => ({ value, title: TITLES[value] }))}
       onChosen={() => form.clearErrors()}
     />
   );

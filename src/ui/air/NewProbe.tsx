@@ -1,3 +1,5 @@
+import { placesIn, type PlaceInHome } from '@/core/readings/places';
+import type { Home } from '@/contract/records';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { call } from '@/client/api';
@@ -12,9 +14,7 @@ import { Token } from './ProbeList';
 
 interface Props {
   /** The home or the room it hangs in. */
-  at: { homeId: string } | { roomId: string };
-  /** The home is a nest of chambers. */
-  isNest?: boolean;
+  at: { home: Home } | { roomId: string };
   suggestion: string;
   onAdded: () => Promise<void>;
 }
@@ -23,24 +23,27 @@ const KINDS = [
   { value: 'device', title: 'a device' },
   { value: 'simulated', title: 'a simulated one' },
 ] as const;
-const PLACES = ['air', 'cool', 'warm', 'scale'] as const;
-const PLACES_OF_NEST = ['nest', 'outworld', 'scale'] as const;
 
 interface Values {
   kind: (typeof KINDS)[number]['value'];
-  place: (typeof PLACES)[number] | (typeof PLACES_OF_NEST)[number];
+  place: PlaceInHome | 'scale';
   name: string;
 }
 
 /** Hangs a probe up: a device with a token of its own, or a simulated one to try things with. */
-export function NewProbe({ at, isNest = false, suggestion, onAdded }: Props) {
+export function NewProbe({ at, suggestion, onAdded }: Props) {
   const show = useLog((log) => log.show);
-  const inHome = 'homeId' in at;
-  const form = useFields<Values>({ kind: 'device', place: isNest ? 'nest' : 'air', name: suggestion });
+  const home = 'home' in at ? at.home : undefined;
+  const places = [...placesIn(home ?? {}), 'scale'] as const;
+  const form = useFields<Values>({ kind: 'device', place: places[0], name: suggestion });
   const { control } = form;
   const [token, setToken] = useState<string | null>(null);
   const add = async ({ kind, place, name }: Values) => {
-    const body = { name, kind, place: inHome ? place : ('room' as const), ...at };
+    const body = {
+      name,
+      kind,
+      ...('home' in at ? { place, homeId: at.home.id } : { place: 'room' as const, roomId: at.roomId }),
+    };
     const added = await call('addProbe', { body });
     setToken(added.token);
     show({ text: `${added.probe.name} added.` });
@@ -50,12 +53,12 @@ export function NewProbe({ at, isNest = false, suggestion, onAdded }: Props) {
     <View style={{ gap: space.m }}>
       <Form form={form} act="Add the probe" rank="second" save={add}>
         <FormChoices control={control} name="kind" label="Kind of probe" choices={KINDS} />
-        {inHome ? (
+        {home ? (
           <FormChoices
             control={control}
             name="place"
             label="Where it hangs"
-            choices={(isNest ? PLACES_OF_NEST : PLACES).map((value) => ({ value, title: PLACE_WORDS[value] }))}
+            choices={places.map((value) => ({ value, title: PLACE_WORDS[value] }))}
           />
         ) : null}
         <FormField control={control} name="name" label="What it is called" />

@@ -106,11 +106,11 @@ describe('a new probe', () => {
     mockCall.mockReset();
     mockCall.mockResolvedValue({ probe: { name: 'B3 warm' }, token: 'a-token-of-its-own' });
     let added = 0;
-    renderThemed(<NewProbe at={{ homeId: 'h' }} suggestion="B3 air" onAdded={async () => void (added += 1)} />);
+    renderThemed(<NewProbe at={{ home }} suggestion="B3 air" onAdded={async () => void (added += 1)} />);
     await tap('radio', 'warm side');
     await type('What it is called', 'B3 warm');
     await tap('button', 'Add the probe');
-    expect(sent()).toEqual([{ name: 'B3 warm', kind: 'device', place: 'warm', homeId: 'h' }]);
+    expect(sent()).toEqual([{ name: 'B3 warm', kind: 'device', place: 'warm', homeId: home.id }]);
     expect(screen.getByText(/a-token-of-its-own/)).toBeTruthy();
     expect(added).toBe(1);
   });

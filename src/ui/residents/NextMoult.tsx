@@ -15,7 +15,7 @@ import { dayWords } from '@/words/days';
 import {
   adultWords,
   growthCaption,
-  missedWords,
+  unseenWords,
   moultGrounds,
   moultWords,
   outgrownWords,
@@ -37,7 +37,7 @@ export function NextMoult({ resident }: { resident: Resident }) {
   const { forecast, asOf } = answer;
   const home = homes.find((each) => each.id === resident.homeId);
   const code = home?.code ?? 'its box';
-  const missed = missedWords(forecast);
+  const unseen = unseenWords(forecast);
   const fitsNow = !home?.state?.grounds.some(
     (ground) => ground.about === 'fit' && ground.status === 'fail' && ground.residentId === resident.id,
   );
@@ -48,7 +48,7 @@ export function NextMoult({ resident }: { resident: Resident }) {
         <>
           <Strong>{moultWords(forecast.next, asOf)}</Strong>
           <Body>{premoultWords(forecast)}</Body>
-          {missed === null ? null : <Body>{missed}</Body>}
+          {unseen === null ? null : <Body>{unseen}</Body>}
           {forecast.quietUntil !== null ? (
             <Body>{`Its new skin hardens: left alone until ${dayWords(forecast.quietUntil, asOf)}.`}</Body>
           ) : null}

@@ -4,7 +4,7 @@ import { Button } from '../kit/Button';
 import { space } from '../theme/tokens';
 import { waterWords } from '@/words/jobs';
 
-/** Of what was asked for: what a keeper pours who feels the soil first. */
+/** Of what was asked for: what a keeper pours who feels the soil first. Chosen here */
 const SHARES = [0.5, 1.5];
 
 /** Water poured that was less or more than was asked for; the circle beside them says that it was as asked. */

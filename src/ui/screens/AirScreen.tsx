@@ -188,10 +188,7 @@ function AirPane({ asked: base, tenant, air, load }: PaneProps) {
               <SoilSection layers={ahead.course.layers} dampSharePct={tried.dampSharePct} way={tried.way} />
               <Choices
                 label="How it is watered"
-                choices={WATERING_WAYS.filter((each) => each !== 'fill-dish').map((value) => ({
-                  value,
-                  title: WAY_WORDS[value],
-                }))}
+                choices={WATERING_WAYS.map((value) => ({ value, title: WAY_WORDS[value] }))}
                 value={tried.way}
                 onChange={(way) => setTried({ ...tried, way })}
               />

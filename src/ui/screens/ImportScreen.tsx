@@ -1,3 +1,5 @@
+import { placesIn, type PlaceInHome } from '@/core/readings/places';
+import type { Home } from '@/contract/records';
 import LinearProgress from '@rneui/themed/dist/LinearProgress';
 import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
@@ -84,14 +86,7 @@ export function ImportScreen({ homeId, roomId }: Props) {
         />
       </View>
       {problem !== null ? <Strong role="alert">{problem}</Strong> : null}
-      {file ? (
-        <MappedFile
-          key={JSON.stringify(file)}
-          file={file}
-          worker={worker}
-          at={home ? { homeId: home.id } : { roomId: roomId ?? '' }}
-        />
-      ) : null}
+      {file ? <MappedFile key={JSON.stringify(file)} file={file} worker={worker} {...{ home, roomId }} /> : null}
     </Screen>
   );
 }
@@ -99,19 +94,21 @@ export function ImportScreen({ homeId, roomId }: Props) {
 interface MappedProps {
   file: { name: string; preview: Preview };
   worker: ReturnType<typeof loggerWorker>;
-  at: { homeId: string } | { roomId: string };
+  home: Home | undefined;
+  roomId: string | undefined;
 }
 
 const NONE = 'none';
 
-function MappedFile({ file, worker, at }: MappedProps) {
+function MappedFile({ file, worker, home, roomId }: MappedProps) {
+  const at = home ? { homeId: home.id } : { roomId: roomId ?? '' };
   const { theme } = useTheme();
   const show = useLog((log) => log.show);
   const { header, rows, rowCount, guess } = file.preview;
   const [mapping, setMapping] = useState({ ...guess });
   const [zone, setZone] = useState(guess.zone ?? OWN_ZONE);
   const [name, setName] = useState(file.name);
-  const [place, setPlace] = useState<'air' | 'cool' | 'warm'>('air');
+  const [place, setPlace] = useState<PlaceInHome>(placesIn(home ?? {})[0] ?? 'air');
   const [summary, setSummary] = useState<Summary | null>(null);
   const [progress, setProgress] = useState<number | null>(null);
   const [done, setDone] = useState<string | null>(null);
@@ -206,10 +203,10 @@ function MappedFile({ file, worker, at }: MappedProps) {
           setSummary(null);
         }}
       />
-      {'homeId' in at ? (
+      {home ? (
         <Choices
           label="Where it lay"
-          choices={(['air', 'cool', 'warm'] as const).map((value) => ({ value, title: PLACE_WORDS[value] }))}
+          choices={placesIn(home).map((value) => ({ value, title: PLACE_WORDS[value] }))}
           value={place}
           onChange={setPlace}
         />

@@ -62,7 +62,7 @@ export function ReadingsScreen({ id }: { id: string }) {
       <Heading style={{ marginTop: space.xl }}>Probes</Heading>
       <ProbeList probes={air.probes} climate={climate} today={today} onChange={load} />
       <Fold title="Another probe">
-        <NewProbe at={{ homeId: id }} isNest={home.nest !== undefined} suggestion={`${home.code} air`} onAdded={load} />
+        <NewProbe at={{ home }} suggestion={`${home.code} air`} onAdded={load} />
       </Fold>
     </Screen>
   );

@@ -5,7 +5,6 @@ import { askedOf, fitOf } from '@/client/fitting';
 import { fittingWorker } from '@/client/fittingWorker';
 import { useHouse } from '@/client/house';
 import { useStock } from '@/client/stock';
-import { withUsualAir } from '@/core/climate/homeAir';
 import type { ShoppingList as List } from '@/core/housing/ladder';
 import { grown } from '@/core/profiles/animal';
 import { Choices } from '../kit/Choices';
@@ -49,7 +48,7 @@ export function ShoppingList() {
     let isCurrent = true;
     if (boxSizes.length > 0) {
       void fittingWorker()
-        .shoppingList(homeless, free.map(withUsualAir), boxSizes)
+        .shoppingList(homeless, free, boxSizes)
         .then((answer) => isCurrent && setList(answer));
     }
     return () => {
