@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { roomAir } from './climate';
-import { id, instant } from './primitives';
+import { day, id, instant } from './primitives';
 import {
   calibrationReply,
   deviceReadings,
@@ -31,9 +31,9 @@ export const airEndpoints = {
   },
   changeRoom: {
     ...routes.changeRoom,
-    summary: 'Sets the air of a room; null goes back to what is usual.',
+    summary: 'Sets the air of a room, from today or from a day gone by on; null goes back to what is usual.',
     params: byId,
-    body: z.strictObject({ air: roomAir.nullable() }),
+    body: z.strictObject({ air: roomAir.nullable(), since: day.optional() }),
     reply: z.object({ room }),
   },
   homeAir: {

@@ -28,6 +28,8 @@ export const moultRequest = z
     sizedOn: day.optional(),
     signs: z.array(oneOf(MOULT_SIGNS)).max(20).optional(),
     temperatureC: temperatureC.optional(),
+    /** How warm it has been since its last moult; as warm as it is now if left out. */
+    sinceTemperatureC: temperatureC.optional(),
     asOf: day,
     instar: instar.optional(),
     /** Moults of its siblings, and of others of its kind; one list an animal. */
@@ -71,7 +73,15 @@ export const moultReply = z
   })
   .meta({ id: 'MoultReply' });
 
-const moultsSeen = z.array(z.object({ on: day, sizeMm: z.number().optional(), stage: stage.optional() }));
+const moultsSeen = z.array(
+  z.object({
+    on: day,
+    sizeMm: z.number().optional(),
+    stage: stage.optional(),
+    /** How warm the interval was that ended with it, as far as that is known. */
+    temperatureC: z.number().optional(),
+  }),
+);
 
 /** The forecast of one resident, with what it was made from. */
 export const residentMoult = z
@@ -237,10 +247,13 @@ export const moultFacts = z
         profile: z.string(),
         stage,
         sizeMm: z.number().optional(),
+        /** The day on which that size was taken; left out where it was carried on since. */
+        sizedOn: day.optional(),
         bornOn: day.optional(),
         instar: z.int().optional(),
         signs: z.array(z.enum(MOULT_SIGNS)),
         temperatureC: z.number(),
+        sinceTemperatureC: z.number().optional(),
       }),
     ),
     /** Whose moults tell of the pace of their kind, here or gone. */

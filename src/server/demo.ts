@@ -65,7 +65,7 @@ export async function lay(queries: Queries, demo: ReturnType<typeof ropewalk>, t
   for (const card of OWN_CARDS) await writeOwnCard(queries, card, `${today}T06:00:00.000Z`);
   for (const answer of TRAINING) await insertTrainingAnswer(queries, answer, `${addDays(today, -2)}T18:00:00.000Z`);
   const rooms = await listRooms(queries);
-  for (const { id, name } of rooms) await updateRoomAir(queries, id, demo.rooms[name] ?? null);
+  for (const { id, name } of rooms) await updateRoomAir(queries, id, demo.rooms[name] ?? null, today);
   for (const { faultDaysAgo = 0, fault, room, ...probe } of demo.probes) {
     const roomId = rooms.find(({ name }) => name === room)?.id ?? null;
     const morning = `${today}T06:00:00.000Z`;

@@ -32,6 +32,8 @@ export interface MoultQuestion {
   sizedOn?: Day | undefined;
   signs?: MoultSign[] | undefined;
   temperatureC?: number | undefined;
+  /** How warm it has been since its last moult; as warm as it is now if left out. C */
+  sinceTemperatureC?: number | undefined;
   asOf: Day;
   /** Moults of its siblings, and of others of its kind that are none; one list an animal. */
   siblings?: SeenMoult[][] | undefined;
@@ -152,7 +154,10 @@ export function moultForecast(question: MoultQuestion): MoultForecast {
   const growth = learnGrowth(profile, ratiosOf(moults));
   const sizeNow = sizeToday(question, stage, moults) ?? sizes.at(-1);
   const last = starts.at(-1);
-  const elapsed = last === undefined ? null : daysBetween(last, asOf);
+  // Days in which it was cooler than it is now count for fewer.
+  const usualSince = usualIntervalDays(profile, stage, question.sinceTemperatureC ?? temperatureC);
+  const aDayCounts = usualDays !== null && usualSince !== null ? usualDays / usualSince : 1;
+  const elapsed = last === undefined ? null : daysBetween(last, asOf) * aDayCounts;
   const calendar = draw(
     pace,
     growth,
@@ -161,7 +166,7 @@ export function moultForecast(question: MoultQuestion): MoultForecast {
     sizeNow,
     profile.growth.grownMm.value,
     question.ahead ?? LOOKS_AHEAD_MOULTS,
-    grownSince(question, moults.at(-1)),
+    grownSince(question, moults.at(-1), aDayCounts),
   );
   const closeDays = closeDaysOf(usualDays ?? 0);
   const priorPct = moultsNoMore ? 0 : sharePct(calendar, closeDays);
@@ -220,10 +225,14 @@ function sizeToday({ profile, sizeMm, sizedOn }: MoultQuestion, stage: Stage, mo
 }
 
 /** By how much it has grown since its last moult was measured: a size that nobody saw it come to tells of a moult unseen. */
-function grownSince({ sizeMm, sizedOn }: MoultQuestion, last: SeenMoult | undefined): GrownSince | undefined {
+function grownSince(
+  { sizeMm, sizedOn }: MoultQuestion,
+  last: SeenMoult | undefined,
+  aDayCounts: number,
+): GrownSince | undefined {
   if (sizeMm === undefined || sizedOn === undefined || last?.sizeMm === undefined || sizedOn <= last.on)
     return undefined;
-  return { log: Math.log(sizeMm / last.sizeMm), afterDays: daysBetween(last.on, sizedOn) };
+  return { log: Math.log(sizeMm / last.sizeMm), afterDays: daysBetween(last.on, sizedOn) * aDayCounts };
 }
 
 /** The share of the draws in which at least one went unseen. % */

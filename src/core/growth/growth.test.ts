@@ -86,6 +86,24 @@ describe('the next moult', () => {
     );
   });
 
+  it('counts each day with the warmth it was lived in', () => {
+    // Four intervals at 18 C and then 25: by degree-days over 10 C the animal's own pace is that of one that lived at 25 C throughout.
+    const factor = 15 / 8;
+    const at = (days: number, temperatureC: number) =>
+      [400, 300, 200, 100].map((n) => ({ on: ago(10 + n * days), temperatureC }));
+    const warm = forecast({ moults: at(1, 25), temperatureC: 25 });
+    const cold = forecast({ moults: at(factor, 18), temperatureC: 25 });
+    expect(cold.grounds.paceTimes).toBeCloseTo(warm.grounds.paceTimes, 1);
+    // Sixty days at 18 C are as thirty-two at 25 C.
+    const since = (days: number, sinceTemperatureC: number) =>
+      forecast({ moults: [{ on: ago(days) }], temperatureC: 25, sinceTemperatureC }).next;
+    expect(since(60, 18)?.median).toBe(since(32, 25)?.median);
+    // And the cooler it is from now on, the later.
+    const ahead = (temperatureC: number) =>
+      daysBetween(TODAY, forecast({ temperatureC, sinceTemperatureC: 25 }).next?.median ?? TODAY);
+    expect(ahead(18)).toBeGreaterThan(1.6 * ahead(25));
+  });
+
   it('has a window that more data narrow on the average, and that shifts to the animal’s own pace', () => {
     const steady = (count: number, days: number) =>
       Array.from({ length: count }, (_, index) => ({ on: ago(20 + index * days) }));

@@ -19,6 +19,8 @@ export interface Subject extends Teller {
   instar?: number | undefined;
   signs: MoultSign[];
   temperatureC: number;
+  /** How warm it has been since its last moult. C */
+  sinceTemperatureC?: number | undefined;
 }
 
 /** The question of one resident's next moult, with whom its pace is learned from. */
@@ -28,10 +30,11 @@ export function moultQuestion(
   tellers: readonly Teller[],
   asOf: Day,
 ): MoultQuestion {
-  const { stage, sizeMm, sizedOn, bornOn, instar, moults, signs, temperatureC } = subject;
+  const { stage, sizeMm, sizedOn, bornOn, instar, moults, signs, temperatureC, sinceTemperatureC } = subject;
   const { siblings, others } = kinOf(subject, tellers);
   return {
-    ...{ profile, stage, sizeMm, sizedOn, bornOn, instar, moults, signs, temperatureC, asOf },
+    ...{ profile, stage, sizeMm, sizedOn, bornOn, instar, moults, signs, asOf },
+    ...{ temperatureC, sinceTemperatureC },
     siblings: siblings.map((each) => each.moults),
     others: others.map((each) => each.moults),
   };

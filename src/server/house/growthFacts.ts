@@ -5,6 +5,7 @@ import { forgivingForecast, type MoultForecast } from '@/core/growth/forecast';
 import { kinOf, type Kin } from '@/core/growth/kin';
 import { outgrownAtMm } from '@/core/growth/outgrown';
 import { moultQuestion, type Subject, type Teller } from '@/core/growth/subject';
+import { asLived, warmthBetween, type Lived } from '@/core/growth/warmthLived';
 import type { HomeState } from '@/core/housing/quantities';
 import type { CareProfile } from '@/core/profiles/profile';
 import { remembering } from '../remembering';
@@ -14,10 +15,11 @@ import { noticedSigns } from '@/core/plan/signs';
 import type { CareBook } from '@/core/profiles/careBook';
 import { groupBy } from '@/core/groupBy';
 import { warmthIn } from './air';
+import { moultsAsLived } from './records';
 import type { Shared } from './shared';
 import { digestOf } from '../secrets';
 import type { Queries } from '../storage/database';
-import { headEntriesOf, moultsOf, type MoultRow } from '../storage/entries';
+import { headEntriesOf, type MoultRow } from '../storage/entries';
 import { listKin } from '../storage/residents';
 
 /** Everything in the house that a moult forecast learns from. */
@@ -28,6 +30,8 @@ export interface GrowthFacts {
   /** Moults of groups, by the day half of it had come to an instar. */
   groups: ReadonlyMap<string, GroupMoult[]>;
   warmth: Shared['warmth'];
+  /** Where each has lived, and how warm that was. */
+  lived: ReadonlyMap<string, Lived>;
   /** Of a species: another one whenever one of it has told something else. */
   printOf: (scientificName: string) => string;
 }
@@ -35,6 +39,8 @@ export interface GrowthFacts {
 export interface GroupMoult {
   on: Day;
   instar: number;
+  /** How warm the interval was that ended with it. C */
+  temperatureC?: number;
 }
 
 /** What those tell that ever were here, in the order of their ids. */
@@ -43,17 +49,19 @@ export function tellersOf(kin: Iterable<Kin>, moults: ReadonlyMap<string, MoultR
     .sort((a, b) => (a.id < b.id ? -1 : 1))
     .flatMap((each) => {
       const rows = moults.get(each.id);
-      return rows ? [{ ...each, moults: rows.map(({ on, stage }) => ({ on, stage })) }] : [];
+      return rows
+        ? [{ ...each, moults: rows.map(({ on, stage, temperatureC }) => ({ on, stage, temperatureC })) }]
+        : [];
     });
 }
 
 /** The moults of a group by its census. */
-export function groupMoults(heads: readonly Entry[], today: Day): GroupMoult[] {
+export function groupMoults(heads: readonly Entry[], lived: Lived | undefined, today: Day): GroupMoult[] {
   const census = censusOf(
     heads.filter(({ kind }) => kind !== 'brood-seen'),
     today,
   );
-  return typicalMoults(census, census.heads);
+  return asLived(typicalMoults(census, census.heads), lived);
 }
 
 /** Works out what each species tells when it is asked for, and keeps it. */
@@ -74,12 +82,14 @@ export async function growthFactsOf(
   now: string,
 ): Promise<GrowthFacts> {
   const kin = await listKin(queries, resident.scientificName);
-  const moults = await moultsOf(queries, [resident.id, ...idsOfKin(resident, kin)]);
+  const { moults, lived } = await moultsAsLived(queries, [resident.id, ...idsOfKin(resident, kin)]);
   const heads = resident.form === 'group' ? await headEntriesOf(queries, [resident.id]) : [];
   const tellers = tellersOf(kin, moults);
   return {
-    ...{ moults, tellers, printOf: printsOf(tellers), warmth: await warmthIn(queries, now) },
-    groups: new Map(resident.form === 'group' ? [[resident.id, groupMoults(heads, today)]] : []),
+    ...{ moults, lived, tellers, printOf: printsOf(tellers), warmth: await warmthIn(queries, now) },
+    groups: new Map(
+      resident.form === 'group' ? [[resident.id, groupMoults(heads, lived.get(resident.id), today)]] : [],
+    ),
   };
 }
 
@@ -107,19 +117,21 @@ export function subjectOf(
   // Of those that graze what is left in the dish says nothing of a moult.
   const told = feeding ? log : log.filter((entry) => entry.kind !== 'refused');
   const group = resident.form === 'group' ? (facts.groups.get(id) ?? []) : null;
-  const own = (facts.moults.get(id) ?? []).map(({ on, stage: began, [takes]: sizeMm }) => ({
-    on,
-    stage: began,
-    sizeMm,
+  const own = (facts.moults.get(id) ?? []).map(({ on, stage: began, temperatureC, [takes]: sizeMm }) => ({
+    ...{ on, stage: began, sizeMm, temperatureC },
   }));
+  const moults = group ? group.slice(1).map(({ on, temperatureC }) => ({ on, temperatureC })) : own;
+  const bornOn = group ? group[0]?.on : (resident.bornOn ?? undefined);
+  const last = moults.at(-1)?.on ?? bornOn;
+  const lived = facts.lived.get(id);
   return {
     ...{ id, scientificName, motherId, outOfId, batch, stage },
     sizeMm: resident[takes],
     // What was carried on since is no size that somebody took.
     sizedOn: resident.sizeCarriedOn ? undefined : resident.measuredOn,
     // A group's first instar begins its first interval, as a birth does.
-    moults: group ? group.slice(1).map(({ on }) => ({ on })) : own,
-    bornOn: group ? group[0]?.on : (resident.bornOn ?? undefined),
+    ...{ moults, bornOn },
+    sinceTemperatureC: last !== undefined && lived ? warmthBetween(lived, last, today) : undefined,
     instar: group ? group.at(-1)?.instar : resident.instar,
     signs: noticedSigns(told, today),
     temperatureC: facts.warmth(home).temperatureC,

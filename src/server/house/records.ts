@@ -2,6 +2,7 @@ import type { Entry, EntryOf } from '@/contract/storedEntries';
 import type { Home, Resident } from '@/contract/records';
 import type { PastMeal } from '@/core/feeding/food';
 import { HEAD_KINDS } from '@/core/growth/census';
+import { asLived, type Lived } from '@/core/growth/warmthLived';
 import type { Kin } from '@/core/growth/kin';
 import type { Day } from '@/core/measure/day';
 import { groupBy } from '@/core/groupBy';
@@ -11,6 +12,7 @@ import { inParts } from './inTurn';
 import type { Queries } from '../storage/database';
 import { entriesForRound, entriesOfKinds, moultsOf, type MoultRow } from '../storage/entries';
 import { homesOf } from '../storage/homes';
+import { livedOf } from '../storage/livedWarmth';
 import { kinOfIds, residentsNow } from '../storage/residents';
 
 /** What tells of the heads of some who are counted. */
@@ -31,12 +33,15 @@ export interface Records {
   rests: Map<string, EntryOf<RestKind>[]>;
   /** Of everybody that ever was here. */
   kin: Map<string, Kin>;
+  /** Each with the warmth of the interval that ended with it. */
   moults: Map<string, MoultRow[]>;
+  /** Where those lived whose moults count, and how warm that was. */
+  lived: Map<string, Lived>;
 }
 
 export const noRecords = (): Records => ({
   ...{ residents: new Map(), homes: new Map(), entries: new Map(), meals: new Map(), heads: new Map() },
-  ...{ rests: new Map(), kin: new Map(), moults: new Map() },
+  ...{ rests: new Map(), kin: new Map(), moults: new Map(), lived: new Map() },
 });
 
 /** Reads what was written about some residents and puts it in the place of what was known; of those that are gone nothing stays but their kin. */
@@ -70,8 +75,19 @@ export const readResidents = (queries: Queries, records: Records, ids: readonly 
       ),
     );
     put(records.kin, some, byId(await kinOfIds(queries, some)));
-    put(records.moults, some, await moultsOf(queries, some));
+    const { moults, lived } = await moultsAsLived(queries, some);
+    put(records.moults, some, moults);
+    put(records.lived, some, lived);
   });
+
+/** The moults of some, each with the warmth of the interval that ended with it. */
+export async function moultsAsLived(
+  queries: Queries,
+  ids: readonly string[],
+): Promise<Pick<Records, 'moults' | 'lived'>> {
+  const [rows, lived] = [await moultsOf(queries, ids), await livedOf(queries, ids)];
+  return { lived, moults: new Map([...rows].map(([id, moults]) => [id, asLived(moults, lived.get(id))])) };
+}
 
 /** Reads some homes and puts them in the place of what was known. */
 export const readHomes = (queries: Queries, records: Records, ids: readonly string[]): Promise<void> =>

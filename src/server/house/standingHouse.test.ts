@@ -4,6 +4,7 @@ import { ACTS, begunHouse, type ActedOn } from '../testing/acts';
 import { databases, emptyDatabase } from '../testing/databases';
 import { startServer, type TestServer } from '../testing/server';
 import type { Database } from '../storage/database';
+import { subjectOf } from './growthFacts';
 import { houseToday, type HouseToday } from './houseToday';
 import { StandingHouse } from './standingHouse';
 
@@ -12,7 +13,17 @@ import { StandingHouse } from './standingHouse';
 const TODAY = '2026-03-14';
 const NOW = new Date(`${TODAY}T19:00:00.000`).toISOString();
 /** Everything that anybody is told of a house, without the feeders that remember what was asked of them. */
-function told({ homes, residents, lodgers, unworkable, homeStates, colonies, rests }: HouseToday): string[] {
+function told({
+  homes,
+  residents,
+  lodgers,
+  unworkable,
+  homeStates,
+  colonies,
+  rests,
+  facts,
+  care,
+}: HouseToday): string[] {
   return [
     inLines(homes),
     inLines(residents),
@@ -20,6 +31,8 @@ function told({ homes, residents, lodgers, unworkable, homeStates, colonies, res
     inLines(unworkable),
     inLines([...homeStates].sort(([a], [b]) => a.localeCompare(b))),
     inLines([...colonies].sort(([a], [b]) => a.localeCompare(b))),
+    inLines([...facts.moults].sort(([a], [b]) => a.localeCompare(b))),
+    inLines(lodgers.map(({ resident, home, log }) => subjectOf(facts, care, resident, home, log, TODAY))),
     inLines([...rests].sort(([a], [b]) => a.localeCompare(b))),
   ];
 }

@@ -86,8 +86,9 @@ export class StandingHouse {
 
   /** Brings up to date what was touched; and, where time has gone by, what the probes and rooms say. */
   async update(queries: Queries, touched: Touched, now: string, isLater: boolean): Promise<void> {
-    const { residents: ids, homes, air, rooms, store } = touched;
+    const { homes, air, rooms, store } = touched;
     const { records } = this;
+    const ids = new Set([...touched.residents, ...this.livedIn(touched.warmth)]);
     const dirtyHomes = new Set(homes);
     const dirty = new Set(ids);
     // Where those lived that were touched, and where they live now.
@@ -204,7 +205,7 @@ export class StandingHouse {
     const { id, homeId, takenInOn, form } = resident;
     const home = this.records.homes.get(homeId);
     const heads = this.records.heads.get(id) ?? [];
-    if (form === 'group') this.groups.set(id, groupMoults(heads, this.on));
+    if (form === 'group') this.groups.set(id, groupMoults(heads, this.records.lived.get(id), this.on));
     const before = this.colonies.get(id);
     this.colonies.delete(id);
     if (!home || takenInOn > this.on) return;
@@ -216,15 +217,26 @@ export class StandingHouse {
   }
 
   private growthNow(): GrowthFacts {
-    const { kin, moults } = this.records;
+    const { kin, moults, lived } = this.records;
     const tellers = tellersOf(kin.values(), moults);
     // Of its own: an answer that was given before tells by what was told before.
     const prints = new Map(this.prints);
     this.prints = prints;
     return {
-      ...{ moults, tellers, groups: this.groups, printOf: printsOf(tellers, prints) },
+      ...{ moults, lived, tellers, groups: this.groups, printOf: printsOf(tellers, prints) },
       warmth: (home) => this.shared.warmth(home),
     };
+  }
+
+  /** Those who have lived in some homes, or in homes of some rooms. */
+  private livedIn(places: ReadonlySet<string>): string[] {
+    if (places.size === 0) return [];
+    const { lived, homes } = this.records;
+    const isThere = (homeId: string) => {
+      const home = homes.get(homeId);
+      return places.has(homeId) || (home !== undefined && places.has(this.shared.roomOf(home)?.id ?? ''));
+    };
+    return [...lived].flatMap(([id, { stays }]) => (stays.some(({ homeId }) => isThere(homeId)) ? [id] : []));
   }
 
   /** What somebody tells others of its kind. */
@@ -358,7 +370,12 @@ export class StandingHouse {
     return {
       ...{ on: shared.on, care: shared.care, shelf: shared.shelf, hemisphere: shared.hemisphere, homes, residents },
       // Copies: who has asked for this answer keeps it as it is.
-      facts: { ...this.growth, moults: new Map(records.moults), groups: new Map(this.groups), warmth: shared.warmth },
+      facts: {
+        ...this.growth,
+        ...{ moults: new Map(records.moults), lived: new Map(records.lived) },
+        groups: new Map(this.groups),
+        warmth: shared.warmth,
+      },
       colonies: new Map(this.colonies),
       rests: new Map(this.rests),
       homeStates: new Map(this.states),

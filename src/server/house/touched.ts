@@ -6,6 +6,8 @@ export interface Touched {
   homes: ReadonlySet<string>;
   /** Homes whose probes have said something. */
   air: ReadonlySet<string>;
+  /** Homes and rooms of which another warmth is known for some week. */
+  warmth: ReadonlySet<string>;
   rooms: ReadonlySet<string>;
   /** What lies in the store. */
   store: boolean;
@@ -35,7 +37,14 @@ export async function touchedSince(queries: Queries, since: string | null): Prom
   const touched = row.touched ?? [];
   const of = (what: string) => new Set(touched.flatMap(([which, about]) => (which === what && about ? [about] : [])));
   return {
-    ...{ residents: of('resident'), homes: of('home'), air: of('air'), rooms: of('room'), since: row.since },
+    ...{
+      residents: of('resident'),
+      homes: of('home'),
+      air: of('air'),
+      warmth: of('warmth'),
+      rooms: of('room'),
+      since: row.since,
+    },
     store: touched.some(([what]) => what === 'store'),
     all: touched.length > TOO_MANY || touched.some(([what]) => what === 'all'),
   };

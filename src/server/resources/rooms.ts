@@ -2,7 +2,7 @@ import type { Handlers } from '../http/mount';
 import { notFound } from '../http/problem';
 import { roomsOf } from '../house/air';
 import { findRoom, updateRoomAir } from '../storage/rooms';
-import type { Deps } from './deps';
+import { dayOf, type Deps } from './deps';
 
 export function roomHandlers({ database, clock }: Deps): Pick<Handlers, 'rooms' | 'changeRoom'> {
   return {
@@ -11,7 +11,7 @@ export function roomHandlers({ database, clock }: Deps): Pick<Handlers, 'rooms' 
     changeRoom: ({ params, body }) =>
       database.transaction(async (queries) => {
         if (!(await findRoom(queries, params.id))) throw notFound('room with that id');
-        await updateRoomAir(queries, params.id, body.air);
+        await updateRoomAir(queries, params.id, body.air, dayOf(clock, body.since, 'since'));
         const room = (await roomsOf(queries, clock.now())).find((each) => each.id === params.id);
         if (!room) throw notFound('room with that id');
         return { room };

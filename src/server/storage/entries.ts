@@ -274,17 +274,18 @@ export async function waterEntriesOf(queries: Queries, homeId: string): Promise<
 export interface MoultRow extends Partial<Record<BodyMeasure, number>> {
   on: string;
   stage?: Stage;
+  /** How warm the interval was that ended with it. C */
+  temperatureC?: number;
 }
 
 /**
  * The moults of single animals, here or gone, oldest first, with the sizes taken after each and the stage it began.
- * @param of whose; everybody's if null
  */
-export async function moultsOf(queries: Queries, of: readonly string[] | null): Promise<Map<string, MoultRow[]>> {
+export async function moultsOf(queries: Queries, of: readonly string[]): Promise<Map<string, MoultRow[]>> {
   const rows = await queries.query<{ resident_id: string; on_day: string; data: Record<string, unknown> }>(
     `SELECT DISTINCT ON (e.resident_id, e.on_day) e.resident_id, e.on_day, e.data
      FROM entry e WHERE e.kind = 'moulted' AND e.undone_at IS NULL AND NOT e.data ? 'count'
-       AND ($1::uuid[] IS NULL OR e.resident_id = ANY ($1))
+       AND e.resident_id = ANY ($1::uuid[])
      ORDER BY e.resident_id, e.on_day, e.at DESC, e.seq DESC`,
     [of],
   );

@@ -1,5 +1,6 @@
 import { HOUR_MS, type Mark, type MarkedReading } from '@/core/readings/reading';
 import type { Queries } from './database';
+import { refreshWeeks } from './livedWarmth';
 
 interface ReadingRow {
   probe_id: string;
@@ -74,7 +75,7 @@ export async function markReadings(queries: Queries, probeId: string, marks: Map
   }
 }
 
-/** Works the hours of a probe from one instant to another out again. ms since 1970 */
+/** Works the hours of a probe from one instant to another out again, and the weeks they are in. ms since 1970 */
 export async function refreshHours(queries: Queries, probeId: string, from: number, to: number): Promise<void> {
   const first = new Date(from - (from % HOUR_MS)).toISOString();
   const end = new Date(to - (to % HOUR_MS) + HOUR_MS).toISOString();
@@ -92,6 +93,7 @@ export async function refreshHours(queries: Queries, probeId: string, from: numb
      GROUP BY 1, 2`,
     [probeId, first, end],
   );
+  await refreshWeeks(queries, probeId, from, to);
 }
 
 /** What the probes of homes have said since an instant, hour by hour, by probe in the order of time. */

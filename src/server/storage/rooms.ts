@@ -1,5 +1,7 @@
 import type { RoomAir } from '@/core/climate/moisture';
+import type { Day } from '@/core/measure/day';
 import type { Queries } from './database';
+import { writeRoomWarmth } from './livedWarmth';
 
 export interface RoomRow {
   id: string;
@@ -19,8 +21,10 @@ export async function findRoom(queries: Queries, id: string): Promise<RoomRow | 
   return (await queries.query<RoomRow>('SELECT id, name, air FROM room WHERE id = $1', [id]))[0];
 }
 
-export async function updateRoomAir(queries: Queries, id: string, air: RoomAir | null): Promise<void> {
+/** The air of a room from a day on. */
+export async function updateRoomAir(queries: Queries, id: string, air: RoomAir | null, from: Day): Promise<void> {
   await queries.query('UPDATE room SET air = $2::jsonb WHERE id = $1', [id, air && JSON.stringify(air)]);
+  await writeRoomWarmth(queries, id, from, air?.temperatureC ?? null);
 }
 
 /** The room that each shelf stands in. */

@@ -108,6 +108,25 @@ export const ACTS: Record<string, Act> = {
     const reading = { place: 'air', temperatureC: 15 + (which % 15), relativeHumidityPct: 20 + (which % 70) };
     return (await server.post(`/api/homes/${pick(homes, which)}/readings`, reading)).status;
   },
+  'a file of a logger': async ({ server, homes }, which) => {
+    const { rooms } = (await server.get('/api/rooms')).body;
+    const place = which % 2 ? { roomId: rooms[0].id } : { homeId: pick(homes, which) };
+    const begun = await server.post('/api/imports', { name: `L${which}`, place: 'air', ...place });
+    const { importId } = begun.body;
+    if (!importId) return begun.status;
+    const from = Date.parse(`${addDays(TODAY, -30 - (which % 9))}T00:00:00.000Z`);
+    const warmth = (hour: number) => 15 + (which % 12) + (hour % 3) / 10;
+    const rows = Array.from({ length: 24 * 20 }, (_, hour) => [from + hour * 3_600_000, warmth(hour), 60, null]);
+    await server.post(`/api/imports/${importId}/rows`, { rows });
+    const { status, body } = await server.post(`/api/imports/${importId}/finish`, {});
+    if (which % 3 === 0) await server.remove(`/api/probes/${body.probeId}`);
+    return status;
+  },
+  'the air of a room': async ({ server }, which) => {
+    const { rooms } = (await server.get('/api/rooms')).body;
+    const air = { temperatureC: 18 + (which % 9), relativeHumidityPct: 55 };
+    return (await server.put(`/api/rooms/${rooms[0].id}`, { air, since: addDays(TODAY, -(which % 90)) })).status;
+  },
   'a school': async ({ server, residents }, which) => {
     const whose =
       which % 3 === 0

@@ -17,6 +17,7 @@ import { Body, Heading, Soft, Title } from '../components/Words';
 import { numberIn } from '@/core/measure/typedNumber';
 import { numberCheck } from '../forms/checks';
 import { Form } from '../forms/Form';
+import { FormDay } from '../forms/FormDay';
 import { FormField } from '../forms/FormField';
 import { useFields } from '../forms/useFields';
 import { space } from '../theme/tokens';
@@ -58,7 +59,7 @@ export function RoomScreen({ id }: { id?: string }) {
             <NewProbe at={{ roomId: room.id }} suggestion={room.name} onAdded={load} />
           </Fold>
           <Heading style={{ marginTop: space.l }}>{`The air of ${room.name}, as you know it`}</Heading>
-          <RoomFields key={JSON.stringify(room)} room={room} onChange={load} />
+          <RoomFields key={`${today} ${JSON.stringify(room)}`} room={room} today={today} onChange={load} />
         </View>
       ) : null}
     </Screen>
@@ -66,7 +67,7 @@ export function RoomScreen({ id }: { id?: string }) {
 }
 
 /** What a keeper knows of a room: used until its probes say otherwise; draught is never measured by them. */
-function RoomFields({ room, onChange }: { room: Room; onChange: () => Promise<void> }) {
+function RoomFields({ room, today, onChange }: { room: Room; today: string; onChange: () => Promise<void> }) {
   const temperature = useTemperature();
   const loadHouse = useHouse((house) => house.load);
   const show = useLog((log) => log.show);
@@ -74,19 +75,23 @@ function RoomFields({ room, onChange }: { room: Room; onChange: () => Promise<vo
     temperatureC: temperature.value(room.air.temperatureC).toFixed(1),
     relativeHumidityPct: String(Math.round(room.air.relativeHumidityPct)),
     draughtMS: String(room.air.draughtMS),
+    since: today,
   });
-  const set = async (air: Room['air'] | null) => {
-    await call('changeRoom', { params: { id: room.id }, body: { air } });
+  const set = async (air: Room['air'] | null, since?: string) => {
+    await call('changeRoom', { params: { id: room.id }, body: { air, ...(since && { since }) } });
     show({ text: air ? `${room.name}: air set.` : `${room.name}: taken as usual.` });
     await Promise.all([onChange(), loadHouse()]);
   };
   const save = (typed: typeof form.values) =>
-    set({
-      temperatureC: temperature.parse(typed.temperatureC) ?? NaN,
-      relativeHumidityPct: numberIn(typed.relativeHumidityPct) ?? NaN,
-      draughtMS: numberIn(typed.draughtMS) ?? NaN,
-      ...(room.air.dailySwingK !== undefined && { dailySwingK: room.air.dailySwingK }),
-    });
+    set(
+      {
+        temperatureC: temperature.parse(typed.temperatureC) ?? NaN,
+        relativeHumidityPct: numberIn(typed.relativeHumidityPct) ?? NaN,
+        draughtMS: numberIn(typed.draughtMS) ?? NaN,
+        ...(room.air.dailySwingK !== undefined && { dailySwingK: room.air.dailySwingK }),
+      },
+      typed.since,
+    );
   return (
     <View>
       <Form form={form} act={`Set the air of ${room.name}`} rank="second" save={save}>
@@ -115,6 +120,7 @@ function RoomFields({ room, onChange }: { room: Room; onChange: () => Promise<vo
           hint="0.1 in a lived-in room, 0.3 under a fan."
           keyboard="decimal-pad"
         />
+        <FormDay control={form.control} name="since" label="So since" max={today} />
       </Form>
       <LinkRow links={[{ title: `Take ${room.name} as usual`, onPress: () => void set(null).catch(form.place) }]} />
     </View>
