@@ -12,7 +12,7 @@ module.exports = {
     only(
       'core-knows-nature-only',
       '^src/core',
-      ['^src/core', '^node_modules/(date-fns|ml-levenberg-marquardt|pure-rand)/'],
+      ['^src/core', '^node_modules/(date-fns|dequal|ml-levenberg-marquardt|pure-rand)/'],
       'The computation is pure: no interface, no server, no storage, no schemas, no Node.',
     ),
     only(

@@ -27,6 +27,7 @@ export const OWN_CARDS: OwnCard[] = [
       air: 'One small hole is enough. They went when there were four.',
     },
     synonyms: [],
+    grownMm: null,
     keeper: KEEPERS[1],
   },
 ];

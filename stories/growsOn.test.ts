@@ -62,17 +62,77 @@ describe('growth goes on between measurements', () => {
     expect((await seen(group.id)).sizeCarriedOn).toBeUndefined();
   });
 
-  it('of a grown one not at all, and never down to what is usual', async () => {
+  it('of a grown one little, and never down to what is usual', async () => {
     await house.box('T1', 'flat-3', { soilMm: 80 });
     const facts = { profile: 'ground-tarantula', stage: 'adult', legSpanMm: 200, on: '2025-09-01' };
     const large = await house.takeIn('Theraphosa ignota', 'T1', facts);
     await house.write('moulted', large, { on: '2026-01-10' });
-    expect(await seen(large.id)).toMatchObject({ legSpanMm: 200 });
-    // Nor of one that moults still and is larger than its kind usually becomes: it is as it was measured.
+    // A grown female moults on, and grows little.
+    expect((await seen(large.id)).legSpanMm).toBeCloseTo(210, 0);
+    const moult = async (sex: string) => {
+      house.granted(await house.patch(`/api/residents/${large.id}`, { sex }));
+      return (await house.forecast(large)).forecast;
+    };
+    // A grown male moults no more.
+    expect((await moult('male')).next).toBeNull();
+    expect((await moult('female')).next).not.toBeNull();
     await house.box('T2', 'flat-3', { soilMm: 80 });
     const young = await house.takeIn('Theraphosa ignota', 'T2', { ...facts, stage: 'juvenile' });
     await house.write('moulted', young, { on: '2026-01-10' });
-    expect(await seen(young.id)).toMatchObject({ legSpanMm: 200 });
-    expect((await seen(young.id)).sizeCarriedOn).toBeUndefined();
+    // One that moults still grows by what a moult adds, though its kind usually becomes no larger.
+    expect(await seen(young.id)).toMatchObject({ sizeCarriedOn: true });
+    expect((await seen(young.id)).legSpanMm).toBeGreaterThan(215);
+    expect((await seen(young.id)).legSpanMm).toBeLessThan(260);
+  });
+
+  describe('how large it becomes', () => {
+    const grown = async (who: { id: string }) => {
+      const { residents: told } = house.granted(await house.get('/api/residents/moults'));
+      return told.find((each: { id: string }) => each.id === who.id)?.grownMm;
+    };
+    const nymph = { profile: 'mantis', stage: 'nymph', bodyLengthMm: 20 };
+    const takeIn = async (name: string, code: string, facts: object) => {
+      await house.box(code, 'net-small', { soilMm: 20 });
+      return house.takeIn(name, code, { ...nymph, ...facts });
+    };
+
+    it('is told by its species and its sex, by its genus where nobody listed it, by its keeper before both', async () => {
+      const female = await takeIn('Hymenopus coronatus', 'M1', { sex: 'female' });
+      const male = await takeIn('Hymenopus coronatus', 'M2', { sex: 'male' });
+      expect(await grown(female)).toBe(62);
+      expect(await grown(male)).toBeCloseTo(28, 0);
+      // A male of 20 mm is nearly grown, a female of 20 mm far from it: the forecast, prey and boxes follow.
+      const toAdult = async (who: { id: string }) => (await house.forecast(who)).forecast.moultsToAdult?.median;
+      expect((await toAdult(female)) ?? 0).toBeGreaterThanOrEqual(4);
+      expect((await toAdult(male)) ?? 9).toBeLessThanOrEqual(2);
+      // Nobody listed this one; others of its genus are 80 and 85 mm.
+      const unlisted = await takeIn('Sphodromantis gastrica', 'M3', {});
+      expect(await grown(unlisted)).toBe(80);
+      house.granted(await house.patch(`/api/residents/${unlisted.id}`, { grownMm: 72 }));
+      expect(await grown(unlisted)).toBe(72);
+      expect((await seen(unlisted.id)).grownMm).toBe(72);
+      house.granted(await house.patch(`/api/residents/${unlisted.id}`, { grownMm: null }));
+      expect(await grown(unlisted)).toBe(80);
+    });
+
+    it('is told by a card of one’s own, and no card means no other kind', async () => {
+      const own = await takeIn('Nusquamia ignota', 'M4', {});
+      expect(await grown(own)).toBe(85);
+      const card = { name: 'Nusquamia ignota', profile: 'mantis', grownMm: 44 };
+      house.granted(await house.put('/api/handbook/own/Nusquamia%20ignota', card));
+      expect(await grown(own)).toBe(44);
+      const wrong = await house.put('/api/handbook/own/Nusquamia%20ignota', { ...card, grownMm: -1 });
+      expect([wrong.status, JSON.stringify(wrong.body)]).toEqual([422, expect.stringContaining('grownMm')]);
+      house.granted(await house.remove('/api/handbook/own/Nusquamia%20ignota'));
+      expect(await grown(own)).toBe(85);
+    });
+
+    it('is told of a spider larger than its kind: it does not end below what it measures', async () => {
+      await house.box('T3', 'flat-3', { soilMm: 80 });
+      const large = { profile: 'ground-tarantula', stage: 'subadult', legSpanMm: 200 };
+      const spider = await house.takeIn('Nusquamia magna', 'T3', large);
+      expect(await grown(spider)).toBeGreaterThan(215);
+      expect((await house.forecast(spider)).forecast.sizeMm[0]?.median).toBeGreaterThan(205);
+    });
   });
 });

@@ -1,5 +1,6 @@
 import { bearing } from '@/core/handbook/knownNames';
 import { dangersOf, together, type Dangers, type HazardBook } from '@/core/profiles/hazards';
+import type { CareBook } from '@/core/profiles/careBook';
 import type { Species } from '@/contract/species';
 import { useHouse } from './house';
 
@@ -8,12 +9,13 @@ interface Who {
   profile: string;
 }
 
-export const dangersIn = (hazards: HazardBook, species: readonly Species[], who: Who): Dangers =>
-  dangersOf(hazards, who.profile, bearing(species, who.scientificName));
+export const dangersIn = (hazards: HazardBook, species: readonly Species[], care: CareBook, who: Who): Dangers =>
+  dangersOf(hazards, care.kindOf(who.profile), bearing(species, who.scientificName));
 
 /** The dangers of animals by their names, or by their kinds where nobody knows the name. */
 export function useDangers(...whom: readonly Who[]): Dangers {
   const hazards = useHouse((house) => house.hazards);
   const species = useHouse((house) => house.species);
-  return together(whom.map((who) => dangersIn(hazards, species, who)));
+  const care = useHouse((house) => house.care);
+  return together(whom.map((who) => dangersIn(hazards, species, care, who)));
 }

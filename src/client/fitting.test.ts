@@ -38,6 +38,7 @@ const resident = (change: Partial<Resident> = {}): Resident => ({
   commonName: null,
   ...{ form: 'single', sexBy: null, bornOn: null, motherId: null, fatherId: null, outOfId: null, batch: null },
   profile: 'ground-tarantula',
+  kind: 'ground-tarantula',
   stage: 'adult',
   legSpanMm: 118,
   measuredOn: '2026-03-01',

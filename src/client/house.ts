@@ -167,13 +167,13 @@ function stopsAfter(
 type Care = Pick<House, 'care' | 'ownProfiles' | 'species' | 'hazards' | 'feeders' | 'foods' | 'hemisphere'>;
 
 async function fetchCare(): Promise<Care> {
-  const [{ profiles, own }, { species, hazards }, { feeders, foods }, { hemisphere }] = await Promise.all([
+  const [{ profiles, own, cards }, { species, hazards }, { feeders, foods }, { hemisphere }] = await Promise.all([
     call('profiles', {}),
     call('species', {}),
     call('larder', {}),
     call('house', {}),
   ]);
-  return { care: careBook(profiles, species), ownProfiles: own, species, hazards, feeders, foods, hemisphere };
+  return { care: careBook(profiles, species, cards), ownProfiles: own, species, hazards, feeders, foods, hemisphere };
 }
 
 /** What this phone has kept for the server is done already, as far as its keeper is concerned. */

@@ -6,7 +6,7 @@ import { colonyBoard, colonyFacts } from './colony';
 import { moultFacts, residentBatch, residentMoult } from './growth';
 import { boxSize } from './housing';
 import { day, id, line, oneOf, profileId } from './primitives';
-import { careProfile } from './profile';
+import { careProfile, ownSize } from './profile';
 import { newEntries, newEntry, newJoin, newPart, newResidentPhoto } from './entries';
 import { broughtList, listReply, newList } from './lists';
 import { entryChange, entryVersion } from './mending';
@@ -71,7 +71,7 @@ export const recordEndpoints = {
   profiles: {
     ...routes.profiles,
     summary: 'The care profiles, with every rule and its grounds; `own` names those that keepers have made.',
-    reply: z.object({ profiles: z.array(careProfile), own: z.array(z.string()) }),
+    reply: z.object({ profiles: z.array(careProfile), own: z.array(z.string()), cards: z.array(ownSize) }),
   },
   profile: {
     ...routes.profile,

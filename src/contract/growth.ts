@@ -3,6 +3,7 @@ import { STILLNESS_VERDICTS } from '@/core/growth/stillness';
 import { BASES, MOULT_SIGNS } from '@/core/profiles/profile';
 import { temperatureC } from './climate';
 import { stage } from './housing';
+import { sex } from './records';
 import { day, id, instar, line, mm, oneOf, profileId, quantity, instars } from './primitives';
 
 const size = mm(0.05, 640);
@@ -19,6 +20,9 @@ export const moultRequest = z
     profile: profileId,
     scientificName: line('a scientific name', 90).optional(),
     stage: stage.optional(),
+    /** Its sex, and how large it becomes where that is known: else as its species does. */
+    sex: sex.optional(),
+    grownMm: size.optional(),
     moults: z
       .array(seenMoult, { error: 'Must be a list of moults: [{on, sizeMm?}]; empty where none was seen.' })
       .max(400),
@@ -245,6 +249,7 @@ export const moultFacts = z
       z.object({
         ...teller.shape,
         profile: z.string(),
+        grownMm: z.number(),
         stage,
         sizeMm: z.number().optional(),
         /** The day on which that size was taken; left out where it was carried on since. */

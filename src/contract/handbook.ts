@@ -9,7 +9,7 @@ import { TROUBLE_ENDS } from '@/core/trouble/table';
 import { eggKind, mothKind } from './broods';
 import { populationKind } from './colony';
 import { dish } from './feeding';
-import { day, id, instant, line, oneOf, scientificName } from './primitives';
+import { day, id, instant, line, mm, oneOf, scientificName } from './primitives';
 import { restKind } from './rest';
 import { drillPlan } from './housing';
 import { cause, sign, signIds } from './trouble';
@@ -37,6 +37,8 @@ export const ownCard = z
       .max(20, { error: 'At most 20 other names.' })
       .refine((list) => new Set(list).size === list.length, { error: 'Give each name once.' })
       .default([]),
+    /** How large it becomes. mm of the measure that is taken. */
+    grownMm: mm(1, 640).nullable().default(null),
     keeper: line('the name of the keeper', 60).nullable().default(null),
   })
   .meta({ id: 'OwnCard' });

@@ -172,6 +172,7 @@ const diet = z.discriminatedUnion('eats', [
 /** What a species does otherwise than its profile. */
 export const speciesOverrides = z.strictObject({
   grownMm: positive.optional(),
+  maleTimes: positive.optional(),
   usualMm: positive.optional(),
   youngWidthMm: positive.optional(),
   proportions: proportions.optional(),
@@ -182,10 +183,14 @@ export const speciesOverrides = z.strictObject({
   plants: foodIds.min(1).optional(),
 });
 
+/** What a keeper's own card says of how large a species becomes. */
+export const ownSize = z.object({ name: z.string(), profile: z.string(), grownMm: z.number() });
+
 /** A care profile as it stands in `data/profiles/<id>.json`. */
 export const careProfile = z
   .strictObject({
     id: profileId,
+    kind: profileId.optional(),
     name: z.string().min(1).max(80),
     group: z.string().min(1).max(40),
     silhouette: z.enum(SILHOUETTES),
@@ -219,7 +224,9 @@ export const careProfile = z
     growth: z.strictObject({
       ratioPerMoult: positive,
       grownStages: z.array(z.enum(STAGES)),
+      maleGrownStages: z.array(z.enum(STAGES)).optional(),
       grownMm: positive,
+      maleTimes: positive.optional(),
       intervals: z.array(z.strictObject({ stages, days: positive })).optional(),
     }),
     company: z.strictObject({

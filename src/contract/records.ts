@@ -16,7 +16,7 @@ import { dishArea, factors, heat } from './climate';
 import { CONDITIONS } from '@/core/feeding/prey';
 import { itemId, schools } from './feeding';
 import { probeAlarm } from './readings';
-import { day, id, instant, instar, instars, line, oneOf, profileId, quantity, scientificName } from './primitives';
+import { day, id, instant, instar, instars, line, mm, oneOf, profileId, quantity, scientificName } from './primitives';
 
 // ---- shelves ----
 
@@ -194,6 +194,10 @@ export const resident = z
     sex,
     /** What its sex was told by. */
     sexBy: sexEvidence.nullable(),
+    /** The kind that ships of which its profile is, or was copied. */
+    kind: z.string(),
+    /** How large it becomes, as its keeper says; left out, as its species does. mm of the measure that is taken. */
+    grownMm: z.number().optional(),
     bornOn: day.nullable(),
     motherId: id.nullable(),
     fatherId: id.nullable(),
@@ -266,6 +270,7 @@ export const newResident = z.strictObject({
   outOfId: id.optional(),
   batch: line('the name of the batch', 60).optional(),
   sex: sex.default('unknown'),
+  grownMm: mm(1, 640).optional(),
   source: line('where it came from', 120).optional(),
   permit: line('the number or kind of the permit', 120).optional(),
   school: line('a school', 60).optional(),
@@ -292,6 +297,7 @@ export const residentChange = z
     /** Any kind: what it says otherwise of stage and size is carried over, and written down. */
     profile: profileId,
     sex,
+    grownMm: mm(1, 640).nullable(),
     bornOn: day.nullable(),
     motherId: id.nullable(),
     fatherId: id.nullable(),

@@ -80,7 +80,7 @@ interface BroodFacts {
 
 function broodOf(facts: BroodFacts): Brood {
   const { resident, log, temperatureC, warmSince, today } = facts;
-  const kind = eggKindOf(resident.profile);
+  const kind = eggKindOf(resident.kind);
   const laid = log.findLast((entry) => entry.kind === 'laid');
   const wish = log.findLast((entry) => entry.kind === 'surplus');
   const laidFrom = laid?.data.laidFrom ?? resident.bornOn ?? resident.takenInOn;
@@ -135,7 +135,7 @@ function keptAll(
   const measures = sizeMm === null ? {} : { [profile.measure.takes]: sizeMm };
   // In boxes like the one that the eggs are in, by the room that its rules give to each.
   const room = sizeMm === null ? null : roomForHeads(profile, { ...measures, stage }, home);
-  const perL = room === null ? populationOf(resident.profile)?.headsPerL?.value : room / innerVolumeL(home.container);
+  const perL = room === null ? populationOf(resident.kind)?.headsPerL?.value : room / innerVolumeL(home.container);
   const litres = perL === undefined ? null : heads / perL;
   const meal =
     whole > 0 ? mealOf({ ...measures, profile, stage, on, headCount: isAlone ? undefined : whole, ...table }) : null;
@@ -165,7 +165,7 @@ export async function flightsOf(queries: Queries, clock: Clock): Promise<MothFli
   const today = clock.today();
   const house = await houseToday(queries, today, clock.now());
   const moths = house.residents.filter(
-    (resident) => mothKindOf(resident.profile) && (resident.stage === 'pupa' || resident.stage === 'adult'),
+    (resident) => mothKindOf(resident.kind) && (resident.stage === 'pupa' || resident.stage === 'adult'),
   );
   const { warmth } = house.facts;
   const homes = new Map(house.homes.map((home) => [home.id, home]));
@@ -176,7 +176,7 @@ export async function flightsOf(queries: Queries, clock: Clock): Promise<MothFli
   );
   const flights = [...groupBy(moths, (each) => each.scientificName)].map(async ([scientificName, group]) => {
     const [first] = group;
-    const kind = first && mothKindOf(first.profile);
+    const kind = first && mothKindOf(first.kind);
     const home = first && homes.get(first.homeId);
     if (!first || !kind || !home) return [];
     const cocoons = group

@@ -1,15 +1,24 @@
 import { shippedMaterials, shippedProfiles, shippedSpecies } from '@/contract/shipped';
 import type { MaterialChange } from '@/contract/substrate';
-import { careBook, type CareBook } from '@/core/profiles/careBook';
-import type { Fact } from '@/core/profiles/profile';
+import { careBook, type CareBook, type OwnSize } from '@/core/profiles/careBook';
+import type { CareProfile, Fact } from '@/core/profiles/profile';
 import { materialTableOf, type Material, type MaterialTable } from '@/core/substrate/material';
 import type { Queries } from './storage/database';
+import { listOwnCards } from './storage/handbook';
 import { listOwnMaterials } from './storage/materials';
 import { listOwnProfiles } from './storage/profiles';
 
 /** How everything in this house is kept: the profiles that ship, and the keepers' own. */
 export async function careOf(queries: Queries): Promise<CareBook> {
-  return careBook([...shippedProfiles, ...(await listOwnProfiles(queries))], shippedSpecies);
+  const { profiles, cards } = await ownCareOf(queries);
+  return careBook([...shippedProfiles, ...profiles], shippedSpecies, cards);
+}
+
+/** What the keepers say otherwise than what ships: profiles, and how large a species becomes. */
+export async function ownCareOf(queries: Queries): Promise<{ profiles: CareProfile[]; cards: OwnSize[] }> {
+  const cards = await listOwnCards(queries);
+  const sizes = cards.flatMap(({ name, profile, grownMm }) => (grownMm === null ? [] : [{ name, profile, grownMm }]));
+  return { profiles: await listOwnProfiles(queries), cards: sizes };
 }
 
 export type MaterialInUse = Material & { isOwn: boolean };

@@ -4,11 +4,11 @@ import { dangersOf, type Caution, type Dangers } from '@/core/profiles/hazards';
 
 interface Who {
   scientificName: string;
-  profile: string;
+  kind: string;
 }
 
-export const dangersOfResident = ({ scientificName, profile }: Who): Dangers =>
-  dangersOf(shippedHazards, profile, bearing(shippedSpecies, scientificName));
+export const dangersOfResident = ({ scientificName, kind }: Who): Dangers =>
+  dangersOf(shippedHazards, kind, bearing(shippedSpecies, scientificName));
 
 /** Those for which nobody who does not know the animal should open its box. */
 const DANGEROUS: readonly Caution[] = ['serious-venom', 'venom', 'sting', 'stab', 'spray'];

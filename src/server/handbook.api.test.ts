@@ -68,7 +68,7 @@ describe('the handbook', () => {
     const circle = { ...card, name: 'Aus cus', synonyms: ['Aus bus'] };
     expect(fields(await put('Aus cus', circle))).toEqual(['name']);
     const { body } = await server.get('/api/handbook');
-    expect(body.ownCards).toEqual([{ ...card, commonName: null, keeper: null }]);
+    expect(body.ownCards).toEqual([{ ...card, commonName: null, grownMm: null, keeper: null }]);
     expect((await server.remove('/api/handbook/own/Aus%20bus')).status).toBe(200);
     expect((await server.remove('/api/handbook/own/Aus%20bus')).status).toBe(404);
   });

@@ -15,23 +15,23 @@ import type { CareProfile } from '@/core/profiles/profile';
 import type { RestKind } from '@/core/season/rest';
 import { troubleTable, type TroubleTable } from '@/core/trouble/table';
 
-/** What is known of a care profile in one of the lists that ship; undefined where nobody gave its numbers. */
+/** What is known of a kind that ships in one of the lists that ship; undefined where nobody gave its numbers. */
 const lookUp =
   <Kind extends { profiles: string[] }>(kinds: readonly Kind[]) =>
-  (profileId: string): Kind | undefined =>
-    kinds.find((each) => each.profiles.includes(profileId));
+  (kind: string): Kind | undefined =>
+    kinds.find((each) => each.profiles.includes(kind));
 
 /** How the kind of a care profile, or of a feeder, multiplies. */
 export const populationOf = lookUp([...shippedPopulations, ...shippedFeeders.map(feederPopulation)]);
 /** Of a kind whose queens seal themselves in, and without workers as far as anybody has counted. */
-const maySealIn = ({ profile, headCount = 0 }: Pick<Resident, 'profile' | 'headCount'>): boolean =>
-  populationOf(profile)?.founding?.isSealed === true && headCount <= LONE_QUEEN;
+const maySealIn = ({ kind, headCount = 0 }: Pick<Resident, 'kind' | 'headCount'>): boolean =>
+  populationOf(kind)?.founding?.isSealed === true && headCount <= LONE_QUEEN;
 
 /** The winter of a kind. */
 export const restKindOf = lookUp(shippedRests);
 /** The winter of somebody; a queen that is sealed in is carried there and back, and not opened. */
-export function restKindFor(resident: Pick<Resident, 'profile' | 'headCount'>): RestKind | undefined {
-  const kind = restKindOf(resident.profile);
+export function restKindFor(resident: Pick<Resident, 'kind' | 'headCount'>): RestKind | undefined {
+  const kind = restKindOf(resident.kind);
   return kind && kind.need !== 'never' && maySealIn(resident) ? { ...kind, isUnopened: true } : kind;
 }
 /** How its eggs are kept. */

@@ -163,6 +163,7 @@ function factsOf(id: string, form: Form, body: Named) {
     commonName: body.commonName ?? null,
     profile: body.profile,
     sex: body.sex,
+    grownMm: body.grownMm,
     source: body.source ?? null,
     permit: body.permit ?? null,
   };

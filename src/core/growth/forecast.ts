@@ -151,7 +151,7 @@ export function moultForecast(question: MoultQuestion): MoultForecast {
   const isStaged = new Set(moults.flatMap(({ stage: began }) => began ?? [])).size > 1;
   const pace = learnPace(own, logsOfAll(siblings), logsOfAll(others), isStaged);
   const sizes = moults.flatMap((each) => (each.sizeMm === undefined ? [] : [each.sizeMm]));
-  const growth = learnGrowth(profile, ratiosOf(moults));
+  const growth = learnGrowth(profile, ratiosOf(moults), stage);
   const sizeNow = sizeToday(question, stage, moults) ?? sizes.at(-1);
   const last = starts.at(-1);
   // Days in which it was cooler than it is now count for fewer.

@@ -1,4 +1,5 @@
-import type { CareProfile } from '@/core/profiles/profile';
+import { usualRatio } from '@/core/profiles/animal';
+import type { CareProfile, Stage } from '@/core/profiles/profile';
 
 /**
  * Growth at a moult varies so much between animals, and from moult to moult of one; and so much the size at which an
@@ -15,15 +16,15 @@ export interface GrowthPace {
 
 /**
  * How much an animal grows at a moult: its profile's ratio (1.26 in length where nothing else is known), and what its
- * own sizes before and after say. Sizes that shrink are errors of measuring and count as no growth.
+ * own sizes before and after say; grown ones that moult on grow little. Sizes that shrink are errors of measuring and count as no growth.
  * @param ratios its sizes over those one moult before
  * @source 1.26, the cube root of 2: Przibram, H. and Megusar, F. (1912); ratios by group: Dyar, H. G. (1890)
  */
-export function learnGrowth({ growth }: CareProfile, ratios: readonly number[]): GrowthPace {
+export function learnGrowth(profile: CareProfile, ratios: readonly number[], stage?: Stage): GrowthPace {
   const prior = 1 / GROWTH_SPREAD.animal ** 2;
   const own = ratios.length / GROWTH_SPREAD.moult ** 2;
   const logs = ratios.reduce((sum, each) => sum + Math.log(Math.max(1, each)), 0);
-  const usual = Math.log(growth.ratioPerMoult.value);
+  const usual = Math.log(usualRatio(profile, stage));
   return {
     mean: (usual * prior + (ratios.length > 0 ? logs / ratios.length : 0) * own) / (prior + own),
     variance: 1 / (prior + own),

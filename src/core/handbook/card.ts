@@ -1,6 +1,7 @@
 import type { EggKind } from '@/core/broods/eggs';
 import type { MothKind } from '@/core/broods/emergence';
 import type { PopulationKind } from '@/core/colony/kind';
+import { kindOf } from '@/core/profiles/careBook';
 import type { CareProfile, Fact, FitRule, Ground, RegularWork, Stage } from '@/core/profiles/profile';
 import { defaultSchool, type School } from '@/core/profiles/schools';
 import type { RestKind } from '@/core/season/rest';
@@ -232,9 +233,9 @@ function moultLines({ growth, quietAfterMoult }: CareProfile): CardLine[] {
   ];
 }
 
-function breedingLines({ id }: CareProfile, { eggs, moths, populations }: CardSources): CardLine[] {
+function breedingLines(profile: CareProfile, { eggs, moths, populations }: CardSources): CardLine[] {
   const [egg, moth, population] = [eggs, moths, populations].map((kinds) =>
-    kinds.find(({ profiles }) => profiles.includes(id)),
+    kinds.find(({ profiles }) => profiles.includes(kindOf(profile))),
   ) as [EggKind | undefined, MothKind | undefined, PopulationKind | undefined];
   return [
     ...(egg ? [band('breeding', 'eggs-mated', 'days', 'broods', egg.matedDays)] : []),
@@ -245,8 +246,8 @@ function breedingLines({ id }: CareProfile, { eggs, moths, populations }: CardSo
   ];
 }
 
-function restLines({ id }: CareProfile, { rests }: CardSources): CardLine[] {
-  const rest = rests.find(({ profiles }) => profiles.includes(id));
+function restLines(profile: CareProfile, { rests }: CardSources): CardLine[] {
+  const rest = rests.find(({ profiles }) => profiles.includes(kindOf(profile)));
   if (!rest || rest.need === 'never') return [];
   return [
     band('rest', 'rest-band', 'C', 'rest', rest.bandC),

@@ -30,10 +30,10 @@ export interface HandlingSheet {
  */
 export function handlingSheet(
   { general, kinds }: HandlingGuide,
-  profile: string,
+  kindId: string,
   hazards: readonly Hazard[],
 ): HandlingSheet {
-  const kind = kinds.find((each) => each.profiles.includes(profile));
+  const kind = kinds.find((each) => each.profiles.includes(kindId));
   const replaced = general.steps.map((step) => ({ ...step, text: kind?.replaces[step.id] ?? step.text }));
   const own = [
     ...hazards.map(({ id, atStep, basis }): HandlingStep => ({ id, part: 'before', text: atStep, basis })),

@@ -75,6 +75,13 @@ export function bodyOf(profile: CareProfile, measures: AnimalMeasures): Body {
   return body;
 }
 
+/** Grown ones that moult on grow no more than this at a moult. Times, from memory */
+const GROWN_RATIO = 1.05;
+
+/** How much a kind usually grows at a moult in a stage. Times */
+export const usualRatio = ({ growth: { ratioPerMoult } }: CareProfile, stage: string | undefined): number =>
+  stage === 'adult' ? Math.min(GROWN_RATIO, ratioPerMoult.value) : ratioPerMoult.value;
+
 /**
  * The measures after so many moults: every length grows by the profile's ratio, unless the stage grows no more.
  * @param moults 0 or more.
@@ -87,10 +94,7 @@ export function grown<Animal extends AnimalMeasures & { stage: Stage }>(
   if (moults === 0 || profile.growth.grownStages.includes(animal.stage)) return animal;
   const now = takenMeasure(profile, animal).mm;
   // It stops where a usual grown animal does; one that is larger already stays as it is.
-  const then = Math.max(
-    now,
-    Math.min(now * profile.growth.ratioPerMoult.value ** moults, profile.growth.grownMm.value),
-  );
+  const then = Math.max(now, Math.min(now * usualRatio(profile, animal.stage) ** moults, profile.growth.grownMm.value));
   const times = then / now;
   const larger = { ...animal };
   for (const name of BODY_MEASURES) {

@@ -1,15 +1,20 @@
 import { bearing, type KnownName } from '@/core/handbook/knownNames';
+import { withoutAuthor } from '@/core/measure/nameParts';
 import { Refusal } from '@/core/refusal';
 import { asEggs } from './eggs';
+import type { AnimalMeasures } from './animal';
 import type { CareProfile } from './profile';
-import { withOverrides, type SpeciesOverrides } from './species';
+import { asMale, grownSizeOf, overridesOfGenus, unchanged, withOverrides, type SpeciesOverrides } from './species';
 
-/** What has to be known of a resident to find how it is kept. */
-export interface Kept {
+/** What has to be known of a resident to find how it is kept; its sex and its size tell how large it becomes. */
+export interface Kept extends AnimalMeasures {
   profile: string;
   scientificName?: string | undefined;
   /** Eggs are kept otherwise than what comes out of them. */
   stage?: string | undefined;
+  sex?: string | undefined;
+  /** How large it becomes, where its keeper says so. mm */
+  grownMm?: number | null | undefined;
 }
 
 /** All care profiles of the house: those that ship and the keepers' own, with what single species do otherwise. */
@@ -18,6 +23,8 @@ export interface CareBook {
   /** The profile as it holds for this resident. @throws Refusal at `profile` when there is none of that id. */
   of: (kept: Kept) => CareProfile;
   has: (id: string) => boolean;
+  /** The kind that ships of a profile: that from which a copy was made; any other id is its own. */
+  kindOf: (id: string) => string;
 }
 
 /** Old names lead to the same: a name is never changed, but it is understood. */
@@ -26,30 +33,69 @@ interface SpeciesEntry extends KnownName {
   overrides?: SpeciesOverrides | undefined;
 }
 
-/** Own profiles come after those that ship and never replace one of them. */
-export function careBook(profiles: readonly CareProfile[], species: readonly SpeciesEntry[]): CareBook {
+/** A keeper's own card, as far as it says how large the species becomes. */
+export interface OwnSize {
+  name: string;
+  profile: string;
+  grownMm: number;
+}
+
+/** The kind that ships of a profile. */
+export const kindOf = ({ id, kind = id }: Pick<CareProfile, 'id' | 'kind'>): string => kind;
+
+/**
+ * Own profiles come after those that ship and never replace one of them.
+ * @param cards what the keepers' own cards say of sizes
+ */
+export function careBook(
+  profiles: readonly CareProfile[],
+  species: readonly SpeciesEntry[],
+  cards: readonly OwnSize[] = [],
+): CareBook {
   const byId = new Map(profiles.map((profile) => [profile.id, profile]));
   const merged = new Map<string, CareProfile>();
+  /** Made once: what is kept of a profile is kept by its object. */
+  const keptAs = (key: string, make: () => CareProfile): CareProfile => {
+    const known = merged.get(key) ?? make();
+    merged.set(key, known);
+    return known;
+  };
   return {
     profiles,
     has: (id) => byId.has(id),
-    of: ({ profile: id, scientificName, stage }) => {
+    kindOf: (id) => kindOf(byId.get(id) ?? { id }),
+    of: (kept) => {
+      const { profile: id, scientificName, stage } = kept;
       const profile = byId.get(id);
       if (!profile) {
         const message = `There is no care profile ${id}. Known are ${[...byId.keys()].join(', ')}.`;
         throw new Refusal([{ path: 'profile', message }]);
       }
       const isEggs = stage === 'egg';
+      const origin = byId.get(kindOf(profile)) ?? profile;
       const named = scientificName === undefined ? undefined : bearing(species, scientificName);
-      const own = named?.profile === id ? named.overrides : undefined;
-      if (!own && !isEggs) return profile;
-      const key = `${id} ${own ? named?.name : ''} ${isEggs ? 'egg' : ''}`;
-      const known = merged.get(key);
-      if (known) return known;
-      const ofSpecies = withOverrides(profile, own);
-      const made = isEggs ? asEggs(ofSpecies) : ofSpecies;
-      merged.set(key, made);
-      return made;
+      const card = scientificName === undefined ? undefined : bearing(cards, scientificName);
+      // Of a species that nobody listed its genus tells.
+      const isListed = named?.profile === origin.id;
+      const asNamed = isListed ? named.name : withoutAuthor(scientificName ?? '');
+      const isMale = kept.sex === 'male';
+      const ofSpecies = keptAs(`${id} ${asNamed} ${isMale ? 'male' : ''}`, () => {
+        const told = isListed ? named.overrides : overridesOfGenus(species, asNamed, origin.id);
+        const size: SpeciesOverrides =
+          card?.profile === id ? { grownMm: { value: card.grownMm, basis: 'your own setting' } } : {};
+        const own = told || card ? withOverrides(profile, { ...unchanged(profile, origin, told), ...size }) : profile;
+        return isMale ? asMale(own) : own;
+      });
+      const grownMm = grownSizeOf(ofSpecies, {
+        ...{ stage, grownMm: kept.grownMm, sizeMm: kept[profile.measure.takes] },
+        isCarriedOn: kept.sizeCarriedOn === true,
+      });
+      const isUsual = grownMm.value === ofSpecies.growth.grownMm.value;
+      if (isUsual && !isEggs) return ofSpecies;
+      return keptAs(`${id} ${asNamed} ${isMale ? 'male' : ''} ${isEggs ? 'egg' : ''} ${grownMm.value}`, () => {
+        const asLarge = isUsual ? ofSpecies : { ...ofSpecies, growth: { ...ofSpecies.growth, grownMm } };
+        return isEggs ? asEggs(asLarge) : asLarge;
+      });
     },
   };
 }

@@ -159,6 +159,10 @@ export interface Growth {
   grownStages: Stage[];
   /** The taken measure of a usual grown animal, mm. */
   grownMm: Fact;
+  /** Stages in which males moult no more, where females do. */
+  maleGrownStages?: Stage[];
+  /** A grown male is so many times as large as that, where the sexes differ. */
+  maleTimes?: Fact;
   /** Usual days from one moult to the next at 25 C; left out for kinds that do not moult, or unseen. */
   intervals?: { stages: Stage[]; days: Fact }[];
 }
@@ -383,6 +387,8 @@ export type Place = (typeof PLACES)[number];
 
 export interface CareProfile {
   id: string;
+  /** Of a keeper's own: the kind that ships from which it was copied, whose eggs, winter, numbers and dangers are its own. */
+  kind?: string;
   name: string;
   /** The heading under which lists show it. */
   group: string;

@@ -43,7 +43,7 @@ export function colonyFacts(resident: Resident, state: ColonyState, asOf: Day): 
     ...state,
     residentId: resident.id,
     asOf,
-    kind: populationOf(resident.profile) ?? null,
+    kind: populationOf(resident.kind) ?? null,
     rest: restKindFor(resident) ?? null,
   };
 }
@@ -70,7 +70,7 @@ export function countedState(
   const { temperatureC } = scene.warmth(home);
   return colonyState({
     ...{ today: scene.on, resident, home, temperatureC },
-    kind: populationOf(resident.profile) ?? null,
+    kind: populationOf(resident.kind) ?? null,
     profile: scene.care.of(resident),
     log: colonyLog(heads),
     steps: stepsOf(scene, resident, temperatureC, rest),

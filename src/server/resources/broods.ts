@@ -2,6 +2,7 @@ import type { BroodBoard } from '@/contract/broods';
 import { hatchForecast } from '@/core/broods/hatch';
 import { surplusPlan } from '@/core/broods/surplus';
 import { broodsOf, flightsOf } from '../broods';
+import { careOf } from '../care';
 import { eggKindOf, mothKindOf } from '../kinds';
 import { inThread } from '../threads/pool';
 import type { Handlers } from '../http/mount';
@@ -13,17 +14,17 @@ type Names = 'hatch' | 'meeting' | 'broods';
 /** Eggs and moths: the engines over HTTP, and those of the house. */
 export function broodHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
   return {
-    hatch: ({ body }) => {
+    hatch: async ({ body }) => {
       const { profile, asOf = clock.today(), wish, ...question } = body;
-      const kind = eggKindOf(profile);
+      const kind = eggKindOf((await careOf(database)).kindOf(profile));
       if (!kind) throw invalid('profile', `Nobody gave the numbers of the eggs of ${profile}.`);
       const forecast = hatchForecast({ ...question, kind, asOf });
       return { ...forecast, surplus: wish ? surplusPlan(kind, question.eggs, forecast.expected, wish) : null };
     },
 
-    meeting: ({ body }) => {
+    meeting: async ({ body }) => {
       const { profile, asOf = clock.today(), ...question } = body;
-      const kind = mothKindOf(profile);
+      const kind = mothKindOf((await careOf(database)).kindOf(profile));
       if (!kind) throw invalid('profile', `Must be a kind of moth; got ${profile}.`);
       return inThread('meeting', { ...question, kind, asOf });
     },

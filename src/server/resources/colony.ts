@@ -17,6 +17,7 @@ import { invalid, notFound } from '../http/problem';
 import { groupBy } from '@/core/groupBy';
 import { populationOf } from '../kinds';
 import { houseToday } from '../house/houseToday';
+import type { Queries } from '../storage/database';
 import { entriesOfKinds } from '../storage/entries';
 import { findResident } from '../storage/residents';
 import { inThread } from '../threads/pool';
@@ -31,7 +32,7 @@ export function colonyHandlers({ database, clock }: Deps): Pick<Handlers, Names>
 
     colony: async ({ body }) => {
       const { profile, asOf = clock.today(), temperatureC, temperaturesC, countedLow, countedHigh, ...question } = body;
-      const kind = requireKind(profile);
+      const kind = await requireKind(database, profile);
       const spread = countSpread(countedLow, countedHigh);
       const asked = { ...question, kind, temperatureC: temperaturesC ?? temperatureC ?? 0, countSpread: spread };
       const { series, firstWorkersWeek, crowdedWeek } = await inThread('projectColony', asked);
@@ -48,9 +49,9 @@ export function colonyHandlers({ database, clock }: Deps): Pick<Handlers, Names>
       };
     },
 
-    founding: ({ body }) => {
+    founding: async ({ body }) => {
       const { profile, asOf = clock.today(), ...question } = body;
-      const kind = requireKind(profile);
+      const kind = await requireKind(database, profile);
       if (kind.laying.by !== 'queen') throw invalid('profile', 'Must be a kind of ant: only those have queens.');
       const stages = kind.young.map((stage) => stage.id);
       const unknown = Object.keys(question.seen).find((stage) => !stages.includes(stage));
@@ -61,9 +62,9 @@ export function colonyHandlers({ database, clock }: Deps): Pick<Handlers, Names>
     nest: async ({ body: { profile, ...question } }) =>
       nestAdvice({ ...question, profile: (await careOf(database)).of({ profile }) }),
 
-    tubs: ({ body }) => {
+    tubs: async ({ body }) => {
       const { profile, ...question } = body;
-      const kind = requireKind(profile);
+      const kind = await requireKind(database, profile);
       if (!kind.headsPerL) throw invalid('profile', `Nobody gave how many of ${profile} live in a litre.`);
       return tubsFor({ ...question, kind });
     },
@@ -97,7 +98,7 @@ export function colonyHandlers({ database, clock }: Deps): Pick<Handlers, Names>
       const colonies = [];
       for (const resident of residents) {
         const colony = states.get(resident.id);
-        const kind = populationOf(resident.profile);
+        const kind = populationOf(resident.kind);
         if (!colony || !kind) continue;
         colonies.push({
           residentId: resident.id,
@@ -119,8 +120,8 @@ export function colonyHandlers({ database, clock }: Deps): Pick<Handlers, Names>
   };
 }
 
-function requireKind(profile: string): PopulationKind {
-  const kind = populationOf(profile);
+async function requireKind(queries: Queries, profile: string): Promise<PopulationKind> {
+  const kind = populationOf((await careOf(queries)).kindOf(profile));
   if (!kind) throw invalid('profile', `Nobody gave the numbers of ${profile}: it is not counted as a population.`);
   return kind;
 }

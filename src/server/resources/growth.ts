@@ -91,7 +91,8 @@ export function growthHandlers({ database, clock }: Deps): Pick<Handlers, Names>
         residents: lodgers.flatMap(({ resident, home, log }) => {
           if (isUntold(facts, resident)) return [];
           const subject = apartOf(() => subjectOf(facts, care, resident, home, log, asOf));
-          return subject ? [{ ...subject, profile: resident.profile }] : [];
+          const grownMm = care.of(resident).growth.grownMm.value;
+          return subject ? [{ ...subject, profile: resident.profile, grownMm }] : [];
         }),
       };
     },

@@ -1,10 +1,10 @@
 import { shippedProfiles } from '@/contract/shipped';
 import type { CareProfile } from '@/core/profiles/profile';
-import { careOf } from '../care';
+import { careOf, ownCareOf } from '../care';
 import type { Handlers } from '../http/mount';
 import { invalid, notFound, Problem } from '../http/problem';
 import type { Queries } from '../storage/database';
-import { insertOwnProfile, keptBy, listOwnProfiles, removeOwnProfile, updateOwnProfile } from '../storage/profiles';
+import { insertOwnProfile, keptBy, removeOwnProfile, updateOwnProfile } from '../storage/profiles';
 import type { Deps } from './deps';
 
 type Names = 'profiles' | 'profile' | 'addProfile' | 'changeProfile' | 'removeProfile';
@@ -15,8 +15,8 @@ const isShipped = (id: string) => shippedProfiles.some((profile) => profile.id =
 export function profileHandlers({ database }: Deps): Pick<Handlers, Names> {
   return {
     profiles: async () => {
-      const own = await listOwnProfiles(database);
-      return { profiles: [...shippedProfiles, ...own], own: own.map((profile) => profile.id) };
+      const { profiles: own, cards } = await ownCareOf(database);
+      return { profiles: [...shippedProfiles, ...own], own: own.map((profile) => profile.id), cards };
     },
 
     profile: async ({ params }) => {
@@ -25,7 +25,8 @@ export function profileHandlers({ database }: Deps): Pick<Handlers, Names> {
       return care.of({ profile: params.profileId });
     },
 
-    addProfile: async ({ body }) => {
+    addProfile: async ({ body: asked }) => {
+      const body = await ofShippedKind(database, asked);
       if (isShipped(body.id)) throw taken(body.id, 'ships with the program and cannot be replaced');
       if (!(await insertOwnProfile(database, body))) throw taken(body.id, 'is there already');
       return { profile: body };
@@ -38,8 +39,9 @@ export function profileHandlers({ database }: Deps): Pick<Handlers, Names> {
           throw invalid('id', `Must stay ${params.profileId}: a copy under another id is a new profile.`);
         }
         await requireStagesOfResidents(queries, body);
-        if (!(await updateOwnProfile(queries, body))) throw notFound('own profile with that id');
-        return { profile: body };
+        const profile = await ofShippedKind(queries, body);
+        if (!(await updateOwnProfile(queries, profile))) throw notFound('own profile with that id');
+        return { profile };
       }),
 
     removeProfile: ({ params }) =>
@@ -54,6 +56,14 @@ export function profileHandlers({ database }: Deps): Pick<Handlers, Names> {
         return { removed: params.profileId };
       }),
   };
+}
+
+/** A copy of a copy is of the kind that ships. @throws Problem for a kind that nobody knows */
+async function ofShippedKind(queries: Queries, profile: CareProfile): Promise<CareProfile> {
+  if (profile.kind === undefined) return profile;
+  const kind = (await careOf(queries)).kindOf(profile.kind);
+  if (!isShipped(kind)) throw invalid('kind', `Must be a kind that ships, see /api/profiles; got ${profile.kind}.`);
+  return { ...profile, kind };
 }
 
 const taken = (id: string, why: string) =>

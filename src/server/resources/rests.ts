@@ -8,11 +8,13 @@ import { requireResting, restPlan, restSeason, type RestKind } from '@/core/seas
 import { restCourse } from '@/core/season/restCourse';
 import type { Hemisphere } from '@/core/season/year';
 import { apartOf } from '../apart';
+import { careOf } from '../care';
 import { roomsOf, warmthIn } from '../house/air';
 import type { Handlers } from '../http/mount';
 import { invalid, notFound } from '../http/problem';
 import { restKindFor, restKindOf } from '../kinds';
 import { measuredRest, restAlarms, restsOf, type StandingRest } from '../rests';
+import type { Queries } from '../storage/database';
 import { entriesOfKinds } from '../storage/entries';
 import { findHome } from '../storage/homes';
 import { findResident } from '../storage/residents';
@@ -23,14 +25,15 @@ type Names = 'rest' | 'restCourse' | 'residentRest' | 'rests';
 /** Winter rest: the engine over HTTP, that of one resident step by step, and who of the house rests. */
 export function restHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
   return {
-    rest: ({ body }) => {
+    rest: async ({ body }) => {
       const { profile, asOf = clock.today(), latitudeDeg, ...question } = body;
-      return restPlan({ ...question, kind: requireRestKind(profile), asOf, hemisphere: halfOf(latitudeDeg) });
+      const kind = await requireRestKind(database, profile);
+      return restPlan({ ...question, kind, asOf, hemisphere: halfOf(latitudeDeg) });
     },
 
-    restCourse: ({ body }) => {
+    restCourse: async ({ body }) => {
       const { profile, asOf = clock.today(), latitudeDeg, done, on, readings, ...question } = body;
-      const kind = requireRestKind(profile);
+      const kind = await requireRestKind(database, profile);
       const plan = restPlan({ ...question, kind, asOf, hemisphere: halfOf(latitudeDeg) });
       const moments = readings?.map(({ at, temperatureC }) => ({ at: Date.parse(at), temperatureC }));
       return {
@@ -112,8 +115,8 @@ function byWinterSchool(
 
 const halfOf = (latitudeDeg: number): Hemisphere => (latitudeDeg < 0 ? 'south' : 'north');
 
-function requireRestKind(profile: string) {
-  const kind = restKindOf(profile);
+async function requireRestKind(queries: Queries, profile: string) {
+  const kind = restKindOf((await careOf(queries)).kindOf(profile));
   if (!kind) throw invalid('profile', `Nobody gave the winter rest of ${profile}.`);
   return requireResting(kind);
 }

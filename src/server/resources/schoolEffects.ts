@@ -1,4 +1,5 @@
 import type { SchoolEffect } from '@/contract/handbook';
+import { kindOf } from '@/core/profiles/careBook';
 import { schoolOn, type SchoolTopic } from '@/core/profiles/schools';
 import { restCourse } from '@/core/season/restCourse';
 import type { RestUnderWay, ResidentToday } from '@/core/plan/work';
@@ -82,7 +83,7 @@ function livedBy(resident: ResidentToday, topic: SchoolTopic, school: string, on
 }
 
 function thoughtOf({ profile, hemisphere = 'north' }: ResidentToday, on: string): RestUnderWay | undefined {
-  const kind = restKindOf(profile.id);
+  const kind = restKindOf(kindOf(profile));
   if (!kind || kind.need === 'never') return undefined;
   const roomC = middle(profile.climate.temperatureC);
   const plan = planOrNone({ kind, hemisphere, asOf: on, roomC, placeC: middle(kind.bandC) });

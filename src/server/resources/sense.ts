@@ -6,7 +6,7 @@ import { deepestMm, meanDepthMm } from '@/core/housing/soil';
 import { censusOf, headsIn } from '@/core/growth/census';
 import { birthProblem, moultDayProblem, requireGrowth } from '@/core/growth/sense';
 import { requireStage } from '@/core/profiles/animal';
-import type { CareBook } from '@/core/profiles/careBook';
+import { kindOf, type CareBook } from '@/core/profiles/careBook';
 import { hatchlingMm } from '@/core/profiles/eggs';
 import { BODY_MEASURES, type BodyMeasure, type CareProfile } from '@/core/profiles/profile';
 import { invalid, Problem } from '../http/problem';
@@ -287,7 +287,7 @@ function leaving(resident: Resident, count: number | undefined): { everybody?: 1
 /** The heads that a count by instars or by stages comes to; of ants the workers. */
 function headsOfCount(profile: CareProfile, { instars, stages }: About<'measured'>): { headCount?: number } {
   if (instars) return { headCount: headsIn(instars) };
-  const kind = populationOf(profile.id);
+  const kind = populationOf(kindOf(profile));
   const adults = kind && stages?.[kind.adults];
   if (!kind || !stages || adults === undefined) return {};
   const all = Object.values(stages).reduce((sum, count) => sum + count, 0);
@@ -299,7 +299,7 @@ function headsOfCount(profile: CareProfile, { instars, stages }: About<'measured
 function requireStageCount(profile: CareProfile, body: About<'measured'>): void {
   const { stages = {}, queens = 0 } = body;
   requireDoubt(body);
-  const kind = populationOf(profile.id);
+  const kind = populationOf(kindOf(profile));
   if (kind) requireCounts(kind, stages, queens, 'stages');
   else if (queens > 0 || Object.keys(stages).length > 0) {
     throw invalid(queens > 0 ? 'queens' : 'stages', `${profile.name} is not counted by stages.`);

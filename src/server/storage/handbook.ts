@@ -9,6 +9,7 @@ interface CardRow {
   profile: string;
   notes: OwnCard['notes'];
   synonyms: string[];
+  grown_mm: number | null;
   keeper: string | null;
 }
 
@@ -17,19 +18,20 @@ export async function listOwnCards(queries: Queries): Promise<OwnCard[]> {
   const rows = await queries.query<CardRow>('SELECT * FROM own_card ORDER BY name');
   return rows.map(({ common_name, ...row }) => ({
     ...{ name: row.name, commonName: common_name, profile: row.profile },
-    ...{ notes: row.notes, synonyms: row.synonyms, keeper: row.keeper },
+    ...{ notes: row.notes, synonyms: row.synonyms, grownMm: row.grown_mm, keeper: row.keeper },
   }));
 }
 
 export async function writeOwnCard(queries: Queries, card: OwnCard, at: string): Promise<void> {
   await queries.query(
-    `INSERT INTO own_card (name, common_name, profile, notes, synonyms, keeper, changed_at)
-     VALUES ($1, $2, $3, $4::jsonb, $5::jsonb, $6, $7)
+    `INSERT INTO own_card (name, common_name, profile, notes, synonyms, keeper, changed_at, grown_mm)
+     VALUES ($1, $2, $3, $4::jsonb, $5::jsonb, $6, $7, $8)
      ON CONFLICT (name) DO UPDATE SET common_name = excluded.common_name, profile = excluded.profile,
-       notes = excluded.notes, synonyms = excluded.synonyms, keeper = excluded.keeper, changed_at = excluded.changed_at`,
+       notes = excluded.notes, synonyms = excluded.synonyms, keeper = excluded.keeper, changed_at = excluded.changed_at,
+       grown_mm = excluded.grown_mm`,
     [
       ...[card.name, card.commonName, card.profile, JSON.stringify(card.notes), JSON.stringify(card.synonyms)],
-      ...[card.keeper, at],
+      ...[card.keeper, at, card.grownMm],
     ],
   );
 }

@@ -1,9 +1,8 @@
 import type { GoneResident, Resident } from '@/contract/records';
-import { shippedProfiles } from '@/contract/shipped';
 import type { Kin } from '@/core/growth/kin';
 import { carriedOn } from '@/core/profiles/animal';
+import { careOf } from '../care';
 import type { Queries } from './database';
-import { listOwnProfiles } from './profiles';
 
 interface ResidentRow {
   id: string;
@@ -26,6 +25,8 @@ interface ResidentRow {
   batch: string | null;
   sex: Resident['sex'];
   sex_by: Resident['sexBy'];
+  grown_mm: number | null;
+  kind: string;
   source: string | null;
   permit: string | null;
   schools: Resident['schools'] | null;
@@ -60,6 +61,8 @@ const fromRow = (row: ResidentRow): Resident => ({
   batch: row.batch,
   sex: row.sex,
   sexBy: row.sex_by,
+  kind: row.kind,
+  ...(row.grown_mm !== null && { grownMm: row.grown_mm }),
   source: row.source,
   permit: row.permit,
   schools: row.schools ?? {},
@@ -78,6 +81,8 @@ function formNow({ form, stage }: ResidentRow): Resident['form'] {
 
 /** A resident with what is chosen for it: schools from the nearest choice, forbidden food, how it looked last. */
 const CHOSEN = `r.*,
+  (SELECT k.grown_mm FROM resident k WHERE k.id = r.id) AS grown_mm,
+  coalesce((SELECT o.profile ->> 'kind' FROM own_profile o WHERE o.id = r.profile), r.profile) AS kind,
   (SELECT jsonb_object_agg(near.topic, near.school) FROM (
      SELECT DISTINCT ON (c.topic) c.topic, c.school FROM school_choice c
      WHERE (c.scope = 'resident' AND c.about = r.id::text) OR (c.scope = 'kind' AND c.about = r.profile)
@@ -104,11 +109,10 @@ const CHOSEN = `r.*,
 /** Residents by their rows, each as large as it has come to be since it was measured. */
 async function fromRows(queries: Queries, rows: ResidentRow[]): Promise<Resident[]> {
   if (!rows.some((row) => row.moults_since > 0)) return rows.map(fromRow);
-  const profiles = new Map([...shippedProfiles, ...(await listOwnProfiles(queries))].map((each) => [each.id, each]));
+  const care = await careOf(queries);
   return rows.map((row) => {
     const resident = fromRow(row);
-    const profile = profiles.get(row.profile);
-    return profile ? carriedOn(profile, resident, row.moults_since) : resident;
+    return care.has(row.profile) ? carriedOn(care.of(resident), resident, row.moults_since) : resident;
   });
 }
 
@@ -246,6 +250,7 @@ export type ResidentFacts = Pick<
   | 'fatherId'
   | 'outOfId'
   | 'batch'
+  | 'grownMm'
 >;
 
 const valuesOf = (resident: ResidentFacts) => [
@@ -260,13 +265,14 @@ const valuesOf = (resident: ResidentFacts) => [
   resident.motherId,
   resident.fatherId,
   resident.batch,
+  resident.grownMm ?? null,
 ];
 
 /** Corrects who a resident is; the day of its birth is a matter of its own. */
 export async function updateResident(queries: Queries, resident: ResidentFacts): Promise<void> {
   await queries.query(
     `UPDATE resident SET called = $2, scientific_name = $3, common_name = $4, profile = $5, sex = $6, source = $7,
-       permit = $8, mother_id = $9, father_id = $10, batch = $11, form = $12
+       permit = $8, mother_id = $9, father_id = $10, batch = $11, grown_mm = $12, form = $13
      WHERE id = $1`,
     [...valuesOf(resident), resident.form],
   );
@@ -281,8 +287,9 @@ export async function updateBirth(queries: Queries, id: string, bornOn: string |
 export async function insertResident(queries: Queries, resident: ResidentFacts): Promise<void> {
   await queries.query(
     `INSERT INTO resident (id, called, scientific_name, common_name, profile, sex, source, permit, mother_id,
-       father_id, batch, out_of_id, form, born_on)
-     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14)`,
+       father_id, batch, grown_mm, out_of_id, form,
+       born_on)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15)`,
     [...valuesOf(resident), resident.outOfId, resident.form, resident.bornOn],
   );
 }

@@ -25,7 +25,15 @@ jest.mock('@/client/api', () => ({
 }));
 
 const TODAY = '2026-03-14';
-const nothing = { commonName: null, sexBy: null, bornOn: null, motherId: null, fatherId: null, outOfId: null };
+const nothing = {
+  kind: 'stick-insect',
+  commonName: null,
+  sexBy: null,
+  bornOn: null,
+  motherId: null,
+  fatherId: null,
+  outOfId: null,
+};
 const resident = (change: Partial<Resident> = {}): Resident => ({
   ...{ id: 'r', called: 'Hedge', scientificName: 'Carausius morosus', profile: 'stick-insect', stage: 'nymph' },
   ...{ bodyLengthMm: 30, form: 'group', headCount: 15, sex: 'unknown', homeId: 'h', takenInOn: '2025-03-14' },

@@ -32,7 +32,7 @@ const facts = {
   measuredOn: TODAY,
   sexBy: null,
 };
-const kin = { bornOn: null, motherId: null, fatherId: null, outOfId: null, batch: null };
+const kin = { kind: 'stick-insect', bornOn: null, motherId: null, fatherId: null, outOfId: null, batch: null };
 const resident = (change: Partial<Resident>): Resident => ({
   ...{ id: 'x', called: 'X', scientificName: 'Carausius morosus', commonName: null, profile: 'stick-insect' },
   ...{ stage: 'nymph', bodyLengthMm: 30, form: 'single', sex: 'unknown', homeId: 'h' },

@@ -47,8 +47,9 @@ function StopRows({ stop, today, isChosen }: Props) {
   const resident = useHouse((house) => house.residents.find((each) => each.id === stop.residentId));
   const hazards = useHouse((house) => house.hazards);
   const species = useHouse((house) => house.species);
+  const care = useHouse((house) => house.care);
   if (!home || !resident) return null;
-  const near = nearest(dangersIn(hazards, species, resident).hazards, stop.jobs);
+  const near = nearest(dangersIn(hazards, species, care, resident).hazards, stop.jobs);
   const open = () => (isWide ? router.setParams({ home: home.id }) : router.push(`/homes/${home.id}`));
   const label = `Open ${home.code}, ${calledWords(resident)}`;
   return (

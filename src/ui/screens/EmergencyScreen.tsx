@@ -67,10 +67,10 @@ function Numbers({ card: { contacts, address } }: { card: EmergencyCard }) {
 
 /** Every species of the house that can hurt, with what it does: to be read out on the telephone. */
 function WhoCanHurt() {
-  const { residents, species, hazards, homes } = useHouse();
+  const { residents, species, hazards, homes, care } = useHouse();
   const named = [...new Map(residents.map((each) => [each.scientificName, each])).values()];
   const rows = named.flatMap((resident) => {
-    const dangers = dangersIn(hazards, species, resident).hazards.filter(({ doNotHandle }) => doNotHandle);
+    const dangers = dangersIn(hazards, species, care, resident).hazards.filter(({ doNotHandle }) => doNotHandle);
     if (dangers.length === 0) return [];
     const boxes = residents.filter(({ scientificName }) => scientificName === resident.scientificName);
     const codes = boxes.flatMap(({ homeId }) => homes.find(({ id }) => id === homeId)?.code ?? []);

@@ -18,13 +18,14 @@ import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
 import { Soft, Title } from '../components/Words';
 import { KindChoice } from '../residents/KindChoice';
-import { nameCheck } from '../forms/checks';
+import { anyLength, lengthIn, nameCheck, orEmpty } from '../forms/checks';
 import { useConfirm } from '../kit/useConfirm';
 import { FormField } from '../forms/FormField';
 import { Problems } from '../forms/Problems';
 import { useFields } from '../forms/useFields';
 import { space } from '../theme/tokens';
 import { PART_WORDS } from '@/words/card';
+import { useLength } from '@/words/useLength';
 
 const NEW = 'new';
 
@@ -43,7 +44,7 @@ export function OwnCardScreen({ name }: { name: string }) {
       start={
         before ?? {
           ...{ name: name === NEW ? '' : name, commonName: known?.commonName ?? null, synonyms: [], keeper: null },
-          ...{ profile: undefined, notes: {} },
+          ...{ profile: undefined, notes: {}, grownMm: null },
         }
       }
     />
@@ -57,15 +58,20 @@ interface Values {
   name: string;
   commonName: string;
   synonyms: string;
+  grownMm: string;
   notes: Record<CardPart, string>;
 }
 
 function CardForm({ start, isNew }: { start: Draft; isNew: boolean }) {
   const { writeCard, removeCard } = useHandbook();
+  const loadCare = useHouse((house) => house.loadCare);
+  const care = useHouse((house) => house.care);
+  const length = useLength();
   const show = useLog((log) => log.show);
   const form = useFields<Values>(
     {
       ...{ name: start.name, commonName: start.commonName ?? '', synonyms: start.synonyms.join('; ') },
+      grownMm: start.grownMm === null ? '' : length.short(start.grownMm),
       notes: Object.fromEntries(CARD_PARTS.map((part) => [part, start.notes[part] ?? ''])),
     },
     (path) =>
@@ -81,7 +87,8 @@ function CardForm({ start, isNew }: { start: Draft; isNew: boolean }) {
   const [byHand, setByHand] = useState(start.profile);
   const told = useKindOfName(name);
   const profile = byHand ?? told?.profile;
-  const save = form.handleSubmit(async ({ commonName, synonyms, notes }) => {
+  const kept = profile !== undefined && care.has(profile) ? care.of({ profile, scientificName: name }) : undefined;
+  const save = form.handleSubmit(async ({ commonName, synonyms, notes, grownMm }) => {
     if (profile === undefined) return;
     const told = Object.entries(notes).flatMap(([part, text]) => (text.trim() === '' ? [] : [[part, text.trim()]]));
     const names = synonyms.split(';').flatMap((each) => (each.trim() === '' ? [] : [each.trim()]));
@@ -89,9 +96,11 @@ function CardForm({ start, isNew }: { start: Draft; isNew: boolean }) {
     const card = {
       ...{ ...start, profile, name, keeper, synonyms: names, notes: Object.fromEntries(told) },
       commonName: commonName.trim() === '' ? null : commonName,
+      grownMm: lengthIn(grownMm, length.unit) ?? null,
     };
     try {
       await writeCard(card);
+      await loadCare();
       show({ text: `${name}: your card is kept.` });
       router.replace(`/handbook/${encodeURIComponent(withoutAuthor(name))}`);
     } catch (error) {
@@ -100,6 +109,7 @@ function CardForm({ start, isNew }: { start: Draft; isNew: boolean }) {
   });
   const remove = async () => {
     await removeCard(start.name);
+    await loadCare();
     show({ text: `Your card of ${start.name} is taken out.` });
     router.replace('/handbook');
   };
@@ -164,6 +174,16 @@ function CardForm({ start, isNew }: { start: Draft; isNew: boolean }) {
           label="Other names that lead here"
           hint="Several with a semicolon between."
         />
+        {kept ? (
+          <FormField
+            control={control}
+            name="grownMm"
+            label={`Grows to a ${kept.measure.name} of about, ${length.unit}`}
+            hint={`Left empty: ${length.long(kept.growth.grownMm.value)}, ${kept.growth.grownMm.basis}.`}
+            check={orEmpty(anyLength(length.unit))}
+            keyboard="decimal-pad"
+          />
+        ) : null}
         {CARD_PARTS.map((part) => (
           <FormField key={part} control={control} name={`notes.${part}`} label={PART_WORDS[part]} lines={3} />
         ))}

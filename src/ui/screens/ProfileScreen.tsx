@@ -5,6 +5,7 @@ import { problemOf, useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import { useStock } from '@/client/stock';
 import { groupBy } from '@/core/groupBy';
+import { kindOf } from '@/core/profiles/careBook';
 import type { CareProfile } from '@/core/profiles/profile';
 import { Button } from '../kit/Button';
 import { LinkRow } from '../components/LinkRow';
@@ -64,7 +65,7 @@ function useProfileWork(profile: CareProfile) {
   const copy = () => {
     let id = `${profile.id}-own`;
     for (let count = 2; care.has(id); count += 1) id = `${profile.id}-own-${count}`;
-    const body = { ...profile, id, name: `${profile.name}, ours` };
+    const body = { ...profile, id, kind: kindOf(profile), name: `${profile.name}, ours` };
     attempt(
       () => call('addProfile', { body }),
       `${body.name}: change its numbers.`,

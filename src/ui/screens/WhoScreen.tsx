@@ -16,13 +16,14 @@ import { Body, Heading, Soft, Title } from '../components/Words';
 import { FormField } from '../forms/FormField';
 import { Problems } from '../forms/Problems';
 import { useFields } from '../forms/useFields';
-import { headCountIn, nameCheck } from '../forms/checks';
+import { anyLength, headCountIn, lengthIn, nameCheck, orEmpty } from '../forms/checks';
 import { NowNamed } from '../handbook/NowNamed';
 import { Button } from '../kit/Button';
 import { Choices } from '../kit/Choices';
 import { NobodyHere } from '../residents/NobodyHere';
 import { OriginFields } from '../residents/OriginFields';
 import { space } from '../theme/tokens';
+import { useLength } from '@/words/useLength';
 
 interface Values {
   scientificName: string;
@@ -32,6 +33,7 @@ interface Values {
   permit: string;
   batch: string;
   headCount: string;
+  grownMm: string;
 }
 
 const HEADS = [
@@ -51,8 +53,17 @@ function Who({ resident }: { resident: Resident }) {
   const { care, load } = useHouse();
   const show = useLog((log) => log.show);
   const { scientificName, commonName, called, source, permit, batch } = resident;
+  const length = useLength();
+  const { measure, growth } = care.of({ ...resident, grownMm: undefined });
+  const grownText = resident.grownMm === undefined ? '' : length.short(resident.grownMm);
   const before = { scientificName, commonName: commonName ?? '', called: called ?? '', batch: batch ?? '' };
-  const fields = useFields<Values>({ ...before, source: source ?? '', permit: permit ?? '', headCount: '' });
+  const fields = useFields<Values>({
+    ...before,
+    source: source ?? '',
+    permit: permit ?? '',
+    headCount: '',
+    grownMm: grownText,
+  });
   const { control, handleSubmit, setValue, formState } = fields;
   const [form, setForm] = useState(resident.form);
   const [kinAsked, setKinAsked] = useState<string>();
@@ -62,7 +73,7 @@ function Who({ resident }: { resident: Resident }) {
   const isCounted = resident.form === 'single' && form === 'group';
 
   const save = async (values: Values, withKin: boolean) => {
-    const text = (name: Exclude<keyof Values, 'headCount' | 'scientificName'>) => {
+    const text = (name: Exclude<keyof Values, 'headCount' | 'scientificName' | 'grownMm'>) => {
       const said = values[name].trim();
       return said === (resident[name] ?? '') ? {} : { [name]: said === '' ? null : said };
     };
@@ -73,6 +84,7 @@ function Who({ resident }: { resident: Resident }) {
       ...text('source'),
       ...text('permit'),
       ...text('batch'),
+      ...(values.grownMm.trim() !== grownText && { grownMm: lengthIn(values.grownMm, length.unit) ?? null }),
       ...(form !== resident.form && { form }),
       ...(isCounted && headCountIn(values.headCount) !== undefined && { headCount: headCountIn(values.headCount) }),
       ...(withKin && { withKin }),
@@ -139,6 +151,16 @@ function Who({ resident }: { resident: Resident }) {
               />
             ) : null}
           </>
+        ) : null}
+        {resident.form === 'single' || resident.form === 'group' ? (
+          <FormField
+            control={control}
+            name="grownMm"
+            label={`Grows to a ${measure.name} of about, ${length.unit}`}
+            hint={`Left empty: ${length.long(growth.grownMm.value)}, ${growth.grownMm.basis}.`}
+            check={orEmpty(anyLength(length.unit))}
+            keyboard="decimal-pad"
+          />
         ) : null}
         <Heading>Origin and papers</Heading>
         <OriginFields control={control} />
