@@ -22,6 +22,8 @@ export const feederKind = z.strictObject({
   name: z.string().min(1),
   plural: z.string().min(1),
   scientificName: z.string().min(1),
+  mostAtOnce: fact.optional(),
+  digsIn: z.boolean().optional(),
   classes: z
     .array(
       z.strictObject({
@@ -88,6 +90,10 @@ const onOffer = z.strictObject({
   id: itemId,
   lengthMm: mm(0.2, 200),
   massG: quantity('grams', 0.000001, 100),
+  /** So many at once for one mouth, of small ones that do not bite; 3 if left out. */
+  mostAtOnce: quantity('feeders', 1, 50, true).optional(),
+  /** Loose on soil it is gone before it is seen. */
+  digsIn: z.boolean().optional(),
   onHand: quantity('feeders', 0, 10_000_000).optional(),
 });
 

@@ -255,6 +255,7 @@ export const careProfile = z
         preyLengthPerAbdomen: fact,
         abdomenLengthPerBodyLength: fact,
         leftoversAfterHours: fact,
+        takesMany: z.boolean().optional(),
         offerAgainAfterDays: fact,
         bearsHunger: z.array(z.strictObject({ stages, days: fact })).optional(),
         settleDays: fact,

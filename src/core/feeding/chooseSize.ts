@@ -5,7 +5,7 @@ import type { PreyOnOffer } from './food';
  * so that the meals that keepers call usual come out (`prey.test.ts`); common practice, no source.
  */
 /** For every piece: few are easier to give, and to see taken. */
-const PER_PIECE = 0.04;
+const PER_PIECE = 0.12;
 /** There are too few in the house: worse than missing the whole meal. */
 const OUT_OF_STOCK = 1;
 /** A culture of the house yields it: a little better. */
@@ -25,19 +25,19 @@ export const isShort = ({ onHand, isBred, isFewerThan }: PreyOnOffer, count: num
  * do as well the first. Undefined where there is none to choose from.
  * @param wantedG for one mouth, over 0
  * @param mouths the number is needed so many times
- * @param mostPieces for one mouth
+ * @param mostPieces of a size, for one mouth
  * @param dislikeOf what speaks against a size besides, 0 for nothing
  */
 export function chooseSize(
   feeders: readonly PreyOnOffer[],
   wantedG: number,
   mouths: number,
-  mostPieces: number,
+  mostPieces: (feeder: PreyOnOffer) => number,
   dislikeOf: (feeder: PreyOnOffer) => number,
 ): ChosenSize | undefined {
   let best: (ChosenSize & { score: number }) | undefined;
   for (const feeder of feeders) {
-    const count = Math.min(mostPieces, Math.max(1, Math.round(wantedG / feeder.massG)));
+    const count = Math.min(mostPieces(feeder), Math.max(1, Math.round(wantedG / feeder.massG)));
     const missed = Math.abs(count * feeder.massG - wantedG) / wantedG;
     const stock = isShort(feeder, count * mouths) ? OUT_OF_STOCK : feeder.isBred === true ? BRED : 0;
     const score = missed + PER_PIECE * count + stock + dislikeOf(feeder);

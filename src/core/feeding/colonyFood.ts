@@ -53,7 +53,13 @@ export function colonyMeal(
 /** Insects for the brood, of the size that meets its need best. */
 function preyFor(proteinG: number, workerMm: number, feeders: readonly PreyOnOffer[]): Dish | undefined {
   const usable = feeders.filter((each) => each.lengthMm <= LONGEST_IN_WORKERS * workerMm);
-  const chosen = chooseSize(usable, proteinG, 1, Infinity, () => 0);
+  const chosen = chooseSize(
+    usable,
+    proteinG,
+    1,
+    () => Infinity,
+    () => 0,
+  );
   if (!chosen) return undefined;
   const { feeder, count } = chosen;
   return { food: feeder.id, count, lengthMm: feeder.lengthMm, massG: count * feeder.massG };

@@ -20,6 +20,10 @@ export interface FeederKind {
   name: string;
   plural: string;
   scientificName: string;
+  /** So many at once for one mouth: small ones that neither bite nor stay unseen. */
+  mostAtOnce?: Fact;
+  /** Loose on soil it is gone before it is seen. */
+  digsIn?: boolean;
   classes: FeederClass[];
   moisturePct: Fact;
   /** Of the fresh animal. */
@@ -56,6 +60,9 @@ export interface PreyOnOffer {
   id: string;
   lengthMm: number;
   massG: number;
+  /** Of its kind: as many at once as that for one mouth, and whether it digs in. */
+  mostAtOnce?: number | undefined;
+  digsIn?: boolean | undefined;
   /** So many are in the house; left out where nobody counts. */
   onHand?: number | undefined;
   /** A culture of the house yields it. */
@@ -140,7 +147,11 @@ export function preyOf(kinds: readonly FeederKind[]): (PreyOnOffer & { kindId: s
   return kinds.flatMap((kind) =>
     kind.classes
       .filter((each) => each.isFood)
-      .map(({ id, lengthMm, massG }) => ({ id, lengthMm, massG, kindId: kind.id })),
+      .map(({ id, lengthMm, massG }) => ({
+        ...{ id, lengthMm, massG, kindId: kind.id },
+        ...(kind.mostAtOnce && { mostAtOnce: kind.mostAtOnce.value }),
+        ...(kind.digsIn && { digsIn: true }),
+      })),
   );
 }
 

@@ -38,13 +38,35 @@ describe('prey for one animal', () => {
     expect(weekly).toBeLessThanOrEqual(5);
   });
 
-  // Common practice, no source: assassin bugs get prey of about half their own size, weekly, one each at least.
-  it('is multiplied by the heads of a group', () => {
-    const bugs = adult({ profile: profileOf('communal-assassin-bug'), bodyLengthMm: 24, legSpanMm: undefined });
-    const one = preyPlan({ ...bugs, headCount: 1 });
-    const twelve = preyPlan({ ...bugs, headCount: 12 });
-    expect(one.maxLengthMm).toBeCloseTo(12, 6);
-    expect(twelve.offers[0]?.count).toBe(12 * (one.offers[0]?.count ?? 0));
+  // Common practice, no source: assassin bugs get prey of about half their own size, weekly, one each.
+  it('of a group is one for each, of about half its body, about weekly', () => {
+    for (const bodyLengthMm of [14, 20, 24, 30, 34]) {
+      const bugs = { profile: profileOf('communal-assassin-bug'), bodyLengthMm, legSpanMm: undefined, headCount: 12 };
+      const plan = preyPlan(adult({ ...bugs, stage: bodyLengthMm < 28 ? 'nymph' : 'adult' }));
+      expect(plan.offers).toMatchObject([{ count: 12 }]);
+      expect((plan.offers[0]?.lengthMm ?? 0) / bodyLengthMm).toBeGreaterThan(0.35);
+      expect((plan.offers[0]?.lengthMm ?? 0) / bodyLengthMm).toBeLessThanOrEqual(0.5);
+      expect(plan.everyDays).toBeGreaterThanOrEqual(3.5);
+      expect(plan.everyDays).toBeLessThanOrEqual(14);
+    }
+  });
+
+  // Common practice, no source: about five flies, twice a week, for a jumping spider.
+  it('is more than three only of flies and springtails', () => {
+    const flies = FEEDERS.filter(({ kindId }) => kindId === 'fruit-fly');
+    const jumper = adult({ profile: profileOf('jumping-spider'), legSpanMm: undefined, feeders: flies });
+    const plan = preyPlan({ ...jumper, stage: 'juvenile', bodyLengthMm: 9 });
+    expect(plan.offers[0]?.count).toBeGreaterThanOrEqual(3);
+    expect(plan.offers[0]?.count).toBeLessThanOrEqual(8);
+    expect(plan.everyDays).toBeGreaterThanOrEqual(3.5);
+  });
+
+  it('is not what digs in before it is seen, where anything else will do', () => {
+    const mantis = adult({ profile: profileOf('mantis'), legSpanMm: undefined, feeders: FEEDERS });
+    for (const bodyLengthMm of [30, 40, 50, 60, 75]) {
+      const chosen = offered({ ...mantis, stage: 'juvenile', bodyLengthMm })?.feeder;
+      expect(chosen).not.toMatch(/^mealworm/);
+    }
   });
 
   it('takes the schools: the same ration, in larger meals farther apart', () => {
@@ -181,8 +203,9 @@ describe('laws of prey', () => {
         expect(Number.isInteger(each)).toBe(true);
         const missed = Math.abs(each * offer.massG - mealG);
         if (each > 1 && each < 3) expect(missed).toBeLessThanOrEqual(offer.massG / 2 + 1e-6);
-        if (each === 1 && !asked.afterQuiet) expect(offer.massG * 1.5 + 1e-12).toBeGreaterThanOrEqual(mealG);
-        expect(each).toBeLessThanOrEqual(3);
+        if (each === 1 && !asked.afterQuiet && asked.headCount === 1)
+          expect(offer.massG * 1.5 + 1e-12).toBeGreaterThanOrEqual(mealG);
+        expect(each).toBeLessThanOrEqual(asked.afterQuiet || (asked.headCount ?? 1) > 1 ? 1 : 3);
         if (each === 3) expect(offer.massG * 2.5).toBeLessThanOrEqual(mealG + 1e-12);
       }),
     );

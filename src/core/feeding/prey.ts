@@ -46,24 +46,28 @@ const FIRST_MEAL_SHARE = 0.5;
 const NOTICED_SHARE = 0.35;
 /** So many pieces at once for one animal: more are not seen to be eaten, and bite at night. Common practice, no source */
 const MOST_AT_ONCE = 3;
-/** Large and rarely: one piece; and the first after a moult is one small one. Common practice, no source */
+/** Large and rarely: one piece; the first after a moult is one small one; of a group each gets one. Common practice, no source */
 const ONE = 1;
 /** A meal for which even one prey is too much is given this much later at the most. Chosen here */
 const LONGEST_WAIT_TIMES = 2;
 /** Where so few are too little, the next meal comes earlier: so much at the most, and not more often than that. days, chosen here */
 const SHORTEST_WAIT_TIMES = 0.5;
 const MOST_OFTEN_DAYS = 3.5;
-/** Shares of the longest safe prey that are liked: small and often, or large and rarely. From memory */
+/** Shares of the longest safe prey that are liked: of several pieces, or of a single one. From memory */
 const LIKED_LENGTH_SHARE = 0.75;
-const LIKED_WHEN_RARE = 1;
+const LIKED_OF_ONE = 1;
 const RARELY = 'large-and-rarely';
+/** These starve on one piece now and then. From memory */
+const SMALLEST: readonly Stage[] = ['spiderling', 'nymph'];
 /** What missing the liked length by all of it counts against missing the ration by all of it. Chosen here */
 const LENGTH_WEIGHT = 0.3;
+/** It digs in before a hunter has seen it: anything else that does is better. Chosen here */
+const DIGS_IN = 0.6;
 
 /**
  * Which prey to offer, how many and how often: the weekly ration of its stage as a share of its own weight, split into
  * meals by the school, met with one size of prey that is safe.
- * The number is the one nearest to the ration, of three at the most. Where one alone is already more, the next meal comes later,
+ * The number is the one nearest to the ration, of three at the most (more of flies); of a group each gets one. Where one alone is already more, the next meal comes later,
  * and where three are not enough, earlier.
  * @throws Refusal when the kind is not offered prey, has no such stage, or was not measured
  */
@@ -91,10 +95,12 @@ export function preyPlan(question: PreyQuestion): PreyPlan {
   const massG = question.massG ?? usualMassG(profile, takenMm);
   const ration = feeding.rations?.find((each) => each.stages.includes(stage));
   const safe = feeders.filter((each) => each.lengthMm <= maxLengthMm);
-  const mostPieces = afterQuiet || school === RARELY ? ONE : MOST_AT_ONCE;
+  const isOne = afterQuiet || school === RARELY;
+  const mostPieces = ({ mostAtOnce }: PreyOnOffer) =>
+    isOne ? ONE : ((feeding.takesMany ? mostAtOnce : undefined) ?? (heads > 1 ? ONE : MOST_AT_ONCE));
   if (massG === null || !ration) {
     const longest = [...safe].sort((a, b) => b.lengthMm - a.lengthMm)[0];
-    const offers = longest ? [offerOf(longest, Math.min(mostPieces, plan.preyCount) * heads)] : [];
+    const offers = longest ? [offerOf(longest, Math.min(mostPieces(longest), plan.preyCount) * heads)] : [];
     return { maxLengthMm, everyDays: plan.everyDays, mealG: null, offers, grounds };
   }
   const isGrowing = !profile.growth.grownStages.includes(stage) && takenMm < profile.growth.grownMm.value;
@@ -119,28 +125,30 @@ export function preyPlan(question: PreyQuestion): PreyPlan {
       : [{ rule: 'condition', value: conditionTimes, unit: 'x', basis: 'from memory' as const }]),
   );
   const noticed = safe.filter((each) => each.lengthMm >= NOTICED_SHARE * maxLengthMm);
-  const liked = (school === RARELY ? LIKED_WHEN_RARE : LIKED_LENGTH_SHARE) * maxLengthMm;
+  const liked = (school === RARELY || heads > 1 ? LIKED_OF_ONE : LIKED_LENGTH_SHARE) * maxLengthMm;
   const chosen = chooseSize(
     noticed.length > 0 ? noticed : safe,
     mealG,
     heads,
     mostPieces,
-    ({ lengthMm }) => LENGTH_WEIGHT * (Math.abs(liked - lengthMm) / maxLengthMm),
+    ({ lengthMm, digsIn }) => LENGTH_WEIGHT * (Math.abs(liked - lengthMm) / maxLengthMm) + (digsIn ? DIGS_IN : 0),
   );
   if (!chosen) return { maxLengthMm, everyDays: plan.everyDays, mealG, offers: [], grounds };
   const { feeder, count } = chosen;
   const lasts = ((count * feeder.massG) / weeklyG) * 7;
-  // One large meal is what that school wants, and the first after a moult is small on purpose.
+  // One large meal is what that school wants, though not of the smallest; and the first after a moult is small on purpose.
+  const isOnPurpose = afterQuiet || (school === RARELY && !SMALLEST.includes(stage));
+  const isMost = count === mostPieces(feeder);
   const everyDays =
-    mostPieces === ONE && lasts < plan.everyDays ? plan.everyDays : waitAfter(plan.everyDays, lasts, count);
+    isOnPurpose && lasts < plan.everyDays ? plan.everyDays : waitAfter(plan.everyDays, lasts, count, isMost);
   return { maxLengthMm, everyDays, mealG, offers: [offerOf(feeder, count * heads)], grounds };
 }
 
 /** When the next meal is due: as the school says, unless this one was too large or too small and no other number would do. */
-function waitAfter(usualDays: number, lastsDays: number, count: number): number {
+function waitAfter(usualDays: number, lastsDays: number, count: number, isMost: boolean): number {
   const least = Math.min(usualDays, Math.max(MOST_OFTEN_DAYS, SHORTEST_WAIT_TIMES * usualDays));
   if (lastsDays > usualDays) return count === 1 ? Math.min(LONGEST_WAIT_TIMES * usualDays, lastsDays) : usualDays;
-  return count === MOST_AT_ONCE ? Math.max(least, lastsDays) : usualDays;
+  return isMost ? Math.max(least, lastsDays) : usualDays;
 }
 
 const basisOf = ({ basis, source }: FeedingGround | MealPlan | { basis: FeedingGround['basis']; source?: string }) => ({

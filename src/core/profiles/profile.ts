@@ -291,6 +291,8 @@ export interface Feeding {
   abdomenLengthPerBodyLength: Fact;
   leftoversAfterHours: Fact;
   /** After a refusal food is offered again once this many days have gone by. */
+  /** As many small ones at once as their kind allows; left out, three at the most. */
+  takesMany?: boolean;
   offerAgainAfterDays: Fact;
   /** How long it bears to eat nothing, by stage, before it is offered food whatever else is thought of it. days */
   bearsHunger?: { stages: Stage[]; days: Fact }[];

@@ -47,7 +47,7 @@ describe('the trainer', () => {
         if (made.wetness > kept + 0.1) expect(made.right).toBe('let-dry');
         if (made.right === 'wait') expect(made.dueOn === null || made.dueOn > TODAY).toBe(true);
       }),
-      { numRuns: 60 },
+      { numRuns: 60, seed: 3 },
     );
     expect([...seen].sort()).toEqual(['damp-now', 'let-dry', 'wait']);
     expect(waterCase({ ...question, box: { ...question.box, dampHeldKg: 0 } }, {}, TODAY, dice(1))).toBeNull();
