@@ -1,6 +1,6 @@
 import { useGlobalSearchParams } from 'expo-router';
 import { ListLayout } from '@/ui/components/TwoPanes';
-import { ResidentsScreen } from '@/ui/screens/ResidentsScreen';
+import { ResidentsScreen } from '@/ui/screens/lazyForms';
 
 export default function ResidentsLayout() {
   const { id } = useGlobalSearchParams<{ id?: string }>();

@@ -1,6 +1,5 @@
 import { ListRoute } from '@/ui/components/TwoPanes';
-import { HousePane } from '@/ui/screens/lazyForms';
-import { ResidentsScreen } from '@/ui/screens/ResidentsScreen';
+import { HousePane, ResidentsScreen } from '@/ui/screens/lazyForms';
 
 export default function ResidentsRoute() {
   return <ListRoute list={<ResidentsScreen />} beside={<HousePane />} />;

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { BASES } from '@/core/profiles/profile';
-import { REST_ACTS, REST_WARNINGS, type RestKind, type RestPlan } from '@/core/season/rest';
+import { REST_WARNINGS, type RestKind, type RestPlan } from '@/core/season/rest';
+import { REST_ACTS } from '@/core/season/restActs';
 import { REST_PHASES, type RestCourse } from '@/core/season/restCourse';
 import { day, id, instant, profileId, quantity } from './primitives';
 import { fact, temperatureBand } from './profile';

@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { MOULT_SIGNS } from '@/core/profiles/profile';
 import { JOB_KINDS } from '@/core/plan/jobs';
 import { SKIP_REASONS, type Job, type LeaveAlone } from '@/core/plan/work';
-import { REST_ACTS } from '@/core/season/rest';
+import { REST_ACTS } from '@/core/season/restActs';
 import { jobMeal } from './feeding';
 import { day, id, instant } from './primitives';
 import { probeAlarm } from './readings';

@@ -1,4 +1,5 @@
-import { REST_ACTS, type RestAct, type RestWarning } from '@/core/season/rest';
+import type { RestWarning } from '@/core/season/rest';
+import { REST_ACTS, type RestAct } from '@/core/season/restActs';
 import type { RestPhase } from '@/core/season/restCourse';
 
 export const REST_ACT_WORDS: Record<RestAct, string> = {

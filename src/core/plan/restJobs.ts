@@ -1,5 +1,5 @@
 import { daysBetween, type Day } from '@/core/measure/day';
-import type { RestAct } from '@/core/season/rest';
+import type { RestAct } from '@/core/season/restActs';
 import { doneToday, LOOK_MINUTES, waiting } from './jobParts';
 import { latest } from './signs';
 import type { Job, ResidentToday } from './work';

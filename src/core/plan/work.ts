@@ -8,7 +8,7 @@ import type { AnimalMeasures } from '@/core/profiles/animal';
 import type { CareProfile, Form, MoultSign, RegularWork, Stage } from '@/core/profiles/profile';
 import type { Schools } from '@/core/profiles/schools';
 import type { Alarm } from '@/core/readings/alarms';
-import type { RestAct } from '@/core/season/rest';
+import type { RestAct } from '@/core/season/restActs';
 import type { RestCourse } from '@/core/season/restCourse';
 import type { Hemisphere } from '@/core/season/year';
 import type { JobKind } from './jobs';

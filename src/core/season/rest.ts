@@ -2,6 +2,7 @@ import { addDays, daysBetween, type Day } from '@/core/measure/day';
 import type { BandFact, Fact, Ground } from '@/core/profiles/profile';
 import { Refusal } from '@/core/refusal';
 import type { Hemisphere } from './year';
+import type { RestAct } from './restActs';
 
 interface OfProfiles extends Ground {
   /** Ids of the care profiles that it holds for. */
@@ -32,19 +33,6 @@ export interface RestingKind extends OfProfiles {
 
 /** The winter of a kind: a rest, or none. */
 export type RestKind = RestingKind | (OfProfiles & { need: 'never' });
-
-export const REST_ACTS = [
-  'feed-well',
-  'last-food',
-  'clear-food',
-  'cool',
-  'hold',
-  'check',
-  'warm',
-  'first-food',
-  'count',
-] as const;
-export type RestAct = (typeof REST_ACTS)[number];
 
 export interface RestStep {
   on: Day;

@@ -1,5 +1,6 @@
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
-import { EMPTY_DAYS, SHORTEST_DAYS, type RestAct, type RestingKind, type RestPlan, type RestStep } from './rest';
+import { EMPTY_DAYS, SHORTEST_DAYS, type RestingKind, type RestPlan, type RestStep } from './rest';
+import type { RestAct } from './restActs';
 
 /** One step of a rest that is under way. */
 export interface CourseStep extends RestStep {

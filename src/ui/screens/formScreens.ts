@@ -14,6 +14,7 @@ export { SitterScreen } from './SitterScreen';
 export { ItemScreen } from './ItemScreen';
 export { OrdersScreen } from './OrdersScreen';
 export { EditHomeScreen } from './EditHomeScreen';
+export { ResidentsScreen } from './ResidentsScreen';
 export { ImportScreen } from './ImportScreen';
 export { KeptAsScreen } from './KeptAsScreen';
 export { MaterialScreen } from './MaterialScreen';
