@@ -13,6 +13,7 @@ import type { KeeperFacts } from '@/server/storage/keepers';
 import type { ResidentFacts } from '@/server/storage/residents';
 import { HOMES, KEEPERS, SHELVES, type DemoHome } from './homes';
 import { choreStory, holidayStory, isOfEveryWalk } from './chores';
+import { feltStory } from './felt';
 import { foodStory, storeStory, type DemoStock } from './larder';
 import { RESIDENTS, type DemoResident } from './residents';
 import { handbookStory } from './handbook';
@@ -94,6 +95,7 @@ export function ropewalk(today: Day): Demo {
     ...residents.flatMap((resident) => seasonStory(resident, today)),
     ...residents.flatMap((resident) => handbookStory(resident, today)),
     ...residents.flatMap((resident, place) => choreStory(resident, place, today)),
+    ...residents.flatMap((resident, place) => feltStory(resident, place, dampings(resident), today)),
   ];
   const probes = PROBES.map(({ home, room, ...probe }) => ({
     ...probe,

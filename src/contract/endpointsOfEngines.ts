@@ -76,6 +76,7 @@ import {
 } from './substrate';
 import type { Endpoint } from './endpoint';
 import { routes } from './routes';
+import { scoreReply, scoreRequest } from './scores';
 
 /** The engines, open without records. */
 export const engineEndpoints = {
@@ -246,6 +247,13 @@ export const engineEndpoints = {
     summary: 'Heads in all from those counted in a picture of a part, with the band of the doubt.',
     body: countRequest,
     reply: countReply,
+  },
+  score: {
+    ...routes.score,
+    summary:
+      'How often windows of 80 % held, how far they were off, and how good chances were, against naive forecasts.',
+    body: scoreRequest,
+    reply: scoreReply,
   },
   hatch: {
     ...routes.hatch,

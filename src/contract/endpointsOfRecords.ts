@@ -36,6 +36,7 @@ import { MATERIALS } from '@/core/substrate/material';
 import { HEMISPHERES } from '@/core/season/year';
 import type { Endpoint } from './endpoint';
 import { routes } from './routes';
+import { scoreBoard } from './scores';
 
 const byId = z.strictObject({ id });
 const byProfile = z.strictObject({ profileId });
@@ -427,6 +428,11 @@ export const recordEndpoints = {
     ...routes.broods,
     summary: 'Eggs by the week in which they hatch, what keeping them would take, and moths that are to meet.',
     reply: broodBoard,
+  },
+  scores: {
+    ...routes.scores,
+    summary: 'How often the forecasts of this house came true, and by how much their windows are widened for it.',
+    reply: scoreBoard,
   },
   residentMoult: {
     ...routes.residentMoult,

@@ -34,6 +34,8 @@ export const moultRequest = z
     temperatureC: temperatureC.optional(),
     /** How warm it has been since its last moult; as warm as it is now if left out. */
     sinceTemperatureC: temperatureC.optional(),
+    /** By how much windows are to be widened; 1 if left out. */
+    spreadTimes: quantity('times', 0.1, 10).optional(),
     asOf: day,
     instar: instar.optional(),
     /** Moults of its siblings, and of others of its kind; one list an animal. */
@@ -259,6 +261,8 @@ export const moultFacts = z
         signs: z.array(z.enum(MOULT_SIGNS)),
         temperatureC: z.number(),
         sinceTemperatureC: z.number().optional(),
+        /** By how much the windows of this house are widened. */
+        spreadTimes: z.number().optional(),
       }),
     ),
     /** Whose moults tell of the pace of their kind, here or gone. */

@@ -68,6 +68,8 @@ export const routes = {
   degreeDays: { method: 'post', path: '/api/compute/degree-days' },
   stillness: { method: 'post', path: '/api/compute/stillness' },
   census: { method: 'post', path: '/api/compute/census' },
+  scores: { method: 'get', path: '/api/scores' },
+  score: { method: 'post', path: '/api/compute/score' },
   moultFacts: { method: 'get', path: '/api/residents/moults' },
   goneResidents: { method: 'get', path: '/api/residents/gone' },
   residentBatch: { method: 'get', path: '/api/residents/:id/batch' },

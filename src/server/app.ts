@@ -48,6 +48,7 @@ import { restHandlers } from './resources/rests';
 import { handbookHandlers } from './resources/handbook';
 import { roomHandlers } from './resources/rooms';
 import { roundHandlers } from './resources/round';
+import { scoreHandlers } from './resources/scores';
 import { seasonHandlers } from './resources/seasons';
 import { shelfHandlers } from './resources/shelves';
 import { trainingHandlers } from './resources/training';
@@ -143,6 +144,7 @@ export function createApp(options: AppOptions): Express {
     ...importHandlers(options),
     ...computePlanHandlers(options),
     ...moveHandlers(options),
+    ...scoreHandlers(options),
     ...seasonHandlers(options),
     ...absenceHandlers(options),
     ...keeperHandlers(options),

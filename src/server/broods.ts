@@ -48,6 +48,7 @@ export async function broodsOf(queries: Queries, clock: Clock): Promise<Brood[]>
         log: logs.get(resident.id) ?? [],
         temperatureC: house.facts.warmth(home).temperatureC,
         warmSince: rest && warmAgainOn(rest),
+        spreadTimes: house.spread.hatch,
       }),
     );
     if (brood) kept.set(lodger, brood);
@@ -74,12 +75,14 @@ interface BroodFacts {
   /** The day on which they were warm again after their rest. */
   warmSince: Day | undefined;
   today: Day;
+  /** By how much the windows of hatching are widened. */
+  spreadTimes: number;
   /** What can be fed to the young. */
   table: Pick<Parameters<typeof mealOf>[0], 'larder' | 'hemisphere'>;
 }
 
 function broodOf(facts: BroodFacts): Brood {
-  const { resident, log, temperatureC, warmSince, today } = facts;
+  const { resident, log, temperatureC, warmSince, today, spreadTimes } = facts;
   const kind = eggKindOf(resident.kind);
   const laid = log.findLast((entry) => entry.kind === 'laid');
   const wish = log.findLast((entry) => entry.kind === 'surplus');
@@ -107,7 +110,11 @@ function broodOf(facts: BroodFacts): Brood {
     );
   }
   try {
-    const forecast = hatchForecast({ ...known, warmSince: known.warmSince ?? undefined, kind, asOf: today });
+    const forecast = hatchForecast({
+      ...known,
+      warmSince: known.warmSince ?? undefined,
+      ...{ kind, asOf: today, spreadTimes },
+    });
     return {
       ...known,
       forecast,

@@ -3,6 +3,8 @@ import { forgetTouched } from './house/touched';
 import { checkShippedData } from '@/contract/shippedData';
 import { createApp } from './app';
 import { startDevices } from './devices/devices';
+import { scoreKeeper } from './resources/scores';
+import { keepScoring } from './scores/keeping';
 import { settableClock, systemClock, type SettableClock } from './clock';
 import { seedDemo } from './demo';
 import { packageFacts, ROOT } from './root';
@@ -107,6 +109,8 @@ async function main(): Promise<void> {
   if (wanted.demo) await seedDemo(database, clock);
   await keepCounted(wanted.databaseUrl ? undefined : database);
   await keepForgetting(database);
+  // A test asks when it asks.
+  if (!wanted.testClock) keepScoring(scoreKeeper({ database, clock }));
   const devices = await startDevices({ database, clock }, wanted.mqttPort, wanted.mqttUrl);
   const onDisk = !wanted.databaseUrl && wanted.data !== 'memory';
   const app = createApp({

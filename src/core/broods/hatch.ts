@@ -22,6 +22,8 @@ export interface HatchQuestion {
   /** Of the place they are kept in. C */
   temperatureC: number;
   asOf: Day;
+  /** By how much the forecasts of this house have been too narrow (`windowScore`); 1 if left out. */
+  spreadTimes?: number | undefined;
 }
 
 export interface HatchForecast {
@@ -82,7 +84,7 @@ export function hatchForecast(question: HatchQuestion): HatchForecast {
   const ages = agesOf(question);
   const all = waysOf(question).flatMap(({ usual, ratePct, ways }) => {
     const { centre, spread } = waitingTime(usual, kind, temperatureC);
-    return drawsOf(centre, spread, ratePct, ways);
+    return drawsOf(centre, spread * (question.spreadTimes ?? 1), ratePct, ways);
   });
   const telling = Math.min(eggs, TELLING_EGGS);
   const chosen = resample(all.length, (index) => {

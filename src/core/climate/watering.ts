@@ -1,6 +1,6 @@
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
 import type { Status } from '@/core/housing/fit';
-import { redampBand, type Wishes } from './forecast';
+import { redampBand, type RedampBand, type Wishes } from './forecast';
 import { followMoisture, judgedWetness, layersAt, type MoistureCourse, type MoistureQuestion } from './moisture';
 import {
   evenly,
@@ -64,6 +64,7 @@ const SMALLEST_WATERING_ML = 5;
  * was too dry for longer than is borne makes it due today.
  * @param question the home freshly damped
  * @param facts at least the last damping (or filling), and what was found out since
+ * @param spreadTimes by how much the forecasts of this house have been too narrow (`windowScore`)
  */
 export function wateringOutlook(
   question: MoistureQuestion,
@@ -71,6 +72,7 @@ export function wateringOutlook(
   facts: WaterFact[],
   today: Day,
   dryAir?: DryAir,
+  spreadTimes = 1,
 ): WateringOutlook | null {
   const { box, wetness } = question;
   const damped = [...facts].reverse().find((fact) => fact.kind === 'damped');
@@ -85,7 +87,11 @@ export function wateringOutlook(
   const judged = judgedWetness(course, question.judged);
   const end = judged.findIndex((each) => each < limit);
   const endsAt = end < 0 ? null : end;
-  const { earliest, latest: slowest } = redampBand(fresh, limit, endsAt === null ? null : endsAt / 24);
+  const { earliest, latest: slowest } = widenedBand(
+    redampBand(fresh, limit, endsAt === null ? null : endsAt / 24),
+    endsAt === null ? null : endsAt / 24,
+    spreadTimes,
+  );
   // What is left of the way from where it was found is as uncertain as the whole: the less is left, the narrower.
   const leftIn = (wholeDays: number | null) => {
     if (wholeDays === null) return null;
@@ -111,6 +117,47 @@ export function wateringOutlook(
     layers: layersAt(course, hour),
     ...(dryAir && { dryAir }),
   };
+}
+
+/** The band as much wider about its middle as drying has shown itself to be less sure, in logarithms. */
+function widenedBand({ earliest, latest }: RedampBand, likely: number | null, times: number): RedampBand {
+  if (likely === null || likely === 0 || times === 1) return { earliest, latest };
+  const wider = (days: number | null) => (days === null || days <= 0 ? days : likely * (days / likely) ** times);
+  return { earliest: wider(earliest), latest: wider(latest) };
+}
+
+/** A drying as it was foreseen when it began, and as a handful has told it. Days from the damping. */
+export interface ForeseenDrying {
+  p10: number;
+  p50: number;
+  p90: number;
+  happened: number;
+}
+
+/**
+ * What would have been said of a drying on the day of the damping, beside what a handful felt later tells of it: felt as dry as the
+ * forecast is after `a` days, it dries `days / a` times as slowly as was foreseen.
+ * @returns null where the forecast sees no end of it, or the handful was as wet as at the damping, or drier than is ever foreseen
+ */
+export function foreseenDrying(
+  question: MoistureQuestion,
+  wishes: Wishes,
+  { shortMl, on }: Extract<WaterFact, { kind: 'damped' }>,
+  felt: Extract<WaterFact, { kind: 'felt' }>,
+): ForeseenDrying | null {
+  const limit = wishes.dampWetnessMin ?? 0;
+  const { damp, dry } = layersAtStart(question);
+  const short = question.box.dampHeldKg > 0 ? shortMl / 1000 / question.box.dampHeldKg : 0;
+  const since = { ...question, layers: { damp: less(damp, short), dry }, days: LOOKS_AHEAD_DAYS };
+  const course = followMoisture(since);
+  const end = judgedWetness(course, question.judged).findIndex((each) => each < limit);
+  const age = ageAt(course, question.judged, felt);
+  const days = daysBetween(on, felt.on);
+  if (end <= 0 || age <= 0 || days <= 0) return null;
+  const likely = end / 24;
+  const { earliest, latest } = redampBand(since, limit, likely);
+  if (earliest === null || latest === null) return null;
+  return { p10: Math.min(earliest, likely), p50: likely, p90: latest, happened: (likely * days) / (age / 24) };
 }
 
 /**

@@ -3,7 +3,7 @@ import { carriedOn, type AnimalMeasures } from '@/core/profiles/animal';
 import type { CareProfile, MoultSign, Stage } from '@/core/profiles/profile';
 import { Refusal, type FieldProblem } from '@/core/refusal';
 import { draw, DRAWS, LOOKS_AHEAD_MOULTS, sharePct, weighted, type Drawn, type GrownSince } from './draws';
-import { learnPace, usualIntervalDays } from './pace';
+import { learnPace, usualIntervalDays, widened } from './pace';
 import { premoultChance } from './premoult';
 import { TENTH_SD } from './normal';
 import { numbersOf } from './quantiles';
@@ -40,6 +40,8 @@ export interface MoultQuestion {
   others?: SeenMoult[][] | undefined;
   /** The instar it is in, where that is known. */
   instar?: number | undefined;
+  /** By how much the forecasts of this house have been too narrow (`windowScore`); 1 if left out. */
+  spreadTimes?: number | undefined;
   /** How many moults to look ahead, 1 to 5; lists ask for the next alone. */
   ahead?: number | undefined;
   /** Size of the taken measure from which its home no longer serves. mm */
@@ -149,7 +151,7 @@ export function moultForecast(question: MoultQuestion): MoultForecast {
       return logsOf(each.map(({ on }) => on).sort(), each, after).slice(-LATEST);
     });
   const isStaged = new Set(moults.flatMap(({ stage: began }) => began ?? [])).size > 1;
-  const pace = learnPace(own, logsOfAll(siblings), logsOfAll(others), isStaged);
+  const pace = widened(learnPace(own, logsOfAll(siblings), logsOfAll(others), isStaged), question.spreadTimes ?? 1);
   const sizes = moults.flatMap((each) => (each.sizeMm === undefined ? [] : [each.sizeMm]));
   const growth = learnGrowth(profile, ratiosOf(moults), stage);
   const sizeNow = sizeToday(question, stage, moults) ?? sizes.at(-1);

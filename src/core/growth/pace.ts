@@ -61,6 +61,20 @@ const TRENDS = [-0.08, -0.03, 0.02, 0.07, 0.12, 0.17, 0.22, 0.28];
 /** With age intervals lengthen; where the stages are written down the usual ones do so by themselves. From memory */
 const TREND = { unstaged: { mean: 0.08, doubt: 0.1 }, staged: { mean: 0, doubt: 0.05 } } as const;
 
+/** The same pace, as much less sure as forecasts of it have shown themselves to be. */
+export const widened = (pace: Pace, times: number): Pace =>
+  times === 1
+    ? pace
+    : {
+        mean: pace.mean,
+        variance: pace.variance * times * times,
+        courses: pace.courses.map((course) => ({
+          ...course,
+          spread: course.spread * times,
+          variance: course.variance * times * times,
+        })),
+      };
+
 /**
  * The pace of one animal by partial pooling, level under level: what is usual, its kind, its siblings, itself. An
  * animal without a moult has the pace of its siblings, one with many its own. How even its intervals are and how they lengthen

@@ -10,7 +10,8 @@ export interface Teller extends Kin {
 
 /** A resident as its forecast is asked for. */
 export interface Subject extends Teller {
-  stage: Stage;
+  /** Guessed from its size or its pace if left out. */
+  stage?: Stage | undefined;
   /** Of the measure that is taken of its kind. mm */
   sizeMm?: number | undefined;
   /** The day on which it was taken. */
@@ -21,6 +22,8 @@ export interface Subject extends Teller {
   temperatureC: number;
   /** How warm it has been since its last moult. C */
   sinceTemperatureC?: number | undefined;
+  /** By how much the windows of this house are widened. */
+  spreadTimes?: number | undefined;
 }
 
 /** The question of one resident's next moult, with whom its pace is learned from. */
@@ -30,11 +33,12 @@ export function moultQuestion(
   tellers: readonly Teller[],
   asOf: Day,
 ): MoultQuestion {
-  const { stage, sizeMm, sizedOn, bornOn, instar, moults, signs, temperatureC, sinceTemperatureC } = subject;
+  const { stage, sizeMm, sizedOn, bornOn, instar, moults, signs, temperatureC, sinceTemperatureC, spreadTimes } =
+    subject;
   const { siblings, others } = kinOf(subject, tellers);
   return {
     ...{ profile, stage, sizeMm, sizedOn, bornOn, instar, moults, signs, asOf },
-    ...{ temperatureC, sinceTemperatureC },
+    ...{ temperatureC, sinceTemperatureC, spreadTimes },
     siblings: siblings.map((each) => each.moults),
     others: others.map((each) => each.moults),
   };

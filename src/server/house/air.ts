@@ -72,14 +72,15 @@ export function wateringFor(
   facts: WaterFact[],
   today: Day,
   alarms: Alarm[],
+  spreadTimes: number,
 ): WateringOutlook | null {
   if (profile.climate.damping !== 'soil' || home.nest !== undefined || home.substrateDepthMm === 0) return null;
   const dry = alarms.find((each) => each.kind === 'too-dry');
   const dryAir = dry && { humidityPct: dry.value ?? 0, hours: dry.hours, minPct: dry.limit ?? 0 };
   const question = questionFor(profile, resident, home, { ...room, air: steady(room.air) }, materials, 1);
   const wishes = wishesOf(profile);
-  return outlooks(JSON.stringify([question, wishes, facts, today, dryAir]), () =>
-    wateringOutlook(question, wishes, facts, today, dryAir),
+  return outlooks(JSON.stringify([question, wishes, facts, today, dryAir, spreadTimes]), () =>
+    wateringOutlook(question, wishes, facts, today, dryAir, spreadTimes),
   );
 }
 

@@ -15,6 +15,7 @@ import { noticedSigns } from '@/core/plan/signs';
 import type { CareBook } from '@/core/profiles/careBook';
 import { groupBy } from '@/core/groupBy';
 import { warmthIn } from './air';
+import { spreadInForce } from '../scores/spread';
 import { moultsAsLived } from './records';
 import type { Shared } from './shared';
 import { digestOf } from '../secrets';
@@ -32,6 +33,8 @@ export interface GrowthFacts {
   warmth: Shared['warmth'];
   /** Where each has lived, and how warm that was. */
   lived: ReadonlyMap<string, Lived>;
+  /** By how much the windows of moults are widened in this house. */
+  spreadTimes: number;
   /** Of a species: another one whenever one of it has told something else. */
   printOf: (scientificName: string) => string;
 }
@@ -87,6 +90,7 @@ export async function growthFactsOf(
   const tellers = tellersOf(kin, moults);
   return {
     ...{ moults, lived, tellers, printOf: printsOf(tellers), warmth: await warmthIn(queries, now) },
+    spreadTimes: (await spreadInForce(queries)).moult,
     groups: new Map(
       resident.form === 'group' ? [[resident.id, groupMoults(heads, lived.get(resident.id), today)]] : [],
     ),
@@ -135,6 +139,7 @@ export function subjectOf(
     instar: group ? group.at(-1)?.instar : resident.instar,
     signs: noticedSigns(told, today),
     temperatureC: facts.warmth(home).temperatureC,
+    ...(facts.spreadTimes !== 1 && { spreadTimes: facts.spreadTimes }),
   };
 }
 

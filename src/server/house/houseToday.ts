@@ -7,6 +7,7 @@ import type { CareBook } from '@/core/profiles/careBook';
 import type { Hemisphere } from '@/core/season/year';
 import type { Shelf } from '../larder';
 import type { StandingRest } from '../rests';
+import type { SpreadInForce } from '../scores/spread';
 import type { Database, Queries } from '../storage/database';
 import type { GrowthFacts } from './growthFacts';
 import { letOthersIn } from './inTurn';
@@ -39,6 +40,8 @@ export interface HouseToday {
   on: Day;
   care: CareBook;
   hemisphere: Hemisphere;
+  /** By how much the windows of this house are widened. */
+  spread: SpreadInForce;
   /** What lies in the store. */
   shelf: Shelf;
   homes: readonly Home[];

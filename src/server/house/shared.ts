@@ -10,6 +10,7 @@ import { careOf, materialTable } from '../care';
 import { groupBy } from '@/core/groupBy';
 import { ALARM_DAYS } from '../homeReadings';
 import { EMPTY_SHELF, larderOf, type Shelf } from '../larder';
+import { spreadInForce, type SpreadInForce } from '../scores/spread';
 import type { Queries } from '../storage/database';
 import { listProbes } from '../storage/probes';
 import { readingsOfHomes } from '../storage/readings';
@@ -21,6 +22,8 @@ export interface Shared {
   now: string;
   care: CareBook;
   hemisphere: Hemisphere;
+  /** By how much the windows of this house are widened. */
+  spread: SpreadInForce;
   materials: MaterialTable;
   /** What lies in the store, and what can be fed of it. */
   shelf: Shelf;
@@ -43,7 +46,7 @@ export async function readShared(queries: Queries, on: Day, now: string): Promis
     await materialTable(queries),
   ];
   return {
-    ...{ on, now, care, hemisphere, materials },
+    ...{ on, now, care, hemisphere, materials, spread: await spreadInForce(queries) },
     ...{ shelf: EMPTY_SHELF, larder: larderOf(EMPTY_SHELF) },
     ...(await readAir(queries, now)),
   };

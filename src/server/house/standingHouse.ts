@@ -224,6 +224,7 @@ export class StandingHouse {
     this.prints = prints;
     return {
       ...{ moults, lived, tellers, groups: this.groups, printOf: printsOf(tellers, prints) },
+      spreadTimes: this.shared.spread.moult,
       warmth: (home) => this.shared.warmth(home),
     };
   }
@@ -369,6 +370,7 @@ export class StandingHouse {
     const residents = homes.flatMap(({ id }) => inOrderOfComing(byHome.get(id) ?? []));
     return {
       ...{ on: shared.on, care: shared.care, shelf: shared.shelf, hemisphere: shared.hemisphere, homes, residents },
+      spread: shared.spread,
       // Copies: who has asked for this answer keeps it as it is.
       facts: {
         ...this.growth,

@@ -27,7 +27,7 @@ export interface WaterOfHome {
  * @param isResting whether one is in its winter rest
  */
 export function waterOfHome(
-  { care, materials, on, now, probes, readings, roomOf, warmth }: Shared,
+  { care, materials, on, now, probes, readings, roomOf, warmth, spread }: Shared,
   home: Home,
   tenants: readonly Resident[],
   log: Entry[],
@@ -52,7 +52,7 @@ export function waterOfHome(
   const weighings = weighingsOf(inHome, readings);
   const wateringBy = (until: Day) => {
     const facts = waterFacts(log, weighings, on, until);
-    return apartOf(() => wateringFor(profile, tenant, home, room, materials, facts, on, alarms));
+    return apartOf(() => wateringFor(profile, tenant, home, room, materials, facts, on, alarms, spread.drying));
   };
   const morning = wateringBy(addDays(on, -1));
   const isDampedToday = lastDamping(log, on)?.on === on;

@@ -15,6 +15,7 @@ import { requirePlaceIn } from './probes';
 import { invalid, notFound, Problem } from '../http/problem';
 import { questionFor, roomsOf, wateringFor } from '../house/air';
 import type { Queries } from '../storage/database';
+import { spreadInForce } from '../scores/spread';
 import { waterEntriesOf } from '../storage/entries';
 import { findHome, updateFactors } from '../storage/homes';
 import { findProbe, findProbeLike, insertProbe, listProbes } from '../storage/probes';
@@ -59,6 +60,7 @@ export function airHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
                 waterFacts(entries, weighings, today),
                 today,
                 alarms,
+                (await spreadInForce(database)).drying,
               )
             : null,
         alarms,

@@ -92,7 +92,7 @@ export function growthHandlers({ database, clock }: Deps): Pick<Handlers, Names>
           if (isUntold(facts, resident)) return [];
           const subject = apartOf(() => subjectOf(facts, care, resident, home, log, asOf));
           const grownMm = care.of(resident).growth.grownMm.value;
-          return subject ? [{ ...subject, profile: resident.profile, grownMm }] : [];
+          return subject ? [{ ...subject, stage: resident.stage, profile: resident.profile, grownMm }] : [];
         }),
       };
     },

@@ -113,7 +113,7 @@ export function storeHandlers({ database, clock }: Deps): Pick<Handlers, Names> 
   };
 }
 
-async function supplierOf(queries: Queries) {
+export async function supplierOf(queries: Queries) {
   const own = (await readPriceList(queries, FEEDER_POST)) ?? null;
   return listSupplier(own === null ? FEEDER_POST : 'Your own price list', own, stockItems);
 }

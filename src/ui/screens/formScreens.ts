@@ -15,6 +15,7 @@ export { ItemScreen } from './ItemScreen';
 export { OrdersScreen } from './OrdersScreen';
 export { EditHomeScreen } from './EditHomeScreen';
 export { ResidentsScreen } from './ResidentsScreen';
+export { ScoresScreen } from './ScoresScreen';
 export { ImportScreen } from './ImportScreen';
 export { KeptAsScreen } from './KeptAsScreen';
 export { MaterialScreen } from './MaterialScreen';

@@ -1,0 +1,5 @@
+import { ScoresScreen } from '@/ui/screens/lazyForms';
+
+export default function ScoresRoute() {
+  return <ScoresScreen />;
+}
