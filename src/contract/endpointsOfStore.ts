@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import type { Endpoint } from './endpoint';
 import { feedingHistoryReply } from './feedingHistory';
-import { itemId } from './feeding';
+import { food, itemId, newPlant } from './feeding';
 import { id } from './primitives';
 import { routes } from './routes';
 import {
@@ -26,8 +26,21 @@ const choices = z.object({ choices: z.array(schoolChoice) });
 export const storeEndpoints = {
   larder: {
     ...routes.larder,
-    summary: 'Every kind of feeder with its sizes, and every other food.',
+    summary: 'Every kind of feeder with its sizes, and every other food, the plants of the house among them.',
     reply: larderReply,
+  },
+  addPlant: {
+    ...routes.addPlant,
+    summary: 'Adds a food plant of the house; the same name is the same plant.',
+    body: newPlant,
+    reply: z.object({ plant: food }),
+    status: 201,
+  },
+  removePlant: {
+    ...routes.removePlant,
+    summary: 'Takes a plant of the house out; those that were given it go on with their others.',
+    params: z.strictObject({ plantId: itemId }),
+    reply: z.object({ removed: z.string() }),
   },
   store: {
     ...routes.store,

@@ -43,6 +43,10 @@ export const feederKind = z.strictObject({
   culture: z.strictObject({ femaleShare: fact, eggsPerFemalePerWeek: fact, hatchSharePct: fact }),
 }) satisfies z.ZodType<FeederKind>;
 
+const monthDay = z.string().regex(/^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/, {
+  error: 'Must be a day of the year, written MM-DD.',
+});
+
 export const food = z.strictObject({
   id: itemId,
   name: z.string().min(1),
@@ -53,10 +57,26 @@ export const food = z.strictObject({
     .strictObject({ groups: z.array(z.string()).min(1), school: z.string(), why: z.string().min(1) })
     .optional(),
   evergreen: z.boolean().optional(),
+  inLeaf: z.strictObject({ from: monthDay, to: monthDay }).optional(),
+  tough: z.boolean().optional(),
   thorny: z.boolean().optional(),
   gramsPerCutting: fact.optional(),
   ...ground,
 }) satisfies z.ZodType<Food>;
+
+/** A food plant of a keeper's own. */
+export const newPlant = z.strictObject({
+  name: line('the name of the plant', 60),
+  /** In water a cutting keeps so long at midsummer. */
+  keepsDays: quantity('days', 1, 60, true).default(5),
+  evergreen: z.boolean().default(false),
+  /** From which day of the year to which it bears leaves, in the north; left out, as most that shed them. */
+  inLeaf: z.strictObject({ from: monthDay, to: monthDay }).optional(),
+  /** Too tough for hatchlings; with thorns. */
+  tough: z.boolean().default(false),
+  thorny: z.boolean().default(false),
+});
+export type NewPlant = z.infer<typeof newPlant>;
 
 // ---- meals ----
 
@@ -157,6 +177,9 @@ const mealFields = {
   dishes: z.array(dish),
   maxLengthMm: z.number().optional(),
   prepared: z.enum(['live', 'pre-killed']).optional(),
+  /** Of leaves: from that day on none of its plants bears any; and what it might be got used to instead. */
+  bareFrom: day.optional(),
+  insteadOf: z.array(z.string()).optional(),
   cautions: z.array(z.enum(FEEDING_CAUTIONS)),
 };
 /** A meal as a job of the round carries it. */

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { FEEDING_CAUTIONS } from '@/core/feeding/food';
 import { JOB_KINDS } from '@/core/plan/jobs';
 import { SKIP_REASONS } from '@/core/plan/work';
 import { FORMS, MOULT_SIGNS } from '@/core/profiles/profile';
@@ -294,6 +295,8 @@ const sheetTask = z.object({
       drinkMl: z.number().nullable(),
     }),
   ),
+  /** What to mind when it is given. */
+  cautions: z.array(z.enum(FEEDING_CAUTIONS)),
   waterMl: z.number().nullable(),
 });
 export const sitterSheet = z

@@ -269,6 +269,8 @@ export const careProfile = z
         stages,
         school: z.string().optional(),
         everyDays: z.number().positive(),
+        winterEveryDays: z.number().positive().optional(),
+        aloneFromInstar: z.int().positive().optional(),
         toleranceDays: z.number().nonnegative(),
         minutes: z.number().positive(),
         ...ground,

@@ -209,6 +209,8 @@ export const resident = z
     permit: z.string().nullable(),
     /** The school that is followed on each topic on which one was chosen for it, its kind or its room. */
     schools,
+    /** The plants it is given, the usual one first, where its keeper chose them; left out, those of its species. */
+    plants: z.array(z.string()).optional(),
     /** Food it is never given, with the reason. */
     forbidden: z.record(z.string(), z.string()),
     /** Rules that are settled in its home, kept so on purpose, with the reason. */
@@ -298,6 +300,13 @@ export const residentChange = z
     profile: profileId,
     sex,
     grownMm: mm(1, 640).nullable(),
+    /** The plants it is given, the usual one first; null for those of its species. */
+    plants: z
+      .array(itemId)
+      .min(1, { error: 'Give at least one plant.' })
+      .max(30)
+      .refine((list) => new Set(list).size === list.length, { error: 'Give each plant once.' })
+      .nullable(),
     bornOn: day.nullable(),
     motherId: id.nullable(),
     fatherId: id.nullable(),

@@ -105,6 +105,8 @@ export const routes = {
   layExample: { method: 'put', path: '/api/house/example' },
   dropExample: { method: 'delete', path: '/api/house/example' },
   changes: { method: 'get', path: '/api/house/changes' },
+  addPlant: { method: 'post', path: '/api/plants' },
+  removePlant: { method: 'delete', path: '/api/plants/:plantId' },
   larder: { method: 'get', path: '/api/larder' },
   store: { method: 'get', path: '/api/store' },
   stockEntries: { method: 'get', path: '/api/store/entries' },

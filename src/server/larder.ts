@@ -1,5 +1,5 @@
 import type { CultureFacts } from './storage/store';
-import { type Dish, amountOf, preyOf, type FeederKind, type Larder } from '@/core/feeding/food';
+import { type Dish, amountOf, preyOf, type FeederKind, type Food, type Larder } from '@/core/feeding/food';
 import { shippedFeeders, shippedFoods } from '@/contract/shipped';
 import type { StockEntry, StockLine } from '@/contract/store';
 import { standingStock, type StockEvent } from '@/core/feeding/feederStages';
@@ -18,9 +18,6 @@ const materialIds = new Set<string>(MATERIALS);
 /** Everything that can lie in the store. */
 export const stockItems: ReadonlySet<string> = new Set([...classIds, ...foodById.keys(), ...materialIds]);
 
-/** Everything that can be eaten. */
-export const eatableItems: ReadonlySet<string> = new Set([...classIds, ...foodById.keys()]);
-
 /** A kind of feeder by its id. @throws Refusal at `kind` naming those there are */
 export function requireFeeder(id: string): FeederKind {
   const kind = shippedFeeders.find((each) => each.id === id);
@@ -30,8 +27,9 @@ export function requireFeeder(id: string): FeederKind {
 }
 
 /** @throws Refusal when something is forbidden that nobody eats */
-export function requireFoods(forbidden: Readonly<Record<string, string>>): void {
-  const unknown = Object.keys(forbidden).filter((id) => !eatableItems.has(id));
+export function requireFoods(forbidden: Readonly<Record<string, string>>, foods: readonly Food[]): void {
+  const known = new Set([...classIds, ...foods.map(({ id }) => id)]);
+  const unknown = Object.keys(forbidden).filter((id) => !known.has(id));
   if (unknown.length === 0) return;
   throw new Refusal(
     unknown.map((id) => ({ path: `forbidden.${id}`, message: 'There is no food of that id. See /api/larder.' })),
@@ -54,9 +52,17 @@ export interface Shelf {
   lots: Map<string, FoodLot[]>;
   /** Sizes that own cultures yield. */
   bred: ReadonlySet<string>;
+  /** Every food that is known here. */
+  foods: readonly Food[];
 }
 
-export const EMPTY_SHELF: Shelf = { lines: [], feeders: new Map(), lots: new Map(), bred: new Set() };
+export const EMPTY_SHELF: Shelf = {
+  lines: [],
+  feeders: new Map(),
+  lots: new Map(),
+  bred: new Set(),
+  foods: shippedFoods,
+};
 
 /** A dish that was given on a day. */
 export interface FedDish {
@@ -80,6 +86,7 @@ export function shelfFrom(
   entries: readonly StockEntry[],
   fed: Iterable<FedDish>,
   cultures: readonly CultureFacts[],
+  foods: readonly Food[],
   today: Day,
 ): Shelf {
   const byItem = new Map<string, (StockEvent & { item: string; at: string })[]>();
@@ -118,7 +125,7 @@ export function shelfFrom(
     lines.push({ item, unit, onHand: totalOf(fresh), stale, useBy, countedOn: countedOn.get(item) ?? null });
   }
   const bred = new Set(cultures.flatMap((each) => (each.breeders > 0 ? each.harvested : [])));
-  return { lines, feeders, lots, bred };
+  return { lines, feeders, lots, bred, foods };
 }
 
 /** From when on the book of a kind tells: the last count of each size, or its first entry. */
@@ -131,7 +138,7 @@ function beginOf(kind: FeederKind, entries: readonly StockEntry[]): Day | undefi
 }
 
 /** All that can be fed here, with what there is of it. Of feeders that nobody stocks no size is missing. */
-export function larderOf({ lines, bred }: Shelf): Larder {
+export function larderOf({ lines, bred, foods }: Shelf): Larder {
   const onHand = new Map(lines.map((line) => [line.item, line.onHand]));
   const stockedKinds = new Set(
     shippedFeeders.filter((kind) => kind.classes.some((each) => onHand.has(each.id))).map((kind) => kind.id),
@@ -145,6 +152,6 @@ export function larderOf({ lines, bred }: Shelf): Larder {
       ...(stockedKinds.size > 0 && { onHand: onHand.get(prey.id) ?? 0 }),
       isBred: bred.has(prey.id),
     })),
-    foods: shippedFoods.map((food) => ({ ...food, onHand: onHand.get(food.id) })),
+    foods: foods.map((food) => ({ ...food, onHand: onHand.get(food.id) })),
   };
 }

@@ -1,8 +1,8 @@
 import type { NewEntry } from '@/contract/entries';
 import type { Entry } from '@/contract/storedEntries';
 import type { Home } from '@/contract/records';
-import { shippedFeeders, shippedFoods } from '@/contract/shipped';
-import { whyNot, type Dish } from '@/core/feeding/food';
+import { shippedFeeders } from '@/contract/shipped';
+import { whyNot, type Dish, type Food } from '@/core/feeding/food';
 import { addDays, dayOfMoment, type Day } from '@/core/measure/day';
 import { quietTime } from '@/core/plan/quiet';
 import type { LeaveAlone, LogEntry, MoultOutlook } from '@/core/plan/work';
@@ -11,6 +11,7 @@ import type { CareBook } from '@/core/profiles/careBook';
 import type { CareProfile } from '@/core/profiles/profile';
 import { colonyStateOf, sealedIn } from './house/colonies';
 import { growthFactsOf, rememberedForecast, subjectOf, type GrowthFacts } from './house/growthFacts';
+import { foodsOf } from './foods';
 import { invalid, Problem } from './http/problem';
 import { logsOf } from './logs';
 import type { Queries } from './storage/database';
@@ -22,8 +23,9 @@ import { residentOn } from './today';
 
 type Offer = Extract<NewEntry, { kind: 'offered' }>;
 
+type FoodsById = ReadonlyMap<string, Food>;
+
 const classById = new Map(shippedFeeders.flatMap((kind) => kind.classes.map((each) => [each.id, each] as const)));
-const foodById = new Map(shippedFoods.map((food) => [food.id, food]));
 
 /**
  * Refuses food that this one is not given, and an offer to one that is left alone unless it is insisted on (of a day gone
@@ -39,8 +41,9 @@ export async function requireOffer(
   now: string,
 ): Promise<Entry['data']> {
   const profile = care.of(resident);
-  const dishes = offer.dishes?.map((dish, index) => knownDish(dish, index));
-  dishes?.forEach((dish, index) => requireAllowed(dish, index, profile, resident));
+  const foods = new Map((await foodsOf(queries)).map((food) => [food.id, food]));
+  const dishes = offer.dishes?.map((dish, index) => knownDish(foods, dish, index));
+  dishes?.forEach((dish, index) => requireAllowed(foods, dish, index, profile, resident));
   // What is brought in of days gone by has happened: nobody can be asked any more.
   const isPast = offer.insist === true && on < dayOfMoment(new Date(now));
   const quiet = isPast ? null : await quietOn(queries, care, resident, on, now);
@@ -84,19 +87,19 @@ function whyQuiet(quiet: LeaveAlone): string {
 }
 
 /** A dish with what is known of its feeder. @throws Problem when there is no such food, or nothing is said of how much */
-function knownDish(dish: Dish, index: number): Dish {
+function knownDish(foods: FoodsById, dish: Dish, index: number): Dish {
   const path = `dishes.${index}.food`;
   const size = classById.get(dish.food);
-  if (!size && !foodById.has(dish.food)) throw invalid(path, `There is no food ${dish.food}. See /api/larder.`);
+  if (!size && !foods.has(dish.food)) throw invalid(path, `There is no food ${dish.food}. See /api/larder.`);
   if (!size) return dish;
   if (dish.count === undefined) throw invalid(`dishes.${index}.count`, 'Must be how many were offered.');
   const { lengthMm = size.lengthMm, massG = size.massG * dish.count } = dish;
   return { ...dish, lengthMm, massG };
 }
 
-function requireAllowed({ food }: Dish, index: number, profile: CareProfile, resident: Ever): void {
-  const why = whyNot(foodById.get(food) ?? { id: food }, profile, resident.schools, resident.forbidden);
-  if (why !== undefined) throw invalid(`dishes.${index}.food`, `${foodById.get(food)?.name ?? food}: ${why}`);
+function requireAllowed(foods: FoodsById, { food }: Dish, index: number, profile: CareProfile, resident: Ever): void {
+  const why = whyNot(foods.get(food) ?? { id: food }, profile, resident.schools, resident.forbidden);
+  if (why !== undefined) throw invalid(`dishes.${index}.food`, `${foods.get(food)?.name ?? food}: ${why}`);
 }
 
 /** Why one is left alone on a day; null where it is not. */

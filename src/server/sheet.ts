@@ -1,19 +1,20 @@
 import type { AbsenceFacts, SitterSheet } from '@/contract/plan';
-import { shippedFeeders, shippedFoods } from '@/contract/shipped';
+import { shippedFeeders } from '@/contract/shipped';
 import { absencePlan, type Task, type Visit } from '@/core/plan/absence';
-import { feedingRhythm } from '@/core/plan/feedingJobs';
+import { feedingRhythm, mindedAt } from '@/core/plan/feedingJobs';
 import type { Day } from '@/core/measure/day';
-import type { Dish } from '@/core/feeding/food';
+import type { Dish, FeedingCaution, Food } from '@/core/feeding/food';
 import { groupBy } from '@/core/groupBy';
 import { isDangerous } from './dangers';
 import { houseToday, type HouseToday, type Lodger } from './house/houseToday';
 import type { Queries } from './storage/database';
 import { listShelves } from './storage/shelves';
 
-const nameOfFood = new Map([
-  ...shippedFeeders.flatMap((kind) => kind.classes.map((each) => [each.id, `${kind.name}, ${each.name}`] as const)),
-  ...shippedFoods.map((food) => [food.id, food.name] as const),
-]);
+const namesOf = (foods: readonly Food[]): ReadonlyMap<string, string> =>
+  new Map([
+    ...shippedFeeders.flatMap((kind) => kind.classes.map((each) => [each.id, `${kind.name}, ${each.name}`] as const)),
+    ...foods.map((food) => [food.id, food.name] as const),
+  ]);
 
 type SheetStop = SitterSheet['visits'][number]['stops'][number];
 
@@ -28,6 +29,7 @@ export async function sheetOf(queries: Queries, absence: AbsenceFacts, today: Da
     })),
   });
   const lodgers = new Map(house.lodgers.map((lodger) => [lodger.resident.id, lodger]));
+  const names = namesOf(house.shelf.foods);
   const shelves = new Map((await listShelves(queries)).map((shelf) => [shelf.id, shelf]));
   const stopOf = (residentId: string, tasks: readonly Task[]): SheetStop[] => {
     const lodger = lodgers.get(residentId);
@@ -40,7 +42,8 @@ export async function sheetOf(queries: Queries, absence: AbsenceFacts, today: Da
       {
         ...{ residentId, code: home.code, shelf: shelf.name, room: shelf.room, kinds },
         ...{ scientificName: resident.scientificName, called: resident.called },
-        dishes: kinds.includes('feed') ? dishesOf(lodger, today).map(dishLine) : [],
+        dishes: kinds.includes('feed') ? dishesOf(lodger, today).map((dish) => dishLine(names, dish)) : [],
+        cautions: kinds.includes('feed') ? cautionsOf(lodger, today) : [],
         waterMl: isDamped ? Math.round(state.watering?.waterMl ?? 0) : null,
       },
     ];
@@ -74,8 +77,14 @@ function dishesOf({ today: state }: Lodger, today: Day): readonly Dish[] {
   return feedingRhythm(state, today)?.meal.dishes ?? [];
 }
 
-const dishLine = ({ food, count, massG, volumeMl }: Dish) => ({
-  name: nameOfFood.get(food) ?? food,
+/** Whoever comes for an absence stands before the same box: where a zip opens, what is in the jar. */
+function cautionsOf({ today: state }: Lodger, today: Day): FeedingCaution[] {
+  const next = feedingRhythm(state, today);
+  return next ? mindedAt(state, next.meal) : [];
+}
+
+const dishLine = (names: ReadonlyMap<string, string>, { food, count, massG, volumeMl }: Dish) => ({
+  name: names.get(food) ?? food,
   count: count ?? null,
   massG: count === undefined && massG !== undefined ? massG : null,
   drinkMl: volumeMl ?? null,
@@ -103,8 +112,9 @@ function stockFor(
     }
   }
   const onHand = new Map(shelf.lines.map((line) => [line.item, line.onHand]));
+  const names = namesOf(shelf.foods);
   return [...needed].map(([food, { amount, unit }]) => ({
-    ...{ name: nameOfFood.get(food) ?? food, needed: Math.ceil(amount), unit },
+    ...{ name: names.get(food) ?? food, needed: Math.ceil(amount), unit },
     have: onHand.get(food) ?? null,
   }));
 }

@@ -1,8 +1,7 @@
-import { shippedFeeders, shippedFoods } from '@/contract/shipped';
+import { shippedFeeders } from '@/contract/shipped';
 import type { SupplyPlan } from '@/contract/store';
 import { breedersFor, yieldPerWeek } from '@/core/feeding/culture';
 import { demandOf, type Demand, type Eater } from '@/core/feeding/demand';
-import type { FoodLot } from '@/core/feeding/foodStock';
 import { feederSupply, foodShortfall, supplyLine, type PriceLine } from '@/core/feeding/supply';
 import type { Day } from '@/core/measure/day';
 import { latest } from '@/core/plan/signs';
@@ -11,7 +10,7 @@ import type { Supplier } from './devices/supplier';
 import { houseToday, type HouseToday, type Lodger } from './house/houseToday';
 import { inTurn } from './house/inTurn';
 import { answersTheSame, askedOf, onHandOf, type StoreAsked } from './house/storeAsked';
-import { larderOf } from './larder';
+import { larderOf, type Shelf } from './larder';
 import type { Queries } from './storage/database';
 import { listCultures } from './storage/store';
 
@@ -25,7 +24,7 @@ export async function supplyPlanOf(queries: Queries, supplier: Supplier, today: 
   const prices = new Map((await supplier.priceList()).lines.map((line) => [line.item, line]));
   const lines = [
     ...(await feederLines(queries, demand, shelf.feeders, prices, today)),
-    ...foodLines(demand, shelf.lots, prices, today),
+    ...foodLines(shelf, demand, prices, today),
   ];
   const totalCost = lines.reduce((sum, line) => sum + line.totalCost, 0);
   return { from: today, weeks: WEEKS, supplier: supplier.name, lines, totalCost };
@@ -112,12 +111,12 @@ function breedersOrNull(work: () => number): number | null {
 }
 
 function foodLines(
+  { foods, lots }: Shelf,
   demand: ReadonlyMap<string, number[]>,
-  lots: ReadonlyMap<string, FoodLot[]>,
   prices: ReadonlyMap<string, PriceLine>,
   today: Day,
 ): Lines {
-  return shippedFoods.flatMap((food) => {
+  return foods.flatMap((food) => {
     const own = demand.get(food.id);
     if (!own || !isNeeded(own)) return [];
     const unit = food.kind === 'sugar' ? ('ml' as const) : ('g' as const);

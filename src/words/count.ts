@@ -9,5 +9,10 @@ export function countWords(count: number, one: string, more = `${one}s`): string
 /** "soil", "soil and water", "soil, water and air". */
 export const listWords = (items: readonly string[]): string => LISTS.format(items);
 
+const CHOICES = new Intl.ListFormat('en-GB', { type: 'disjunction' });
+
+/** "ivy", "bramble or ivy". */
+export const orListWords = (items: readonly string[]): string => CHOICES.format(items);
+
 /** "71 %". */
 export const pct = (value: number) => `${Math.round(value)} %`;

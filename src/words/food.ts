@@ -1,5 +1,5 @@
 import type { Dish, FeederKind, FeedingCaution, FeedingGround, Food } from '@/core/feeding/food';
-import { gramsPerCutting } from '@/core/feeding/leaves';
+import { gramsPerCutting } from '@/core/feeding/cuttings';
 import type { JobMeal } from '@/core/plan/work';
 import type { LengthWords } from './lengths';
 import { countWords } from './count';
@@ -95,7 +95,10 @@ const CAUTION_WORDS: Record<FeedingCaution, string> = {
   wash: 'wash it',
   'out-of-stock': 'none left in the store',
   founding: 'sealed in: no food until the first workers',
-  'none-in-leaf': 'none of its plants is in leaf',
+  'none-in-leaf': 'none of its plants is in leaf: frozen or potted ones, or another that is',
+  'bare-soon': 'none of its plants will be in leaf soon: freeze or pot some now',
+  'soft-leaves': 'too tough for hatchlings: soft tips only, or cut the edges',
+  zip: 'a zip crushes: open it with fingers behind it, look before it closes',
 };
 
 export const cautionsWords = (cautions: readonly FeedingCaution[]) =>

@@ -1,5 +1,6 @@
 import type { SitterSheet } from '@/contract/plan';
 import type { JobKind } from '@/core/plan/jobs';
+import { cautionsWords } from './food';
 import { JOB_WORDS } from './jobKinds';
 
 /** Why a box stays shut. */
@@ -14,9 +15,10 @@ export const NEVER_OPEN_WORDS: Record<SitterSheet['neverOpen'][number]['why'], s
 type Stop = SitterSheet['visits'][number]['stops'][number];
 
 /** One thing to do at a box, with what to give and how much. */
-export function sitterTask(kind: JobKind, { dishes, waterMl }: Stop): string {
+export function sitterTask(kind: JobKind, { dishes, waterMl, cautions }: Stop): string {
   const { noun, task = noun } = JOB_WORDS[kind];
-  if (kind === 'feed' && dishes.length > 0) return `${task}: ${dishes.map(dishWords).join('; ')}`;
+  const mind = kind === 'feed' && cautions.length > 0 ? `. Mind: ${cautionsWords(cautions)}` : '';
+  if (kind === 'feed' && dishes.length > 0) return `${task}: ${dishes.map(dishWords).join('; ')}${mind}`;
   return kind === 'damp' && waterMl !== null ? `${task}: ${waterMl} mL` : task;
 }
 

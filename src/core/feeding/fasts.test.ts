@@ -3,7 +3,8 @@ import { shippedFoods } from '@/contract/shipped';
 import { addDays } from '@/core/measure/day';
 import type { LeafDiet } from '@/core/profiles/profile';
 import { expectedMoults } from './demand';
-import { gramsPerCutting, leafMeal } from './leaves';
+import { gramsPerCutting } from './cuttings';
+import { leafMeal } from './leaves';
 
 const FROM = '2026-03-14';
 const GROUND = profileOf('ground-tarantula');

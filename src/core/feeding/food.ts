@@ -1,3 +1,4 @@
+import type { Day } from '@/core/measure/day';
 import type { CareProfile, Fact, Ground } from '@/core/profiles/profile';
 import { schoolsInForce, type Schools } from '@/core/profiles/schools';
 
@@ -50,6 +51,10 @@ export interface Food extends Ground {
   /** Given to these only by those who follow a school. */
   onlyWith?: { groups: string[]; school: string; why: string };
   evergreen?: boolean;
+  /** Of plants that shed their leaves: from which day of the year to which they bear them, in the north. MM-DD */
+  inLeaf?: { from: string; to: string };
+  /** Its grown leaves are too tough for hatchlings. */
+  tough?: boolean;
   thorny?: boolean;
   /** Of plants: the leaves on one cutting of about 30 cm. */
   gramsPerCutting?: Fact;
@@ -127,6 +132,9 @@ export const FEEDING_CAUTIONS = [
   'out-of-stock',
   'founding',
   'none-in-leaf',
+  'bare-soon',
+  'soft-leaves',
+  'zip',
 ] as const;
 export type FeedingCaution = (typeof FEEDING_CAUTIONS)[number];
 
@@ -138,6 +146,9 @@ export interface Meal {
   /** Of prey: the largest that is safe. */
   maxLengthMm?: number | undefined;
   prepared?: 'live' | 'pre-killed' | undefined;
+  /** Of leaves: from that day on none of its plants bears any, and what it might be got used to instead. */
+  bareFrom?: Day | undefined;
+  insteadOf?: string[] | undefined;
   cautions: FeedingCaution[];
   grounds: FeedingGround[];
 }

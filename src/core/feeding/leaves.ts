@@ -1,7 +1,8 @@
 import type { LeafDiet } from '@/core/profiles/profile';
-import type { Day } from '@/core/measure/day';
+import { addDays, type Day } from '@/core/measure/day';
+import { gramsPerCutting } from './cuttings';
 import type { FeedingCaution, FeedingGround, Food, FoodOnOffer, Meal, PastMeal } from './food';
-import { seasonOf, type Hemisphere } from '@/core/season/year';
+import { isWithinYear, seasonOf, type Hemisphere } from '@/core/season/year';
 
 export interface LeafQuestion {
   diet: LeafDiet;
@@ -21,25 +22,54 @@ const CUT_PER_EATEN = 2;
 /** Up to this instar all foods are shown, or they refuse them later. Common practice */
 const SHOW_ALL_UNTIL_INSTAR = 2;
 
+/** These are found all winter, and taken by most that eat leaves. Common practice, no source */
+const COMMON: readonly string[] = ['bramble', 'ivy'];
+/** So many plants at once at the most: more in one jar are not told apart. Chosen here */
+const MOST_PLANTS = 3;
+/** So long before its plants are bare a keeper is told: potting and freezing take their time. days, chosen here */
+const TOLD_AHEAD_DAYS = 42;
+
+/** Whether a plant bears leaves on a day. */
+export function isInLeaf(plant: Pick<Food, 'evergreen' | 'inLeaf'>, on: Day, hemisphere: Hemisphere): boolean {
+  if (plant.evergreen) return true;
+  return plant.inLeaf ? isWithinYear(on, plant.inLeaf, hemisphere) : seasonOf(on, hemisphere).inLeaf;
+}
+
+/** The first day, of those that are told ahead, on which none of some plants bears leaves; undefined where one does on all of them. */
+function bareFrom(plants: readonly Food[], on: Day, hemisphere: Hemisphere): Day | undefined {
+  const isBare = (days: number) => !plants.some((plant) => isInLeaf(plant, addDays(on, days), hemisphere));
+  if (isBare(0)) return on;
+  if (!isBare(TOLD_AHEAD_DAYS)) return undefined;
+  const days = Array.from({ length: TOLD_AHEAD_DAYS }, (_, day) => day + 1).find(isBare);
+  return days === undefined ? undefined : addDays(on, days);
+}
+
 /**
- * Cuttings in water: which plant, how many, and when they are changed. The days between follow the season between the
+ * Cuttings in water: which plants, how many, and when they are changed. The days between follow the season between the
  * profile's two numbers, and are fewer for a plant that wilts sooner than the change of midsummer. No dishes when none
- * of its plants is in leaf and allowed.
+ * of its plants is in leaf and allowed; some weeks before that day it is told, with what might be given instead.
  */
 export function leafMeal({ diet, massG, instar, on, hemisphere, foods, meals }: LeafQuestion): Meal {
-  const { winterShare, inLeaf } = seasonOf(on, hemisphere);
+  const { winterShare } = seasonOf(on, hemisphere);
   const { summer, winter } = diet.renewDays;
   const seasonal = summer.value + (winter.value - summer.value) * winterShare;
   const plants = diet.plants.flatMap((id) => foods.find((food) => food.id === id) ?? []);
-  const usable = plants.filter((plant) => inLeaf || plant.evergreen);
-  // One that is used to a plant goes on with it; the young are shown two.
-  const last = meals.at(-1)?.dishes.map((dish) => dish.food) ?? [];
-  const used = usable.filter((plant) => last.includes(plant.id));
   const isYoung = (instar ?? Infinity) <= SHOW_ALL_UNTIL_INSTAR;
-  const shown = isYoung ? usable.slice(0, 2) : (used.length > 0 ? used : usable).slice(0, 1);
+  const usable = plants.filter((plant) => isInLeaf(plant, on, hemisphere));
+  // One that is used to some plants goes on with them; the young are shown two.
+  const last = meals.at(-1)?.dishes.map((dish) => dish.food) ?? [];
+  const used = usable.filter((plant) => last.includes(plant.id)).slice(0, MOST_PLANTS);
+  const shown = isYoung ? forYoung(usable) : used.length > 0 ? used : usable.slice(0, 1);
+  const bare = bareFrom(plants, on, hemisphere);
+  const ahead = bare !== undefined && {
+    bareFrom: bare,
+    insteadOf: foods
+      .filter((food) => food.kind === 'leaf' && food.evergreen && COMMON.includes(food.id))
+      .map(({ id }) => id),
+  };
   const [first] = shown;
   if (!first) {
-    return { eats: 'leaves', everyDays: seasonal, dishes: [], cautions: ['none-in-leaf'], grounds: [] };
+    return { eats: 'leaves', everyDays: seasonal, dishes: [], cautions: ['none-in-leaf'], ...ahead, grounds: [] };
   }
   const lasts = Math.min(...shown.map((plant) => plant.shelfLifeDays)) * (seasonal / summer.value);
   const everyDays = Math.max(1, Math.floor(Math.min(seasonal, lasts)));
@@ -57,17 +87,18 @@ export function leafMeal({ diet, massG, instar, on, hemisphere, foods, meals }: 
       const count = Math.max(1, Math.ceil((eatenG * CUT_PER_EATEN) / shown.length / eachG));
       return { food: plant.id, count, massG: count * eachG };
     }),
-    cautions: cautionsFor(shown, isYoung),
+    ...ahead,
+    cautions: [...cautionsFor(shown, isYoung), ...(ahead ? (['bare-soon'] as const) : [])],
     grounds,
   };
 }
 
-/** Leaves on a cutting of a plant that nobody weighed. From memory */
-const USUAL_GRAMS_PER_CUTTING = 12;
-
-/** Leaves on one cutting of about 30 cm. g */
-export const gramsPerCutting = (plant: Pick<Food, 'gramsPerCutting'>): number =>
-  plant.gramsPerCutting?.value ?? USUAL_GRAMS_PER_CUTTING;
+/** The young get to know what they will live on, and something soft to bite into. */
+function forYoung([first, ...others]: FoodOnOffer[]): FoodOnOffer[] {
+  if (!first) return [];
+  const soft = others.find(({ tough }) => !tough) ?? others[0];
+  return soft ? [first, soft] : [first];
+}
 
 function cautionsFor(shown: readonly Food[], isYoung: boolean): FeedingCaution[] {
   return [
@@ -75,6 +106,7 @@ function cautionsFor(shown: readonly Food[], isYoung: boolean): FeedingCaution[]
     'cover-the-jar',
     'search-the-old',
     ...(isYoung ? (['all-foods-early'] as const) : []),
+    ...(isYoung && shown.some((plant) => plant.tough) ? (['soft-leaves'] as const) : []),
     ...(isYoung && shown.some((plant) => plant.thorny) ? (['thorns'] as const) : []),
   ];
 }

@@ -43,8 +43,10 @@ describe('leaves', () => {
     expect(foodsOf(hedge({ meals }))).toEqual(['privet']);
     expect(foodsOf(hedge({ meals, forbidden: { privet: '' } }))).toEqual(['bramble']);
     const young = hedge({ instar: 1 });
-    expect(foodsOf(young)).toEqual(['bramble', 'ivy']);
-    expect(young?.cautions).toEqual(expect.arrayContaining(['all-foods-early', 'thorns', 'search-the-old']));
+    // What they will live on, and something soft to bite into.
+    expect(foodsOf(young)).toEqual(['bramble', 'rose']);
+    const minded = ['all-foods-early', 'soft-leaves', 'thorns', 'search-the-old'];
+    expect(young?.cautions).toEqual(expect.arrayContaining(minded));
   });
 
   it('are cut by what is eaten until the next change, at twice that', () => {

@@ -30,6 +30,19 @@ const COUNTING = ['taken-in', 'measured', 'moulted'] as const;
 export const HEAD_KINDS = [...COUNTING, 'hatched', ...LEAVING, 'joined'] as const;
 const isOneOf = (kinds: readonly string[], kind: string) => kinds.includes(kind);
 
+/** An instar that was told longer ago than this has been left since, though nobody wrote it down. days, from memory */
+const INSTAR_HOLDS_DAYS = 60;
+
+/** The lowest instar that some of a group are in, as far as it was told of late; undefined where nobody told. */
+export function youngestInstar({ instars, steps }: Pick<Census, 'instars' | 'steps'>, today: Day): number | undefined {
+  const told = Object.entries(instars).flatMap(([instar, count]) => (count > 0 ? [Number(instar)] : []));
+  const holds = (instar: number) => {
+    const last = steps.findLast((step) => step.instar === instar);
+    return last !== undefined && daysBetween(last.on, today) <= INSTAR_HOLDS_DAYS;
+  };
+  return told.sort((a, b) => a - b).find(holds);
+}
+
 /** How many there are, by how many are in which instar. */
 export const headsIn = (instars: Readonly<Record<string, number>>): number =>
   Object.values(instars).reduce((total, each) => total + each, 0);

@@ -1,4 +1,4 @@
-import type { Larder, Meal } from '@/core/feeding/food';
+import type { FeedingCaution, Larder, Meal } from '@/core/feeding/food';
 import { portionDueOn } from '@/core/feeding/litter';
 import { mealOf } from '@/core/feeding/meal';
 import { mealPlanOf } from '@/core/feeding/prey';
@@ -145,7 +145,8 @@ const laterOf = (a: Day | undefined, b: Day | undefined) => (a === undefined || 
 function feeding(resident: ResidentToday, today: Day): Job[] {
   const next = feedingRhythm(resident, today);
   if (!next) return [];
-  const { eats, maxLengthMm, prepared, cautions } = next.meal;
+  const { eats, maxLengthMm, prepared } = next.meal;
+  const cautions = mindedAt(resident, next.meal);
   // What was given stays in the list, though the store would propose another thing by now.
   const given = latest(resident.log, ['offered'], today);
   const dishes = [...(given?.on === today && given.dishes ? given.dishes : next.meal.dishes)];
@@ -154,6 +155,10 @@ function feeding(resident: ResidentToday, today: Day): Job[] {
     meal: { eats, dishes, maxLengthMm, prepared, cautions },
   }));
 }
+
+/** What to mind when a meal goes in: what the food wants, and the door of its home. */
+export const mindedAt = ({ home }: Pick<ResidentToday, 'home'>, { cautions }: Meal): FeedingCaution[] =>
+  home.container.opens === 'zip' ? [...cautions, 'zip'] : cautions;
 
 /** Prey that nobody has counted or measured is still proposed by its length. */
 const EMPTY_LARDER: Larder = { feeders: [], foods: [] };

@@ -8,6 +8,7 @@ import type { Quantity, RegularWork } from '@/core/profiles/profile';
 import { airSchool, schoolsInForce } from '@/core/profiles/schools';
 import { doneToday, jobOf, LOOK_MINUTES, sinceLast, type Rhythm } from './jobParts';
 import { latest } from './signs';
+import { seasonOf } from '@/core/season/year';
 import { DONE_WITH, type Job, type ResidentToday } from './work';
 
 /** The work about the home: its water, what is done at regular times, and what is wrong with it. */
@@ -67,24 +68,36 @@ export function alarmJobs({ alarms: all = [], watering, log }: ResidentToday, to
   ];
 }
 
+/** From so far towards midwinter on it is winter. From memory: November to February */
+const WINTER = 0.7;
+
 /** The regular work of a kind and stage, each with the day it is due next; nothing that was done today counts yet. */
 export function regularRhythms(resident: ResidentToday, today: Day): Rhythm[] {
   const { profile, stage, log, schools = {} } = resident;
   const inForce = schoolsInForce(profile, schools);
   const isOfSchool = ({ school }: RegularWork) => school === undefined || inForce.includes(school);
   return profile.work
-    .filter((each) => each.stages.includes(stage) && isOfSchool(each) && isAsked(each.work, resident, today))
-    .map(({ work, everyDays, toleranceDays, minutes }) => {
+    .filter((each) => each.stages.includes(stage) && isOfSchool(each) && isAsked(each, resident, today))
+    .map(({ work, everyDays: inSummer, winterEveryDays, toleranceDays, minutes }) => {
+      const everyOn = (on: Day) => {
+        if (winterEveryDays === undefined) return inSummer;
+        return seasonOf(on, resident.hemisphere ?? 'north').winterShare > WINTER ? winterEveryDays : inSummer;
+      };
+      const everyDays = everyOn(today);
       const doneWith = [DONE_WITH[work]];
       return {
-        ...{ kind: work, everyDays, toleranceDays, minutes, doneWith },
+        ...{ kind: work, everyDays, everyOn, toleranceDays, minutes, doneWith },
         ...sinceLast(log, doneWith, everyDays, today),
       };
     });
 }
 
 /** Those that are kept alone are not counted, and weights are for keepers who weigh: one weight is the beginning. */
-function isAsked(work: RegularWork['work'], { form, headCount, log }: ResidentToday, today: Day): boolean {
+function isAsked({ work, aloneFromInstar }: RegularWork, resident: ResidentToday, today: Day): boolean {
+  const { form, headCount, instar, log } = resident;
+  // A hatchling that is alone drinks itself full of the drops, and eats no more.
+  if (aloneFromInstar !== undefined && form === 'single' && instar !== undefined && instar < aloneFromInstar)
+    return false;
   switch (work) {
     case 'census':
       return form === 'colony' || (headCount ?? 1) > 1;

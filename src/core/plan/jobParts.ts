@@ -19,6 +19,8 @@ export interface Rhythm {
   dueOn: Day;
   /** From one time to the next; null for what is done once. */
   everyDays: number | null;
+  /** Where it follows the season: from a day on it is done so often. */
+  everyOn?: ((on: Day) => number) | undefined;
   toleranceDays: number;
   minutes: number;
   reason: Reason;

@@ -120,7 +120,7 @@ const endOf = (quiet: NonNullable<ReturnType<typeof quietTime>>) =>
 
 /** The next time of a rhythm; what was done today is due again after its interval. */
 function streamOf(
-  { kind, dueOn, everyDays, toleranceDays, minutes, doneWith }: Rhythm,
+  { kind, dueOn, everyDays, everyOn, toleranceDays, minutes, doneWith }: Rhythm,
   resident: ResidentToday,
   from: Day,
 ): Stream {
@@ -128,7 +128,7 @@ function streamOf(
   return {
     ...{ kind, toleranceDays, minutes, then: null },
     due: isDone ? (everyDays ?? Infinity) : daysBetween(from, dueOn),
-    next: () => everyDays,
+    next: everyOn ? (on) => everyOn(addDays(from, on)) : () => everyDays,
   };
 }
 

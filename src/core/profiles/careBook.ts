@@ -15,6 +15,8 @@ export interface Kept extends AnimalMeasures {
   sex?: string | undefined;
   /** How large it becomes, where its keeper says so. mm */
   grownMm?: number | null | undefined;
+  /** The plants it is given, where its keeper chose them. */
+  plants?: readonly string[] | undefined;
 }
 
 /** All care profiles of the house: those that ship and the keepers' own, with what single species do otherwise. */
@@ -91,11 +93,16 @@ export function careBook(
         isCarriedOn: kept.sizeCarriedOn === true,
       });
       const isUsual = grownMm.value === ofSpecies.growth.grownMm.value;
-      if (isUsual && !isEggs) return ofSpecies;
-      return keptAs(`${id} ${asNamed} ${isMale ? 'male' : ''} ${isEggs ? 'egg' : ''} ${grownMm.value}`, () => {
-        const asLarge = isUsual ? ofSpecies : { ...ofSpecies, growth: { ...ofSpecies.growth, grownMm } };
-        return isEggs ? asEggs(asLarge) : asLarge;
-      });
+      const plants = ofSpecies.diet && 'plants' in ofSpecies.diet ? kept.plants : undefined;
+      if (isUsual && !isEggs && !plants) return ofSpecies;
+      return keptAs(
+        `${id} ${asNamed} ${isMale ? 'male' : ''} ${isEggs ? 'egg' : ''} ${grownMm.value} ${plants?.join() ?? ''}`,
+        () => {
+          const asLarge = isUsual ? ofSpecies : { ...ofSpecies, growth: { ...ofSpecies.growth, grownMm } };
+          const chosen = plants ? withOverrides(asLarge, { plants: [...plants] }) : asLarge;
+          return isEggs ? asEggs(chosen) : chosen;
+        },
+      );
     },
   };
 }

@@ -262,6 +262,10 @@ export interface RegularWork extends Ground {
   /** Only in this school. */
   school?: string;
   everyDays: number;
+  /** In winter it is done so seldom; left out, as often as in summer. */
+  winterEveryDays?: number;
+  /** Of one kept alone not before it is in this instar. */
+  aloneFromInstar?: number;
   toleranceDays: number;
   minutes: number;
 }

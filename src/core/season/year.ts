@@ -1,9 +1,18 @@
-import { daysBetween, type Day } from '@/core/measure/day';
+import { addDays, daysBetween, type Day } from '@/core/measure/day';
 
 export const HEMISPHERES = ['north', 'south'] as const;
 export type Hemisphere = (typeof HEMISPHERES)[number];
 
 const YEAR_DAYS = 365.25;
+/** A day of the southern year is as far on as this one of the northern. days */
+const HALF_A_YEAR = 183;
+
+/** Whether a day lies within a part of the year that is told for the north, `MM-DD` to `MM-DD`, not over the turn of the year. */
+export function isWithinYear(on: Day, { from, to }: { from: string; to: string }, hemisphere: Hemisphere): boolean {
+  const monthDay = (hemisphere === 'north' ? on : addDays(on, HALF_A_YEAR)).slice(5);
+  return monthDay >= from && monthDay <= to;
+}
+
 /** Deciduous plants bear leaves while the year is this far from midwinter. From memory: April to October */
 const IN_LEAF_BELOW = 0.65;
 

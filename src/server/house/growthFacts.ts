@@ -58,12 +58,12 @@ export function tellersOf(kin: Iterable<Kin>, moults: ReadonlyMap<string, MoultR
     });
 }
 
+/** Those that tell of heads; brood that was seen tells of none. */
+export const headsOnly = (heads: readonly Entry[]): Entry[] => heads.filter(({ kind }) => kind !== 'brood-seen');
+
 /** The moults of a group by its census. */
 export function groupMoults(heads: readonly Entry[], lived: Lived | undefined, today: Day): GroupMoult[] {
-  const census = censusOf(
-    heads.filter(({ kind }) => kind !== 'brood-seen'),
-    today,
-  );
+  const census = censusOf(headsOnly(heads), today);
   return asLived(typicalMoults(census, census.heads), lived);
 }
 

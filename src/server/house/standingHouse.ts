@@ -10,6 +10,7 @@ import type { ProbeAlarm, RestUnderWay } from '@/core/plan/work';
 import { tellsSize } from '@/core/profiles/animal';
 import type { CareBook } from '@/core/profiles/careBook';
 import { airSchool } from '@/core/profiles/schools';
+import { censusOf, youngestInstar } from '@/core/growth/census';
 import { Refusal } from '@/core/refusal';
 import { apartOf } from '../apart';
 import { groupBy } from '@/core/groupBy';
@@ -22,7 +23,7 @@ import { homeOrder } from '../storage/homes';
 import { everyId } from '../storage/residents';
 import { residentOn } from '../today';
 import { countedState, isCountedForm, sealedIn } from './colonies';
-import { groupMoults, printsOf, tellersOf, type GrowthFacts, type GroupMoult } from './growthFacts';
+import { groupMoults, headsOnly, printsOf, tellersOf, type GrowthFacts, type GroupMoult } from './growthFacts';
 import { housed } from './housed';
 import { pauses } from './inTurn';
 import type { HouseToday, Lodger, Unworkable } from './houseToday';
@@ -169,6 +170,11 @@ export class StandingHouse {
     if (resident.form !== 'group') return resident;
     const moults = (this.groups.get(resident.id) ?? []).filter(({ on }) => on > resident.measuredOn).length;
     return carriedOn(this.shared.care.of(resident), resident, moults);
+  }
+
+  /** The lowest instar that some of a group are in. */
+  private youngest(id: string): number | undefined {
+    return apartOf(() => youngestInstar(censusOf(headsOnly(this.records.heads.get(id) ?? []), this.on), this.on));
   }
 
   /** Writes into a home who lives in it; as long as those are the same it stays the same object. */
@@ -319,6 +325,7 @@ export class StandingHouse {
       requireSize(care, resident);
       const today = {
         ...residentOn(care, resident, log, on),
+        ...(resident.form === 'group' && { instar: this.youngest(id) }),
         ...{ home, larder, hemisphere, meals: this.records.meals.get(id) },
         ...(water?.tenantId === id && { watering: water.morning, alarms: water.alarms }),
         outlooks: moultOutlooks(care, this.growth, resident, home, log, on),

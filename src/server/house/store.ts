@@ -1,6 +1,8 @@
 import type { StockEntry } from '@/contract/store';
+import type { Food } from '@/core/feeding/food';
 import type { Day } from '@/core/measure/day';
 import { groupBy } from '@/core/groupBy';
+import { foodsOf } from '../foods';
 import { inParts } from './inTurn';
 import { put } from './records';
 import { bookBegins, shelfFrom, type FedDish, type Shelf } from '../larder';
@@ -14,12 +16,20 @@ export interface Store {
   cultures: readonly CultureFacts[];
   begins: Day | undefined;
   fed: Map<string, FedDish[]>;
+  /** Every food that is known here. */
+  foods: readonly Food[];
 }
 
 /** The book and the cultures; what was fed is read apart. */
 export async function readStore(queries: Queries): Promise<Store> {
   const entries = await standingStockEntries(queries);
-  return { entries, cultures: await listCultures(queries), begins: bookBegins(entries), fed: new Map() };
+  return {
+    entries,
+    cultures: await listCultures(queries),
+    begins: bookBegins(entries),
+    fed: new Map(),
+    foods: await foodsOf(queries),
+  };
 }
 
 /** Reads what some were fed since the book begins, and puts it in the place of what was known. */
@@ -35,9 +45,9 @@ export async function readFed(queries: Queries, { begins, fed }: Store, ids: rea
 }
 
 /** What lies in the store on a day. */
-export function storeNow({ entries, cultures, fed, begins }: Store, today: Day): Shelf {
+export function storeNow({ entries, cultures, fed, begins, foods }: Store, today: Day): Shelf {
   const dishes = [...fed.values()].flat().filter(({ on }) => begins !== undefined && on >= begins);
-  return shelfFrom(entries, dishes, cultures, today);
+  return shelfFrom(entries, dishes, cultures, foods, today);
 }
 
 /** What lies in the store on any day, read for it alone. */

@@ -13,15 +13,18 @@ import type { CareProfile } from '@/core/profiles/profile';
 import { usualMassG } from '@/core/profiles/weight';
 import { careOf } from '../care';
 import type { Handlers } from '../http/mount';
-import { notFound } from '../http/problem';
+import { foodsOf, plantOf } from '../foods';
+import { notFound, Problem } from '../http/problem';
 import { requireFeeder } from '../larder';
 import { pastMeals } from '../meals';
 import type { Queries } from '../storage/database';
 import { mealEntriesOf, weighingsOfResident } from '../storage/entries';
+import { deleteOwnPlant, writeOwnPlant } from '../storage/plants';
 import { findEver, type Ever } from '../storage/residents';
 import type { Deps } from './deps';
 
-type Names = 'larder' | 'prey' | 'meal' | 'feederCulture' | 'feederOrders' | 'feedingHistory';
+type Names =
+  'larder' | 'addPlant' | 'removePlant' | 'prey' | 'meal' | 'feederCulture' | 'feederOrders' | 'feedingHistory';
 
 /** So many weeks are drawn. */
 const HISTORY_WEEKS = 26;
@@ -30,14 +33,30 @@ const MOST_ENTRIES = 2000;
 /** What is fed: the engines over HTTP, and how one resident was fed. */
 export function feedingHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
   return {
-    larder: () => ({ feeders: [...shippedFeeders], foods: [...shippedFoods] }),
+    larder: async () => ({ feeders: [...shippedFeeders], foods: await foodsOf(database) }),
+
+    addPlant: async ({ body }) => {
+      const plant = plantOf(body);
+      const known = shippedFoods.find(({ name }) => name.toLowerCase() === plant.name.toLowerCase());
+      if (known)
+        throw new Problem('conflict', `${known.name} is there already.`, [
+          { path: 'name', message: 'Known: choose it from the list.' },
+        ]);
+      await writeOwnPlant(database, plant);
+      return { plant };
+    },
+
+    removePlant: async ({ params }) => {
+      if (!(await deleteOwnPlant(database, params.plantId))) throw notFound('plant of this house with that id');
+      return { removed: params.plantId };
+    },
 
     prey: async ({ body }) => preyPlan({ ...body, profile: (await careOf(database)).of(body) }),
 
     meal: async ({ body }) => {
       const { feeders = preyOf(shippedFeeders), ...question } = body;
       const profile = (await careOf(database)).of(body);
-      return { meal: mealOf({ ...question, profile, larder: { feeders, foods: shippedFoods } }) };
+      return { meal: mealOf({ ...question, profile, larder: { feeders, foods: await foodsOf(database) } }) };
     },
 
     feederCulture: ({ body }) => breedersFor(requireFeeder(body.kind), body.weekly),

@@ -7,13 +7,22 @@ import { carriedOver, type CarriedOver } from '@/core/profiles/otherKind';
 import type { Form } from '@/core/profiles/profile';
 import { careOf } from '../care';
 import type { Clock } from '../clock';
+import { foodsOf } from '../foods';
 import type { Handlers } from '../http/mount';
 import { invalid, notFound, Problem } from '../http/problem';
 import { requireFoods } from '../larder';
 import type { Queries } from '../storage/database';
 import { insertEntry } from '../storage/entries';
 import { listOwnCards } from '../storage/handbook';
-import { familyOf, findEver, findResident, updateBirth, updateResident, writeForbidden } from '../storage/residents';
+import {
+  familyOf,
+  findEver,
+  findResident,
+  updateBirth,
+  updateResident,
+  writeForbidden,
+  writePlants,
+} from '../storage/residents';
 import type { Deps } from './deps';
 import { nameOf } from './occupancy';
 
@@ -25,7 +34,7 @@ export function identityHandlers({ database, clock }: Deps): Pick<Handlers, 'cha
         const before = await requireResident(queries, params.id);
         const care = await careOf(queries);
         const known = await knownKinds(queries);
-        const { forbidden, bornOn, withKin, headCount, ...said } = body;
+        const { forbidden, bornOn, withKin, headCount, plants, ...said } = body;
         const kin = await renamedKin(queries, before, said.scientificName, withKin === true);
         await changeOne(queries, care, clock, known, before, { ...said, headCount });
         for (const each of kin) {
@@ -36,9 +45,10 @@ export function identityHandlers({ database, clock }: Deps): Pick<Handlers, 'cha
         if (bornOn) requireBirth(bornOn, before.takenInOn);
         if (bornOn !== undefined) await updateBirth(queries, params.id, bornOn);
         if (forbidden) {
-          requireFoods(forbidden);
+          requireFoods(forbidden, await foodsOf(queries));
           await writeForbidden(queries, params.id, forbidden);
         }
+        if (plants !== undefined) await writePlants(queries, params.id, plants && (await knownPlants(queries, plants)));
         return { resident: await requireResident(queries, params.id) };
       }),
   };
@@ -62,7 +72,15 @@ async function renamedKin(
   ]);
 }
 
-type Said = Omit<ResidentChange, 'forbidden' | 'bornOn' | 'withKin'>;
+/** @throws Problem for what is no plant of this house */
+async function knownPlants(queries: Queries, plants: readonly string[]): Promise<string[]> {
+  const known = new Set((await foodsOf(queries)).flatMap(({ id, kind }) => (kind === 'leaf' ? [id] : [])));
+  const strange = plants.findIndex((id) => !known.has(id));
+  if (strange >= 0) throw invalid(`plants.${strange}`, `There is no plant ${plants[strange]}. See /api/larder.`);
+  return [...plants];
+}
+
+type Said = Omit<ResidentChange, 'forbidden' | 'bornOn' | 'withKin' | 'plants'>;
 
 /** Writes what is said of one, and what follows for its stage, its form and its length where its kind is another one now. */
 async function changeOne(

@@ -36,6 +36,7 @@ export async function fingerprint(queries: Queries): Promise<string> {
        (SELECT string_agg(k::text, ',' ORDER BY k.id) FROM keeper k), '/',
        (SELECT value FROM meta WHERE key = 'emergency'), '/',
        (SELECT string_agg(c::text, ',' ORDER BY c.name) FROM own_card c), '/',
+       (SELECT string_agg(p::text, ',' ORDER BY p.id) FROM own_plant p), '/',
        (SELECT count(*) FROM training_answer), '/',
        (SELECT count(*) FROM keeper_busy), '/', (SELECT string_agg(a::text, ',' ORDER BY a.id) FROM absence a), '/',
        (SELECT string_agg(p.id || p.name || p.kind || p.fault, ',' ORDER BY p.id) FROM probe p), '/',
@@ -47,6 +48,6 @@ export async function fingerprint(queries: Queries): Promise<string> {
 /** Empties every table of records; the migrations stay. */
 export async function eraseRecords(queries: Queries): Promise<void> {
   await queries.query(
-    'TRUNCATE forecast_kept, brought_list, own_card, training_answer, absence, keeper_busy, keeper, school_choice, forbidden_food, stock_entry, feeder_culture, price_list, reading_staged, reading_import, reading_week, reading_hour, reading, room_warmth, probe, meta, entry_photo, entry_version, entry, resident, home_photo, home, shelf, room, own_profile, own_material',
+    'TRUNCATE forecast_kept, own_plant, brought_list, own_card, training_answer, absence, keeper_busy, keeper, school_choice, forbidden_food, stock_entry, feeder_culture, price_list, reading_staged, reading_import, reading_week, reading_hour, reading, room_warmth, probe, meta, entry_photo, entry_version, entry, resident, home_photo, home, shelf, room, own_profile, own_material',
   );
 }

@@ -26,6 +26,7 @@ interface ResidentRow {
   sex: Resident['sex'];
   sex_by: Resident['sexBy'];
   grown_mm: number | null;
+  plants: string[] | null;
   kind: string;
   source: string | null;
   permit: string | null;
@@ -62,6 +63,7 @@ const fromRow = (row: ResidentRow): Resident => ({
   sex: row.sex,
   sexBy: row.sex_by,
   kind: row.kind,
+  ...(row.plants !== null && { plants: row.plants }),
   ...(row.grown_mm !== null && { grownMm: row.grown_mm }),
   source: row.source,
   permit: row.permit,
@@ -82,6 +84,7 @@ function formNow({ form, stage }: ResidentRow): Resident['form'] {
 /** A resident with what is chosen for it: schools from the nearest choice, forbidden food, how it looked last. */
 const CHOSEN = `r.*,
   (SELECT k.grown_mm FROM resident k WHERE k.id = r.id) AS grown_mm,
+  (SELECT k.plants FROM resident k WHERE k.id = r.id) AS plants,
   coalesce((SELECT o.profile ->> 'kind' FROM own_profile o WHERE o.id = r.profile), r.profile) AS kind,
   (SELECT jsonb_object_agg(near.topic, near.school) FROM (
      SELECT DISTINCT ON (c.topic) c.topic, c.school FROM school_choice c
@@ -292,6 +295,11 @@ export async function insertResident(queries: Queries, resident: ResidentFacts):
      VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15)`,
     [...valuesOf(resident), resident.outOfId, resident.form, resident.bornOn],
   );
+}
+
+/** The plants that one is given, the usual one first; null for those of its species. */
+export async function writePlants(queries: Queries, id: string, plants: readonly string[] | null): Promise<void> {
+  await queries.query('UPDATE resident SET plants = $2::jsonb WHERE id = $1', [id, plants && JSON.stringify(plants)]);
 }
 
 /** Sets what one is never given, all at once. */

@@ -3,7 +3,7 @@ import { v4 as newId } from 'uuid';
 import { useHouse } from '@/client/house';
 import { useLog, type NewEntry } from '@/client/log';
 import type { Resident } from '@/contract/records';
-import { gramsPerCutting } from '@/core/feeding/leaves';
+import { gramsPerCutting } from '@/core/feeding/cuttings';
 import { whyNotFor, type Dish, type Meal } from '@/core/feeding/food';
 import { Heading, Soft } from '../components/Words';
 import { numberIn } from '@/core/measure/typedNumber';

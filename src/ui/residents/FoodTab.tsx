@@ -10,10 +10,12 @@ import { Fold } from '../kit/Fold';
 import { Body, Heading, Soft, Strong } from '../components/Words';
 import { ForbiddenFoods } from '../feeding/ForbiddenFoods';
 import { MealForm } from '../feeding/MealForm';
+import { Plants } from '../feeding/Plants';
 import { Cautions } from './Cautions';
 import { space } from '../theme/tokens';
 import { daysWords } from '@/words/days';
 import { cautionsWords, feedingGroundWords, gramsWords, mealTitle } from '@/words/food';
+import { bareWords } from '@/words/plants';
 import { useLength } from '@/words/useLength';
 import { useNames } from '@/words/useNames';
 import { Waiting } from '../kit/Waiting';
@@ -33,6 +35,7 @@ export function FoodTab({ resident }: { resident: Resident }) {
         <>
           <Cautions who={resident} before="open" />
           {answer?.next ? <MealForm resident={resident} meal={answer.next} /> : null}
+          <Plants resident={resident} />
           <ForbiddenFoods resident={resident} />
         </>
       ) : null}
@@ -41,15 +44,18 @@ export function FoodTab({ resident }: { resident: Resident }) {
 }
 
 function NextMeal({ meal }: { meal: Meal | null }) {
+  const today = useHouse((house) => house.round?.on ?? '');
   const names = useNames();
   const length = useLength();
   if (!meal) return <Body style={{ marginTop: space.l }}>It is not fed in this stage.</Body>;
   const days = Math.max(1, Math.round(meal.everyDays));
+  const bare = bareWords(names, meal, today);
   return (
     <View style={{ marginTop: space.l, gap: space.xs }}>
       <Heading>Next meal</Heading>
       <Strong>{mealTitle(names, meal, length)}</Strong>
       <Body>{`Every ${days === 1 ? 'day' : daysWords(days)}.`}</Body>
+      {bare === null ? null : <Body>{bare}</Body>}
       {meal.cautions.length > 0 ? <Body>{`Mind: ${cautionsWords(meal.cautions)}.`}</Body> : null}
       <Fold title="What this rests on">
         {meal.grounds.map((ground) => (

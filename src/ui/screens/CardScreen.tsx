@@ -17,6 +17,7 @@ import { NowNamed } from '../handbook/NowNamed';
 import { Cautions } from '../residents/Cautions';
 import { space } from '../theme/tokens';
 import { PART_WORDS } from '@/words/card';
+import { plantWords } from '@/words/plants';
 
 /** The care card of a species, or of a kind: danger first, then in the order of the work. */
 export function CardScreen({ name }: { name: string }) {
@@ -70,6 +71,7 @@ export function CardScreen({ name }: { name: string }) {
           lines={lines.filter((line) => line.part === part)}
           note={notes[part]}
           isOwn={own?.notes[part] !== undefined}
+          plants={part === 'food' && kept.diet && 'plants' in kept.diet ? kept.diet.plants : []}
           here={here[0]}
         />
       ))}
@@ -85,10 +87,14 @@ interface PartProps {
   lines: CardLine[];
   note: string | undefined;
   isOwn: boolean;
+  /** What it eats of leaves, the usual ones first. */
+  plants: readonly string[];
   here: Resident | undefined;
 }
 
-function Part({ part, lines, note, isOwn, here }: PartProps) {
+function Part({ part, lines, note, isOwn, plants, here }: PartProps) {
+  const foods = useHouse((house) => house.foods);
+  const eaten = plants.flatMap((id) => foods.find((food) => food.id === id) ?? []);
   if (lines.length === 0 && note === undefined) return null;
   return (
     <View style={{ gap: space.s, marginTop: space.xl }}>
@@ -97,6 +103,15 @@ function Part({ part, lines, note, isOwn, here }: PartProps) {
         <View>
           <Body>{note}</Body>
           <Soft>{isOwn ? 'your own note' : 'from memory'}</Soft>
+        </View>
+      )}
+      {eaten.length === 0 ? null : (
+        <View>
+          <Strong>Plants</Strong>
+          {eaten.map((plant) => (
+            <Body key={plant.id}>{`${plant.name}: ${plantWords(plant)}`}</Body>
+          ))}
+          <Soft>from memory</Soft>
         </View>
       )}
       <CardPartLines lines={lines} toolFor={(tool) => () => router.push(addressOf(tool, here))} />
