@@ -24,9 +24,9 @@ const eaters = (count: number): Eater[] =>
     };
   });
 
-const prices = new Map<string, PriceLine>(
+const prices = new Map<string, PriceLine[]>(
   shippedFeeders.flatMap((kind) =>
-    kind.classes.map(({ id }) => [id, { item: id, packSize: 50, packPrice: 4, leadDays: 3, handling: 2 }]),
+    kind.classes.map(({ id }) => [id, [{ item: id, packSize: 50, packPrice: 4, leadDays: 3, handling: 2 }]]),
   ),
 );
 

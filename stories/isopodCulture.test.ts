@@ -20,9 +20,11 @@ describe('a young isopod culture', () => {
       headCount: 12,
     });
   });
+  // In a day: a pinch is the least that is given, and where that is too much it comes more seldom.
   const portion = async () => {
     const { meal } = await house.compute('meal', { ...FACTS, on: await house.today(), meals });
-    return meal.dishes.reduce((sum: number, each: { massG?: number; volumeMl?: number }) => sum + (each.massG ?? 0), 0);
+    const massG = meal.dishes.reduce((sum: number, each: { massG?: number }) => sum + (each.massG ?? 0), 0);
+    return { massG, aDay: massG / meal.everyDays };
   };
   let meals: object[] = [];
 
@@ -35,18 +37,18 @@ describe('a young isopod culture', () => {
     const usual = await portion();
     meals = ['2026-03-01', '2026-03-06', '2026-03-11'].map((on) => ({
       on,
-      dishes: [{ food: 'carrot', massG: usual }],
+      dishes: [{ food: 'carrot', massG: usual.massG }],
       outcome: { kind: 'refused', on },
     }));
     const less = await portion();
     meals = ['2026-03-01', '2026-03-06', '2026-03-11'].map((on) => ({
       on,
-      dishes: [{ food: 'carrot', massG: usual }],
+      dishes: [{ food: 'carrot', massG: usual.massG }],
       outcome: { kind: 'eaten', on },
     }));
     const more = await portion();
-    expect(less).toBeLessThan(usual);
-    expect(more).toBeGreaterThan(usual);
+    expect(less.aDay).toBeLessThan(usual.aDay);
+    expect(more.aDay).toBeGreaterThan(usual.aDay);
   });
 
   it('has room for the same number of heads wherever one asks', async () => {

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { MATINGS } from '@/core/broods/eggs';
+import { LEFT_AS } from '@/core/feeding/food';
 import { CONDITIONS } from '@/core/feeding/prey';
 import { JOB_KINDS } from '@/core/plan/jobs';
 import { SKIP_REASONS } from '@/core/plan/work';
@@ -46,7 +47,8 @@ export const ENTRY_FORMS = [
     insist: z.boolean().optional(),
   }),
   z.strictObject({ kind: z.literal('eaten'), ...aboutResident, answers }),
-  z.strictObject({ kind: z.literal('refused'), ...aboutResident, answers }),
+  /** Prey that was refused; of other food, that some of it was left, or that it had gone mouldy. */
+  z.strictObject({ kind: z.literal('refused'), ...aboutResident, left: z.enum(LEFT_AS).optional(), answers }),
   /** The old leaves were searched for young and eggs before they went out. */
   z.strictObject({ kind: z.literal('searched'), ...aboutResident, answers }),
   /** The lime was looked at, and replaced where it was worn or pink. */

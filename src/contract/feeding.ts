@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { FEEDING_CAUTIONS, FOOD_KINDS, type FeederKind, type Food, type Meal } from '@/core/feeding/food';
+import { FEEDING_CAUTIONS, FOOD_KINDS, LEFT_AS, type FeederKind, type Food, type Meal } from '@/core/feeding/food';
 import { CONDITIONS } from '@/core/feeding/prey';
 import { HEMISPHERES } from '@/core/season/year';
 import { BASES } from '@/core/profiles/profile';
@@ -61,6 +61,9 @@ export const food = z.strictObject({
   tough: z.boolean().optional(),
   thorny: z.boolean().optional(),
   gramsPerCutting: fact.optional(),
+  piece: z
+    .strictObject({ name: z.string().min(1), plural: z.string().min(1), massG: z.number().positive() })
+    .optional(),
   ...ground,
 }) satisfies z.ZodType<Food>;
 
@@ -153,7 +156,7 @@ export const preyReply = z
 const pastMeal = z.strictObject({
   on: day,
   dishes: z.array(dish).max(20),
-  outcome: z.strictObject({ kind: z.enum(['eaten', 'refused']), on: day }).nullable(),
+  outcome: z.strictObject({ kind: z.enum(['eaten', 'refused']), on: day, left: z.enum(LEFT_AS).optional() }).nullable(),
 });
 
 export const mealRequest = z

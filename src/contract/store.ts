@@ -111,6 +111,8 @@ export const supplyPlan = z
         short: z.array(z.number()),
         orders: z.array(supplyOrder),
         isSold: z.boolean(),
+        /** So little of a vegetable that it comes off what a kitchen has. */
+        isFromKitchen: z.boolean().optional(),
         totalCost: z.number(),
         /** Of feeders nobody sells in time: the breeders of an own culture that would sustain the demand. */
         breeders: z.number().nullable(),

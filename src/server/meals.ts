@@ -13,7 +13,11 @@ export function pastMeals(entries: readonly EntryOf<MealKind>[]): PastMeal[] {
       continue;
     }
     const last = meals.at(-1);
-    if (last?.outcome === null) last.outcome = { kind: entry.kind === 'eaten' ? 'eaten' : 'refused', on: entry.on };
+    if (last?.outcome !== null) continue;
+    last.outcome =
+      entry.kind === 'eaten'
+        ? { kind: 'eaten', on: entry.on }
+        : { kind: 'refused', on: entry.on, left: entry.data.left };
   }
   return meals;
 }

@@ -2,7 +2,8 @@ import { shippedFeeders } from '@/contract/shipped';
 import type { SupplyPlan } from '@/contract/store';
 import { breedersFor, yieldPerWeek } from '@/core/feeding/culture';
 import { demandOf, type Demand, type Eater } from '@/core/feeding/demand';
-import { feederSupply, foodShortfall, supplyLine, type PriceLine } from '@/core/feeding/supply';
+import { feederSupply, foodShortfall, supplyLine, type PriceList } from '@/core/feeding/supply';
+import { groupBy } from '@/core/groupBy';
 import type { Day } from '@/core/measure/day';
 import { latest } from '@/core/plan/signs';
 import { Refusal } from '@/core/refusal';
@@ -21,7 +22,7 @@ export async function supplyPlanOf(queries: Queries, supplier: Supplier, today: 
   const house = await houseToday(queries, today, now);
   const { shelf } = house;
   const demand = await demandOfHouse(house);
-  const prices = new Map((await supplier.priceList()).lines.map((line) => [line.item, line]));
+  const prices = groupBy((await supplier.priceList()).lines, ({ item }) => item);
   const lines = [
     ...(await feederLines(queries, demand, shelf.feeders, prices, today)),
     ...foodLines(shelf, demand, prices, today),
@@ -79,7 +80,7 @@ async function feederLines(
   queries: Queries,
   demand: ReadonlyMap<string, number[]>,
   stock: ReadonlyMap<string, number[]>,
-  prices: ReadonlyMap<string, PriceLine>,
+  prices: PriceList,
   today: Day,
 ): Promise<Lines> {
   const cultures = await listCultures(queries);
@@ -110,15 +111,21 @@ function breedersOrNull(work: () => number): number | null {
   }
 }
 
+/** Less than this of the smallest pack in a week comes off what a kitchen has. Chosen here */
+const KITCHEN_SHARE = 0.5;
+
 function foodLines(
   { foods, lots }: Shelf,
   demand: ReadonlyMap<string, number[]>,
-  prices: ReadonlyMap<string, PriceLine>,
+  prices: PriceList,
   today: Day,
 ): Lines {
   return foods.flatMap((food) => {
     const own = demand.get(food.id);
     if (!own || !isNeeded(own)) return [];
+    const weekly = own.reduce((sum, each) => sum + each, 0) / WEEKS;
+    const smallest = Math.min(...(prices.get(food.id) ?? []).map(({ packSize }) => packSize));
+    const isFromKitchen = food.kind === 'vegetable' && weekly < KITCHEN_SHARE * smallest;
     const unit = food.kind === 'sugar' ? ('ml' as const) : ('g' as const);
     const supply = supplyLine(
       {
@@ -127,10 +134,10 @@ function foodLines(
         short: foodShortfall(own, lots.get(food.id) ?? [], today),
         weeklyLossPct: 0,
         shelfLifeWeeks: Math.max(1, Math.floor(food.shelfLifeDays / 7)),
-        price: prices.get(food.id),
+        prices: isFromKitchen ? [] : (prices.get(food.id) ?? []),
       },
       today,
     );
-    return [{ ...supply, unit, breeders: null }];
+    return [{ ...supply, unit, breeders: null, ...(isFromKitchen && { isFromKitchen }) }];
   });
 }

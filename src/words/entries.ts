@@ -15,6 +15,12 @@ import type { LengthWords } from './lengths';
 
 type Measured = Pick<EntryData['measured'], BodyMeasure | 'massG' | 'condition' | 'headCount'>;
 
+const LEFT_WORDS = {
+  all: 'Not taken; taken out',
+  some: 'Some was left; taken out',
+  mouldy: 'Gone mouldy; taken out',
+} as const;
+
 /** What was measured and counted: ", span 118 mm", ", 12 of them". */
 function sizeOf(data: Measured, length: LengthWords): string {
   const { massG, condition, headCount } = data;
@@ -162,7 +168,7 @@ export function entryWords(entry: Entry, length: LengthWords, names: Names, toda
     case 'eaten':
       return 'Eaten';
     case 'refused':
-      return 'Not taken; taken out';
+      return LEFT_WORDS[entry.data.left ?? 'all'];
     case 'watered':
       return 'Dish filled';
     case 'damped':

@@ -36,6 +36,26 @@ export function gramsWords(massG: number): string {
   return massG >= 0.1 ? `${massG.toFixed(2)} g` : `${Math.max(1, Math.round(massG * 1000))} mg`;
 }
 
+/** Under this nothing is weighed in a kitchen. g */
+const WEIGHED_FROM_G = 0.3;
+/** Parts of a piece as they are cut. */
+const PARTS: readonly [number, string][] = [
+  [0.35, 'a quarter'],
+  [0.75, 'half a'],
+  [1.5, 'a'],
+];
+
+/** Food as a kitchen measures it: "a pinch of egg", "half a slice of cucumber (2 g)", "3 leaves of romaine (36 g)". */
+export function kitchenWords(food: Food | undefined, name: string, massG: number): string {
+  if (massG < WEIGHED_FROM_G) return `a pinch of ${name}`;
+  const grams = massG >= 1.5 ? `${Math.round(massG)} g` : `${massG.toFixed(1)} g`;
+  if (!food?.piece) return `${grams} of ${name}`;
+  const pieces = massG / food.piece.massG;
+  const part = PARTS.find(([most]) => pieces < most)?.[1];
+  const cut = part === undefined ? `${Math.round(pieces)} ${food.piece.plural}` : `${part} ${food.piece.name}`;
+  return `${cut} of ${name} (${grams})`;
+}
+
 const dropsWords = (ml: number) => (ml >= 1 ? `${ml.toFixed(1)} mL` : ml >= 0.05 ? `${ml.toFixed(2)} mL` : 'a drop');
 
 /** Leaves by weight as they are cut: "3 cuttings, 36 g". */
@@ -58,13 +78,18 @@ export function amountWords(amount: number, unit: 'pieces' | 'g' | 'ml' | 'L'): 
   }
 }
 
-/** One dish: "2 large field crickets", "3 cuttings of bramble", "4 g of cucumber". */
+/** One dish: "2 large field crickets", "3 cuttings of bramble", "a slice of cucumber (5 g)". */
 export function dishWords(names: Names, { food, count, massG, volumeMl, lengthMm }: Dish): string {
   const name = itemName(names, food, count);
   if (volumeMl !== undefined) return `${dropsWords(volumeMl)} of ${name}`;
   if (count !== undefined && lengthMm !== undefined) return `${count} ${name}`;
   if (count !== undefined) return `${countWords(count, 'cutting')} of ${name}`;
-  return massG === undefined ? name : `${gramsWords(massG)} of ${name}`;
+  if (massG === undefined) return name;
+  return kitchenWords(
+    names.foods.find(({ id }) => id === food),
+    name,
+    massG,
+  );
 }
 
 /** Prey is offered in whole millimetres, rounded down: the limit is the largest that is safe. */

@@ -103,9 +103,9 @@ describe('jobs', () => {
         { food: 'carrot', massG: 4.2 },
         { food: 'dried-shrimp', massG: 0.71 },
       ]),
-      '4.2 g of carrot, 0.71 g of dried shrimp',
+      'a slice of carrot (4 g), 0.7 g of dried shrimp',
     ],
-    [meal('litter', [{ food: 'fish-flakes', massG: 0.04 }]), '40 mg of fish flakes'],
+    [meal('litter', [{ food: 'fish-flakes', massG: 0.04 }]), 'a pinch of fish flakes'],
     [
       {
         meal: {

@@ -58,6 +58,8 @@ export interface Food extends Ground {
   thorny?: boolean;
   /** Of plants: the leaves on one cutting of about 30 cm. */
   gramsPerCutting?: Fact;
+  /** As it is cut in a kitchen. From memory */
+  piece?: { name: string; plural: string; massG: number };
 }
 
 /** A feeder of one size, as it is chosen from. */
@@ -99,12 +101,19 @@ export interface Dish {
   volumeMl?: number | undefined;
 }
 
+/** How what was not eaten was found. */
+export const LEFT_AS = ['some', 'mouldy'] as const;
+export type LeftAs = (typeof LEFT_AS)[number];
+
+/** Nobody gives less than what fingers hold. g, chosen here */
+export const PINCH_G = 0.1;
+
 /** A meal that was given, and what became of it. */
 export interface PastMeal {
   on: string;
   dishes: readonly Dish[];
   /** Null while nobody has looked. */
-  outcome: { kind: 'eaten' | 'refused'; on: string } | null;
+  outcome: { kind: 'eaten' | 'refused'; on: string; left?: LeftAs | undefined } | null;
 }
 
 /** A number that a meal was worked out with. */

@@ -1,6 +1,6 @@
 import { daysBetween, type Day } from '@/core/measure/day';
 import type { GreensDiet } from '@/core/profiles/profile';
-import type { FoodOnOffer, Meal, PastMeal } from './food';
+import { PINCH_G, type FoodOnOffer, type Meal, type PastMeal } from './food';
 import { leastRecent } from './rotation';
 
 /**
@@ -31,8 +31,8 @@ export function greensMeal(
     eats: 'greens',
     everyDays: diet.everyDays,
     dishes: [
-      ...(vegetable ? [{ food: vegetable.id, massG: greensG }] : []),
-      ...(protein ? [{ food: protein.id, massG: proteinG }] : []),
+      ...(vegetable ? [{ food: vegetable.id, massG: Math.max(PINCH_G, greensG) }] : []),
+      ...(protein ? [{ food: protein.id, massG: Math.max(PINCH_G, proteinG) }] : []),
     ],
     cautions: ['wash'],
     grounds: [

@@ -101,9 +101,9 @@ describe('portions on the litter', () => {
   });
 
   it('come by their rhythm, and two days after what was left came out', () => {
-    expect(portionDueOn(diet, [past(7, 2, 'eaten', 1)])).toBe(ON);
-    expect(portionDueOn(diet, [past(7, 2, 'refused', 6)])).toBe(addDays(ON, 1));
-    expect(portionDueOn(diet, [])).toBeNull();
+    expect(portionDueOn(diet, [past(7, 2, 'eaten', 1)], diet.everyDays)).toBe(ON);
+    expect(portionDueOn(diet, [past(7, 2, 'refused', 6)], diet.everyDays)).toBe(addDays(ON, 1));
+    expect(portionDueOn(diet, [], diet.everyDays)).toBeNull();
   });
 
   it('are prepared food for those who choose so', () => {

@@ -144,11 +144,11 @@ describe('the store, as it was reckoned', () => {
       short: [0, 4, 0, 40, 60, 8, 9, 0, 0, 70, 12, 5],
       weeklyLossPct: 4,
       shelfLifeWeeks: 3,
-      price,
+      prices: [price],
     };
     const lines = [
       line,
-      { ...line, price: undefined },
+      { ...line, prices: [] },
       { ...line, shelfLifeWeeks: 1, weeklyLossPct: 0 },
       { ...line, short: demand.map(() => 0) },
     ];
@@ -158,7 +158,7 @@ describe('the store, as it was reckoned', () => {
     );
     const counts = CRICKET.classes.map((_, index) => 15 * index);
     const cultured = CRICKET.classes.map((_, index) => (index === 3 ? 12 : 0));
-    const prices = new Map(CRICKET.classes.slice(0, 5).map(({ id }) => [id, price] as const));
+    const prices = new Map(CRICKET.classes.slice(0, 5).map(({ id }) => [id, [price]] as const));
     expect(inLines(feederSupply(CRICKET, counts, needed, cultured, prices, TODAY))).toMatchSnapshot();
     expect(
       inLines(

@@ -181,7 +181,7 @@ describe('what the house will eat', () => {
 
 describe('orders', () => {
   const price: PriceLine = { item: 'x', packSize: 50, packPrice: 4, leadDays: 3, handling: 2 };
-  const asked = { item: 'x', weeklyLossPct: 5, shelfLifeWeeks: 3, price };
+  const asked = { item: 'x', weeklyLossPct: 5, shelfLifeWeeks: 3, prices: [price] };
 
   it('cover every week, in whole packs, sent in time', () => {
     fc.assert(
@@ -213,7 +213,7 @@ describe('orders', () => {
 
   it('use what a pack has over once, and not again', () => {
     const short = [10, 10, 10, 10, 10, 10];
-    const kept = { ...asked, weeklyLossPct: 0, shelfLifeWeeks: 6, price: { ...price, handling: 0, packSize: 25 } };
+    const kept = { ...asked, weeklyLossPct: 0, shelfLifeWeeks: 6, prices: [{ ...price, handling: 0, packSize: 25 }] };
     const { orders } = supplyLine({ ...kept, demand: short, short }, TODAY);
     // Sixty are needed: three packs of 25, and no fewer.
     expect(sum(orders.map((order) => order.packs))).toBe(3);
@@ -221,7 +221,8 @@ describe('orders', () => {
 
   it('are sent as late as they may be, and are late only where that day has gone by', () => {
     const ordered = (leadDays: number, short: number[]) =>
-      supplyLine({ ...asked, weeklyLossPct: 0, price: { ...price, leadDays }, demand: short, short }, TODAY).orders[0];
+      supplyLine({ ...asked, weeklyLossPct: 0, prices: [{ ...price, leadDays }], demand: short, short }, TODAY)
+        .orders[0];
     expect(ordered(7, [0, 50])).toMatchObject({ neededOn: addDays(TODAY, 7), orderBy: TODAY, isLate: false });
     expect(ordered(8, [0, 50])).toMatchObject({ neededOn: addDays(TODAY, 7), orderBy: TODAY, isLate: true });
     expect(ordered(6, [0, 50])).toMatchObject({ orderBy: addDays(TODAY, 1), isLate: false });
@@ -249,7 +250,7 @@ describe('orders', () => {
   });
 
   it('are none for what nobody sells, and none where stock and cultures do', () => {
-    expect(supplyLine({ ...asked, price: undefined, demand: [5], short: [5] }, TODAY)).toMatchObject({
+    expect(supplyLine({ ...asked, prices: [], demand: [5], short: [5] }, TODAY)).toMatchObject({
       isSold: false,
       orders: [],
     });
@@ -261,7 +262,7 @@ describe('orders', () => {
       index === 3 ? [40, 0, 0, 0] : index === 4 ? [0, 0, 60, 60] : [0, 0, 0, 0],
     );
     const none = CRICKET.classes.map(() => 0);
-    const prices = new Map(CRICKET.classes.map(({ id }) => [id, { ...price, item: id, packSize: 400 }]));
+    const prices = new Map(CRICKET.classes.map(({ id }) => [id, [{ ...price, item: id, packSize: 400 }]]));
     const lines = feederSupply(CRICKET, none, demand, none, prices, TODAY);
     expect(lines[3]?.orders).toHaveLength(1);
     const without = feederShortfall(CRICKET, none, demand, none);

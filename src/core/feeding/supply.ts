@@ -16,6 +16,9 @@ export interface PriceLine {
   handling: number;
 }
 
+/** What is sold, each in one or more sizes of pack. */
+export type PriceList = ReadonlyMap<string, readonly PriceLine[]>;
+
 /** One thing that is stocked, and what is missing of it. */
 export interface SupplyQuestion {
   item: string;
@@ -26,7 +29,8 @@ export interface SupplyQuestion {
   weeklyLossPct: number;
   /** For so many weeks, that in which it comes included, it serves. 1 or more */
   shelfLifeWeeks: number;
-  price: PriceLine | undefined;
+  /** What the supplier asks for it, pack by pack. */
+  prices: readonly PriceLine[];
 }
 
 export interface SupplyOrder {
@@ -48,6 +52,8 @@ export interface SupplyLine {
   orders: SupplyOrder[];
   /** Not sold by the supplier: to be bred, cut or bought elsewhere. */
   isSold: boolean;
+  /** So little, of what lies in every kitchen, that nobody orders it. */
+  isFromKitchen?: boolean | undefined;
   totalCost: number;
 }
 
@@ -68,7 +74,7 @@ export function feederSupply(
   counts: readonly number[],
   demand: readonly (readonly number[])[],
   cultured: readonly number[],
-  prices: ReadonlyMap<string, PriceLine>,
+  prices: PriceList,
   from: Day,
 ): SupplyLine[] {
   const arrivals: number[][] = [];
@@ -81,7 +87,7 @@ export function feederSupply(
         weeklyLossPct,
         // After that they have grown out of the size that is needed.
         shelfLifeWeeks: Math.max(1, Math.floor(daysInClass / 7)),
-        price: prices.get(id),
+        prices: prices.get(id) ?? [],
       },
       from,
     );
@@ -123,12 +129,26 @@ const KEEPING_SHARE_A_WEEK = 0.02;
  * @param from the first day of the first week
  */
 export function supplyLine(question: SupplyQuestion, from: Day): SupplyLine {
-  const { item, price, weeklyLossPct, shelfLifeWeeks } = question;
+  const { item, prices } = question;
   const [demand, short] = [[...question.demand], [...question.short]];
-  if (!price) return { item, demand, short, orders: [], isSold: false, totalCost: 0 };
+  const [first, ...others] = prices.map((price) => inPacks(question, price, from));
+  if (!first) return { item, demand, short, orders: [], isSold: false, totalCost: 0 };
+  // Of two packs that cost as much the smaller one: what is over has to be kept alive.
+  const best = others.reduce((one, other) => (isBetter(other, one) ? other : one), first);
+  return { item, demand, short, orders: best, isSold: true, totalCost: costOf(best) };
+}
+
+const costOf = (orders: readonly SupplyOrder[]) => orders.reduce((sum, order) => sum + order.cost, 0);
+const amountOf = (orders: readonly SupplyOrder[]) => orders.reduce((sum, order) => sum + order.amount, 0);
+const isBetter = (one: readonly SupplyOrder[], other: readonly SupplyOrder[]) =>
+  costOf(one) < costOf(other) || (costOf(one) === costOf(other) && amountOf(one) < amountOf(other));
+
+/** The orders of one size of pack. */
+function inPacks(question: SupplyQuestion, price: PriceLine, from: Day): SupplyOrder[] {
+  const { short, weeklyLossPct, shelfLifeWeeks } = question;
   const unitPrice = price.packPrice / price.packSize;
   const { orders: amounts } = orderPlan({
-    demand: short,
+    demand: [...short],
     setupCost: price.handling,
     holdingCost: unitPrice * (KEEPING_SHARE_A_WEEK + weeklyLossPct / 100),
     shelfLifeWeeks,
@@ -158,8 +178,7 @@ export function supplyLine(question: SupplyQuestion, from: Day): SupplyLine {
       cost: packs * price.packPrice + price.handling,
     });
   });
-  const totalCost = orders.reduce((sum, order) => sum + order.cost, 0);
-  return { item, demand, short, orders, isSold: true, totalCost };
+  return orders;
 }
 
 /**

@@ -121,7 +121,7 @@ export function feedingRhythm(
   const settled = laterOf(move && addDays(move.on, hunts?.settleDays.value ?? 0), quietOver(resident, today)?.endsOn);
   const usualDays = Math.floor(Math.max(1, meal.everyDays));
   const interval = refused ? Math.max(usualDays, Math.floor(hunts.offerAgainAfterDays.value)) : usualDays;
-  const portionOn = diet?.eats === 'litter' ? portionDueOn(diet, meals) : null;
+  const portionOn = diet?.eats === 'litter' ? portionDueOn(diet, meals, meal.everyDays) : null;
   // Those that live on the litter of their box find food in it when they come.
   const first = diet?.eats === 'litter' && move ? addDays(move.on, usualDays) : (settled ?? today);
   const byRhythm = portionOn ?? (offer ? addDays(offer.on, interval) : first);

@@ -59,11 +59,13 @@ export function priceLinesOf(csv: string, items: ReadonlySet<string>): PriceLine
     };
     const item = (row.item ?? '').trim();
     if (!items.has(item)) problems.push({ path: `${at}, item`, message: `Nothing is called “${item}” here.` });
-    if (seen.has(item)) problems.push({ path: `${at}, item`, message: `“${item}” is listed twice.` });
-    seen.add(item);
+    const packSize = number('pack_size', 0.001);
+    const pack = `${item} in packs of ${packSize}`;
+    if (seen.has(pack)) problems.push({ path: `${at}, item`, message: `“${pack}” is listed twice.` });
+    seen.add(pack);
     return {
       item,
-      packSize: number('pack_size', 0.001),
+      packSize,
       packPrice: number('pack_price', 0),
       leadDays: number('lead_days', 0, true),
       handling: number('handling', 0),

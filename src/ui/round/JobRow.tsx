@@ -21,7 +21,7 @@ import { jobReason, jobTitle, pouredWords } from '@/words/jobs';
 import { useTemperature } from '@/words/temperature';
 import { useLength } from '@/words/useLength';
 import { useNames } from '@/words/useNames';
-import { entryFor, isOpened, outcomeAfter, outcomeOf, type OpenedKind } from './answering';
+import { entryFor, FOOD_LEFT, GONE, isOpened, outcomeAfter, outcomeOf, PREY_LEFT, type OpenedKind } from './answering';
 import { OUTCOME_WORDS, PreyAnswers, type Outcome } from './PreyAnswers';
 import { OtherAmounts } from './OtherAmounts';
 import { PutOff } from './PutOff';
@@ -103,11 +103,14 @@ export function JobRow({ job, home, resident, today, children }: Props) {
           {isKept ? <Soft style={styles.loud}>Kept on this phone, not sent yet.</Soft> : null}
           {job.kind === 'leftovers' && !done ? (
             <View style={styles.other}>
-              <Button
-                rank="second"
-                title="Still there, taken out"
-                onPress={() => say([outcomeOf(job, resident, 'refused')], 'taken out, not eaten.')}
-              />
+              {(job.meal?.eats === 'prey' ? PREY_LEFT : FOOD_LEFT).map(({ title, left, words }) => (
+                <Button
+                  key={title}
+                  rank="second"
+                  title={title}
+                  onPress={() => say([outcomeOf(job, resident, 'refused', left)], words)}
+                />
+              ))}
             </View>
           ) : null}
           {job.kind === 'look' && !done && !skipped ? (
@@ -139,7 +142,7 @@ export function JobRow({ job, home, resident, today, children }: Props) {
           />
         ) : (
           <TickCircle
-            label={`${home.code}: ${job.kind === 'leftovers' ? 'nothing left, eaten' : title}`}
+            label={`${home.code}: ${job.kind === 'leftovers' ? GONE[job.meal?.eats === 'prey' ? 'prey' : 'food'] : title}`}
             done={done}
             pressing={job.cannotWait || isKept}
             {...(skipped && { mark: 'Clock' as const, label: `${home.code}: put off. Take back` })}
@@ -193,7 +196,7 @@ const useStyles = makeStyles((theme) => ({
   },
   words: { flex: 1, gap: space.hair },
   why: { gap: space.hair, minHeight: target, justifyContent: 'center' },
-  other: { flexDirection: 'row', marginTop: space.s },
+  other: { flexDirection: 'row', flexWrap: 'wrap', gap: space.s, marginTop: space.s },
   drawer: { paddingLeft: target + space.xs + space.m },
   loud: { color: theme.colors.clay },
   done: { textDecorationLine: 'line-through', color: theme.colors.inkSoft },

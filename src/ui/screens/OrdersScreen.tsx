@@ -31,6 +31,7 @@ export function OrdersScreen() {
   if (loading || !plan) return <Screen>{loading ?? <Waiting>Working out what is needed…</Waiting>}</Screen>;
   const unsold = plan.lines.filter((line) => !line.isSold && line.short.some((each) => each > 0));
   const bred = unsold.filter((line) => line.breeders !== null);
+  const fromKitchen = plan.lines.filter((line) => line.isFromKitchen);
   return (
     <Screen>
       <PaneHeader back="/store" title="Store" />
@@ -45,10 +46,8 @@ export function OrdersScreen() {
           {day.isLate ? <Body>{LATE_ORDER}</Body> : null}
           {day.lines.map((line) => (
             <View key={`${line.item} ${line.neededOn}`}>
-              <Strong>{`${line.packs} x ${itemName(names, line.item)}`}</Strong>
-              <Soft>
-                {`${amountWords(line.amount, line.unit)}, there by ${dayWords(line.neededOn, today)}, ${costWords(line.cost)}`}
-              </Soft>
+              <Strong>{`${line.packs} x ${amountWords(line.amount / line.packs, line.unit)} ${itemName(names, line.item)}`}</Strong>
+              <Soft>{`There by ${dayWords(line.neededOn, today)}, ${costWords(line.cost)}`}</Soft>
             </View>
           ))}
         </View>
@@ -59,6 +58,16 @@ export function OrdersScreen() {
           {bred.map((line) => (
             <Body key={line.item}>
               {`${capital(itemName(names, line.item))}: ${line.breeders} breeders of your own would do.`}
+            </Body>
+          ))}
+        </View>
+      ) : null}
+      {fromKitchen.length > 0 ? (
+        <View style={{ marginTop: space.xl, gap: space.xs }}>
+          <Heading>From the kitchen</Heading>
+          {fromKitchen.map((line) => (
+            <Body key={line.item}>
+              {`${capital(itemName(names, line.item))}: about ${amountWords(line.demand.reduce((sum, each) => sum + each, 0) / plan.weeks, line.unit)} a week.`}
             </Body>
           ))}
         </View>

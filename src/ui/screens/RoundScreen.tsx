@@ -23,6 +23,7 @@ import { KeptOnPhone } from '../round/KeptOnPhone';
 import { Unworkable } from '../round/Unworkable';
 import { RoundFilter, useWalkedShelves } from '../round/RoundFilter';
 import { RoundProgress } from '../round/RoundProgress';
+import { Kitchen } from '../round/Kitchen';
 import { placesOf, sectionsOf } from '../round/sections';
 import { StopPlace } from '../round/StopPlace';
 import { ROUND_KEYS, useRoundKeys } from '../round/useRoundKeys';
@@ -89,6 +90,7 @@ export function RoundScreen({ chosenHomeId }: { chosenHomeId?: string | undefine
       {placesOf(sections, drawn, left).map(({ key, name, stops: ofPart, at }) => (
         <View key={key}>
           <ShelfHeading name={name} note={stopsWords(ofPart)} />
+          <Kitchen stops={ofPart} />
           {at.map((place) => (
             <StopPlace
               key={place.key}
