@@ -410,7 +410,11 @@ export const companyReply = z
       z.discriminatedUnion('rule', [
         z.object({ ...companyCheck, rule: z.enum(['alone', 'other-colony']), species: z.string() }),
         z.object({ ...companyCheck, rule: z.enum(['eaten', 'young-look-alike']) }),
-        z.object({ ...companyCheck, rule: z.literal('different-damp'), wetness: z.tuple([z.number(), z.number()]) }),
+        z.object({
+          ...companyCheck,
+          rule: z.enum(['different-damp', 'different-dry']),
+          wetness: z.tuple([z.number(), z.number()]),
+        }),
         z.object({
           ...{ ...companyCheck, rule: z.literal('different-climate') },
           unshared: z.array(z.enum(['temperatureC', 'humidityPct'])),

@@ -26,7 +26,14 @@ export const sign = z.strictObject({
 }) satisfies z.ZodType<Sign>;
 export const troubleKind = z.strictObject({
   silhouettes: z.array(z.enum(SILHOUETTES)).min(1),
-  causes: z.array(z.strictObject({ id: text, usual: z.number().positive() })).min(2),
+  causes: z
+    .array(
+      z.strictObject({
+        ...{ id: text, usual: z.number().positive() },
+        ...{ check: text.optional(), doNow: texts.optional(), leaveAlone: texts.optional() },
+      }),
+    )
+    .min(2),
   signs: z.array(sign).min(1),
   never: texts,
   basis,

@@ -8,6 +8,7 @@ export const COMPANY_TITLES: Record<CompanyCheck['rule'], string> = {
   'other-colony': 'Two colonies fight',
   'young-look-alike': 'The young cannot be told apart',
   'different-damp': 'They need different dampness',
+  'different-dry': 'One needs dry ground, the other damp',
   'different-climate': 'They need different climates',
 };
 
@@ -26,6 +27,8 @@ export function companyReason(check: CompanyCheck): string {
       return 'The young of these species look alike. Kept together, nobody can say later which is which, or pass them on under a name.';
     case 'different-damp':
       return `The damp end of one is kept at ${pct(100 * check.wetness[0])}, of the other at ${pct(100 * check.wetness[1])} of all the water the soil can hold.`;
+    case 'different-dry':
+      return `The dry end of one is kept at ${pct(100 * check.wetness[0])}, of the other at ${pct(100 * check.wetness[1])}: no ground is right for both.`;
     case 'different-climate':
       return `No ${listWords(check.unshared.map((each) => CLIMATE_WORDS[each]))} suits both.`;
   }

@@ -155,8 +155,11 @@ export function jobReason(job: Job, today: string, fit: FitAnswer | undefined, t
   switch (reason.code) {
     case 'never':
       return `nothing written down since ${dayWords(reason.since, today)}${minding}`;
-    case 'since-last':
-      return `${daysWords(reason.days)} since the last, ${dayWords(reason.on, today)}${minding}`;
+    case 'since-last': {
+      const old =
+        job.kind === 'refresh' ? '; the old soil holds young and feeds them: search it, half of it stays' : '';
+      return `${daysWords(reason.days)} since the last, ${dayWords(reason.on, today)}${minding}${old}`;
+    }
     case 'after-refusal':
       return `refused ${daysWords(reason.days)} ago: offer again${minding}`;
     case 'offered':

@@ -18,6 +18,7 @@ export const COMPANY_RULES = [
   'other-colony',
   'young-look-alike',
   'different-damp',
+  'different-dry',
   'different-climate',
 ] as const;
 
@@ -29,8 +30,8 @@ export type CompanyCheck = {
 } & (
   | { rule: 'alone' | 'other-colony'; species: string }
   | { rule: 'eaten' | 'young-look-alike' }
-  /** At which each keeps the damp end, of 1. */
-  | { rule: 'different-damp'; wetness: [number, number] }
+  /** At which each keeps the damp end, or the dry one, of 1. */
+  | { rule: 'different-damp' | 'different-dry'; wetness: [number, number] }
   | { rule: 'different-climate'; unshared: UnsharedClimate[] }
 );
 /** Of what there is no value that serves both. */
@@ -41,8 +42,10 @@ export interface CompanyAnswer {
   checks: CompanyCheck[];
 }
 
-/** Ends that differ by more than this in wetness (of 1) suit no two kinds at once; from memory. */
+/** Damp ends that differ by more than this in wetness (of 1) suit no two kinds well; from memory. */
 const WETNESS_APART = 0.25;
+/** Nor do dry ends, one for a desert and one for a forest, at all; from memory. */
+const DRY_APART = 0.35;
 
 /**
  * May these live together? Checks are given only for what speaks against it; none means that nothing does.
@@ -112,6 +115,15 @@ function pairChecks(one: Lodger, other: Lodger): CompanyCheck[] {
       grounds: { basis: 'from memory' },
     });
   }
+  if (!isCleaned && Math.abs(damp.dryWetness - otherDamp.dryWetness) > DRY_APART) {
+    checks.push({
+      rule: 'different-dry',
+      status: 'fail',
+      wetness: [damp.dryWetness, otherDamp.dryWetness],
+      who,
+      grounds: { basis: 'from memory' },
+    });
+  }
   const [climate, otherClimate] = [one.profile.climate, other.profile.climate];
   const apart = (['temperatureC', 'humidityPct'] satisfies UnsharedClimate[]).filter(
     (name) => climate[name].min > otherClimate[name].max || otherClimate[name].min > climate[name].max,
@@ -119,7 +131,8 @@ function pairChecks(one: Lodger, other: Lodger): CompanyCheck[] {
   if (apart.length > 0) {
     checks.push({
       rule: 'different-climate',
-      status: 'watch',
+      // Cleaners that die of it harm nobody; of two that are kept for themselves one does.
+      status: isCleaned ? 'watch' : 'fail',
       unshared: apart,
       who,
       grounds: { basis: 'from memory' },

@@ -29,7 +29,8 @@ export interface Sign {
 /** What keepers know of the troubles of a kind: causes, how usual each is beside the others, and signs. */
 export interface TroubleKind {
   silhouettes: Silhouette[];
-  causes: { id: string; usual: number }[];
+  /** With what of a cause is looked at, done and left alone otherwise with this kind. */
+  causes: ({ id: string; usual: number } & Partial<Pick<Cause, 'check' | 'doNow' | 'leaveAlone'>>)[];
   signs: Sign[];
   /** What is never done with this kind, whatever the cause. */
   never: string[];
@@ -50,9 +51,9 @@ export interface TroubleTable {
 export function troubleTable(kind: TroubleKind, causes: readonly Cause[], boxSigns: readonly Sign[]): TroubleTable {
   const byId = new Map(causes.map((cause) => [cause.id, cause]));
   return {
-    causes: kind.causes.flatMap(({ id, usual }) => {
+    causes: kind.causes.flatMap(({ id, ...own }) => {
       const cause = byId.get(id);
-      return cause ? [{ ...cause, usual }] : [];
+      return cause ? [{ ...cause, ...own }] : [];
     }),
     signs: kind.signs,
     boxSigns: [...boxSigns],

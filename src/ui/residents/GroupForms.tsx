@@ -122,7 +122,8 @@ export function PartForm({ resident, onDone }: Props) {
   const { control, values } = form;
   const { homeId, stage } = values;
   const hatches = isEggs && stage !== 'egg';
-  const { measure } = care.of({ ...resident, stage });
+  const { measure, silhouette } = care.of({ ...resident, stage });
+  const livesInSoil = !isEggs && ['isopod', 'springtail', 'millipede'].includes(silhouette);
   const typedMm = lengthIn(values.size, length.unit);
   const usualMm = hatches ? hatchlingMm(care.of({ ...resident, stage })) : null;
   const sizeMm = typedMm ?? usualMm ?? undefined;
@@ -171,6 +172,9 @@ export function PartForm({ resident, onDone }: Props) {
             { value: hatchling, title: `hatched, ${hatchling}` },
           ]}
         />
+      ) : null}
+      {livesInSoil ? (
+        <Soft>Take some of the old soil along: it holds their young, and its droppings feed them.</Soft>
       ) : null}
       <FormField control={control} name="called" label="What you call them, if anything" />
       {hatches ? (
