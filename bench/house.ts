@@ -23,6 +23,7 @@ const LISTS = [
   'store',
   'store/plan',
   'residents/moults',
+  'scores',
 ];
 
 interface Server {

@@ -331,6 +331,13 @@ export const PLACES: { name: string; open: (page: Page) => Promise<void> }[] = [
     },
   },
   { name: 'a material', open: async (page) => void (await page.goto('/store/coir')) },
+  {
+    name: 'how true the forecasts came',
+    open: async (page) => {
+      await page.goto('/scores');
+      await page.getByRole('heading', { name: 'Refusals' }).waitFor();
+    },
+  },
   { name: 'the profiles', open: async (page) => void (await page.goto('/profiles')) },
   { name: 'one profile', open: async (page) => void (await page.goto('/profiles/tree-tarantula')) },
   {

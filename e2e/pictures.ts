@@ -22,12 +22,11 @@ const PICTURES: Picture[] = [
   { name: 'residents', size: PHONE, open: (page) => page.goto('/residents') },
   { name: 'resident', size: PHONE, open: (page) => openResident(page, 'Widow Orme') },
   {
-    name: 'resident-wide',
-    size: WIDE,
+    name: 'scores',
+    size: PHONE,
     open: async (page) => {
-      await openResident(page, 'Soot');
-      await page.getByRole('tab', { name: 'Growth' }).click();
-      await page.getByRole('img', { name: /^Growth/ }).scrollIntoViewIfNeeded();
+      await page.goto('/scores');
+      await page.getByRole('img', { name: /^Drying/ }).waitFor();
     },
   },
   {

@@ -97,9 +97,12 @@ describe('the forecasts keep score of themselves', () => {
     const spider = await house.takeIn('Grammostola pulchra', 'T1', adult);
     await house.write('damped', spider, { waterMl: 400, neededMl: 400 });
     await house.days(6);
-    await house.write('felt', spider, { wetness: 0.5 });
-    const drying = engine(await scores(house), 'drying');
-    expect(drying).toMatchObject({ windows: 1, byKind: [{ kind: 'ground-tarantula', windows: 1 }] });
+    const felt = await house.write('felt', spider, { wetness: 0.5 });
+    const drying = async () => engine(await scores(house), 'drying');
+    expect(await drying()).toMatchObject({ windows: 1, byKind: [{ kind: 'ground-tarantula', windows: 1 }] });
+    // Taken back, it tells nothing.
+    house.granted(await house.post(`/api/entries/${felt.id}/undo`, {}));
+    expect((await drying()).windows).toBe(0);
 
     await house.box('S1', 'net-small');
     const eggs = await house.takeIn('Carausius morosus', 'S1', {

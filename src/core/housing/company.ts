@@ -106,23 +106,14 @@ function pairChecks(one: Lodger, other: Lodger): CompanyCheck[] {
   const [damp, otherDamp] = [one.profile.making, other.profile.making];
   // Cleaners stay where it is damp enough for them.
   const isCleaned = a.role === 'cleaner' || b.role === 'cleaner';
-  if (!isCleaned && Math.abs(damp.dampWetness - otherDamp.dampWetness) > WETNESS_APART) {
-    checks.push({
-      rule: 'different-damp',
-      status: 'watch',
-      wetness: [damp.dampWetness, otherDamp.dampWetness],
-      who,
-      grounds: { basis: 'from memory' },
-    });
-  }
-  if (!isCleaned && Math.abs(damp.dryWetness - otherDamp.dryWetness) > DRY_APART) {
-    checks.push({
-      rule: 'different-dry',
-      status: 'fail',
-      wetness: [damp.dryWetness, otherDamp.dryWetness],
-      who,
-      grounds: { basis: 'from memory' },
-    });
+  const ends = [
+    { rule: 'different-damp', status: 'watch', end: 'dampWetness', most: WETNESS_APART },
+    { rule: 'different-dry', status: 'fail', end: 'dryWetness', most: DRY_APART },
+  ] as const;
+  for (const { rule, status, end, most } of isCleaned ? [] : ends) {
+    const wetness: [number, number] = [damp[end], otherDamp[end]];
+    if (Math.abs(wetness[0] - wetness[1]) <= most) continue;
+    checks.push({ rule, status, wetness, who, grounds: { basis: 'from memory' } });
   }
   const [climate, otherClimate] = [one.profile.climate, other.profile.climate];
   const apart = (['temperatureC', 'humidityPct'] satisfies UnsharedClimate[]).filter(

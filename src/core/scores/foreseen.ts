@@ -44,6 +44,10 @@ export function quantileOf(foreseen: Foreseen, chance: number): number {
   return scaleOf(foreseen).from(middle + z * (z < 0 ? below : above));
 }
 
+/** Whether what came lies in the window; what has not come by its end does not. */
+export const holds = ({ p10, p90 }: Foreseen, happened: number | undefined): boolean =>
+  happened !== undefined && happened >= p10 && happened <= p90;
+
 /** The chance that was foreseen for a value or less. */
 export const chanceBelow = (foreseen: Foreseen, value: number): number => normalBelow(deviateOf(foreseen, value));
 

@@ -1,5 +1,5 @@
 import { Refusal } from '@/core/refusal';
-import { crpsOf, deviateOf, type Foreseen } from './foreseen';
+import { crpsOf, deviateOf, holds, type Foreseen } from './foreseen';
 
 /** A window that was shown, and what came of it. */
 export interface Settled {
@@ -49,9 +49,7 @@ export function windowScore(settled: readonly Settled[]): WindowScore {
   const deviates = settled.map(({ foreseen, happened }) =>
     happened === undefined ? Infinity : deviateOf(foreseen, happened),
   );
-  const held = settled.filter(
-    ({ foreseen: { p10, p90 }, happened }) => happened !== undefined && happened >= p10 && happened <= p90,
-  ).length;
+  const held = settled.filter(({ foreseen, happened }) => holds(foreseen, happened)).length;
   const windows = settled.length;
   const between = windows === 0 ? null : wilson(held, windows);
   return {

@@ -4,7 +4,7 @@ import { careOf, ownCareOf } from '../care';
 import type { Handlers } from '../http/mount';
 import { invalid, notFound, Problem } from '../http/problem';
 import type { Queries } from '../storage/database';
-import { insertOwnProfile, keptBy, removeOwnProfile, updateOwnProfile } from '../storage/profiles';
+import { insertOwnProfile, keptBy, listOwnProfiles, removeOwnProfile, updateOwnProfile } from '../storage/profiles';
 import type { Deps } from './deps';
 
 type Names = 'profiles' | 'profile' | 'addProfile' | 'changeProfile' | 'removeProfile';
@@ -39,7 +39,9 @@ export function profileHandlers({ database }: Deps): Pick<Handlers, Names> {
           throw invalid('id', `Must stay ${params.profileId}: a copy under another id is a new profile.`);
         }
         await requireStagesOfResidents(queries, body);
-        const profile = await ofShippedKind(queries, body);
+        // One that came with a kind nobody knows any more can be changed all the same.
+        const before = (await listOwnProfiles(queries)).find(({ id }) => id === body.id);
+        const profile = before?.kind === body.kind ? body : await ofShippedKind(queries, body);
         if (!(await updateOwnProfile(queries, profile))) throw notFound('own profile with that id');
         return { profile };
       }),

@@ -3,12 +3,14 @@ import { SCORED, type ScoreBoard, type Scored } from '@/contract/scores';
 import { groupBy } from '@/core/groupBy';
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
 import { refusalChance } from '@/core/scores/refusal';
-import { chanceScore, windowScore, type Settled, type SettledChance } from '@/core/scores/summary';
+import { holds } from '@/core/scores/foreseen';
+import { chanceScore, type Settled, type SettledChance } from '@/core/scores/summary';
 import type { HouseToday } from '../house/houseToday';
 import { inParts } from '../house/inTurn';
+import { inThread } from '../threads/pool';
 import type { Queries } from '../storage/database';
 import { entriesOfKinds } from '../storage/entries';
-import { answeredOffers, piecesFed, type AnsweredOffer, type KeptForecast } from '../storage/scores';
+import { answeredOffers, piecesFed, standingEntries, type AnsweredOffer, type KeptForecast } from '../storage/scores';
 import { NEED_DAYS, type FedBetween } from './needs';
 import type { SpreadInForce } from './spread';
 
@@ -32,21 +34,26 @@ export async function scoreBoardOf(
   kept: readonly KeptForecast[],
 ): Promise<ScoreBoard> {
   const outcomeOf = await outcomes(queries, house, kept);
-  const engines = SCORED.map((engine) => {
+  const engines: ScoreBoard['engines'] = [];
+  for (const engine of SCORED) {
     const all = kept.filter((each) => each.engine === engine).map((each) => ({ each, came: outcomeOf(each) }));
     const settled = all.flatMap(({ each, came }) => (came.is === 'settled' ? [{ each, ...came }] : []));
-    const score = windowScore(settled.map(({ each, happened }) => settledOf(each, happened)));
+    // Two hundred quantiles of each window: that takes its time.
+    const score = await inThread(
+      'windowScore',
+      settled.map(({ each, happened }) => settledOf(each, happened)),
+    );
     const byKind = [...groupBy(settled, ({ each }) => each.kind)].map(([kind, some]) => {
-      const { windows, held } = windowScore(some.map(({ each, happened }) => settledOf(each, happened)));
-      return { kind, windows, held };
+      const held = some.filter(({ each, happened }) => holds(each, happened)).length;
+      return { kind, windows: some.length, held };
     });
-    return {
+    engines.push({
       ...{ engine, ...score, byKind: byKind.sort((a, b) => b.windows - a.windows || a.kind.localeCompare(b.kind)) },
       open: all.filter(({ came }) => came.is === 'open').length,
       replayed: settled.filter(({ each }) => each.isReplayed).length,
       inForce: engine === 'need' ? 1 : house.spread[engine],
-    };
-  });
+    });
+  }
   return { asOf: house.on, engines, refusals: chanceScore(await refusals(queries, house, kept)) };
 }
 
@@ -68,6 +75,8 @@ async function outcomes(
   const here = new Set(residents.map(({ id }) => id));
   const hatching = kept.flatMap(({ engine, subject }) => (engine === 'hatch' ? [subject] : []));
   const hatched = groupBy(await entriesOfKinds(queries, hatching, ['hatched']), ({ residentId }) => residentId ?? '');
+  const felt = kept.flatMap(({ engine, subject }) => (engine === 'drying' ? [subject] : []));
+  const standing = await standingEntries(queries, felt);
   const firstNeed = kept.flatMap(({ engine, since }) => (engine === 'need' ? [since] : [])).sort()[0];
   const fed = firstNeed === undefined ? undefined : await fedSince(queries, firstNeed);
   const passed = (forecast: KeptForecast, isHere: boolean): Outcome => {
@@ -94,7 +103,7 @@ async function outcomes(
         return addDays(since, middle) < madeOn ? VOID : { is: 'settled', happened: middle };
       }
       case 'drying':
-        return happened === null ? OPEN : { is: 'settled', happened };
+        return happened === null || !standing.has(subject) ? VOID : { is: 'settled', happened };
       case 'need': {
         const end = addDays(since, NEED_DAYS);
         if (on < end || !fed) return OPEN;

@@ -7,32 +7,37 @@ import { apartOf } from '../apart';
 import { materialTable } from '../care';
 import { questionFor, roomsAndWarmth } from '../house/air';
 import type { HouseToday } from '../house/houseToday';
-import { pauses } from '../house/inTurn';
+import { inParts, pauses } from '../house/inTurn';
 import type { Queries } from '../storage/database';
 import { entriesOfKinds } from '../storage/entries';
 import type { KeptForecast } from '../storage/scores';
 
-/** The handfuls of so long tell how a house dries as it stands now. days, chosen here */
 type Felt = EntryOf<'felt'>;
 type Damped = EntryOf<'damped'>;
 
-/** The dryings of boxes that a handful has told of, each as it would have been foreseen on the day of its damping. */
+/**
+ * The dryings of boxes that a handful has told of, each as it would have been foreseen on the day of its damping.
+ * @param dried what is known of one that is kept already, in days; undefined where it is not
+ */
 export async function dryingWindows(
   queries: Queries,
   house: HouseToday,
   now: string,
-  isKept: (subject: string, since: Day) => boolean,
+  dried: (subject: string, since: Day) => number | null | undefined,
 ): Promise<KeptForecast[]> {
   const pause = pauses();
   const materials = await materialTable(queries);
   const { roomOf } = await roomsAndWarmth(queries, now);
   const ids = house.residents.map(({ id }) => id);
-  const felt = groupBy(await entriesOfKinds(queries, ids, ['felt']), ({ residentId }) => residentId ?? '');
+  const felt = new Map<string, Felt[]>();
+  await inParts(ids, async (some) => {
+    for (const each of await entriesOfKinds(queries, some, ['felt'])) push(felt, each);
+  });
   if (felt.size === 0) return [];
-  const damped = groupBy(
-    await entriesOfKinds(queries, [...felt.keys()], ['damped']),
-    ({ residentId }) => residentId ?? '',
-  );
+  const damped = new Map<string, Damped[]>();
+  await inParts([...felt.keys()], async (some) => {
+    for (const each of await entriesOfKinds(queries, some, ['damped'])) push(damped, each);
+  });
   const byHome = groupBy(house.residents, ({ homeId }) => homeId);
   const windows: KeptForecast[] = [];
   for (const home of house.homes) {
@@ -45,6 +50,11 @@ export async function dryingWindows(
     for (const each of felt.get(tenant.id) ?? []) {
       const last = lastBefore(damped.get(tenant.id) ?? [], each);
       if (!last) continue;
+      const known = dried(each.id, last.on);
+      if (known !== undefined) {
+        naive = known;
+        continue;
+      }
       const facts = factsOf(last, each);
       const drying = apartOf(() =>
         foreseenDrying(questionFor(profile, tenant, home, room, materials, 1), wishesOf(profile), ...facts),
@@ -52,16 +62,21 @@ export async function dryingWindows(
       await pause();
       if (!drying) continue;
       const { happened, ...foreseen } = drying;
-      if (!isKept(each.id, last.on)) {
-        windows.push({
-          ...{ engine: 'drying', subject: each.id, since: last.on, kind: tenant.kind, madeOn: last.on },
-          ...{ ...foreseen, isLog: true, naive, happened, spreadTimes: 1, closeDays: null, isReplayed: true },
-        });
-      }
+      windows.push({
+        ...{ engine: 'drying', subject: each.id, since: last.on, kind: tenant.kind, madeOn: last.on },
+        ...{ ...foreseen, isLog: true, naive, happened, spreadTimes: 1, closeDays: null, isReplayed: true },
+      });
       naive = happened;
     }
   }
   return windows;
+}
+
+function push<Each extends Felt | Damped>(into: Map<string, Each[]>, entry: Each): void {
+  const id = entry.residentId ?? '';
+  const list = into.get(id) ?? [];
+  list.push(entry);
+  into.set(id, list);
 }
 
 const lastBefore = (damped: readonly Damped[], felt: Felt): Damped | undefined =>

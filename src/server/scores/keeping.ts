@@ -1,10 +1,11 @@
-import type { Scored, ScoreBoard } from '@/contract/scores';
+import { SCORED, type Scored, type ScoreBoard } from '@/contract/scores';
 import type { SupplyPlan } from '@/contract/store';
 import { addDays, type Day } from '@/core/measure/day';
 import type { Clock } from '../clock';
 import { houseToday } from '../house/houseToday';
+import { letOthersIn } from '../house/inTurn';
 import type { Database } from '../storage/database';
-import { keepForecasts, listForecasts } from '../storage/scores';
+import { keepForecasts, keptForecasts, latestForecasts, type KeptForecast } from '../storage/scores';
 import { fedSince, scoreBoardOf, spreadFound } from './board';
 import { dryingWindows } from './dryings';
 import { hatchWindows } from './hatchings';
@@ -27,18 +28,24 @@ export interface ScoreKeeper {
 export async function keepScore({ database, clock, supply }: ScoreKeeper): Promise<ScoreBoard> {
   const [on, now] = [clock.today(), clock.now()];
   const house = await houseToday(database, on, now);
-  const before = await listForecasts(database);
-  const known = new Set(before.map(({ engine, subject, since }) => `${engine} ${subject} ${since}`));
+  const before = await keptForecasts(database);
+  const known = new Map(before.map((each) => [`${each.engine} ${each.subject} ${each.since}`, each.happened]));
   const isKept = (engine: Scored) => (subject: string, since: Day) => known.has(`${engine} ${subject} ${since}`);
+  const dried = (subject: string, since: Day) => known.get(`drying ${subject} ${since}`);
   const lastNeed = (kindId: string) =>
     before.findLast(({ engine, subject }) => engine === 'need' && subject === kindId)?.since;
   await keepForecasts(database, [
     ...(await moultWindows(house, isKept('moult'))),
-    ...(await dryingWindows(database, house, now, isKept('drying'))),
+    ...(await dryingWindows(database, house, now, dried)),
     ...(await hatchWindows(database, house, isKept('hatch'))),
     ...needWindows(await supply(), lastNeed, await fedSince(database, addDays(on, -NEED_DAYS))),
   ]);
-  const board = await scoreBoardOf(database, house, await listForecasts(database));
+  const kept: KeptForecast[] = [];
+  for (const engine of SCORED) {
+    kept.push(...(await latestForecasts(database, engine)));
+    await letOthersIn();
+  }
+  const board = await scoreBoardOf(database, house, kept);
   await putInForce(database, spreadFound(board));
   return board;
 }

@@ -21,8 +21,23 @@ export interface KeptForecast extends Foreseen {
 const COLUMNS = `engine, subject, since, kind, made_on AS "madeOn", p10, p50, p90, is_log AS "isLog", naive,
   spread_times AS "spreadTimes", close_days AS "closeDays", is_replayed AS "isReplayed", happened`;
 
-export function listForecasts(queries: Queries): Promise<KeptForecast[]> {
-  return queries.query<KeptForecast>(`SELECT ${COLUMNS} FROM forecast_kept ORDER BY made_on, engine, subject`);
+/** So many of the latest of an engine tell how good it is: more do not tell more, and take their time to read. Chosen here */
+const LATEST = 1500;
+
+/** The latest windows of an engine, oldest first. */
+export async function latestForecasts(queries: Queries, engine: Scored): Promise<KeptForecast[]> {
+  const rows = await queries.query<KeptForecast>(
+    `SELECT ${COLUMNS} FROM forecast_kept WHERE engine = $1 ORDER BY made_on DESC, subject DESC, since DESC LIMIT ${LATEST}`,
+    [engine],
+  );
+  return rows.reverse();
+}
+
+/** Which windows are kept, from which day on each counts, and what is known already of what came. */
+export function keptForecasts(
+  queries: Queries,
+): Promise<Pick<KeptForecast, 'engine' | 'subject' | 'since' | 'happened'>[]> {
+  return queries.query(`SELECT engine, subject, since, happened FROM forecast_kept ORDER BY since`);
 }
 
 /** Keeps windows; one that is kept already stays as it was shown first. */
@@ -39,6 +54,15 @@ export async function keepForecasts(queries: Queries, forecasts: readonly KeptFo
      ON CONFLICT DO NOTHING`,
     [JSON.stringify(forecasts)],
   );
+}
+
+/** Those of some entries that have not been taken back. */
+export async function standingEntries(queries: Queries, ids: readonly string[]): Promise<ReadonlySet<string>> {
+  const rows = await queries.query<{ id: string }>(
+    'SELECT id FROM entry WHERE id = ANY ($1::uuid[]) AND undone_at IS NULL',
+    [ids],
+  );
+  return new Set(rows.map(({ id }) => id));
 }
 
 /** Something offered, and whether it was refused. */

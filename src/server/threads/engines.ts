@@ -5,9 +5,12 @@ import { compareRegimes } from '@/core/climate/regimes';
 import { ventPlan } from '@/core/climate/ventPlan';
 import { lastingHarvest } from '@/core/colony/culture';
 import { projectColony } from '@/core/colony/project';
+import { windowScore } from '@/core/scores/summary';
 
 /** Engines, and the making of the example house, that take longer than the server may be held. What they are asked and what they answer is plain data. */
-export const ENGINES = { calibrate, compareRegimes, lastingHarvest, meeting, projectColony, ropewalk, ventPlan };
+export const ENGINES = {
+  ...{ calibrate, compareRegimes, lastingHarvest, meeting, projectColony, ropewalk, ventPlan, windowScore },
+};
 
 export type EngineName = keyof typeof ENGINES;
 export type QuestionOf<Name extends EngineName> = Parameters<(typeof ENGINES)[Name]>;

@@ -131,13 +131,13 @@ it('moves are worked out, settled, drawn within their window, and made step by s
   await page.getByRole('button', { name: 'Work the moves out' }).click();
   await see(page.getByText(/moves?, (and no plan is better|within|at most)/)).toBeVisible();
   await page.getByRole('button', { name: 'Settle these moves' }).click();
-  const day = page.getByRole('slider', { name: /B5 to .*day of the move/ });
+  const day = page.getByRole('slider', { name: /D3 to .*day of the move/ });
   await see(day).toBeVisible();
   // Its box serves still: a day later does as well.
   await day.press('ArrowRight');
   await see(page.getByRole('button', { name: /^Keep \d+ / })).toBeVisible();
   await page.getByRole('button', { name: /^Keep \d+ / }).click();
-  await see(page.getByText(/^B5 to .*: \d+ \w+( \d{4})?\.$/)).toBeVisible();
+  await see(page.getByText(/^D3 to .*: \d+ \w+( \d{4})?\.$/)).toBeVisible();
   await open('/');
   const steps = page.getByRole('button', { name: 'Steps' });
   await steps.first().click();
