@@ -21,8 +21,8 @@ import { jobReason, jobTitle, pouredWords } from '@/words/jobs';
 import { useTemperature } from '@/words/temperature';
 import { useLength } from '@/words/useLength';
 import { useNames } from '@/words/useNames';
-import { entryFor, FOOD_LEFT, GONE, isOpened, outcomeAfter, outcomeOf, PREY_LEFT, type OpenedKind } from './answering';
-import { OUTCOME_WORDS, PreyAnswers, type Outcome } from './PreyAnswers';
+import { entryFor, isOpened, outcomeAfter, outcomeOf, type OpenedKind } from './answering';
+import { FOUND_WORDS, FoodAnswers, OUTCOME_WORDS, PreyAnswers, type Outcome } from './MealAnswers';
 import { OtherAmounts } from './OtherAmounts';
 import { PutOff } from './PutOff';
 import { useSwipe } from './useSwipe';
@@ -65,6 +65,7 @@ export function JobRow({ job, home, resident, today, children }: Props) {
       return say([entryFor(job, home, resident)], job.water ? pouredWords(job.water.ml) : JOB_WORDS[job.kind].done);
     }
   };
+  const isFood = job.kind === 'leftovers' && job.meal !== undefined && job.meal.eats !== 'prey' && !done && !skipped;
   const isPrey = job.kind === 'feed' && job.meal?.eats === 'prey' && !done && !skipped;
   const answerPrey = (outcome: Outcome) => {
     const offer = { ...entryFor({ ...job, kind: 'feed' }, home, resident), id: newId() } as NewEntry & { id: string };
@@ -101,17 +102,25 @@ export function JobRow({ job, home, resident, today, children }: Props) {
           {job.alsoBy !== undefined ? <Soft>{`${job.alsoBy} logged it too`}</Soft> : null}
           {isSending ? <Soft>saving…</Soft> : null}
           {isKept ? <Soft style={styles.loud}>Kept on this phone, not sent yet.</Soft> : null}
-          {job.kind === 'leftovers' && !done ? (
+          {job.kind === 'leftovers' && !isFood && !done ? (
             <View style={styles.other}>
-              {(job.meal?.eats === 'prey' ? PREY_LEFT : FOOD_LEFT).map(({ title, left, words }) => (
-                <Button
-                  key={title}
-                  rank="second"
-                  title={title}
-                  onPress={() => say([outcomeOf(job, resident, 'refused', left)], words)}
-                />
-              ))}
+              <Button
+                rank="second"
+                title="Still there, taken out"
+                onPress={() => say([outcomeOf(job, resident, 'refused')], 'taken out, not eaten.')}
+              />
             </View>
+          ) : null}
+          {isFood ? (
+            <FoodAnswers
+              code={home.code}
+              onAnswer={(found) =>
+                say(
+                  [found === 'gone' ? outcomeOf(job, resident, 'eaten') : outcomeOf(job, resident, 'refused', found)],
+                  FOUND_WORDS[found],
+                )
+              }
+            />
           ) : null}
           {job.kind === 'look' && !done && !skipped ? (
             <View style={styles.other}>
@@ -134,7 +143,7 @@ export function JobRow({ job, home, resident, today, children }: Props) {
             />
           ) : null}
         </View>
-        {isPrey ? null : isOpened(job.kind) && !done && !skipped ? (
+        {isPrey || isFood ? null : isOpened(job.kind) && !done && !skipped ? (
           <Button
             rank="second"
             title={OPENS[job.kind].title}
@@ -142,7 +151,7 @@ export function JobRow({ job, home, resident, today, children }: Props) {
           />
         ) : (
           <TickCircle
-            label={`${home.code}: ${job.kind === 'leftovers' ? GONE[job.meal?.eats === 'prey' ? 'prey' : 'food'] : title}`}
+            label={`${home.code}: ${job.kind === 'leftovers' ? 'nothing left, eaten' : title}`}
             done={done}
             pressing={job.cannotWait || isKept}
             {...(skipped && { mark: 'Clock' as const, label: `${home.code}: put off. Take back` })}

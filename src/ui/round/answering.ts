@@ -24,21 +24,6 @@ export const outcomeOf = (
   ...(reason.code === 'offered' && { answers: `meal ${reason.entryId}` }),
 });
 
-interface Left {
-  title: string;
-  left?: 'some' | 'mouldy';
-  words: string;
-}
-
-/** What a keeper finds of prey, and of other food, that was not eaten. */
-export const PREY_LEFT: readonly Left[] = [{ title: 'Still there, taken out', words: 'taken out, not eaten.' }];
-export const FOOD_LEFT: readonly Left[] = [
-  { title: 'Some left', left: 'some', words: 'some was left: less the next time.' },
-  { title: 'Mouldy', left: 'mouldy', words: 'gone mouldy: far less the next time.' },
-];
-/** What the circle says of a meal that was eaten. */
-export const GONE = { prey: 'nothing left, eaten', food: 'all gone' } as const;
-
 const { weigh: _weigh, census: _census, ...REGULAR } = DONE_WITH;
 /** Work that is told by its name alone. */
 const TOLD_BY = {

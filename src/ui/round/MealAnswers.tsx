@@ -16,12 +16,40 @@ export const OUTCOME_WORDS: Record<Outcome, string> = {
   refused: 'refused, taken out.',
 };
 
+export type Found = 'gone' | 'some' | 'mouldy';
+const FINDINGS: { value: Found; title: string; icon: IconName }[] = [
+  { value: 'gone', title: 'All gone', icon: 'Check' },
+  { value: 'some', title: 'Some left', icon: 'Clock' },
+  { value: 'mouldy', title: 'Mouldy', icon: 'X' },
+];
+export const FOUND_WORDS: Record<Found, string> = {
+  gone: 'all gone.',
+  some: 'some was left: less the next time.',
+  mouldy: 'gone mouldy: far less the next time.',
+};
+
 /** What came of prey at the box: one tap says it all. */
-export function PreyAnswers({ code, onAnswer }: { code: string; onAnswer: (outcome: Outcome) => void }) {
+export const PreyAnswers = ({ code, onAnswer }: { code: string; onAnswer: (outcome: Outcome) => void }) => (
+  <Answers {...{ code, onAnswer }} about="what came of the prey" choices={OUTCOMES} />
+);
+
+/** What is found of food that was given before. */
+export const FoodAnswers = ({ code, onAnswer }: { code: string; onAnswer: (found: Found) => void }) => (
+  <Answers {...{ code, onAnswer }} about="what is left of the food" choices={FINDINGS} />
+);
+
+interface AnswersProps<Value extends string> {
+  code: string;
+  about: string;
+  choices: readonly { value: Value; title: string; icon: IconName }[];
+  onAnswer: (value: Value) => void;
+}
+
+function Answers<Value extends string>({ code, about, choices, onAnswer }: AnswersProps<Value>) {
   const styles = useStyles();
   return (
-    <View style={styles.answers} role="group" aria-label={`${code}: what came of the prey`}>
-      {OUTCOMES.map(({ value, title, icon }) => (
+    <View style={styles.answers} role="group" aria-label={`${code}: ${about}`}>
+      {choices.map(({ value, title, icon }) => (
         <Pressable
           key={value}
           role="button"
