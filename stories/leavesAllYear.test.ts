@@ -80,6 +80,7 @@ describe('leaves all the year', () => {
     // Who opens the net, at home or for an absence, is told of its zip.
     expect((await house.home('D1')).container.opens).toBe('zip');
     expect((await house.job(young, 'feed'))?.meal?.cautions).toContain('zip');
+    expect((await meal(house, young)).cautions).toContain('zip');
   });
 
   it('may be of a plant that was not in the list', async () => {

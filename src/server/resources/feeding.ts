@@ -7,7 +7,7 @@ import { mealOf } from '@/core/feeding/meal';
 import { orderPlan } from '@/core/feeding/orders';
 import { preyPlan } from '@/core/feeding/prey';
 import { addDays, type Day } from '@/core/measure/day';
-import { nextMeal } from '@/core/plan/feedingJobs';
+import { mindedAt, nextMeal } from '@/core/plan/feedingJobs';
 import { takenMeasure, type AnimalMeasures } from '@/core/profiles/animal';
 import type { CareProfile } from '@/core/profiles/profile';
 import { usualMassG } from '@/core/profiles/weight';
@@ -89,5 +89,6 @@ function usualOf(profile: CareProfile, measures: AnimalMeasures): number | null 
 async function nextOf(queries: Queries, { id }: Ever, today: Day, now: string): Promise<Meal | null> {
   const { lodgers } = await houseToday(queries, today, now);
   const lodger = lodgers.find(({ resident }) => resident.id === id);
-  return lodger ? nextMeal(lodger.today, today) : null;
+  const meal = lodger ? nextMeal(lodger.today, today) : null;
+  return lodger && meal ? { ...meal, cautions: mindedAt(lodger.today, meal) } : null;
 }
