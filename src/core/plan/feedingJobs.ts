@@ -157,8 +157,8 @@ function feeding(resident: ResidentToday, today: Day): Job[] {
 }
 
 /** What to mind when a meal goes in: what the food wants, and the door of its home. */
-export const mindedAt = ({ home }: Pick<ResidentToday, 'home'>, { cautions }: Meal): FeedingCaution[] =>
-  home.container.opens === 'zip' ? [...cautions, 'zip'] : cautions;
+export const mindedAt = ({ home }: Pick<ResidentToday, 'home'>, { cautions, dishes }: Meal): FeedingCaution[] =>
+  home.container.opens === 'zip' && dishes.length > 0 ? [...cautions, 'zip'] : cautions;
 
 /** Prey that nobody has counted or measured is still proposed by its length. */
 const EMPTY_LARDER: Larder = { feeders: [], foods: [] };
