@@ -74,7 +74,9 @@ it('the store takes off what was fed, refuses more than there is, and plans by a
   await page.getByLabel('Price list').fill('item,pack_size,pack_price,lead_days,handling\ndubia-roach-small,x,4,2,1');
   await page.getByRole('button', { name: 'Plan by this list' }).click();
   await see(page.getByText(/Must be a number of at least 0.001; got “x”/)).toBeVisible();
-  await page.getByLabel('Price list').fill('item,pack_size,pack_price,lead_days,handling\nfield-cricket-small,90,4,2,1');
+  await page
+    .getByLabel('Price list')
+    .fill('item,pack_size,pack_price,lead_days,handling\nfield-cricket-small,90,4,2,1');
   await page.getByRole('button', { name: 'Plan by this list' }).click();
   await see(page.getByText('Your price list is in force.')).toBeVisible();
   await see(page.getByText(/x 90 small field crickets$/).first()).toBeVisible();
