@@ -50,7 +50,7 @@ export function benchHandbook(): void {
     populations: [...shippedPopulations],
   };
   const all = median(() =>
-    shippedSpecies.map(({ profile, name }) => careCard(care.of({ profile, scientificName: name }), sources)),
+    shippedSpecies.map(({ profile, name }) => careCard(care.of({ profile, scientificName: name }), sources, name)),
   );
   row(`Care cards of all ${shippedSpecies.length} species`, all, '(one opens under 200 ms)');
   const [kind] = shippedTroubles;

@@ -2,8 +2,9 @@ import type { Resident } from '@/contract/records';
 import { emptyHouse, type House } from './house';
 
 /**
- * Camponotus ligniperda rests from mid October to February at 10 to 15 C, never under 10 for hours on end. The house has a
- * cellar at 12 C and a refrigerator at 5 C: one of them is right, the other can kill.
+ * Camponotus vagus, of the south, rests from mid October to February at 10 to 15 C, never under 10 for hours on end. The house has a
+ * cellar at 12 C and a refrigerator at 5 C: one of them is right, the other can kill. For Camponotus ligniperda, of the north, it
+ * is the other way round.
  */
 describe('the winter of large ants', () => {
   let house: House;
@@ -28,7 +29,7 @@ describe('the winter of large ants', () => {
       headCount: 60,
       bodyLengthMm: 10,
     };
-    colony = await house.takeIn('Camponotus ligniperda', 'F1', facts);
+    colony = await house.takeIn('Camponotus vagus', 'F1', facts);
   });
   const planned = () => house.get(`/api/residents/${colony.id}/rest`);
 
@@ -74,5 +75,27 @@ describe('the winter of large ants', () => {
     const { alarms } = house.granted(await house.get(`/api/homes/${house.boxId('F1')}/air`));
     expect(alarms).toEqual([]);
     expect(await house.kinds(colony)).not.toContain('alarm');
+  });
+
+  it('of the north is colder and longer, in the refrigerator', async () => {
+    const north = await emptyHouse('2026-09-20');
+    await north.shelf('Ant bench', 'Boiler Room', { temperatureC: 24, relativeHumidityPct: 50 });
+    await north.shelf('Door', 'Refrigerator', { temperatureC: 5, relativeHumidityPct: 60 });
+    const chambers = [{ lengthMm: 90, widthMm: 60, heightMm: 15 }];
+    await north.box('F1', { lengthMm: 200, widthMm: 150, heightMm: 60 }, { nest: { chambers } });
+    const facts = { stage: 'adult', form: 'colony', headCount: 60, bodyLengthMm: 10 };
+    const colonyOf = await north.takeIn('Camponotus ligniperda', 'F1', facts);
+    const { rooms: places } = north.granted(await north.get('/api/rooms'));
+    const cold = places.find(({ name }: { name: string }) => name === 'Refrigerator');
+    await north.write('rest-planned', colonyOf, { roomId: cold.id });
+    const { rest } = north.granted(await north.get(`/api/residents/${colonyOf.id}/rest`));
+    expect(rest.warnings).toEqual([]);
+    const targets = rest.course.steps.map(({ targetC }: { targetC: number }) => targetC);
+    expect(Math.min(...targets)).toBe(5);
+    expect(rest.course.endsOn > '2027-03-10').toBe(true);
+    const { sources } = north.granted(await north.get('/api/handbook'));
+    expect(
+      sources.rests.some(({ species }: { species?: string[] }) => species?.includes('Camponotus ligniperda')),
+    ).toBe(true);
   });
 });

@@ -13,7 +13,7 @@ describe('a house in the southern half of the world', () => {
       outworld: { lengthMm: 200, widthMm: 150, heightMm: 120 },
     };
     await house.box('F1', { lengthMm: 200, widthMm: 150, heightMm: 60 }, { nest });
-    await house.takeIn('Camponotus ligniperda', 'F1', {
+    await house.takeIn('Camponotus vagus', 'F1', {
       profile: 'ant-large-mediterranean',
       stage: 'adult',
       form: 'colony',

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { type EggKind, MATINGS } from '@/core/broods/eggs';
 import type { MothKind } from '@/core/broods/emergence';
 import { BASES, SEXES, STAGES } from '@/core/profiles/profile';
-import { day, id, oneOf, profileId, quantity } from './primitives';
+import { day, holdsFor, id, oneOf, quantity, whose } from './primitives';
 import { daysBand, fact } from './profile';
 
 const ground = { basis: z.enum(BASES), source: z.string().optional() };
@@ -15,7 +15,7 @@ const young = quantity('young', 0, 1_000_000, true);
 const broodWarmth = z.strictObject({ referenceC: fact, baseC: fact, optimumC: fact });
 
 export const eggKind = z.strictObject({
-  profiles: z.array(profileId).min(1),
+  ...holdsFor,
   matedDays: daysBand,
   unmatedDays: daysBand.optional(),
   hatchPct: z.strictObject({ mated: fact, unmated: fact.optional() }),
@@ -28,7 +28,7 @@ export const eggKind = z.strictObject({
 }) satisfies z.ZodType<EggKind>;
 
 export const mothKind = z.strictObject({
-  profiles: z.array(profileId).min(1),
+  ...holdsFor,
   cocoonDays: daysBand,
   adultDays: daysBand,
   malesAheadDays: fact,
@@ -48,7 +48,7 @@ const mating = oneOf(MATINGS);
 
 export const hatchRequest = z
   .strictObject({
-    profile: profileId,
+    ...whose,
     eggs,
     laidFrom: day,
     laidTo: day.optional(),
@@ -111,7 +111,7 @@ const cocoon = z.strictObject({
 
 export const meetingRequest = z
   .strictObject({
-    profile: profileId,
+    ...whose,
     cocoons: z.array(cocoon).min(1, { error: 'Give at least one cocoon.' }).max(200, { error: 'At most 200 cocoons.' }),
     temperatureC: degrees,
     asOf: day.optional(),

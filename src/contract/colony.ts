@@ -2,8 +2,8 @@ import { z } from 'zod';
 import type { PopulationKind } from '@/core/colony/kind';
 import { BASES } from '@/core/profiles/profile';
 import { COUNT_VERDICTS } from '@/core/colony/expected';
-import { day, id, profileId, quantity, stageName } from './primitives';
-import { fact } from './profile';
+import { day, holdsFor, id, profileId, quantity, stageName, whose } from './primitives';
+import { fact, headsBand } from './profile';
 import { restKind } from './rest';
 
 const ground = { basis: z.enum(BASES), source: z.string().optional() };
@@ -13,7 +13,7 @@ const degrees = quantity('degrees Celsius', -20, 60);
 // ---- what ships ----
 
 export const populationKind = z.strictObject({
-  profiles: z.array(profileId).min(1),
+  ...holdsFor,
   adults: z.enum(['adult', 'worker']),
   young: z.array(z.strictObject({ id: stageName, days: fact, weeklyDeathPct: fact })),
   adultLifeDays: fact,
@@ -24,8 +24,9 @@ export const populationKind = z.strictObject({
   ]),
   warmth: z.strictObject({ referenceC: fact, baseC: fact, optimumC: fact, restBelowC: fact }),
   headsPerL: fact.optional(),
+  colonySize: headsBand.optional(),
   queensAtMost: z.int().positive().optional(),
-  founding: z.strictObject({ isSealed: z.boolean(), ...ground }).optional(),
+  founding: z.strictObject({ isSealed: z.boolean(), firstBatch: headsBand, ...ground }).optional(),
   castes: z
     .array(z.strictObject({ id: z.string(), mostSharePct: fact.optional(), halfAtWorkers: fact.optional() }))
     .optional(),
@@ -54,7 +55,7 @@ export const populationReply = z
 
 export const colonyRequest = z
   .strictObject({
-    profile: profileId,
+    ...whose,
     queens: quantity('queens', 0, 1000, true).optional(),
     counts: z.record(stageName, heads),
     /** One for all weeks. */
@@ -91,7 +92,8 @@ export const colonyReply = z
     /** Of its room, now. */
     nestFullPct: z.number().nullable(),
     splitOn: day.nullable(),
-    firstWorkersOn: z.object({ p10: day, median: day, p90: day.nullable() }).nullable(),
+    /** Of a colony without workers. */
+    firstWorkersOn: z.object({ p10: day, median: day, p90: day }).nullable(),
     /** What may be taken out in a week for ever; null where the warmth changes. */
     lastingHarvestPerWeek: z.number().nullable(),
     /** How the workers there are now are likely to be built. */
@@ -101,7 +103,7 @@ export const colonyReply = z
 
 export const foundingRequest = z
   .strictObject({
-    profile: profileId,
+    ...whose,
     beganOn: day,
     seen: z.record(stageName, day).default({}),
     temperatureC: degrees,
@@ -145,7 +147,7 @@ export const nestReply = z
 
 export const tubsRequest = z
   .strictObject({
-    profile: profileId,
+    ...whose,
     needPerWeek: quantity('heads a week', 0, 1_000_000),
     litresPerTub: quantity('litres', 0.1, 10_000),
     temperatureC: degrees,

@@ -78,3 +78,12 @@ export const scientificName = line('a scientific name', 90).superRefine((text, c
   const message = check.suggestion ? `${check.problem} Write “${check.suggestion}”.` : check.problem;
   context.addIssue({ code: 'custom', message });
 });
+
+/** For which kinds a row of numbers ships, and for which species or genera of them alone. */
+export const holdsFor = {
+  profiles: z.array(profileId).min(1),
+  species: z.array(line('a species or a genus', 90)).min(1).optional(),
+};
+
+/** Whose numbers are asked for: a kind, and the species where that is known. */
+export const whose = { profile: profileId, scientificName: line('a scientific name', 90).optional() };

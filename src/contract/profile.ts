@@ -102,6 +102,9 @@ const bandOf = (value: z.ZodNumber) =>
 /** Days from the shortest to the longest that is usual. */
 export const daysBand = bandOf(quantity('days', 0, 3650));
 
+/** Heads from the fewest to the most that are usual. */
+export const headsBand = bandOf(quantity('heads', 0, 10_000_000));
+
 /** A band of temperatures with what it rests on. C */
 export const temperatureBand = bandOf(degrees);
 

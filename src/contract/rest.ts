@@ -3,7 +3,7 @@ import { BASES } from '@/core/profiles/profile';
 import { REST_WARNINGS, type RestKind, type RestPlan } from '@/core/season/rest';
 import { REST_ACTS } from '@/core/season/restActs';
 import { REST_PHASES, type RestCourse } from '@/core/season/restCourse';
-import { day, id, instant, profileId, quantity } from './primitives';
+import { day, holdsFor, id, instant, quantity, whose } from './primitives';
 import { fact, temperatureBand } from './profile';
 import { probeAlarm } from './readings';
 
@@ -12,7 +12,7 @@ const degrees = quantity('degrees Celsius', -20, 60);
 
 // ---- what ships ----
 
-const ofProfiles = { profiles: z.array(profileId).min(1), why: z.string().min(1), ...ground };
+const ofProfiles = { ...holdsFor, why: z.string().min(1), ...ground };
 const resting = {
   ...ofProfiles,
   bandC: temperatureBand,
@@ -35,7 +35,7 @@ export const restKind = z.discriminatedUnion('need', [
 
 export const restRequest = z
   .strictObject({
-    profile: profileId,
+    ...whose,
     latitudeDeg: quantity('degrees of latitude', -90, 90),
     asOf: day.optional(),
     startOn: day.optional(),

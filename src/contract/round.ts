@@ -29,6 +29,7 @@ const reason = z.discriminatedUnion('code', [
   z.object({ code: z.literal('moulted'), on: day }),
   z.object({ code: z.literal('quiet-over'), since: day, on: day }),
   z.object({ code: z.literal('founding'), since: day }),
+  z.object({ code: z.literal('founding-water'), since: day }),
   z.object({ code: z.literal('move-planned'), on: day, until: day }),
   z.object({ code: z.literal('papers'), title: z.string(), expiresOn: day }),
 ]);

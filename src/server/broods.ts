@@ -83,7 +83,7 @@ interface BroodFacts {
 
 function broodOf(facts: BroodFacts): Brood {
   const { resident, log, temperatureC, warmSince, today, spreadTimes } = facts;
-  const kind = eggKindOf(resident.kind);
+  const kind = eggKindOf(resident);
   const laid = log.findLast((entry) => entry.kind === 'laid');
   const wish = log.findLast((entry) => entry.kind === 'surplus');
   const laidFrom = laid?.data.laidFrom ?? resident.bornOn ?? resident.takenInOn;
@@ -142,7 +142,7 @@ function keptAll(
   const measures = sizeMm === null ? {} : { [profile.measure.takes]: sizeMm };
   // In boxes like the one that the eggs are in, by the room that its rules give to each.
   const room = sizeMm === null ? null : roomForHeads(profile, { ...measures, stage }, home);
-  const perL = room === null ? populationOf(resident.kind)?.headsPerL?.value : room / innerVolumeL(home.container);
+  const perL = room === null ? populationOf(resident)?.headsPerL?.value : room / innerVolumeL(home.container);
   const litres = perL === undefined ? null : heads / perL;
   const meal =
     whole > 0 ? mealOf({ ...measures, profile, stage, on, headCount: isAlone ? undefined : whole, ...table }) : null;
@@ -172,7 +172,7 @@ export async function flightsOf(queries: Queries, clock: Clock): Promise<MothFli
   const today = clock.today();
   const house = await houseToday(queries, today, clock.now());
   const moths = house.residents.filter(
-    (resident) => mothKindOf(resident.kind) && (resident.stage === 'pupa' || resident.stage === 'adult'),
+    (resident) => mothKindOf(resident) && (resident.stage === 'pupa' || resident.stage === 'adult'),
   );
   const { warmth } = house.facts;
   const homes = new Map(house.homes.map((home) => [home.id, home]));
@@ -183,7 +183,7 @@ export async function flightsOf(queries: Queries, clock: Clock): Promise<MothFli
   );
   const flights = [...groupBy(moths, (each) => each.scientificName)].map(async ([scientificName, group]) => {
     const [first] = group;
-    const kind = first && mothKindOf(first.kind);
+    const kind = first && mothKindOf(first);
     const home = first && homes.get(first.homeId);
     if (!first || !kind || !home) return [];
     const cocoons = group

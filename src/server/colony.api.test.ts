@@ -13,7 +13,7 @@ describe('colonies', () => {
     const nest = { chambers: [{ lengthMm: 60, widthMm: 40, heightMm: 10 }], tubeBoreMm: 8 };
     const body = { code: 'F1', shelfId: shelf.id, container, substrateDepthMm: 0, nest };
     const { home } = (await server.post('/api/homes', body)).body;
-    const red = { scientificName: 'Myrmica rubra', profile: 'ant-small-temperate', stage: 'adult', headCount: 120 };
+    const red = { scientificName: 'Lasius niger', profile: 'ant-small-temperate', stage: 'adult', headCount: 120 };
     ants = (await server.post('/api/residents', { ...red, homeId: home.id })).body.resident;
   }, 60_000);
 

@@ -11,27 +11,28 @@ import {
 } from '@/contract/shipped';
 import type { Resident } from '@/contract/records';
 import { feederPopulation } from '@/core/feeding/feederPopulation';
+import { knownOf, type HoldsFor, type OfKind } from '@/core/profiles/holdsFor';
 import type { CareProfile } from '@/core/profiles/profile';
 import type { RestKind } from '@/core/season/rest';
 import { troubleTable, type TroubleTable } from '@/core/trouble/table';
 
-/** What is known of a kind that ships in one of the lists that ship; undefined where nobody gave its numbers. */
+/** What is known of a kind, or of a species of it, in one of the lists that ship; undefined where nobody gave its numbers. */
 const lookUp =
-  <Kind extends { profiles: string[] }>(kinds: readonly Kind[]) =>
-  (kind: string): Kind | undefined =>
-    kinds.find((each) => each.profiles.includes(kind));
+  <Row extends HoldsFor>(rows: readonly Row[]) =>
+  (who: OfKind): Row | undefined =>
+    knownOf(rows, who);
 
 /** How the kind of a care profile, or of a feeder, multiplies. */
 export const populationOf = lookUp([...shippedPopulations, ...shippedFeeders.map(feederPopulation)]);
 /** Of a kind whose queens seal themselves in, and without workers as far as anybody has counted. */
-const maySealIn = ({ kind, headCount = 0 }: Pick<Resident, 'kind' | 'headCount'>): boolean =>
-  populationOf(kind)?.founding?.isSealed === true && headCount <= LONE_QUEEN;
+const maySealIn = (resident: OfKind & Pick<Resident, 'headCount'>): boolean =>
+  populationOf(resident)?.founding?.isSealed === true && (resident.headCount ?? 0) <= LONE_QUEEN;
 
 /** The winter of a kind. */
 export const restKindOf = lookUp(shippedRests);
 /** The winter of somebody; a queen that is sealed in is carried there and back, and not opened. */
-export function restKindFor(resident: Pick<Resident, 'kind' | 'headCount'>): RestKind | undefined {
-  const kind = restKindOf(resident.kind);
+export function restKindFor(resident: OfKind & Pick<Resident, 'headCount'>): RestKind | undefined {
+  const kind = restKindOf(resident);
   return kind && kind.need !== 'never' && maySealIn(resident) ? { ...kind, isUnopened: true } : kind;
 }
 /** How its eggs are kept. */

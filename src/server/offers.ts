@@ -9,7 +9,7 @@ import type { LeaveAlone, LogEntry, MoultOutlook } from '@/core/plan/work';
 import { noticedDays, noticedSigns } from '@/core/plan/signs';
 import type { CareBook } from '@/core/profiles/careBook';
 import type { CareProfile } from '@/core/profiles/profile';
-import { colonyStateOf, sealedIn } from './house/colonies';
+import { colonyStateOf, foundingOf } from './house/colonies';
 import { growthFactsOf, rememberedForecast, subjectOf, type GrowthFacts } from './house/growthFacts';
 import { foodsOf } from './foods';
 import { invalid, Problem } from './http/problem';
@@ -113,7 +113,7 @@ async function quietOn(queries: Queries, care: CareBook, resident: Ever, on: str
   const outlooks = home && facts && isNoticed ? moultOutlooks(care, facts, resident, home, log, on) : undefined;
   const state = isColony ? await colonyStateOf(queries, resident, on, now) : undefined;
   const rest = (await restsUnderWay(queries, [resident], on, now)).get(resident.id);
-  return quietTime({ ...residentOn(care, resident, log, on), outlooks, rest, sealedIn: sealedIn(state) }, on);
+  return quietTime({ ...residentOn(care, resident, log, on), outlooks, rest, founding: foundingOf(state) }, on);
 }
 
 /** Whether a moult was close, and when, as it stood on each day on which something was noticed; none for those that moult no more. */

@@ -34,7 +34,7 @@ export type RestKind = (typeof REST_KINDS)[number];
 /** The last rest of each resident that was not given up; one that is over stays until the next is planned. */
 export async function restsOf(
   queries: Queries,
-  residents: readonly Pick<Resident, 'id' | 'kind' | 'headCount'>[],
+  residents: readonly Pick<Resident, 'id' | 'kind' | 'scientificName' | 'headCount'>[],
   today: Day,
 ): Promise<Map<string, StandingRest>> {
   const entries = await entriesOfKinds(
@@ -56,7 +56,7 @@ export async function restsOf(
 
 /** The rest of one by the entries about its rests up to today, oldest first. */
 export function restOf(
-  resident: Pick<Resident, 'kind' | 'headCount'>,
+  resident: Pick<Resident, 'kind' | 'scientificName' | 'headCount'>,
   entries: readonly EntryOf<RestKind>[],
   today: Day,
 ): StandingRest | undefined {

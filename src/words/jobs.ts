@@ -43,7 +43,9 @@ export function jobTitle(job: Job, length: LengthWords, names: Names, temperatur
     case 'look':
       return job.reason.code === 'founding'
         ? 'Are there workers? Look through the glass'
-        : 'Has it moulted? Look for a skin, from outside';
+        : job.reason.code === 'founding-water'
+          ? 'Has she water? Look through the glass'
+          : 'Has it moulted? Look for a skin, from outside';
     case 'battery':
       return 'Change the battery of the probe';
     case 'papers':
@@ -182,7 +184,9 @@ export function jobReason(job: Job, today: string, fit: FitAnswer | undefined, t
     case 'quiet-over':
       return `left alone since ${dayWords(reason.since, today)}, a moult was expected by ${dayWords(reason.on, today)}${minding}`;
     case 'founding':
-      return `sealed in since ${dayWords(reason.since, today)}, her first workers may be there`;
+      return `founding since ${dayWords(reason.since, today)}, her first workers may be there`;
+    case 'founding-water':
+      return `founding since ${dayWords(reason.since, today)}; the tube stays shut`;
     case 'moved':
       return `moved ${dayWords(reason.on, today)}`;
     case 'moulted':

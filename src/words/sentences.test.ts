@@ -15,6 +15,7 @@ const names = { feeders: [...shippedFeeders], foods: [...shippedFoods] };
 const REASONS: { [Code in Reason['code']]: Extract<Reason, { code: Code }> } = {
   never: { code: 'never', since: '2025-12-01' },
   'since-last': { code: 'since-last', days: 1, on: '2026-03-13' },
+  'founding-water': { code: 'founding-water', since: '2026-02-01' },
   founding: { code: 'founding', since: '2025-12-20' },
   'quiet-over': { code: 'quiet-over', since: '2026-02-20', on: '2026-03-12' },
   'after-refusal': { code: 'after-refusal', days: 9, on: '2026-03-05' },

@@ -1,3 +1,4 @@
+import type { HoldsFor } from '@/core/profiles/holdsFor';
 import type { BandFact, Fact, Ground } from '@/core/profiles/profile';
 import type { BroodWarmth } from './waiting';
 
@@ -6,9 +7,7 @@ export const MATINGS = ['mated', 'unmated', 'unknown'] as const;
 export type Mating = (typeof MATINGS)[number];
 
 /** How the eggs of some kinds are kept, and when their young come out. */
-export interface EggKind extends Ground {
-  /** Ids of the care profiles that it holds for. */
-  profiles: string[];
+export interface EggKind extends Ground, HoldsFor {
   /** Days from the egg to the hatchling at the warmth of reference; nine of ten lie within. */
   matedDays: BandFact;
   /** Of eggs that were laid without a male; left out where those do not hatch. */

@@ -1,3 +1,4 @@
+import type { HoldsFor } from '@/core/profiles/holdsFor';
 import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64';
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { paceAt } from '@/core/colony/kind';
@@ -11,8 +12,7 @@ import { Refusal } from '@/core/refusal';
 import { waitingTime, type BroodWarmth } from './waiting';
 
 /** How moths of some kinds come out of their cocoons. */
-export interface MothKind extends Ground {
-  profiles: string[];
+export interface MothKind extends Ground, HoldsFor {
   /** In the cocoon at the warmth of reference; nine of ten lie within. */
   cocoonDays: BandFact;
   /** How long a moth lives and can pair. */

@@ -1,6 +1,8 @@
 import fc from 'fast-check';
 import type { FeederKind } from '@/core/feeding/food';
-import { shippedFeeders, shippedPopulations } from '@/contract/shipped';
+import { shippedFeeders, shippedPopulations, shippedRests } from '@/contract/shipped';
+import { knownOf } from '@/core/profiles/holdsFor';
+import type { BandFact } from '@/core/profiles/profile';
 import { feederPopulation } from '@/core/feeding/feederPopulation';
 import { profileOf } from '@/contract/testing/profileOf';
 import { addDays, daysBetween } from '@/core/measure/day';
@@ -184,5 +186,49 @@ describe('roaches and crickets', () => {
     // Half of them are grown about when the sizes have been gone through.
     const half = grown.findIndex((each) => each > (grown.at(-1) ?? 0) / 2);
     expect(Math.abs(7 * half - days)).toBeLessThan(Math.max(14, 0.25 * days));
+  });
+});
+
+describe('the numbers of ants', () => {
+  const ANTS = shippedPopulations.filter(({ laying }) => laying.by === 'queen');
+  const nameOf = ({ profiles, species }: PopulationKind) => species?.[0] ?? profiles[0];
+  /** So many years with the winter that each of them has. */
+  const YEARS = 16;
+  const yearOf = (kind: PopulationKind) => {
+    const who = { kind: kind.profiles[0] ?? '', scientificName: kind.species?.[0] };
+    const rest = knownOf(shippedRests, who);
+    const cold = rest && rest.need !== 'never' ? Math.round(rest.weeks.value) : 0;
+    return Array.from({ length: 52 }, (_, week) => (week < cold ? 6 : kind.warmth.referenceC.value));
+  };
+
+  // Common practice, no source, and from memory, as each row says: how large colonies become.
+  it.each(ANTS.map((kind) => [nameOf(kind), kind] as const))(
+    'of %s come in years to the size that is told of them',
+    (_, kind) => {
+      const temperatureC = Array.from({ length: YEARS }, () => yearOf(kind)).flat();
+      const { grown } = usualCourse({ kind, counts: {}, queens: 1, temperatureC, weeks: temperatureC.length });
+      const size = kind.colonySize as BandFact;
+      expect(grown.at(-1)).toBeGreaterThan(size.min);
+      expect(grown.at(-1)).toBeLessThan(size.max);
+    },
+  );
+
+  // A queen alone lays her batch and no more: what she has raised cannot be more than she laid.
+  it.each(ANTS.map((kind) => [nameOf(kind), kind] as const))('of %s begin with one batch', (_, kind) => {
+    const asked = { kind, counts: {}, queens: 1, temperatureC: kind.warmth.referenceC.value, weeks: 30, draws: 200 };
+    const { series } = projectColony(asked);
+    const before = series.filter(({ stages }) => (stages.worker?.p90 ?? 0) < 1);
+    const batch = kind.founding?.firstBatch as BandFact;
+    expect(Math.max(...before.map(({ total }) => total.p90))).toBeLessThanOrEqual(batch.max);
+    expect(before.length).toBeGreaterThan(2);
+  });
+
+  it('are those of the species, else of its genus, else of the kind', () => {
+    const asked = (scientificName?: string) => knownOf(ANTS, { kind: 'ant-large-mediterranean', scientificName });
+    expect(asked('Camponotus herculeanus (Linnaeus, 1758)')?.species).toContain('Camponotus ligniperda');
+    expect(asked('Messor sp. "red"')?.species).toEqual(['Messor']);
+    expect(asked('Camponotus cruentatus')?.species).toBeUndefined();
+    expect(asked()).toBe(asked('Camponotus vagus'));
+    expect(knownOf(ANTS, { kind: 'mantis', scientificName: 'Messor barbarus' })).toBeUndefined();
   });
 });

@@ -1,4 +1,5 @@
-import type { Fact, Ground } from '@/core/profiles/profile';
+import type { HoldsFor } from '@/core/profiles/holdsFor';
+import type { BandFact, Fact, Ground } from '@/core/profiles/profile';
 import { Refusal } from '@/core/refusal';
 
 /** A stage that young pass through. */
@@ -19,9 +20,7 @@ export interface Caste {
 }
 
 /** How a kind that is counted and not named multiplies. */
-export interface PopulationKind extends Ground {
-  /** Ids of the care profiles that it holds for. */
-  profiles: string[];
+export interface PopulationKind extends Ground, HoldsFor {
   /** What its grown ones are called. */
   adults: 'adult' | 'worker';
   /** In the order in which they are passed through. */
@@ -31,7 +30,7 @@ export interface PopulationKind extends Ground {
   firstLifeDays?: Fact;
   laying:
     | { by: 'female'; perWeek: Fact; femaleShare: Fact }
-    /** Of one queen: alone she lays `founding` a week; half of her most with so many workers. */
+    /** Of one queen: alone she lays `founding` a week, up to her first batch; half of her most with so many workers. */
     | { by: 'queen'; perWeek: Fact; founding: Fact; halfAtWorkers: Fact };
   warmth: {
     referenceC: Fact;
@@ -44,9 +43,14 @@ export interface PopulationKind extends Ground {
   };
   /** So many live in a litre before no more is bred; of ants their nest says. */
   headsPerL?: Fact;
+  /** Workers of a grown colony. */
+  colonySize?: BandFact;
   queensAtMost?: number;
-  /** Of ants: whether a young queen seals herself in and lives off herself until her first workers. */
-  founding?: { isSealed: boolean } & Ground;
+  /**
+   * Of ants: whether a young queen seals herself in and lives off herself until her first workers, or goes out to feed; and how
+   * many eggs she lays, once, before they come.
+   */
+  founding?: { isSealed: boolean; firstBatch: BandFact } & Ground;
   /** Of ants whose workers differ, the smallest first. */
   castes?: Caste[];
   /** Of rates between colonies of a kind: standard deviation of their logarithm. */

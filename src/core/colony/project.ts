@@ -1,6 +1,6 @@
 import { CROWDED_PCT, fullnessPct } from './fullness';
 import { evenAt, evenSteps } from '@/core/growth/evenDraws';
-import { normalQuantile } from '@/core/growth/normal';
+import { logNormalWithin, normalQuantile } from '@/core/growth/normal';
 import { numbersOf } from '@/core/growth/quantiles';
 import { Refusal } from '@/core/refusal';
 import { paceAt, requireCounts, stagesOf, type PopulationKind } from './kind';
@@ -42,8 +42,6 @@ export interface ColonyWeek {
 
 export interface ColonyForecast {
   series: ColonyWeek[];
-  /** The week in which a colony without workers has its first; null where it has, or will have none. */
-  firstWorkersWeek: Band | null;
   /** The first week in which more than four fifths of the room are taken, by the median; null while there is room. */
   crowdedWeek: number | null;
 }
@@ -76,7 +74,7 @@ interface Plan {
 /**
  * Follows a colony or a culture week by week: eggs are laid by females or by a queen whose workers feed her brood, young
  * grow on by degree-days through steps of equal length, the grown die of age, some are taken out, and no more is bred
- * than there is room for. Nothing is laid in rest. Rates differ from colony to colony, and what was estimated may have
+ * than there is room for. Nothing is laid in rest, and a queen alone lays her first batch and no more. Rates differ from colony to colony, and what was estimated may have
  * been more or less: each draw has its own, and the bands are the tenth and the ninetieth percentile of all.
  * @throws Refusal for a stage that the kind does not have, more queens than it bears, or temperatures that do not match
  */
@@ -84,13 +82,8 @@ export function projectColony(question: ColonyQuestion): ColonyForecast {
   const plan = planOf(question);
   const { kind, weeks, draws = 500, countSpread = 0 } = question;
   const names = stagesOf(kind);
-  const firsts = new Float64Array(draws).fill(Infinity);
   const series: ColonyWeek[] = [];
   follow(plan, ratesOf(draws, kind.spread.value, countSpread), (week, heads, total) => {
-    const grown = heads.at(-1) as Float64Array;
-    for (let draw = 0; draw < draws; draw += 1) {
-      if (1 <= (grown[draw] as number) && week < (firsts[draw] as number)) firsts[draw] = week;
-    }
     const temperatureC = plan.temperatures[Math.min(week, weeks - 1)] ?? 0;
     series.push({
       week,
@@ -104,13 +97,7 @@ export function projectColony(question: ColonyQuestion): ColonyForecast {
   const isCrowded = ({ stages, total }: ColonyWeek) =>
     fullnessPct(kind, stages[kind.adults]?.median ?? 0, total.median, roomForHeads ?? Infinity) > CROWDED_PCT;
   const crowded = roomForHeads === undefined ? -1 : series.findIndex(isCrowded);
-  const isFounding = kind.adults === 'worker' && (question.counts.worker ?? 0) < 1;
-  const first = isFounding ? numbersOf(firsts) : null;
-  return {
-    series,
-    firstWorkersWeek: first && Number.isFinite(first.median) ? first : null,
-    crowdedWeek: crowded < 0 ? null : crowded,
-  };
+  return { series, crowdedWeek: crowded < 0 ? null : crowded };
 }
 
 /** The course of the usual colony alone, without bands: the grown ones week by week, all heads, and how it stands last. */
@@ -215,9 +202,11 @@ function follow(
   }
   // Workers raised by a queen alone are small and live shorter: they are followed apart.
   const isFounding = kind.firstLifeDays !== undefined && (counts[kind.adults] ?? 0) < 1;
+  const toLay = isFounding ? firstBatches(kind, queens, rates, heads.slice(0, many)) : rates.laying;
   const firstOnes = new Float64Array(isFounding ? draws : 0);
   const age = 7 / kind.adultLifeDays.value;
   const firstAge = kind.firstLifeDays ? 7 / kind.firstLifeDays.value : 0;
+  const firstBrood = queens * (kind.founding?.firstBatch.max ?? 0);
   visit(0, heads, total);
   for (let week = 0; week < weeks; week += 1) {
     const isResting = resting[week] === 1;
@@ -232,6 +221,10 @@ function follow(
         isResting || room <= 0
           ? 0
           : Math.min(eggsLaid(laying, before, pace) * (rates.laying[draw] as number), roomForHeads) * room;
+      if (isFounding && before < 1) {
+        arriving = Math.min(arriving, toLay[draw] as number);
+        toLay[draw] = (toLay[draw] as number) - arriving;
+      }
       let all = 0;
       for (let stage = 0; stage < many; stage += 1) {
         const share = (shares[stage] as number) * pace;
@@ -256,7 +249,7 @@ function follow(
       let old = (before - small) * (1 - Math.min(1, age * death));
       small *= 1 - Math.min(1, firstAge * death);
       // The first brood is what comes while fewer than a handful are there.
-      if (isFounding && before < FIRST_BROOD) small += arriving;
+      if (isFounding && before < firstBrood) small += arriving;
       else old += arriving;
       old -= Math.min(harvestPerWeek, old);
       if (isFounding) firstOnes[draw] = small;
@@ -269,5 +262,20 @@ function follow(
 
 /** Fewer heads than this are none. */
 const NOBODY = 1e-9;
-/** Workers that a queen raises by herself. From memory */
-const FIRST_BROOD = 15;
+/**
+ * Eggs that queens alone have still to lay: their first batch, less what is there of it. Who lays much lays a large batch.
+ * @param young of each stage, draw by draw
+ */
+function firstBatches(
+  { founding, spread }: PopulationKind,
+  queens: number,
+  { laying }: Rates,
+  young: readonly Float64Array[],
+): Float64Array {
+  if (!founding) return laying.map(() => Infinity);
+  const { centre, spread: ofBatch } = logNormalWithin(founding.firstBatch);
+  return laying.map((rate, draw) => {
+    const batch = queens * Math.exp(centre + (ofBatch / spread.value) * Math.log(rate));
+    return Math.max(0, batch - young.reduce((sum, heads) => sum + (heads[draw] ?? 0), 0));
+  });
+}

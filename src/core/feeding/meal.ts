@@ -29,7 +29,7 @@ export interface MealQuestion extends AnimalMeasures {
   /** What it was given lately, oldest first. */
   meals?: readonly PastMeal[] | undefined;
   /** Of a queen without workers: null where she does not seal herself in, and eats. */
-  sealedIn?: object | null | undefined;
+  founding?: { isSealed: boolean } | null | undefined;
 }
 
 /**
@@ -61,7 +61,7 @@ export function mealOf(question: MealQuestion): Meal | null {
     case 'colony-food': {
       const isLive = schoolOn(profile, 'ant-prey', schools['ant-prey']) === 'live';
       const workerMm = takenMeasure(profile, question).mm;
-      const isSealedIn = question.sealedIn === undefined ? undefined : question.sealedIn !== null;
+      const isSealedIn = question.founding === undefined ? undefined : question.founding?.isSealed === true;
       return colonyMeal(diet, question.headCount ?? 0, workerMm, isLive, feeders, foods, isSealedIn);
     }
   }

@@ -20,7 +20,8 @@ const sources = {
   populations: [...shippedPopulations],
 };
 const care = careBook(shippedProfiles, shippedSpecies);
-const cardOf = (profile: string, scientificName?: string) => careCard(care.of({ profile, scientificName }), sources);
+const cardOf = (profile: string, scientificName?: string) =>
+  careCard(care.of({ profile, scientificName }), sources, scientificName);
 
 describe('the care card', () => {
   it.each([...shippedProfiles.map(({ id }) => [id, undefined]), ...shippedSpecies.map((s) => [s.profile, s.name])])(

@@ -2,6 +2,7 @@ import type { EggKind } from '@/core/broods/eggs';
 import type { MothKind } from '@/core/broods/emergence';
 import type { PopulationKind } from '@/core/colony/kind';
 import { kindOf } from '@/core/profiles/careBook';
+import { knownOf } from '@/core/profiles/holdsFor';
 import type { CareProfile, Fact, FitRule, Ground, RegularWork, Stage } from '@/core/profiles/profile';
 import { defaultSchool, type School } from '@/core/profiles/schools';
 import type { RestKind } from '@/core/season/rest';
@@ -81,8 +82,9 @@ export interface CardSources {
  * The care card of a kind or a species: every number that the program reckons with for it, in the order of the work,
  * each with its ground, its school and the calculator that uses it.
  * @param profile as it holds for the species (`withOverrides`)
+ * @param scientificName of a species, whose eggs, winter and numbers may be others than those of its kind
  */
-export function careCard(profile: CareProfile, sources: CardSources): CardLine[] {
+export function careCard(profile: CareProfile, sources: CardSources, scientificName?: string): CardLine[] {
   return [
     ...homeLines(profile),
     ...soilLines(profile),
@@ -90,8 +92,8 @@ export function careCard(profile: CareProfile, sources: CardSources): CardLine[]
     ...warmthLines(profile),
     ...foodLines(profile),
     ...moultLines(profile),
-    ...breedingLines(profile, sources),
-    ...restLines(profile, sources),
+    ...breedingLines(profile, sources, scientificName),
+    ...restLines(profile, sources, scientificName),
     ...workLines(profile),
   ];
 }
@@ -233,10 +235,13 @@ function moultLines({ growth, quietAfterMoult }: CareProfile): CardLine[] {
   ];
 }
 
-function breedingLines(profile: CareProfile, { eggs, moths, populations }: CardSources): CardLine[] {
-  const [egg, moth, population] = [eggs, moths, populations].map((kinds) =>
-    kinds.find(({ profiles }) => profiles.includes(kindOf(profile))),
-  ) as [EggKind | undefined, MothKind | undefined, PopulationKind | undefined];
+function breedingLines(
+  profile: CareProfile,
+  { eggs, moths, populations }: CardSources,
+  scientificName?: string,
+): CardLine[] {
+  const who = { kind: kindOf(profile), scientificName };
+  const [egg, moth, population] = [knownOf(eggs, who), knownOf(moths, who), knownOf(populations, who)];
   return [
     ...(egg ? [band('breeding', 'eggs-mated', 'days', 'broods', egg.matedDays)] : []),
     ...(egg?.unmatedDays ? [band('breeding', 'eggs-unmated', 'days', 'broods', egg.unmatedDays)] : []),
@@ -246,8 +251,8 @@ function breedingLines(profile: CareProfile, { eggs, moths, populations }: CardS
   ];
 }
 
-function restLines(profile: CareProfile, { rests }: CardSources): CardLine[] {
-  const rest = rests.find(({ profiles }) => profiles.includes(kindOf(profile)));
+function restLines(profile: CareProfile, { rests }: CardSources, scientificName?: string): CardLine[] {
+  const rest = knownOf(rests, { kind: kindOf(profile), scientificName });
   if (!rest || rest.need === 'never') return [];
   return [
     band('rest', 'rest-band', 'C', 'rest', rest.bandC),

@@ -46,6 +46,12 @@ export interface ColonyLog {
   seen: readonly { on: Day; stage: string }[];
 }
 
+/** A home as it was, up to the day on which it was left or changed. */
+export interface HomeBefore {
+  until: Day;
+  home: HomeState;
+}
+
 export interface ColonyQuestion {
   today: Day;
   /** Null for kinds whose numbers nobody gave. */
@@ -53,6 +59,8 @@ export interface ColonyQuestion {
   profile: CareProfile;
   resident: AnimalMeasures & Partial<Pick<Together, 'isGuest'>> & { form: Form; stage: Stage; takenInOn: Day };
   home: HomeState;
+  /** The homes it had before, and this one before it was changed, each up to its day; oldest first. */
+  homesBefore?: readonly HomeBefore[] | undefined;
   log: ColonyLog;
   temperatureC: number;
   /** Of the rest that is on, planned, or usual. */
@@ -96,7 +104,7 @@ export interface ColonyState {
 
 /**
  * How a colony, a culture or a group that is counted stands today: its last count, with what nobody counted as is usual, followed
- * from its day on at the warmth it had; how full its home is by that; and, of a queen without workers, when she has her first.
+ * from its day on at the warmth and in the room it had; how full its home is by that; and, of a queen without workers, when she has her first.
  * @throws Refusal for counts that the kind cannot have, and where nothing tells the size of its heads
  */
 export function colonyState(question: ColonyQuestion): ColonyState {
@@ -105,16 +113,15 @@ export function colonyState(question: ColonyQuestion): ColonyState {
   // A colony nobody counted the queens of has one.
   const queens = log.queens ?? (kind?.laying.by === 'queen' ? 1 : 0);
   const base: Base = { ...question, room: kind && roomIn(kind, question), queens };
-  // Those whose size is taken are followed head by head; what is only counted is reckoned on from its last count.
-  const isCounted = BODY_MEASURES.every((name) => resident[name] === undefined);
-  const stands = !kind
-    ? { counts: {}, estimated: [] }
-    : isCounted
-      ? standOf(kind, base)
-      : { counts: { [stageIn(kind, resident.stage)]: resident.headCount ?? 1 }, estimated: [] };
-  const heads = kind ? headsIn(kind, stands.counts) : (resident.headCount ?? 0);
+  const isCounted = isFollowedByCounts(kind, question);
   // She is founding until somebody has seen a worker, whatever should be there by now.
   const seen = kind && isFoundingIn(kind, last, resident, queens) ? seenIn(kind, log) : null;
+  const course = kind && isCounted ? courseOf(kind, base) : null;
+  const stands =
+    kind && course
+      ? { counts: seen ? unseen(kind, course.counts) : course.counts, estimated: course.estimated }
+      : { counts: kind ? { [stageIn(kind, resident.stage)]: resident.headCount ?? 1 } : {}, estimated: [] };
+  const heads = kind ? headsIn(kind, stands.counts) : (resident.headCount ?? 0);
   const beganOn = resident.takenInOn;
   const each = perHeadMl(profile, resident);
   return {
@@ -128,7 +135,7 @@ export function colonyState(question: ColonyQuestion): ColonyState {
     countSpread: countSpread(last?.low, last?.high),
     heads,
     isCounted,
-    verdict: kind && isCounted ? verdictOf(kind, base) : null,
+    verdict: kind && course ? verdictOf(kind, base, course.atCounts) : null,
     castes: kind?.castes ? castesOf(kind.castes, Math.round(heads)) : [],
     founding:
       kind && seen && beganOn <= today
@@ -187,20 +194,74 @@ const total = (counts: Readonly<Record<string, number>>) => Object.values(counts
 const removedBetween = ({ gone }: ColonyLog, from: Day, to: Day): number =>
   gone.filter(({ on }) => on > from && on <= to).reduce((sum, { heads }) => sum + heads, 0);
 
-/** How it stands today: the last count, with what nobody counted as is usual, followed from its day on. */
-function standOf(kind: PopulationKind, base: Base): { counts: Record<string, number>; estimated: string[] } {
-  const { today, queens, temperatureC, room, resident, log } = base;
-  const last = log.counts.at(-1);
-  const heads = lastCounted(kind, last, resident);
-  // With a founding queen there is only what she has laid since.
-  const isFounding = isFoundingIn(kind, last, resident, queens);
-  const usual = isFounding ? { [kind.adults]: 0 } : usualStages(kind, heads, queens, temperatureC, room);
-  const then = { ...usual, ...last?.stages };
-  const estimated = Object.keys(usual).filter((stage) => stage !== kind.adults && last?.stages?.[stage] === undefined);
-  const from = last?.on ?? resident.takenInOn;
-  const now = followed(kind, then, from, base);
-  return { counts: withRemoved(kind, now, removedBetween(log, from, today)), estimated };
+/**
+ * What is counted is reckoned on from its counts: ants always, others where nobody takes their size, or somebody counts them by
+ * stages. The rest is followed head by head.
+ */
+const isFollowedByCounts = (kind: PopulationKind | null, { resident, log }: ColonyQuestion): boolean =>
+  kind?.laying.by === 'queen' ||
+  log.counts.some(({ stages }) => stages !== undefined) ||
+  BODY_MEASURES.every((name) => resident[name] === undefined);
+
+/** Workers that should be there and that nobody has seen are still in their cocoons, as far as anybody knows. */
+function unseen(kind: PopulationKind, counts: Record<string, number>): Record<string, number> {
+  const oldest = kind.young.at(-1)?.id ?? '';
+  return { ...counts, [oldest]: (counts[oldest] ?? 0) + (counts[kind.adults] ?? 0), [kind.adults]: 0 };
 }
+
+interface Course {
+  /** Today. */
+  counts: Record<string, number>;
+  /** Stages that nobody ever counted. */
+  estimated: string[];
+  /** How it stood on the day of each count, with what was counted in its place. */
+  atCounts: Record<string, number>[];
+}
+
+/**
+ * How it stands today: from count to count by its usual course, each count in the place of what was reckoned. What was not
+ * counted is carried on; what nobody ever counted is what is usual beside so many, in the home that it had then.
+ */
+function courseOf(kind: PopulationKind, base: Base): Course {
+  const { today, queens, temperatureC, resident, log } = base;
+  const [first, ...later] = log.counts;
+  const heads = lastCounted(kind, first, resident);
+  const from = first?.on ?? resident.takenInOn;
+  // With a founding queen there is only what she has laid since.
+  const isFounding = isFoundingIn(kind, first, resident, queens);
+  const usual = isFounding
+    ? { [kind.adults]: 0 }
+    : usualStages(kind, heads, queens, temperatureC, roomOn(kind, from, base));
+  const estimated = new Set(Object.keys(usual).filter((stage) => stage !== kind.adults));
+  const seeCounted = ({ stages = {} }: Count) => Object.keys(stages).forEach((stage) => estimated.delete(stage));
+  if (first) seeCounted(first);
+  let standing = { on: from, counts: { ...usual, ...first?.stages } };
+  const atCounts = [standing.counts];
+  for (const count of later) {
+    seeCounted(count);
+    const carried = carriedTo(kind, standing, count.on, base);
+    standing = { on: count.on, counts: { ...withHeads(kind, carried, count.heads), ...count.stages } };
+    atCounts.push(standing.counts);
+  }
+  return { counts: carriedTo(kind, standing, today, base), estimated: [...estimated], atCounts };
+}
+
+/** So many heads were counted: of ants workers, of others all, by stages as they were reckoned. */
+function withHeads(kind: PopulationKind, counts: Record<string, number>, heads: number | undefined) {
+  if (heads === undefined) return counts;
+  if (kind.laying.by === 'queen') return { ...counts, [kind.adults]: heads };
+  const all = total(counts);
+  if (all === 0) return { ...counts, [kind.adults]: heads };
+  return Object.fromEntries(Object.entries(counts).map(([stage, count]) => [stage, (count * heads) / all]));
+}
+
+/** How it stands on a later day by its usual course, less what went. */
+const carriedTo = (
+  kind: PopulationKind,
+  { on, counts }: { on: Day; counts: Record<string, number> },
+  to: Day,
+  base: Base,
+) => withRemoved(kind, followed(kind, counts, on, to, base), removedBetween(base.log, on, to));
 
 /** Of ants only workers go or come; of others heads of every stage, as they stand. */
 function withRemoved(kind: PopulationKind, counts: Record<string, number>, removed: number): Record<string, number> {
@@ -212,27 +273,43 @@ function withRemoved(kind: PopulationKind, counts: Record<string, number>, remov
   );
 }
 
-/** The usual course of a count up to today. */
-function followed(kind: PopulationKind, counts: Record<string, number>, from: Day, base: Base): Record<string, number> {
-  const { today, steps, temperatureC, room, queens } = base;
-  const weeks = Math.round(daysBetween(from, today) / 7);
-  if (weeks < 1) return counts;
-  return usualCourse({
-    ...{ kind, counts, queens, weeks, temperatureC: weeklyTemperatures(steps, from, weeks, temperatureC) },
-    ...(room !== null && { roomForHeads: room }),
-  }).last;
+/** The usual course from one day to another, with the room that it had at each time. */
+function followed(kind: PopulationKind, counts: Record<string, number>, from: Day, to: Day, base: Base) {
+  const { steps, temperatureC, queens, homesBefore = [] } = base;
+  const changes = homesBefore.map(({ until }) => until).filter((day) => day > from && day < to);
+  let [now, weeksGone] = [counts, 0];
+  for (const until of [...changes, to]) {
+    const weeks = Math.round(daysBetween(from, until) / 7) - weeksGone;
+    if (weeks < 1) continue;
+    const since = addDays(from, 7 * weeksGone);
+    const room = roomOn(kind, since, base);
+    now = usualCourse({
+      ...{ kind, counts: now, queens, weeks, temperatureC: weeklyTemperatures(steps, since, weeks, temperatureC) },
+      ...(room !== null && { roomForHeads: room }),
+    }).last;
+    weeksGone += weeks;
+  }
+  return now;
+}
+
+/** The room it had on a day. */
+function roomOn(kind: PopulationKind, day: Day, base: Base): number | null {
+  const then = base.homesBefore?.find(({ until }) => day < until);
+  return then ? roomIn(kind, { ...base, home: then.home }) : base.room;
 }
 
 /** What the last count says against what the one before it would have grown to. */
-function verdictOf(kind: PopulationKind, { steps, temperatureC, room, queens, log }: Base): CountVerdict | null {
+function verdictOf(kind: PopulationKind, base: Base, atCounts: readonly Record<string, number>[]): CountVerdict | null {
+  const { steps, temperatureC, queens, log } = base;
   const [before, last] = [log.counts.at(-2), log.counts.at(-1)];
-  if (before?.heads === undefined || last?.heads === undefined) return null;
+  const counts = atCounts.at(-2);
+  if (before?.heads === undefined || last?.heads === undefined || !counts) return null;
   const days = daysBetween(before.on, last.on);
   if (days < TELLING_DAYS) return null;
   const weeks = Math.round(days / 7);
+  const room = roomOn(kind, before.on, base);
   const { series } = projectColony({
-    ...{ kind, queens, weeks, draws: VERDICT_DRAWS },
-    counts: { ...usualStages(kind, before.heads, queens, temperatureC, room), ...before.stages },
+    ...{ kind, queens, weeks, counts, draws: VERDICT_DRAWS },
     temperatureC: weeklyTemperatures(steps, before.on, weeks, temperatureC),
     countSpread: Math.hypot(countSpread(before.low, before.high), countSpread(last.low, last.high)),
     ...(room !== null && { roomForHeads: room }),

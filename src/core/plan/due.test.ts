@@ -55,16 +55,21 @@ describe('feeding', () => {
   // Common practice, no source: a queen that has sealed herself in is not fed until her first workers.
   it('is not asked of a founding queen, and is of her colony', () => {
     const ants = { profile: profileOf('ant-small-temperate'), legSpanMm: undefined, larder: LARDER };
-    const sealedIn = { since: ago(9), endsOn: addDays(TODAY, 40) };
-    expect(kinds([], { ...ants, headCount: 0, sealedIn })).toEqual([]);
-    expect(work([], { ...ants, headCount: 0, sealedIn }).leaveAlone).toEqual({ code: 'founding', ...sealedIn });
-    // From the day on by which nine of ten have workers it is looked, through the glass, once a week.
-    const late = { since: ago(90), endsOn: TODAY };
-    expect(kinds([], { ...ants, headCount: 0, sealedIn: late })).toEqual(['look']);
-    expect(kinds([entry('looked', 6)], { ...ants, headCount: 0, sealedIn: { ...late, endsOn: ago(8) } })).toEqual([]);
-    expect(kinds([entry('looked', 7)], { ...ants, headCount: 0, sealedIn: { ...late, endsOn: ago(8) } })).toEqual([
-      'look',
-    ]);
+    const founding = { since: ago(9), endsOn: addDays(TODAY, 40), isSealed: true };
+    const queen = { ...ants, headCount: 0, founding };
+    expect(kinds([], queen)).toEqual([]);
+    const { since, endsOn } = founding;
+    expect(work([], queen).leaveAlone).toEqual({ code: 'founding', since, endsOn });
+    // Every fortnight it is seen, through the glass, that she has water.
+    const longer = { ...queen, founding: { ...founding, since: ago(15) } };
+    expect(kinds([], longer)).toEqual(['look']);
+    expect(kinds([entry('looked', 3)], longer)).toEqual([]);
+    // From the day on by which nine of ten have workers it is looked for those, once a week.
+    const late = { ...queen, founding: { since: ago(90), endsOn: ago(8), isSealed: true } };
+    expect(work([entry('looked', 7)], late).jobs[0]).toMatchObject({ kind: 'look', reason: { code: 'founding' } });
+    expect(kinds([entry('looked', 6)], late)).toEqual([]);
+    // One that goes out to feed is given food, and her nest is not opened either.
+    expect(kinds([], { ...queen, founding: { ...founding, isSealed: false } })).toEqual(['feed']);
     expect(kinds([], { ...ants, headCount: 20 })).toContain('feed');
   });
 

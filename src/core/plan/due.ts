@@ -4,7 +4,7 @@ import { alarmJobs, homeJobs } from './homeJobs';
 import { jobOf } from './jobParts';
 import { factsOf, type JobKind } from './jobs';
 import { quietTime } from './quiet';
-import { batteryRhythm, buriedJobs, moultChecks, recordJobs, workerChecks } from './recordJobs';
+import { batteryRhythm, buriedJobs, foundingLooks, moultChecks, recordJobs } from './recordJobs';
 import { carryJobs, restAlarms, restJobs } from './restJobs';
 import { inOrder } from './signs';
 import type { DueWork, Job, LeaveAlone, LogEntry, ResidentToday } from './work';
@@ -13,7 +13,8 @@ import type { DueWork, Job, LeaveAlone, LogEntry, ResidentToday } from './work';
  * The work one resident gives on `today`, most pressing first, each job with why it is due; jobs done today stay in
  * the list with the entry that did them, jobs put off today with the entry that says until when. Feeding, and anything
  * done to the home, waits while the animal is about to moult or its new skin hardens; leftovers, water and damp do not.
- * What waits is told beside. In its winter rest nothing is done but the rest itself, and a queen that is sealed in is not opened.
+ * What waits is told beside. In its winter rest nothing is done but the rest itself, a queen that is sealed in
+ * is not opened, and of one that founds in the open only food is given.
  */
 export function dueWork(resident: ResidentToday, today: Day): DueWork {
   if (resident.isGuest) {
@@ -27,7 +28,7 @@ export function dueWork(resident: ResidentToday, today: Day): DueWork {
       ...alarmJobs(resident, today),
       ...restAlarms(resident, today),
       ...carryJobs(resident, today),
-      ...workerChecks(resident, today),
+      ...foundingLooks(resident, today),
     ];
     return { jobs: withoutSkipped(jobs, resident.log, today), leaveAlone, waiting: [] };
   }
@@ -42,12 +43,14 @@ export function dueWork(resident: ResidentToday, today: Day): DueWork {
     ...feedingJobs(resident, today, leaveAlone !== null),
     ...buriedJobs(resident, today),
     ...moultChecks(resident, today),
+    ...foundingLooks(resident, today),
     ...homeJobs(resident, today),
     ...batteryRhythm(resident, today).flatMap((each) => jobOf(each, resident.log, today)),
     ...recordJobs(resident, today),
   ]
     // Emptied before it is cooled, it is given nothing more.
-    .filter((job) => job.kind !== 'feed' || !isFasting || job.doneBy !== undefined);
+    .filter((job) => job.kind !== 'feed' || !isFasting || job.doneBy !== undefined)
+    .filter((job) => !resident.founding || factsOf(job.kind).isOfFounding);
   const isHeld = (job: Job) => job.doneBy === undefined && leaveAlone !== null && waits(job.kind, leaveAlone);
   const jobs = all.filter((job) => !isHeld(job));
   const waiting = all.filter(isHeld).map(({ kind }) => kind);

@@ -112,7 +112,7 @@ export function feedingRhythm(
   const work = hunts ?? diet;
   const meal = work && nextMeal(resident, today);
   // A queen that has sealed herself in gets nothing until her first workers.
-  if (!work || !meal || resident.sealedIn || resident.isGuest) return null;
+  if (!work || !meal || resident.founding?.isSealed || resident.isGuest) return null;
   const yesterday = addDays(today, -1);
   const offer = latest(log, ['offered'], yesterday);
   const outcome = latest(log, ['eaten', 'refused'], yesterday);

@@ -17,20 +17,29 @@ export interface JobFacts {
   isForSitters: boolean;
   /** It can be done ahead of its day, so that it lasts the longer. */
   canBeAhead: boolean;
+  /** It is done with a founding queen that goes out to feed too; whatever else opens her nest waits for her workers. */
+  isOfFounding: boolean;
 }
 
-const STAYS = { isOfRest: false, presses: true, isForSitters: false, canBeAhead: false, waits: null };
+const STAYS = {
+  isOfFounding: false,
+  isOfRest: false,
+  presses: true,
+  isForSitters: false,
+  canBeAhead: false,
+  waits: null,
+};
 
 /**
  * The kinds of jobs. One that is not told here whole does not compile. Whether a job waits for quiet, a sitter may do it and how
  * near it brings a keeper is common practice, no source.
  */
 export const JOBS = {
-  alarm: { ...STAYS, nearness: null, isOfRest: true },
+  alarm: { ...STAYS, isOfFounding: true, nearness: null, isOfRest: true },
   'prey-out': { ...STAYS, nearness: 'open' },
-  leftovers: { ...STAYS, nearness: 'open', isForSitters: true },
+  leftovers: { ...STAYS, isOfFounding: true, nearness: 'open', isForSitters: true },
   search: { ...STAYS, nearness: 'open', isForSitters: true },
-  feed: { ...STAYS, nearness: 'open', waits: 'quiet', isForSitters: true, canBeAhead: true },
+  feed: { ...STAYS, isOfFounding: true, nearness: 'open', waits: 'quiet', isForSitters: true, canBeAhead: true },
   damp: { ...STAYS, nearness: 'open', isForSitters: true, canBeAhead: true },
   mist: { ...STAYS, nearness: 'open', waits: 'hanging', isForSitters: true, canBeAhead: true },
   water: { ...STAYS, nearness: 'open', isForSitters: true, canBeAhead: true },
@@ -45,15 +54,15 @@ export const JOBS = {
   measure: { ...STAYS, nearness: 'handle', waits: 'quiet', presses: false },
   census: { ...STAYS, nearness: 'soil', waits: 'quiet', presses: false },
   'check-buried': { ...STAYS, nearness: 'soil' },
-  look: { ...STAYS, nearness: null },
+  look: { ...STAYS, isOfFounding: true, nearness: null },
   // The probe hangs in the box.
   battery: { ...STAYS, nearness: 'open', waits: 'quiet', presses: false },
   label: { ...STAYS, nearness: null, presses: false },
-  papers: { ...STAYS, nearness: null },
-  rest: { ...STAYS, nearness: 'open', isOfRest: true, isForSitters: true },
+  papers: { ...STAYS, isOfFounding: true, nearness: null },
+  rest: { ...STAYS, isOfFounding: true, nearness: 'open', isOfRest: true, isForSitters: true },
   soil: { ...STAYS, nearness: 'soil', waits: 'quiet' },
   mend: { ...STAYS, nearness: 'handle', waits: 'quiet' },
-  move: { ...STAYS, nearness: 'handle', waits: 'quiet' },
+  move: { ...STAYS, isOfFounding: true, nearness: 'handle', waits: 'quiet' },
   rehouse: { ...STAYS, nearness: 'handle', waits: 'quiet' },
 } as const satisfies Record<string, JobFacts>;
 

@@ -36,7 +36,10 @@ function restTime({ rest }: Pick<Alone, 'rest'>): LeaveAlone | null {
 /** Why one is left alone on a day, and until when; null where it is not. */
 export function quietTime(resident: Alone, today: Day): LeaveAlone | null {
   // Sealed in, she is left alone in her rest and out of it.
-  if (resident.sealedIn) return { code: 'founding', ...resident.sealedIn };
+  if (resident.founding?.isSealed) {
+    const { since, endsOn } = resident.founding;
+    return { code: 'founding', since, endsOn };
+  }
   const rests = restTime(resident);
   if (rests) return rests;
   const moult = latest(resident.log, ['moulted'], today);

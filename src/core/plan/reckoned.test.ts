@@ -188,7 +188,7 @@ const OTHERS: [string, ResidentToday][] = [
     one('ant-small-temperate', LATE, {
       form: 'colony',
       headCount: 0,
-      sealedIn: { since: ago(20), endsOn: addDays(TODAY, 30) },
+      founding: { since: ago(20), endsOn: addDays(TODAY, 30), isSealed: true },
     }),
   ],
   [
@@ -196,7 +196,7 @@ const OTHERS: [string, ResidentToday][] = [
     one('ant-small-temperate', [entry('taken-in', 90), entry('looked', 8)], {
       form: 'colony',
       headCount: 0,
-      sealedIn: { since: ago(90), endsOn: ago(10) },
+      founding: { since: ago(90), endsOn: ago(10), isSealed: true },
     }),
   ],
   ['ants before their rest', one('ant-small-temperate', LATE, { form: 'colony', headCount: 60, ...resting([]) })],
@@ -220,7 +220,7 @@ const OTHERS: [string, ResidentToday][] = [
     one('ant-small-temperate', LATE, {
       form: 'colony',
       headCount: 0,
-      sealedIn: { since: ago(60), endsOn: null },
+      founding: { since: ago(60), endsOn: null, isSealed: true },
       ...resting([]),
     }),
   ],

@@ -127,22 +127,26 @@ export function moultChecks(resident: ResidentToday, today: Day): Job[] {
 /** From the day by which nine of ten queens have workers it is looked, through the glass, so often. Chosen here */
 const WORKERS_AGAIN_DAYS = 7;
 
-/** Whether a queen that is sealed in has workers: until somebody has seen them she gets nothing, and nor would they. */
-export function workerChecks({ sealedIn, log }: ResidentToday, today: Day): Job[] {
-  if (!sealedIn?.endsOn) return [];
+/** The water behind the cotton of a tube lasts for months; that it has not run out is seen through the glass. days, from memory */
+const WATER_LOOK = { everyDays: 14, toleranceDays: 10 };
+
+/**
+ * What is looked at of a founding queen, through the glass: that she has water, and once it is time, whether she has workers. Until
+ * somebody has seen them a queen that is sealed in gets nothing, and nor would they.
+ */
+export function foundingLooks({ founding, log }: ResidentToday, today: Day): Job[] {
+  if (!founding) return [];
+  const { since, endsOn } = founding;
   const looked = latest(log, ['looked'], addDays(today, -1));
-  const again = looked && addDays(looked.on, WORKERS_AGAIN_DAYS);
-  const rhythm: Rhythm = {
-    ...{ kind: 'look', dueOn: again && again > sealedIn.endsOn ? again : sealedIn.endsOn },
-    ...{
-      everyDays: WORKERS_AGAIN_DAYS,
-      toleranceDays: CHECK_TOLERANCE_DAYS,
-      minutes: LOOK_MINUTES,
-      doneWith: ['looked'],
-    },
-    reason: { code: 'founding', since: sealedIn.since },
+  const look = (after: Day | undefined, everyDays: number, toleranceDays: number, reason: Job['reason']) => {
+    const again = looked && addDays(looked.on, everyDays);
+    const dueOn = after === undefined || (again && again > after) ? (again ?? addDays(since, everyDays)) : after;
+    const does = { kind: 'look', minutes: LOOK_MINUTES, doneWith: ['looked'] } as const;
+    return jobOf({ ...does, dueOn, everyDays, toleranceDays, reason }, log, today);
   };
-  return jobOf(rhythm, log, today);
+  if (endsOn !== null && endsOn <= today)
+    return look(endsOn, WORKERS_AGAIN_DAYS, CHECK_TOLERANCE_DAYS, { code: 'founding', since });
+  return look(undefined, WATER_LOOK.everyDays, WATER_LOOK.toleranceDays, { code: 'founding-water', since });
 }
 
 /** Under ground, or sealed in, a month and more is usual; from then on it is looked for now and then. From memory */

@@ -100,8 +100,8 @@ export interface ResidentToday extends AnimalMeasures, Partial<Together> {
   alarms?: ProbeAlarm[] | undefined;
   /** The winter rest that it is in, or that is planned for it. */
   rest?: RestUnderWay | undefined;
-  /** Of ants: a founding queen that is sealed in; null for every other colony. */
-  sealedIn?: SealedIn | null | undefined;
+  /** Of ants: a founding queen; null for every other colony. */
+  founding?: Founding | null | undefined;
   /** How likely its moult was, and when, as it stood on each day on which something was noticed, and today; oldest first. */
   outlooks?: readonly MoultOutlook[] | undefined;
 }
@@ -126,10 +126,12 @@ export interface RestUnderWay {
   alarms: ProbeAlarm[];
 }
 
-/** A queen that has sealed herself in with her first brood, and the day by which nine of ten have workers; null where it is too cold. */
-export interface SealedIn {
+/** A queen with her first brood, and the day by which nine of ten have workers; null where it is too cold. */
+export interface Founding {
   since: Day;
   endsOn: Day | null;
+  /** She has sealed herself in and lives off herself; else she goes out to feed. */
+  isSealed: boolean;
 }
 
 export interface MoultOutlook {
@@ -175,6 +177,7 @@ export type Reason =
   | { code: 'buried'; sign: MoultSign; days: number; since: Day }
   | { code: 'quiet-over'; since: Day; on: Day }
   | { code: 'founding'; since: Day }
+  | { code: 'founding-water'; since: Day }
   | { code: 'moved'; on: Day }
   | { code: 'moulted'; on: Day }
   | { code: 'move-planned'; on: Day; until: Day }
@@ -216,7 +219,7 @@ export type LeaveAlone =
   | { code: 'premoult'; signs: MoultSign[]; since: Day; premoultPct: number | null; endsOn: Day }
   | { code: 'hardening'; feedFrom: Day }
   | { code: 'resting'; since: Day; endsOn: Day }
-  | ({ code: 'founding' } & SealedIn);
+  | ({ code: 'founding' } & Pick<Founding, 'since' | 'endsOn'>);
 
 export interface DueWork {
   jobs: Job[];

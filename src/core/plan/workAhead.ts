@@ -9,7 +9,7 @@ import { batteryRhythm, paperToRenew } from './recordJobs';
 import { restMinutes, REST_TOLERANCE_DAYS } from './restJobs';
 import { latest } from './signs';
 import type { Span } from './spans';
-import type { JobKind } from './jobs';
+import { factsOf, type JobKind } from './jobs';
 import type { Job, ResidentToday } from './work';
 
 /** Work that comes again, or once, in days counted from the first day of a plan. */
@@ -43,8 +43,9 @@ const SEASON_DAYS = 28;
  * @param due what is due on the first day, where that is known already
  */
 export function workAhead(resident: ResidentToday, from: Day, days: number, due = dueWork(resident, from)): Outlook {
-  if (resident.isGuest || resident.sealedIn) {
-    const quiet = resident.sealedIn ? [{ from: 0, to: days }] : [];
+  const isSealed = resident.founding?.isSealed === true;
+  if (resident.isGuest || isSealed) {
+    const quiet = isSealed ? [{ from: 0, to: days }] : [];
     return { streams: onceStreams(due.jobs, [], from), rest: [], quiet };
   }
   const rhythms = [...dampingRhythm(resident), ...regularRhythms(resident, from), ...batteryRhythm(resident, from)];
@@ -53,7 +54,8 @@ export function workAhead(resident: ResidentToday, from: Day, days: number, due 
     ...rhythms.map((rhythm) => streamOf(rhythm, resident, from)),
     ...restStreams(resident, from),
   ];
-  const streams = [...again, ...onceStreams(due.jobs, again, from), ...settledStreams(resident, from)];
+  const all = [...again, ...onceStreams(due.jobs, again, from), ...settledStreams(resident, from)];
+  const streams = resident.founding ? all.filter(({ kind }) => factsOf(kind).isOfFounding) : all;
   return { streams: withoutSkipped(streams, resident, from), ...closedSpans(resident, from, days) };
 }
 

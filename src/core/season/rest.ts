@@ -1,12 +1,11 @@
+import type { HoldsFor } from '@/core/profiles/holdsFor';
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
 import type { BandFact, Fact, Ground } from '@/core/profiles/profile';
 import { Refusal } from '@/core/refusal';
 import type { Hemisphere } from './year';
 import type { RestAct } from './restActs';
 
-interface OfProfiles extends Ground {
-  /** Ids of the care profiles that it holds for. */
-  profiles: string[];
+interface OfProfiles extends Ground, HoldsFor {
   why: string;
 }
 

@@ -1,9 +1,9 @@
 import type { ColonyFacts } from '@/contract/colony';
 import type { EntryOf } from '@/contract/storedEntries';
 import type { Home, Resident } from '@/contract/records';
-import { colonyState, type ColonyLog, type ColonyState, type Count } from '@/core/house/colonyState';
+import { colonyState, type ColonyLog, type ColonyState, type Count, type HomeBefore } from '@/core/house/colonyState';
 import type { Day } from '@/core/measure/day';
-import type { SealedIn } from '@/core/plan/work';
+import type { Founding } from '@/core/plan/work';
 import type { RestStep } from '@/core/season/rest';
 import { apartOf } from '../apart';
 import { careOf } from '../care';
@@ -14,7 +14,7 @@ import type { Queries } from '../storage/database';
 import { entriesOfKinds } from '../storage/entries';
 import { findHome } from '../storage/homes';
 import type { Shared } from './shared';
-import { HEADS_AND_BROOD, type HeadKind } from './records';
+import { HEADS_AND_BROOD, type HeadKind, type Records } from './records';
 
 /** Whether one is counted: a colony, a culture, a group. */
 export const isCountedForm = ({ form }: Pick<Resident, 'form'>): boolean => form === 'group' || form === 'colony';
@@ -34,7 +34,7 @@ export async function colonyStateOf(
   };
   const rest = (await restsOf(queries, [resident], today)).get(resident.id);
   const entries = await entriesOfKinds(queries, [resident.id], HEADS_AND_BROOD);
-  return apartOf(() => countedState(scene, resident, home, entries, rest));
+  return apartOf(() => countedState(scene, { resident, home, heads: entries, rest }));
 }
 
 /** A colony as it is sent to the page, which follows it on by itself. */
@@ -43,16 +43,43 @@ export function colonyFacts(resident: Resident, state: ColonyState, asOf: Day): 
     ...state,
     residentId: resident.id,
     asOf,
-    kind: populationOf(resident.kind) ?? null,
+    kind: populationOf(resident) ?? null,
     rest: restKindFor(resident) ?? null,
   };
 }
 
-/** Of a colony: the queen that has sealed herself in, and until when she is left so; null for all others. */
-export const sealedIn = (state: ColonyState | undefined): SealedIn | null =>
-  state?.founding?.isSealed === true
-    ? { since: state.founding.beganOn, endsOn: state.founding.firstWorkers?.p90 ?? null }
-    : null;
+/** Of a colony: the founding queen, whether she has sealed herself in, and until when; null for all others. */
+export const foundingOf = (state: ColonyState | undefined): Founding | null => {
+  if (!state?.founding) return null;
+  const { beganOn, isSealed, firstWorkers } = state.founding;
+  return { since: beganOn, endsOn: firstWorkers?.p90 ?? null, isSealed };
+};
+
+/** What is known of one that is counted. */
+interface CountedFacts {
+  resident: Resident & { isGuest?: boolean };
+  home: Home;
+  homesBefore?: readonly HomeBefore[];
+  heads: readonly EntryOf<HeadKind>[];
+  rest: StandingRest | undefined;
+}
+
+/** The homes that one had before, and each before it was changed while it lived there; oldest first. */
+export function homesBeforeNow({ homes, homesBefore, lived }: Records, { id }: Pick<Resident, 'id'>): HomeBefore[] {
+  const stays = lived.get(id)?.stays ?? [];
+  return stays.flatMap(({ homeId, from }, index) => {
+    const next = stays[index + 1]?.from;
+    const home = homes.get(homeId);
+    if (!home) return [];
+    const were = homesBefore.get(homeId) ?? [];
+    const changed = were.filter(({ until }) => until > from && (next === undefined || until < next));
+    const before = changed.map(({ until, ...was }) => ({ until, home: { ...home, ...was } }));
+    if (next === undefined) return before;
+    // What was changed after it had left was nothing to it.
+    const asLeft = were.find(({ until }) => until >= next);
+    return [...before, { until: next, home: asLeft ? { ...home, ...asLeft } : home }];
+  });
+}
 
 type Scene = Pick<Shared, 'on' | 'care' | 'hemisphere' | 'warmth'>;
 
@@ -60,17 +87,11 @@ type Scene = Pick<Shared, 'on' | 'care' | 'hemisphere' | 'warmth'>;
  * How one that is counted stands, by what its log tells of its heads, oldest first.
  * @throws Refusal as `colonyState` does
  */
-export function countedState(
-  scene: Scene,
-  resident: Resident,
-  home: Home,
-  heads: readonly EntryOf<HeadKind>[],
-  rest: StandingRest | undefined,
-): ColonyState {
+export function countedState(scene: Scene, { resident, home, homesBefore, heads, rest }: CountedFacts): ColonyState {
   const { temperatureC } = scene.warmth(home);
   return colonyState({
-    ...{ today: scene.on, resident, home, temperatureC },
-    kind: populationOf(resident.kind) ?? null,
+    ...{ today: scene.on, resident, home, homesBefore, temperatureC },
+    kind: populationOf(resident) ?? null,
     profile: scene.care.of(resident),
     log: colonyLog(heads),
     steps: stepsOf(scene, resident, temperatureC, rest),

@@ -11,7 +11,7 @@ import { REST_KINDS, type RestKind } from '../rests';
 import { inParts } from './inTurn';
 import type { Queries } from '../storage/database';
 import { entriesForRound, entriesOfKinds, moultsOf, type MoultRow } from '../storage/entries';
-import { homesOf } from '../storage/homes';
+import { homesAsTheyWere, homesOf, type HomeWas } from '../storage/homes';
 import { livedOf } from '../storage/livedWarmth';
 import { kinOfIds, residentsNow } from '../storage/residents';
 
@@ -23,6 +23,8 @@ export type HeadKind = (typeof HEADS_AND_BROOD)[number];
 export interface Records {
   residents: Map<string, Resident>;
   homes: Map<string, Home>;
+  /** How those that were changed were before, oldest first. */
+  homesBefore: Map<string, HomeWas[]>;
   /** What the round goes by: the latest entry of each kind, and all of the day. */
   entries: Map<string, Entry[]>;
   /** The last meals before the day. */
@@ -40,7 +42,14 @@ export interface Records {
 }
 
 export const noRecords = (): Records => ({
-  ...{ residents: new Map(), homes: new Map(), entries: new Map(), meals: new Map(), heads: new Map() },
+  ...{
+    residents: new Map(),
+    homes: new Map(),
+    homesBefore: new Map(),
+    entries: new Map(),
+    meals: new Map(),
+    heads: new Map(),
+  },
   ...{ rests: new Map(), kin: new Map(), moults: new Map(), lived: new Map() },
 });
 
@@ -91,7 +100,14 @@ export async function moultsAsLived(
 
 /** Reads some homes and puts them in the place of what was known. */
 export const readHomes = (queries: Queries, records: Records, ids: readonly string[]): Promise<void> =>
-  inParts(ids, async (some) => put(records.homes, some, byId(await homesOf(queries, some))));
+  inParts(ids, async (some) => {
+    put(records.homes, some, byId(await homesOf(queries, some)));
+    put(
+      records.homesBefore,
+      some,
+      groupBy(await homesAsTheyWere(queries, some), ({ homeId }) => homeId),
+    );
+  });
 
 const byId = <Row extends { id: string }>(rows: readonly Row[]) => new Map(rows.map((row) => [row.id, row]));
 

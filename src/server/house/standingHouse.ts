@@ -22,7 +22,7 @@ import type { Queries } from '../storage/database';
 import { homeOrder } from '../storage/homes';
 import { everyId } from '../storage/residents';
 import { residentOn } from '../today';
-import { countedState, isCountedForm, sealedIn } from './colonies';
+import { countedState, foundingOf, homesBeforeNow, isCountedForm } from './colonies';
 import { groupMoults, headsOnly, printsOf, tellersOf, type GrowthFacts, type GroupMoult } from './growthFacts';
 import { housed } from './housed';
 import { pauses } from './inTurn';
@@ -217,7 +217,9 @@ export class StandingHouse {
     if (!home || takenInOn > this.on) return;
     // Whether it is a guest is told by who lives with it, whatever their number.
     const { isGuest } = housed(this.shared.care, mates, new Map()).find((each) => each.id === id) ?? resident;
-    const state = apartOf(() => countedState(this.shared, { ...resident, isGuest }, home, heads, this.rests.get(id)));
+    const homesBefore = homesBeforeNow(this.records, resident);
+    const counted = { resident: { ...resident, isGuest }, home, homesBefore, heads, rest: this.rests.get(id) };
+    const state = apartOf(() => countedState(this.shared, counted));
     // One that stands as it stood is the same: what takes long to work out from it is kept by it.
     if (state) this.colonies.set(id, before && JSON.stringify(before) === JSON.stringify(state) ? before : state);
   }
@@ -330,7 +332,7 @@ export class StandingHouse {
         ...(water?.tenantId === id && { watering: water.morning, alarms: water.alarms }),
         outlooks: moultOutlooks(care, this.growth, resident, home, log, on),
         rest: rest && this.underWay(id, rest),
-        ...(resident.form === 'colony' && { sealedIn: sealedIn(this.colonies.get(id)) }),
+        ...(resident.form === 'colony' && { founding: foundingOf(this.colonies.get(id)) }),
         move: moveOf(entries, this.records.homes, on),
         batterySince: oldestBattery(probes.get(home.id) ?? []),
       };

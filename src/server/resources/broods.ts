@@ -15,16 +15,16 @@ type Names = 'hatch' | 'meeting' | 'broods';
 export function broodHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
   return {
     hatch: async ({ body }) => {
-      const { profile, asOf = clock.today(), wish, ...question } = body;
-      const kind = eggKindOf((await careOf(database)).kindOf(profile));
+      const { profile, scientificName, asOf = clock.today(), wish, ...question } = body;
+      const kind = eggKindOf({ kind: (await careOf(database)).kindOf(profile), scientificName });
       if (!kind) throw invalid('profile', `Nobody gave the numbers of the eggs of ${profile}.`);
       const forecast = hatchForecast({ ...question, kind, asOf });
       return { ...forecast, surplus: wish ? surplusPlan(kind, question.eggs, forecast.expected, wish) : null };
     },
 
     meeting: async ({ body }) => {
-      const { profile, asOf = clock.today(), ...question } = body;
-      const kind = mothKindOf((await careOf(database)).kindOf(profile));
+      const { profile, scientificName, asOf = clock.today(), ...question } = body;
+      const kind = mothKindOf({ kind: (await careOf(database)).kindOf(profile), scientificName });
       if (!kind) throw invalid('profile', `Must be a kind of moth; got ${profile}.`);
       return inThread('meeting', { ...question, kind, asOf });
     },

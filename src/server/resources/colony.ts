@@ -4,9 +4,7 @@ import { foundingState } from '@/core/colony/founding';
 import type { PopulationKind } from '@/core/colony/kind';
 import { projectMatrix } from '@/core/colony/matrix';
 import { nestAdvice } from '@/core/colony/nestSteps';
-import type { Band } from '@/core/colony/project';
 import { fullnessPct } from '@/core/colony/fullness';
-import { tubsFor } from '@/core/colony/tubs';
 import { addDays, type Day } from '@/core/measure/day';
 import type { ColonyState } from '@/core/house/colonyState';
 import { careOf } from '../care';
@@ -31,18 +29,19 @@ export function colonyHandlers({ database, clock }: Deps): Pick<Handlers, Names>
     population: ({ body }) => projectMatrix(body.matrix, body.initial, body.steps),
 
     colony: async ({ body }) => {
-      const { profile, asOf = clock.today(), temperatureC, temperaturesC, countedLow, countedHigh, ...question } = body;
-      const kind = await requireKind(database, profile);
+      const { asOf = clock.today(), temperatureC, temperaturesC, countedLow, countedHigh, ...rest } = body;
+      const { profile: _, scientificName: __, ...question } = rest;
+      const kind = await requireKind(database, body);
       const spread = countSpread(countedLow, countedHigh);
       const asked = { ...question, kind, temperatureC: temperaturesC ?? temperatureC ?? 0, countSpread: spread };
-      const { series, firstWorkersWeek, crowdedWeek } = await inThread('projectColony', asked);
+      const { series, crowdedWeek } = await inThread('projectColony', asked);
       const now = Object.values(question.counts).reduce((sum, count) => sum + count, 0);
       const { roomForHeads, counts } = question;
       return {
         series,
         nestFullPct: roomForHeads === undefined ? null : fullnessPct(kind, counts[kind.adults] ?? 0, now, roomForHeads),
         splitOn: crowdedWeek === null ? null : addDays(asOf, 7 * crowdedWeek),
-        firstWorkersOn: firstWorkersWeek && daysOf(firstWorkersWeek, asOf),
+        firstWorkersOn: firstWorkersOf(kind, counts, temperaturesC ?? [temperatureC ?? 0], asOf),
         lastingHarvestPerWeek:
           temperatureC === undefined ? null : await inThread('lastingHarvest', { ...asked, temperatureC }),
         castes: kind.castes ? castesOf(kind.castes, Math.round(question.counts.worker ?? 0)) : [],
@@ -50,8 +49,8 @@ export function colonyHandlers({ database, clock }: Deps): Pick<Handlers, Names>
     },
 
     founding: async ({ body }) => {
-      const { profile, asOf = clock.today(), ...question } = body;
-      const kind = await requireKind(database, profile);
+      const { asOf = clock.today(), ...question } = body;
+      const kind = await requireKind(database, body);
       if (kind.laying.by !== 'queen') throw invalid('profile', 'Must be a kind of ant: only those have queens.');
       const stages = kind.young.map((stage) => stage.id);
       const unknown = Object.keys(question.seen).find((stage) => !stages.includes(stage));
@@ -63,10 +62,9 @@ export function colonyHandlers({ database, clock }: Deps): Pick<Handlers, Names>
       nestAdvice({ ...question, profile: (await careOf(database)).of({ profile }) }),
 
     tubs: async ({ body }) => {
-      const { profile, ...question } = body;
-      const kind = await requireKind(database, profile);
-      if (!kind.headsPerL) throw invalid('profile', `Nobody gave how many of ${profile} live in a litre.`);
-      return tubsFor({ ...question, kind });
+      const kind = await requireKind(database, body);
+      if (!kind.headsPerL) throw invalid('profile', `Nobody gave how many of ${body.profile} live in a litre.`);
+      return inThread('tubsFor', { ...body, kind });
     },
 
     count: ({ body }) => countedInPart(body.counted, body.sharePct),
@@ -98,7 +96,7 @@ export function colonyHandlers({ database, clock }: Deps): Pick<Handlers, Names>
       const colonies = [];
       for (const resident of residents) {
         const colony = states.get(resident.id);
-        const kind = populationOf(resident.kind);
+        const kind = populationOf(resident);
         if (!colony || !kind) continue;
         colonies.push({
           residentId: resident.id,
@@ -120,8 +118,11 @@ export function colonyHandlers({ database, clock }: Deps): Pick<Handlers, Names>
   };
 }
 
-async function requireKind(queries: Queries, profile: string): Promise<PopulationKind> {
-  const kind = populationOf((await careOf(queries)).kindOf(profile));
+async function requireKind(
+  queries: Queries,
+  { profile, scientificName }: { profile: string; scientificName?: string | undefined },
+): Promise<PopulationKind> {
+  const kind = populationOf({ kind: (await careOf(queries)).kindOf(profile), scientificName });
   if (!kind) throw invalid('profile', `Nobody gave the numbers of ${profile}: it is not counted as a population.`);
   return kind;
 }
@@ -142,8 +143,16 @@ async function harvestNow(
   return inThread('lastingHarvest', { kind, counts, queens, temperatureC, roomForHeads });
 }
 
-const daysOf = ({ p10, median, p90 }: Band, asOf: Day) => ({
-  p10: addDays(asOf, Math.round(7 * p10)),
-  median: addDays(asOf, Math.round(7 * median)),
-  p90: Number.isFinite(p90) ? addDays(asOf, Math.round(7 * p90)) : null,
-});
+/** When a colony without workers has its first, from the most grown brood that there is; null for all others. */
+function firstWorkersOf(
+  kind: PopulationKind,
+  counts: Readonly<Record<string, number>>,
+  temperaturesC: readonly number[],
+  asOf: Day,
+) {
+  if (kind.laying.by !== 'queen' || (counts[kind.adults] ?? 0) >= 1) return null;
+  const there = kind.young.filter(({ id }) => (counts[id] ?? 0) > 0).map(({ id }) => [id, asOf] as const);
+  const steps = temperaturesC.map((targetC, week) => ({ on: addDays(asOf, 7 * week), targetC }));
+  const question = { kind, beganOn: asOf, asOf, seen: Object.fromEntries(there), steps };
+  return foundingState({ ...question, temperatureC: temperaturesC.at(-1) ?? 0 }).firstWorkers;
+}

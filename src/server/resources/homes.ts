@@ -107,7 +107,7 @@ export function homeHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
           if (body.quarantineSince) dayOf(clock, body.quarantineSince, 'quarantineSince');
           const after = { ...before, ...withoutUndefined(body) } as HomeFacts;
           requireContentsFit(after, before);
-          await updateHome(queries, after);
+          await updateHome(queries, after, clock.today());
           return { home: await requireHome(queries, params.id) };
         }),
       ),

@@ -26,14 +26,14 @@ type Names = 'rest' | 'restCourse' | 'residentRest' | 'rests';
 export function restHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
   return {
     rest: async ({ body }) => {
-      const { profile, asOf = clock.today(), latitudeDeg, ...question } = body;
-      const kind = await requireRestKind(database, profile);
+      const { asOf = clock.today(), latitudeDeg, ...question } = body;
+      const kind = await requireRestKind(database, body);
       return restPlan({ ...question, kind, asOf, hemisphere: halfOf(latitudeDeg) });
     },
 
     restCourse: async ({ body }) => {
-      const { profile, asOf = clock.today(), latitudeDeg, done, on, readings, ...question } = body;
-      const kind = await requireRestKind(database, profile);
+      const { asOf = clock.today(), latitudeDeg, done, on, readings, ...question } = body;
+      const kind = await requireRestKind(database, body);
       const plan = restPlan({ ...question, kind, asOf, hemisphere: halfOf(latitudeDeg) });
       const moments = readings?.map(({ at, temperatureC }) => ({ at: Date.parse(at), temperatureC }));
       return {
@@ -115,8 +115,11 @@ function byWinterSchool(
 
 const halfOf = (latitudeDeg: number): Hemisphere => (latitudeDeg < 0 ? 'south' : 'north');
 
-async function requireRestKind(queries: Queries, profile: string) {
-  const kind = restKindOf((await careOf(queries)).kindOf(profile));
+async function requireRestKind(
+  queries: Queries,
+  { profile, scientificName }: { profile: string; scientificName?: string | undefined },
+) {
+  const kind = restKindOf({ kind: (await careOf(queries)).kindOf(profile), scientificName });
   if (!kind) throw invalid('profile', `Nobody gave the winter rest of ${profile}.`);
   return requireResting(kind);
 }

@@ -61,7 +61,10 @@ export function schoolEffectHandlers({ database, clock }: Deps): Pick<Handlers, 
         const before = schoolOn(profile, topic, resident.schools[topic]);
         const after = schoolOn(profile, topic, chosen);
         if (before === undefined || after === undefined || before === after) return [];
-        const [was, is] = [livedBy(today, topic, before, on), livedBy(today, topic, after, on)];
+        const [was, is] = [before, after].map((each) => livedBy(today, topic, each, on, resident.scientificName)) as [
+          ResidentToday,
+          ResidentToday,
+        ];
         const change = schoolChange(was, is, on);
         return [{ residentId: resident.id, before, after, change, contradictions: contradictionsOf(is) }];
       });
@@ -76,14 +79,27 @@ export function schoolEffectHandlers({ database, clock }: Deps): Pick<Handlers, 
  * One as it is kept by a school, with what follows from it: on the winter a school decides whether there is a rest; one
  * under way stays, else the next one is thought of.
  */
-function livedBy(resident: ResidentToday, topic: SchoolTopic, school: string, on: string): ResidentToday {
+function livedBy(
+  resident: ResidentToday,
+  topic: SchoolTopic,
+  school: string,
+  on: string,
+  scientificName?: string,
+): ResidentToday {
   const kept = keptBy(resident, topic, school);
   if (topic !== 'winter') return kept;
-  return { ...kept, rest: school === 'winter-rest' ? (resident.rest ?? thoughtOf(resident, on)) : undefined };
+  return {
+    ...kept,
+    rest: school === 'winter-rest' ? (resident.rest ?? thoughtOf(resident, on, scientificName)) : undefined,
+  };
 }
 
-function thoughtOf({ profile, hemisphere = 'north' }: ResidentToday, on: string): RestUnderWay | undefined {
-  const kind = restKindOf(kindOf(profile));
+function thoughtOf(
+  { profile, hemisphere = 'north' }: ResidentToday,
+  on: string,
+  scientificName: string | undefined,
+): RestUnderWay | undefined {
+  const kind = restKindOf({ kind: kindOf(profile), scientificName });
   if (!kind || kind.need === 'never') return undefined;
   const roomC = middle(profile.climate.temperatureC);
   const plan = planOrNone({ kind, hemisphere, asOf: on, roomC, placeC: middle(kind.bandC) });

@@ -72,9 +72,9 @@ export async function requireSense(
         throw invalid('residentId', `${nameOf(resident)} are eggs: they hatch, they do not moult.`);
       }
       await requireSizes(heads, profile, resident, body, on);
-      if (body.kind === 'measured') requireStageCount(profile, body);
+      if (body.kind === 'measured') requireStageCount(profile, resident.scientificName, body);
       // A count by instars is a count of the heads.
-      return body.kind === 'measured' ? headsOfCount(profile, body) : {};
+      return body.kind === 'measured' ? headsOfCount(profile, resident.scientificName, body) : {};
     case 'hatched':
       return hatching(care, resident, body);
     case 'laid':
@@ -285,9 +285,13 @@ function leaving(resident: Resident, count: number | undefined): { everybody?: 1
 }
 
 /** The heads that a count by instars or by stages comes to; of ants the workers. */
-function headsOfCount(profile: CareProfile, { instars, stages }: About<'measured'>): { headCount?: number } {
+function headsOfCount(
+  profile: CareProfile,
+  scientificName: string,
+  { instars, stages }: About<'measured'>,
+): { headCount?: number } {
   if (instars) return { headCount: headsIn(instars) };
-  const kind = populationOf(kindOf(profile));
+  const kind = populationOf({ kind: kindOf(profile), scientificName });
   const adults = kind && stages?.[kind.adults];
   if (!kind || !stages || adults === undefined) return {};
   const all = Object.values(stages).reduce((sum, count) => sum + count, 0);
@@ -296,10 +300,10 @@ function headsOfCount(profile: CareProfile, { instars, stages }: About<'measured
 }
 
 /** @throws Problem or Refusal for stages that the kind does not have, and more queens than it bears */
-function requireStageCount(profile: CareProfile, body: About<'measured'>): void {
+function requireStageCount(profile: CareProfile, scientificName: string, body: About<'measured'>): void {
   const { stages = {}, queens = 0 } = body;
   requireDoubt(body);
-  const kind = populationOf(kindOf(profile));
+  const kind = populationOf({ kind: kindOf(profile), scientificName });
   if (kind) requireCounts(kind, stages, queens, 'stages');
   else if (queens > 0 || Object.keys(stages).length > 0) {
     throw invalid(queens > 0 ? 'queens' : 'stages', `${profile.name} is not counted by stages.`);

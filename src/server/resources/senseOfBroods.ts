@@ -37,14 +37,14 @@ export function requireSurplus(resident: Resident, { keep, passOn, feedOff }: Ab
   if (keep + passOn + feedOff > eggs) {
     throw invalid('keep', `There are ${eggs} eggs: ${keep + passOn + feedOff} young cannot come of them.`);
   }
-  const kind = eggKindOf(resident.kind);
+  const kind = eggKindOf(resident);
   if (kind) surplusPlan(kind, eggs, { median: eggs, p90: eggs }, { keep, passOn, feedOff });
   return {};
 }
 
 /** @throws Problem for a stage that young ants do not have, and for anything but a colony */
 export function requireBroodOf(resident: Resident, { stage }: About<'brood-seen'>): Entry['data'] {
-  const kind = populationOf(resident.kind);
+  const kind = populationOf(resident);
   if (resident.form !== 'colony' || !kind)
     throw invalid('residentId', `${nameOf(resident)} must be a colony for that.`);
   const stages = kind.young.map(({ id }) => id);

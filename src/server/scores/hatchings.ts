@@ -37,7 +37,7 @@ export async function hatchWindows(
   for (const lodger of house.lodgers) {
     const { resident, home } = lodger;
     const last = laid.findLast(({ residentId }) => residentId === resident.id);
-    const kind = eggKindOf(resident.kind);
+    const kind = eggKindOf(resident);
     // Those that want their cold first are counted from the day they were warm again: nobody can tell that of days gone by.
     if (!last || !kind || kind.coldWeeks || isKept(resident.id, last.data.laidFrom)) continue;
     const isOver = hatched.has(resident.id);

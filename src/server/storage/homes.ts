@@ -1,4 +1,5 @@
 import type { Home } from '@/contract/records';
+import type { Day } from '@/core/measure/day';
 import type { Queries } from './database';
 import { EVER_IN_HOME } from './residents';
 
@@ -149,7 +150,34 @@ export async function insertHome(queries: Queries, home: HomeFacts): Promise<voi
   );
 }
 
-export async function updateHome(queries: Queries, home: HomeFacts): Promise<void> {
+/** What of a home says how many there is room for. */
+export type HomeWas = Pick<Home, 'container' | 'furniture' | 'nest'> & { homeId: string; until: Day };
+
+/** How some homes were before they were changed, oldest first. */
+export async function homesAsTheyWere(queries: Queries, ids: readonly string[]): Promise<HomeWas[]> {
+  const rows = await queries.query<{
+    home_id: string;
+    until_day: Day;
+    container: Home['container'];
+    furniture: Home['furniture'] | null;
+    nest: Home['nest'] | null;
+  }>('SELECT * FROM home_was WHERE home_id = ANY ($1::uuid[]) ORDER BY until_day', [ids]);
+  return rows.map(({ home_id: homeId, until_day: until, container, furniture, nest }) => ({
+    ...{ homeId, until, container },
+    ...(furniture && { furniture }),
+    ...(nest && { nest }),
+  }));
+}
+
+/** Changes a home on a day; where another room comes of it, what it was before is kept. */
+export async function updateHome(queries: Queries, home: HomeFacts, on: Day): Promise<void> {
+  await queries.query(
+    `INSERT INTO home_was (home_id, until_day, container, furniture, nest)
+     SELECT h.id, $5, h.container, h.furniture, h.nest FROM home h WHERE h.id = $1
+       AND (h.container, h.furniture, h.nest) IS DISTINCT FROM ($2::jsonb, $3::jsonb, $4::jsonb)
+     ON CONFLICT (home_id, until_day) DO NOTHING`,
+    [home.id, JSON.stringify(home.container), json(home.furniture), json(home.nest), on],
+  );
   await queries.query(
     `UPDATE home SET code = $2, shelf_id = $3, place = $4, container = $5::jsonb, furniture = $6::jsonb,
        litter_depth_mm = $7, nest = $8::jsonb, mix_id = $9, weight_limit_kg = $10, quarantine_since = $11,

@@ -48,6 +48,6 @@ export async function fingerprint(queries: Queries): Promise<string> {
 /** Empties every table of records; the migrations stay. */
 export async function eraseRecords(queries: Queries): Promise<void> {
   await queries.query(
-    'TRUNCATE forecast_kept, own_plant, brought_list, own_card, training_answer, absence, keeper_busy, keeper, school_choice, forbidden_food, stock_entry, feeder_culture, price_list, reading_staged, reading_import, reading_week, reading_hour, reading, room_warmth, probe, meta, entry_photo, entry_version, entry, resident, home_photo, home, shelf, room, own_profile, own_material',
+    'TRUNCATE forecast_kept, own_plant, brought_list, own_card, training_answer, absence, keeper_busy, keeper, school_choice, forbidden_food, stock_entry, feeder_culture, price_list, reading_staged, reading_import, reading_week, reading_hour, reading, room_warmth, probe, meta, entry_photo, entry_version, entry, resident, home_photo, home_was, home, shelf, room, own_profile, own_material',
   );
 }

@@ -128,7 +128,7 @@ describe.each(databases)('storage on $kind', ({ open }) => {
       weightLimitKg: 2.5,
       quarantineSince: '2026-03-01',
     } satisfies Home;
-    await updateHome(database, full);
+    await updateHome(database, full, '2026-03-01');
     expect(await findHome(database, homes.b)).toEqual(full);
     const picture = Buffer.from([0xff, 0xd8, 0xff, 0x00, 0x27, 0x5c, 0xfe]);
     await writePhoto(database, homes.b, picture.toString('base64'));
@@ -139,7 +139,7 @@ describe.each(databases)('storage on $kind', ({ open }) => {
     expect(second).not.toBe(first);
     await removePhoto(database, homes.b);
     expect(await readPhoto(database, homes.b)).toBeUndefined();
-    await updateHome(database, home);
+    await updateHome(database, home, '2026-03-02');
   });
 
   it('keeps a sloped surface with its depth, and a count without a size', async () => {

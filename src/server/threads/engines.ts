@@ -4,12 +4,13 @@ import { calibrate } from '@/core/climate/calibrate';
 import { compareRegimes } from '@/core/climate/regimes';
 import { ventPlan } from '@/core/climate/ventPlan';
 import { lastingHarvest } from '@/core/colony/culture';
+import { tubsFor } from '@/core/colony/tubs';
 import { projectColony } from '@/core/colony/project';
 import { windowScore } from '@/core/scores/summary';
 
 /** Engines, and the making of the example house, that take longer than the server may be held. What they are asked and what they answer is plain data. */
 export const ENGINES = {
-  ...{ calibrate, compareRegimes, lastingHarvest, meeting, projectColony, ropewalk, ventPlan, windowScore },
+  ...{ calibrate, compareRegimes, lastingHarvest, meeting, projectColony, ropewalk, tubsFor, ventPlan, windowScore },
 };
 
 export type EngineName = keyof typeof ENGINES;

@@ -37,7 +37,7 @@ export function CardScreen({ name }: { name: string }) {
   if (!care.has(profileId)) return <NoCard name={name} />;
   const profile = care.of({ profile: profileId });
   const kept = care.of({ profile: profileId, scientificName: isKind ? undefined : asked });
-  const lines = book ? careCard(kept, book.sources) : [];
+  const lines = book ? careCard(kept, book.sources, isKind ? undefined : asked) : [];
   const here = residents.filter((each) =>
     isKind ? each.profile === profileId : isNamed(each, asked, known?.synonyms),
   );
