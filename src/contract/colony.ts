@@ -197,6 +197,8 @@ export const colonyFacts = z
     verdict: z.enum(COUNT_VERDICTS).nullable(),
     /** Of ants: how the workers are likely to be built. */
     castes: z.array(z.object({ id: z.string(), count: z.number() })),
+    /** Of leafcutters whose garden was measured. mL */
+    fungusMl: z.number().nullable(),
     /** Of a queen without workers. */
     founding: z
       .object({ beganOn: day, seen: z.record(z.string(), day), isSealed: z.boolean(), ...foundingReply.shape })

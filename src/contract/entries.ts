@@ -185,6 +185,9 @@ export const ENTRY_FORMS = [
     /** Counted in a picture or by eye: between which numbers the truth is likely to lie. */
     headsLow: heads.optional(),
     headsHigh: heads.optional(),
+    /** Of leafcutters: how large their fungus garden is, or how much of the chambers it fills. */
+    fungusMl: quantity('millilitres', 0, 1_000_000).optional(),
+    fungusSharePct: quantity('percent', 0, 100).optional(),
     insist: z.boolean().optional(),
     condition: oneOf(CONDITIONS).optional(),
   }),

@@ -165,6 +165,14 @@ export const mealRequest = z
     scientificName: z.string().max(90).optional(),
     instar: instar.optional(),
     schools: schools.optional(),
+    /** Of ants: the larvae that are fed, the size of a fungus garden, and the days since a move into another nest. */
+    brood: z
+      .strictObject({
+        larvae: quantity('heads', 0, 10_000_000).optional(),
+        fungusMl: quantity('millilitres', 0, 1_000_000).optional(),
+        movedDaysAgo: quantity('days', 0, 3650).optional(),
+      })
+      .optional(),
     forbidden: z.record(itemId, z.string().max(200)).optional(),
     on: day,
     hemisphere: oneOf(HEMISPHERES).optional(),

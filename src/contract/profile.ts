@@ -127,6 +127,19 @@ const proportions = z.strictObject(
 );
 
 const foodIds = z.array(z.string().min(1));
+const colonyDiet = {
+  sugarUlPerWorkerPerDay: fact,
+  proteinMgPerLarvaPerDay: fact,
+  larvaePerWorker: fact,
+  seedsMgPerWorkerPerDay: positive.optional(),
+  seeds: foodIds.optional(),
+  leafMgPerFungusMlPerDay: positive.optional(),
+  fungusMlPerWorker: positive.optional(),
+  plants: foodIds,
+  wholePrey: z.boolean(),
+  liveFromWorkers: positive,
+};
+const nestSpace = z.strictObject({ perHeadMl: positive, spinsCocoons: z.boolean().optional() });
 const dietWork = { stages, minutes: z.number().positive(), toleranceDays: z.number().nonnegative() };
 const everyDays = z.number().positive();
 
@@ -163,12 +176,7 @@ const diet = z.discriminatedUnion('eats', [
     eats: z.literal('colony-food'),
     ...dietWork,
     everyDays,
-    sugarUlPerWorkerPerDay: fact,
-    proteinMgPerWorkerPerDay: fact,
-    leafGPerWorkerPerDay: positive.optional(),
-    plants: foodIds,
-    wholePrey: z.boolean(),
-    liveFromWorkers: positive,
+    ...colonyDiet,
   }),
 ]);
 
@@ -182,6 +190,9 @@ export const speciesOverrides = z.strictObject({
   fit: z.array(fitRule).optional(),
   making: making.partial().optional(),
   climate: climate.partial().optional(),
+  /** Of ants: what its colonies eat otherwise, and how they live in a nest. */
+  colonyDiet: z.strictObject(colonyDiet).partial().optional(),
+  nest: nestSpace.partial().optional(),
   /** The plants that this species eats, the usual one first. */
   plants: foodIds.min(1).optional(),
 });
@@ -240,7 +251,7 @@ export const careProfile = z
     }),
     making,
     climate,
-    nest: z.strictObject({ perHeadMl: positive }).optional(),
+    nest: nestSpace.optional(),
     fit: z.array(fitRule).min(1).max(100),
     feeding: z
       .strictObject({

@@ -46,6 +46,7 @@ export const job = z
     meal: jobMeal.optional(),
     soil: z.object({ fromMm: z.number(), toMm: z.number() }).optional(),
     water: z.object({ ml: z.number(), way: z.enum(WATERING_WAYS) }).optional(),
+    leavesHeap: z.boolean().optional(),
     rest: z.object({ restId: id, key: z.string(), what: z.enum(REST_ACTS), targetC: z.number() }).optional(),
     move: z.object({ id, toHomeId: id, toCode: z.string(), on: day, from: day, until: day }).optional(),
     skipped: z.object({ entryId: id, until: day, why: z.enum(SKIP_REASONS) }).optional(),

@@ -260,6 +260,7 @@ export const buildStep = z.discriminatedUnion('code', [
   step('fill', { soil, volumeL: z.number(), dampSharePct: z.number() }),
   step('litter', { depthMm: z.number(), volumeL: z.number() }),
   step('furnish', { kind: z.enum(FURNITURE_KINDS), count: z.int() }),
+  step('grains', {}),
   step('settle', { days: z.number() }),
   step('label', {}),
 ]);

@@ -80,6 +80,11 @@ export function stepWords(step: BuildStep, length: LengthWords, code: string): S
         title: `Put in ${step.count === 1 ? `a ${FURNITURE_WORDS[step.kind]}` : `${step.count} x ${FURNITURE_WORDS[step.kind]}`}`,
         detail: FURNISH_DETAIL[step.kind] ?? '',
       };
+    case 'grains':
+      return {
+        title: 'A pinch of fine sand or coir fibre',
+        detail: 'In a corner of the nest or of the outworld: the larvae spin their cocoons against the grains.',
+      };
     case 'settle':
       return {
         title: `Leave it closed ${step.days} days`,

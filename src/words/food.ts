@@ -123,6 +123,10 @@ const CAUTION_WORDS: Record<FeedingCaution, string> = {
   'none-in-leaf': 'none of its plants is in leaf: frozen or potted ones, or another that is',
   'bare-soon': 'none of its plants will be in leaf soon: freeze or pot some now',
   'soft-leaves': 'too tough for hatchlings: soft tips only, or cut the edges',
+  'seeds-stay': 'dry seeds; they store them, so nothing is taken out but what moulds',
+  'whole-to-larvae': 'whole, near the nest: they lay it to the larvae and share nothing liquid',
+  'grains-for-cocoons': 'a pinch of fine sand or fibre near the larvae: they spin against it',
+  'twice-a-day': 'in two portions a day while the new nest fills',
   zip: 'a zip crushes: open it with fingers behind it, look before it closes',
 };
 
@@ -146,7 +150,11 @@ const RULE_WORDS: Record<string, string> = {
   greens: 'greens for all',
   'protein-days': 'between days with protein',
   sugar: 'sugar for the workers',
-  protein: 'insects for the brood',
+  larvae: 'larvae to be fed',
+  protein: 'insects for the larvae',
+  seeds: 'seeds for the workers',
+  garden: 'the fungus garden',
+  leaves: 'leaves for the garden',
 };
 
 /** One number a meal was worked out with. */

@@ -23,7 +23,7 @@ export function jobTitle(job: Job, length: LengthWords, names: Names, temperatur
     case 'barrier':
       return 'Renew the barrier on the rim';
     case 'rubbish':
-      return 'Take the rubbish heap out';
+      return job.leavesHeap ? 'Take rubbish out, leave a small heap' : 'Take the rubbish heap out';
     case 'clean':
       return 'Take droppings and remains out';
     case 'turn':

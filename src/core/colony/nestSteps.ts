@@ -28,7 +28,7 @@ const COMFORTABLE = 0.7;
 
 /** Leafcutters fill a nest with their garden, and their move is its move. */
 export const growsFungus = ({ diet }: Pick<CareProfile, 'diet'>): boolean =>
-  diet?.eats === 'colony-food' && diet.leafGPerWorkerPerDay !== undefined;
+  diet?.eats === 'colony-food' && diet.leafMgPerFungusMlPerDay !== undefined;
 
 /** From when on a nest is too large, far too large and full, by the rules that the home is held to. % */
 function limitsOf(rules: readonly FitRule[]) {

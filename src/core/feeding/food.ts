@@ -36,7 +36,7 @@ export interface FeederKind {
   };
 }
 
-export const FOOD_KINDS = ['vegetable', 'protein', 'prepared', 'leaf', 'sugar', 'calcium'] as const;
+export const FOOD_KINDS = ['vegetable', 'protein', 'prepared', 'leaf', 'sugar', 'seed', 'calcium'] as const;
 export type FoodKind = (typeof FOOD_KINDS)[number];
 
 /** Anything eaten that is not a living feeder. */
@@ -144,6 +144,10 @@ export const FEEDING_CAUTIONS = [
   'bare-soon',
   'soft-leaves',
   'zip',
+  'seeds-stay',
+  'whole-to-larvae',
+  'grains-for-cocoons',
+  'twice-a-day',
 ] as const;
 export type FeedingCaution = (typeof FEEDING_CAUTIONS)[number];
 

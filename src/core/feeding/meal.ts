@@ -4,7 +4,7 @@ import type { CareProfile, Stage } from '@/core/profiles/profile';
 import { schoolOn, type Schools } from '@/core/profiles/schools';
 import { usualMassG } from '@/core/profiles/weight';
 import { isShort } from './chooseSize';
-import { colonyMeal } from './colonyFood';
+import { colonyMeal, type BroodToFeed } from './colonyFood';
 import { whyNot, type FeedingCaution, type Larder, type Meal, type PastMeal } from './food';
 import { greensMeal } from './greens';
 import { leafMeal } from './leaves';
@@ -30,6 +30,8 @@ export interface MealQuestion extends AnimalMeasures {
   meals?: readonly PastMeal[] | undefined;
   /** Of a queen without workers: null where she does not seal herself in, and eats. */
   founding?: { isSealed: boolean } | null | undefined;
+  /** Of ants: the brood that is fed, the garden, and a new nest. */
+  brood?: BroodToFeed | undefined;
 }
 
 /**
@@ -60,9 +62,14 @@ export function mealOf(question: MealQuestion): Meal | null {
       return greensMeal(diet, massG(), foods, meals, on);
     case 'colony-food': {
       const isLive = schoolOn(profile, 'ant-prey', schools['ant-prey']) === 'live';
+      const { headCount: workers = 0, brood = {}, founding } = question;
       const workerMm = takenMeasure(profile, question).mm;
-      const isSealedIn = question.founding === undefined ? undefined : question.founding?.isSealed === true;
-      return colonyMeal(diet, question.headCount ?? 0, workerMm, isLive, feeders, foods, isSealedIn);
+      return colonyMeal({
+        ...{ diet, workers, brood, workerMm, isLive, feeders, foods },
+        usualWorkerMm: profile.measure.usualMm?.value ?? workerMm,
+        spinsCocoons: profile.nest?.spinsCocoons === true,
+        isSealedIn: founding === undefined ? workers === 0 : founding?.isSealed === true,
+      });
     }
   }
 }

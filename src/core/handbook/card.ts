@@ -37,6 +37,8 @@ export type CardKey =
   | 'portions'
   | 'sugar'
   | 'protein'
+  | 'seeds'
+  | 'garden-leaves'
   | 'moult-interval'
   | 'quiet'
   | 'eggs-mated'
@@ -49,7 +51,8 @@ export type CardKey =
   | 'rest-weeks'
   | 'work';
 
-export type CardUnit = 'mm' | '%' | 'C' | 'h' | 'days' | 'weeks' | 'times' | 'of full' | '/h' | 'per worker';
+export type CardUnit =
+  'mm' | '%' | 'C' | 'h' | 'days' | 'weeks' | 'times' | 'of full' | '/h' | 'per worker' | 'per larva' | 'mg/mL';
 
 /** One number, or band, of a card: what it rests on, whose school it is, and what reckons with it. */
 export interface CardLine extends Ground {
@@ -215,7 +218,13 @@ function foodLines(profile: CareProfile): CardLine[] {
     ...(diet?.eats === 'colony-food'
       ? [
           fact('food', 'sugar', 'per worker', 'feeding', diet.sugarUlPerWorkerPerDay),
-          fact('food', 'protein', 'per worker', 'feeding', diet.proteinMgPerWorkerPerDay),
+          fact('food', 'protein', 'per larva', 'feeding', diet.proteinMgPerLarvaPerDay),
+          ...(diet.seedsMgPerWorkerPerDay
+            ? [fact('food', 'seeds', 'per worker', 'feeding', diet.seedsMgPerWorkerPerDay)]
+            : []),
+          ...(diet.leafMgPerFungusMlPerDay
+            ? [fact('food', 'garden-leaves', 'mg/mL', 'feeding', diet.leafMgPerFungusMlPerDay)]
+            : []),
         ]
       : []),
   ];

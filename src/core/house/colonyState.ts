@@ -35,6 +35,13 @@ export interface Count {
   high?: number | undefined;
 }
 
+/** How large a fungus garden was on a day: measured, or as a share of the chambers. */
+export interface Garden {
+  on: Day;
+  fungusMl?: number | undefined;
+  sharePct?: number | undefined;
+}
+
 /** What the log of a colony or a culture tells of its numbers, oldest first. */
 export interface ColonyLog {
   counts: readonly Count[];
@@ -42,6 +49,8 @@ export interface ColonyLog {
   queens: number | undefined;
   /** Heads that went (or, less than 0, came) on a day. */
   gone: readonly { on: Day; heads: number }[];
+  /** Of leafcutters: the last word on their garden. */
+  garden?: Garden | undefined;
   /** Brood that was seen with a founding queen. */
   seen: readonly { on: Day; stage: string }[];
 }
@@ -90,6 +99,8 @@ export interface ColonyState {
   isCounted: boolean;
   verdict: CountVerdict | null;
   castes: { id: string; count: number }[];
+  /** Of leafcutters whose garden was measured: how large it is now, as it grows with the workers. mL */
+  fungusMl: number | null;
   /** Of a queen without workers. */
   founding: (FoundingState & { beganOn: Day; seen: SeenBrood; isSealed: boolean }) | null;
   nest: {
@@ -136,6 +147,7 @@ export function colonyState(question: ColonyQuestion): ColonyState {
     heads,
     isCounted,
     verdict: kind && course ? verdictOf(kind, base, course.atCounts) : null,
+    fungusMl: kind && course ? gardenOf(kind, base, course, heads) : null,
     castes: kind?.castes ? castesOf(kind.castes, Math.round(heads)) : [],
     founding:
       kind && seen && beganOn <= today
@@ -203,6 +215,16 @@ const isFollowedByCounts = (kind: PopulationKind | null, { resident, log }: Colo
   log.counts.some(({ stages }) => stages !== undefined) ||
   BODY_MEASURES.every((name) => resident[name] === undefined);
 
+/** A garden as it grows with its workers since it was measured; null where nobody did. mL */
+function gardenOf(kind: PopulationKind, base: Base, { since }: Course, heads: number): number | null {
+  const { garden } = base.log;
+  if (!garden) return null;
+  const { nest } = homeOn(garden.on, base);
+  const then = garden.fungusMl ?? (nest ? ((garden.sharePct ?? 0) / 100) * nestVolumeMl(nest) : 0);
+  const workersThen = headsIn(kind, since(garden.on));
+  return workersThen > 0 ? (then * heads) / workersThen : then;
+}
+
 /** Workers that should be there and that nobody has seen are still in their cocoons, as far as anybody knows. */
 function unseen(kind: PopulationKind, counts: Record<string, number>): Record<string, number> {
   const oldest = kind.young.at(-1)?.id ?? '';
@@ -216,6 +238,8 @@ interface Course {
   estimated: string[];
   /** How it stood on the day of each count, with what was counted in its place. */
   atCounts: Record<string, number>[];
+  /** How it stood on any day since its first count. */
+  since: (on: Day) => Record<string, number>;
 }
 
 /**
@@ -236,14 +260,15 @@ function courseOf(kind: PopulationKind, base: Base): Course {
   const seeCounted = ({ stages = {} }: Count) => Object.keys(stages).forEach((stage) => estimated.delete(stage));
   if (first) seeCounted(first);
   let standing = { on: from, counts: { ...usual, ...first?.stages } };
-  const atCounts = [standing.counts];
+  const stood = [standing];
   for (const count of later) {
     seeCounted(count);
     const carried = carriedTo(kind, standing, count.on, base);
     standing = { on: count.on, counts: { ...withHeads(kind, carried, count.heads), ...count.stages } };
-    atCounts.push(standing.counts);
+    stood.push(standing);
   }
-  return { counts: carriedTo(kind, standing, today, base), estimated: [...estimated], atCounts };
+  const since = (on: Day) => carriedTo(kind, stood.findLast((each) => each.on <= on) ?? standing, on, base);
+  return { counts: since(today), estimated: [...estimated], atCounts: stood.map(({ counts }) => counts), since };
 }
 
 /** So many heads were counted: of ants workers, of others all, by stages as they were reckoned. */
@@ -294,9 +319,13 @@ function followed(kind: PopulationKind, counts: Record<string, number>, from: Da
 
 /** The room it had on a day. */
 function roomOn(kind: PopulationKind, day: Day, base: Base): number | null {
-  const then = base.homesBefore?.find(({ until }) => day < until);
-  return then ? roomIn(kind, { ...base, home: then.home }) : base.room;
+  const home = homeOn(day, base);
+  return home === base.home ? base.room : roomIn(kind, { ...base, home });
 }
+
+/** The home it had on a day. */
+const homeOn = (day: Day, { home, homesBefore = [] }: Base): HomeState =>
+  homesBefore.find(({ until }) => day < until)?.home ?? home;
 
 /** What the last count says against what the one before it would have grown to. */
 function verdictOf(kind: PopulationKind, base: Base, atCounts: readonly Record<string, number>[]): CountVerdict | null {

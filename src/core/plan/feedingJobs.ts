@@ -28,7 +28,11 @@ function leftovers(resident: ResidentToday, today: Day): Job[] {
   if (hours === null) return [];
   const afterDays = Math.ceil(hours / 24);
   const jobs = lookAfterOffer(resident.log, addDays(today, -afterDays), today, 'leftovers', afterDays);
-  const given = resident.meals?.at(-1)?.dishes ?? [];
+  const { diet } = resident.profile;
+  const stays = diet?.eats === 'colony-food' ? (diet.seeds ?? []) : [];
+  const given = (resident.meals?.at(-1)?.dishes ?? []).filter(({ food }) => !stays.includes(food));
+  // What is stored in the nest is not left over.
+  if (given.length === 0 && (resident.meals?.at(-1)?.dishes.length ?? 0) > 0) return [];
   const eats = resident.profile.feeding ? 'prey' : resident.profile.diet?.eats;
   return jobs.map((job) => (eats ? { ...job, meal: { eats, dishes: [...given], cautions: [] } } : job));
 }
@@ -172,7 +176,9 @@ export function nextMeal(resident: Omit<ResidentToday, 'home'>, today: Day): Mea
   const hasMoulted = moult !== undefined && (!ate || inOrder(moult, ate) > 0);
   // Where no moult came either, something small tells whether it eats, and harms nobody who is about to.
   const afterQuiet = hasMoulted || (profile.feeding !== undefined && quietOver(resident, today) !== null);
-  return mealOf({ ...resident, larder: resident.larder ?? EMPTY_LARDER, afterQuiet, on: today });
+  const moved = latest(log, ['moved'], today);
+  const brood = { ...resident.brood, ...(moved && { movedDaysAgo: daysBetween(moved.on, today) }) };
+  return mealOf({ ...resident, brood, larder: resident.larder ?? EMPTY_LARDER, afterQuiet, on: today });
 }
 
 function toleranceDays({ profile, stage, schools = {} }: Omit<ResidentToday, 'home'>): number {

@@ -1,5 +1,6 @@
 import { pouredMl } from '@/core/climate/pouredMl';
 import { DAMP_TOLERANCE_DAYS } from '@/core/climate/watering';
+import { growsFungus } from '@/core/colony/nestSteps';
 import { isGlass } from '@/core/housing/container';
 import { fit, type Check, type FitAnswer } from '@/core/housing/fit';
 import { withMeanDepth } from '@/core/housing/soil';
@@ -15,7 +16,9 @@ import { DONE_WITH, type Job, type ResidentToday } from './work';
 export function homeJobs(resident: ResidentToday, today: Day): Job[] {
   return [
     ...damping(resident, today),
-    ...regularRhythms(resident, today).flatMap((each) => jobOf(each, resident.log, today)),
+    ...regularRhythms(resident, today)
+      .flatMap((each) => jobOf(each, resident.log, today))
+      .map((job) => (job.kind === 'rubbish' && growsFungus(resident.profile) ? { ...job, leavesHeap: true } : job)),
     ...homeWork(resident, today),
   ];
 }

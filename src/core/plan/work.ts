@@ -1,3 +1,4 @@
+import type { BroodToFeed } from '@/core/feeding/colonyFood';
 import type { WateringDue } from '@/core/climate/watering';
 import type { Dish, Larder, Meal, PastMeal } from '@/core/feeding/food';
 import type { Condition } from '@/core/feeding/prey';
@@ -102,6 +103,8 @@ export interface ResidentToday extends AnimalMeasures, Partial<Together> {
   rest?: RestUnderWay | undefined;
   /** Of ants: a founding queen; null for every other colony. */
   founding?: Founding | null | undefined;
+  /** Of ants: what is to be fed beside the workers. */
+  brood?: Pick<BroodToFeed, 'larvae' | 'fungusMl'> | undefined;
   /** How likely its moult was, and when, as it stood on each day on which something was noticed, and today; oldest first. */
   outlooks?: readonly MoultOutlook[] | undefined;
 }
@@ -196,6 +199,8 @@ export interface Job {
   soil?: { fromMm: number; toMm: number };
   /** What to pour, and where. */
   water?: { ml: number; way: WateringDue['way'] };
+  /** Of leafcutters' rubbish: a small heap stays, they carry to it what is foul. */
+  leavesHeap?: boolean;
   /** The step of its winter rest, and what the place is to have from then on. */
   rest?: { restId: string; key: string; what: RestAct; targetC: number };
   /** The move that is planned. */

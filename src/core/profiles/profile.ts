@@ -225,6 +225,8 @@ export interface Sexing extends Ground {
 /** How much nest a worker (with its share of brood or fungus) takes. */
 export interface NestSpace {
   perHeadMl: Fact;
+  /** Larvae spin cocoons, against grains of sand or fibre. */
+  spinsCocoons?: boolean;
 }
 
 /** How often a stage is offered food, and how much, in one school. */
@@ -357,8 +359,16 @@ export interface ColonyDiet extends DietWork {
   eats: 'colony-food';
   everyDays: number;
   sugarUlPerWorkerPerDay: Fact;
-  proteinMgPerWorkerPerDay: Fact;
-  leafGPerWorkerPerDay?: Fact;
+  /** Insects for each larva of a colony whose workers are as long as is usual; larger ones eat more, with their volume. */
+  proteinMgPerLarvaPerDay: Fact;
+  /** Larvae beside each worker where nobody counted them. */
+  larvaePerWorker: Fact;
+  /** Of harvesters: they are stored in the nest. */
+  seedsMgPerWorkerPerDay?: Fact;
+  seeds?: string[];
+  /** Of leafcutters: what a millilitre of their fungus garden takes, and how large the garden is where nobody measured it. */
+  leafMgPerFungusMlPerDay?: Fact;
+  fungusMlPerWorker?: Fact;
   plants: string[];
   /** Whole prey is laid to the larvae: liquid food cannot be shared. */
   wholePrey: boolean;

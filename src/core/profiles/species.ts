@@ -1,7 +1,7 @@
 import { dequal } from 'dequal/lite';
 import { withoutAuthor } from '@/core/measure/nameParts';
 import { usualRatio } from './animal';
-import type { CareProfile, FitRule, Fact } from './profile';
+import type { CareProfile, ColonyDiet, FitRule, Fact, NestSpace } from './profile';
 
 /** What a species does otherwise than the profile it names. Rules replace those of the same id; others are added. */
 export interface SpeciesOverrides {
@@ -13,6 +13,9 @@ export interface SpeciesOverrides {
   fit?: FitRule[];
   making?: Partial<CareProfile['making']>;
   climate?: Partial<CareProfile['climate']>;
+  /** Of ants: what its colonies eat, and how they live in a nest. */
+  colonyDiet?: Partial<Omit<ColonyDiet, 'eats'>>;
+  nest?: Partial<NestSpace>;
   /** Ids of the plants that it eats, the usual one first. */
   plants?: string[];
 }
@@ -21,6 +24,7 @@ export interface SpeciesOverrides {
 export function withOverrides(profile: CareProfile, overrides: SpeciesOverrides | undefined): CareProfile {
   if (!overrides) return profile;
   const { grownMm, maleTimes, usualMm, youngWidthMm, proportions, fit, making, climate, plants } = overrides;
+  const { colonyDiet, nest } = overrides;
   const own = fit ?? [];
   return {
     ...profile,
@@ -30,6 +34,8 @@ export function withOverrides(profile: CareProfile, overrides: SpeciesOverrides 
     making: { ...profile.making, ...making },
     climate: { ...profile.climate, ...climate },
     ...(plants && profile.diet && 'plants' in profile.diet && { diet: { ...profile.diet, plants } }),
+    ...(colonyDiet && profile.diet?.eats === 'colony-food' && { diet: { ...profile.diet, ...colonyDiet } }),
+    ...(nest && profile.nest && { nest: { ...profile.nest, ...nest } }),
     ...(youngWidthMm && { young: { widthMm: youngWidthMm } }),
     fit: [
       ...profile.fit.map((rule) => own.find((each) => each.id === rule.id && each.school === rule.school) ?? rule),
@@ -49,6 +55,8 @@ const REPLACED: Record<keyof SpeciesOverrides, (profile: CareProfile) => unknown
   making: ({ making }) => making,
   climate: ({ climate }) => climate,
   plants: ({ diet }) => diet,
+  colonyDiet: ({ diet }) => diet,
+  nest: ({ nest }) => nest,
 };
 
 /** What a species does otherwise, as far as a keeper's copy of its kind has not said something else. */

@@ -37,6 +37,8 @@ type StepBody =
   | { code: 'fill'; soil: Soil; volumeL: number; dampSharePct: number }
   | { code: 'litter'; depthMm: number; volumeL: number }
   | { code: 'furnish'; kind: FurnitureKind; count: number }
+  /** Sand or fibre for larvae that spin. */
+  | { code: 'grains' }
   | { code: 'settle'; days: number }
   | { code: 'label' };
 
@@ -74,7 +76,12 @@ export function buildHome(profile: CareProfile, home: HomeToBuild, materials: Ma
   const tooWideFor = isTooWide ? largestSafeOpeningMm : null;
   const mayMeshLid = !profile.fit.some(({ quantity, max }) => quantity === 'meshOverheadCount' && max?.plus === 0);
   const steps = buildSteps(making, container, soil, plan, tooWideFor, mayMeshLid, filling, materials);
-  return { filling, steps: [...pourSteps(profile, home, filling), ...steps] };
+  const grains: BuildStep[] = profile.nest?.spinsCocoons ? [{ code: 'grains', cautions: [] }] : [];
+  const settles = steps.findIndex(({ code }) => code === 'settle');
+  return {
+    filling,
+    steps: [...pourSteps(profile, home, filling), ...steps.slice(0, settles), ...grains, ...steps.slice(settles)],
+  };
 }
 
 /**

@@ -3,7 +3,7 @@ import type { EntryOf } from '@/contract/storedEntries';
 import type { Home, Resident } from '@/contract/records';
 import { colonyState, type ColonyLog, type ColonyState, type Count, type HomeBefore } from '@/core/house/colonyState';
 import type { Day } from '@/core/measure/day';
-import type { Founding } from '@/core/plan/work';
+import type { Founding, ResidentToday } from '@/core/plan/work';
 import type { RestStep } from '@/core/season/rest';
 import { apartOf } from '../apart';
 import { careOf } from '../care';
@@ -81,6 +81,10 @@ export function homesBeforeNow({ homes, homesBefore, lived }: Records, { id }: P
   });
 }
 
+/** What is fed beside the workers. */
+export const broodOf = (state: ColonyState | undefined): ResidentToday['brood'] =>
+  state && { larvae: state.counts.larva, fungusMl: state.fungusMl ?? undefined };
+
 type Scene = Pick<Shared, 'on' | 'care' | 'hemisphere' | 'warmth'>;
 
 /**
@@ -102,12 +106,15 @@ export function countedState(scene: Scene, { resident, home, homesBefore, heads,
 function colonyLog(entries: readonly EntryOf<HeadKind>[]): ColonyLog {
   const counts: Count[] = [];
   let queens: number | undefined;
+  let garden: ColonyLog['garden'];
   const gone: ColonyLog['gone'][number][] = [];
   const seen: ColonyLog['seen'][number][] = [];
   for (const { kind, on, data } of entries) {
     switch (kind) {
       case 'measured':
         queens = data.queens ?? queens;
+        if (data.fungusMl !== undefined || data.fungusSharePct !== undefined)
+          garden = { on, fungusMl: data.fungusMl, sharePct: data.fungusSharePct };
         if (data.headCount === undefined && data.stages === undefined) break;
         counts.push({ on, heads: data.headCount, stages: data.stages, low: data.headsLow, high: data.headsHigh });
         break;
@@ -131,7 +138,7 @@ function colonyLog(entries: readonly EntryOf<HeadKind>[]): ColonyLog {
       // Nothing is said of the numbers.
     }
   }
-  return { counts, queens, gone, seen };
+  return { counts, queens, gone, seen, garden };
 }
 
 /** The rest that is on or planned; for a kind that must rest, the usual one of its next season. */

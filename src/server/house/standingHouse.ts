@@ -22,7 +22,7 @@ import type { Queries } from '../storage/database';
 import { homeOrder } from '../storage/homes';
 import { everyId } from '../storage/residents';
 import { residentOn } from '../today';
-import { countedState, foundingOf, homesBeforeNow, isCountedForm } from './colonies';
+import { broodOf, countedState, foundingOf, homesBeforeNow, isCountedForm } from './colonies';
 import { groupMoults, headsOnly, printsOf, tellersOf, type GrowthFacts, type GroupMoult } from './growthFacts';
 import { housed } from './housed';
 import { pauses } from './inTurn';
@@ -332,7 +332,10 @@ export class StandingHouse {
         ...(water?.tenantId === id && { watering: water.morning, alarms: water.alarms }),
         outlooks: moultOutlooks(care, this.growth, resident, home, log, on),
         rest: rest && this.underWay(id, rest),
-        ...(resident.form === 'colony' && { founding: foundingOf(this.colonies.get(id)) }),
+        ...(resident.form === 'colony' && {
+          founding: foundingOf(this.colonies.get(id)),
+          brood: broodOf(this.colonies.get(id)),
+        }),
         move: moveOf(entries, this.records.homes, on),
         batterySince: oldestBattery(probes.get(home.id) ?? []),
       };

@@ -7,6 +7,7 @@ import { useCall } from '@/client/useCall';
 import type { Resident } from '@/contract/records';
 import { countedInBand, countedInPart, ESTIMATES, type Counted } from '@/core/colony/counting';
 import { stagesOf, type PopulationKind } from '@/core/colony/kind';
+import { growsFungus } from '@/core/colony/nestSteps';
 import { numberIn } from '@/core/measure/typedNumber';
 import { Choices } from '../kit/Choices';
 import { headCountIn, headsCheck } from '../forms/checks';
@@ -63,14 +64,18 @@ const countIn = (text: string) => (text === '' ? undefined : text === '0' ? 0 : 
 function ByStages({ resident, save }: { resident: Resident; save: Save }) {
   const round = useHouse((house) => house.round);
   const { answer: facts } = useCall(round, () => call('residentColony', { params: { id: resident.id } }));
-  return facts?.kind ? <StageFields kind={facts.kind} save={save} /> : <Waiting>Looking it up…</Waiting>;
+  const hasGarden = useHouse(({ care }) => growsFungus(care.of(resident)));
+  if (!facts?.kind) return <Waiting>Looking it up…</Waiting>;
+  return <StageFields kind={facts.kind} hasGarden={hasGarden} save={save} />;
 }
 
-function StageFields({ kind, save }: { kind: PopulationKind; save: Save }) {
+function StageFields({ kind, hasGarden, save }: { kind: PopulationKind; hasGarden: boolean; save: Save }) {
   const form = useFields<Record<string, string>>({});
   const stages = [...stagesOf(kind)].reverse();
   const isAnt = kind.laying.by === 'queen';
   const typed = (name: string) => countIn((form.values[name] ?? '').trim());
+  const garden = numberIn(form.values.garden ?? '');
+  const isToldBeside = typed('queens') !== undefined || garden !== undefined;
   const isToldAny = stages.some((stage) => typed(stage) !== undefined);
   const wholeCheck = (text: string) => countIn(text.trim()) !== null || 'A whole number from 0 up.';
   // Brood without its grown ones tells nothing of the colony.
@@ -79,7 +84,7 @@ function StageFields({ kind, save }: { kind: PopulationKind; save: Save }) {
       ? wholeCheck(text)
       : isToldAny
         ? `Count the ${stageWords(kind.adults)} too, 0 where there are none.`
-        : typed('queens') !== undefined || 'Count at least one stage.';
+        : isToldBeside || 'Count at least one stage.';
   const submit = () => {
     const told = stages.flatMap((stage) => {
       const count = typed(stage);
@@ -89,6 +94,7 @@ function StageFields({ kind, save }: { kind: PopulationKind; save: Save }) {
     const entry = {
       ...(told.length > 0 && { stages: Object.fromEntries(told) }),
       ...(typeof queens === 'number' && { queens }),
+      ...(garden !== undefined && { fungusSharePct: garden }),
     };
     return save(entry, `counted, ${countedWords(Object.fromEntries(told))}.`, form.place);
   };
@@ -113,9 +119,21 @@ function StageFields({ kind, save }: { kind: PopulationKind; save: Save }) {
         ),
       )}
       {isAnt ? field('queens', 'Queens') : null}
+      {hasGarden ? (
+        <FormField
+          control={form.control}
+          name="garden"
+          label="Fungus garden, % of the chambers"
+          check={(text) => text.trim() === '' || isPercent(numberIn(text)) || 'Percent, 0 to 100.'}
+          hint="By eye, or in a photo from above: the leaves that are given go by it."
+          keyboard="decimal-pad"
+        />
+      ) : null}
     </Form>
   );
 }
+
+const isPercent = (value: number | undefined) => value !== undefined && value >= 0 && value <= 100;
 
 type Keep = (counted: Counted, place: (error: unknown) => void) => Promise<void>;
 

@@ -43,7 +43,7 @@ const of = (profile: string, change: Partial<ColonyFacts>): ColonyFacts => ({
     verdict: null,
     isCounted: true,
   },
-  ...{ castes: [], founding: null, nest: null },
+  ...{ castes: [], founding: null, nest: null, fungusMl: null },
   kind: kindOf(profile),
   rest: shippedRests.find((each) => each.profiles.includes(profile)) ?? null,
   ...change,
