@@ -59,16 +59,31 @@ describe('a young isopod culture', () => {
     );
   });
 
-  it('can be harvested for ever without dying: 19 of 20 courses outlive three years', async () => {
+  it('can be harvested for ever without dying: 19 of 20 keep a safe number over three years', async () => {
     const asked = {
       profile: 'isopod-temperate',
-      counts: { adult: 120, juvenile: 200 },
+      counts: { adult: 300, juvenile: 100 },
       temperatureC: 24,
       weeks: 4,
       roomForHeads: 500,
     };
-    const { lastingHarvestPerWeek } = await house.compute('colony', asked);
-    const { series } = await house.compute('colony', { ...asked, weeks: 156, harvestPerWeek: lastingHarvestPerWeek });
-    expect(series.at(-1).total.p10).toBeGreaterThan(10);
+    const { harvest } = await house.compute('colony', asked);
+    expect(harvest).toMatchObject({ usableOn: '2026-03-14', keepBack: 10 });
+    expect(harvest.sharePct).toBeGreaterThan(1);
+    const { series } = await house.compute('colony', { ...asked, weeks: 156, harvestPerWeek: harvest.perWeek });
+    expect(series.at(-1).stages.adult.p10).toBeGreaterThan(10);
+  });
+
+  it('begun with twelve is left to grow first, and says from when on it bears', async () => {
+    const { colonies } = house.granted(await house.get('/api/colonies'));
+    const [{ harvest }] = colonies;
+    expect(harvest.usableOn > '2026-06-01').toBe(true);
+    const { tubs, harvestPerTub } = await house.compute('tubs', {
+      ...{ profile: 'isopod-temperate', needPerWeek: 20, temperatureC: 22, founders: 12 },
+      // As large as the tub here, by the heads that it has room for.
+      litresPerTub: colonies[0].roomForHeads / 90,
+    });
+    expect(tubs).toBe(Math.ceil(20 / harvestPerTub));
+    expect(Math.abs(harvestPerTub / harvest.perWeek - 1)).toBeLessThan(0.05);
   });
 });

@@ -78,6 +78,19 @@ export const colonyRequest = z
 
 const band = z.object({ p10: z.number(), median: z.number(), p90: z.number() });
 
+/** What a culture bears for ever: at most one in twenty falls under what is kept back within three years. */
+const harvest = z.object({
+  /** Grown ones a week. */
+  perWeek: z.number(),
+  /** Of the grown ones that were counted last. % a week */
+  sharePct: z.number(),
+  /** So many grown ones stay at any rate. */
+  keepBack: z.int(),
+  /** The first day on which it bears that; null where none comes within two years. */
+  usableOn: day.nullable(),
+});
+export type Harvest = z.infer<typeof harvest>;
+
 export const colonyReply = z
   .object({
     series: z.array(
@@ -94,8 +107,8 @@ export const colonyReply = z
     splitOn: day.nullable(),
     /** Of a colony without workers. */
     firstWorkersOn: z.object({ p10: day, median: day, p90: day }).nullable(),
-    /** What may be taken out in a week for ever; null where the warmth changes. */
-    lastingHarvestPerWeek: z.number().nullable(),
+    /** What may be taken out for ever; null of ants, and where the warmth changes. */
+    harvest: harvest.nullable(),
     /** How the workers there are now are likely to be built. */
     castes: z.array(z.object({ id: z.string(), count: z.number() })),
   })
@@ -156,7 +169,7 @@ export const tubsRequest = z
   .meta({ id: 'TubsRequest' });
 
 export const tubsReply = z
-  .object({ harvestPerTub: z.number(), tubs: z.int().nullable(), readyWeeks: z.int().nullable() })
+  .object({ harvestPerTub: z.number(), keepBack: z.int(), tubs: z.int().nullable(), readyWeeks: z.int().nullable() })
   .meta({ id: 'TubsReply' });
 
 export const countRequest = z
@@ -232,7 +245,7 @@ export const colonyBoard = z
         fullPct: z.number().nullable(),
         /** Crowded from that day on. */
         splitOn: day.nullable(),
-        lastingHarvestPerWeek: z.number().nullable(),
+        harvest: harvest.nullable(),
         verdict: z.enum(COUNT_VERDICTS).nullable(),
         /** The group of this house it was taken out of. */
         outOfId: id.nullable(),

@@ -245,7 +245,8 @@ describe('broods and cultures', () => {
     const full = await row();
     expect(full.fullPct).toBeGreaterThan(80);
     expect(full.splitOn).toBe(TODAY);
-    expect(full.lastingHarvestPerWeek).toBeGreaterThan(0);
+    expect(full.harvest).toMatchObject({ usableOn: TODAY, keepBack: 10 });
+    expect(full.harvest.perWeek).toBeGreaterThan(0);
   });
 
   it('from which some were taken out have fewer of every stage, and more again when others join', async () => {

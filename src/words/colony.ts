@@ -1,6 +1,7 @@
 import type { CountVerdict } from '@/core/colony/expected';
 import type { MoveAct } from '@/core/colony/nestSteps';
 import type { Band } from '@/core/colony/project';
+import { dayWords } from './days';
 
 /** Heads as they are worth saying: two digits beyond a hundred. */
 export function headsWords(count: number): string {
@@ -86,3 +87,17 @@ export const MOVE_ACT_WORDS: Record<MoveAct, string> = {
 /** "180 mL", "2.4 L". */
 export const volumeWords = (ml: number): string =>
   ml < 1000 ? `${Math.max(5, Math.round(ml / 5) * 5)} mL` : `${(ml / 1000).toFixed(1)} L`;
+
+/** What a culture bears: "About 12 grown ones a week, or 4 % of those counted, may go from 3 Mar on. Keep 10 at any rate." */
+export function harvestWords(
+  { perWeek, sharePct, keepBack }: { perWeek: number; sharePct: number; keepBack: number },
+  usableOn: string | null,
+  today: string,
+): string {
+  if (usableOn === null || perWeek < 0.5) return 'Nothing can be taken out for ever: it would not last three years.';
+  const from = usableOn > today ? `from ${dayWords(usableOn, today)} on` : 'from now on';
+  return (
+    `About ${headsWords(perWeek)} grown ones a week may go ${from}; where fewer are counted, at most ${headsWords(sharePct)} % of them. ` +
+    `Keep ${keepBack} at any rate: so 19 of 20 cultures last three years and more.`
+  );
+}

@@ -9,7 +9,7 @@ import { addDays, daysBetween } from '@/core/measure/day';
 import { refusalOf } from '@/core/testing/refusalOf';
 import { castesOf } from './castes';
 import { countedInBand, countedInPart, countSpread } from './counting';
-import { lastingHarvest } from './culture';
+import { safeHarvest } from './culture';
 import { countVerdict } from './expected';
 import { foundingState, type FoundingQuestion } from './founding';
 import type { PopulationKind } from './kind';
@@ -160,8 +160,9 @@ describe('tubs', () => {
     const room = { kind, roomForHeads: 6 * (kind.headsPerL?.value ?? 0), counts: { adult: 100, juvenile: 170 } };
     const after = (harvestPerWeek: number) =>
       usualCourse({ ...room, temperatureC: 24, weeks: 260, harvestPerWeek }).grown.at(-1) ?? 0;
-    expect(after(0.9 * lastingHarvest({ ...room, temperatureC: 24 }))).toBeGreaterThan(20);
-    expect(after(1.5 * lastingHarvest({ ...room, temperatureC: 24 }))).toBeLessThan(1);
+    const { perWeek } = safeHarvest({ ...room, temperatureC: 24 });
+    expect(after(perWeek)).toBeGreaterThan(20);
+    expect(after(3 * perWeek)).toBeLessThan(1);
   });
 
   it('of a kind that does not grow there bear nothing', () => {

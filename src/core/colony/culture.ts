@@ -1,38 +1,74 @@
-import { grownAfter, usualCourse, type ColonyQuestion } from './project';
+import { leastGrown, usualCourse, type ColonyQuestion } from './project';
 
-/** How far a harvest is tried: on the usual course, and on all. */
-const TRIED_WEEKS = 104;
+/** A culture with fewer grown ones than this ends by chance: they do not meet, or one sex is missing. From memory */
+const KEEP_BACK = 10;
+/** Of so many courses so many may fall under that in three years. Chosen here: 5 % */
+const COURSES = 200;
+const MAY_FALL = 10;
 const OUTLIVED_WEEKS = 156;
-/** Of so many courses so many may die of it. Chosen here: 19 of 20 survive */
-const COURSES = 60;
-const MAY_DIE = 3;
+/** How far the usual course is tried: it does not shrink from one year to the next. */
+const TRIED_WEEKS = 104;
+/** A culture that loses more than this from one year to the next does not bear its harvest. Chosen here */
+const LOST_IN_A_YEAR = 0.02;
 const HALVINGS = 30;
 /** All courses are dear to follow: the harvest is told to a hundredth of itself. */
 const FEW_HALVINGS = 7;
-/** A culture that loses more than this from one year to the next does not bear its harvest. Chosen here */
-const LOST_IN_A_YEAR = 0.02;
+/** A culture grows fastest about half of what it settles at (logistic law): from then on it bears. */
+const HALF = 0.5;
+const LONGEST_WEEKS = 104;
 
-type Standing = Omit<ColonyQuestion, 'weeks' | 'harvestPerWeek' | 'temperatureC' | 'draws'> & { temperatureC: number };
+/** What a culture bears for ever. */
+export interface SafeHarvest {
+  /** Grown ones a week, from the first usable day on; 0 where it bears none. */
+  perWeek: number;
+  /** Whoever counts takes no larger share of the grown ones than this: fewer where there are fewer. % a week */
+  sharePct: number;
+  /** So many grown ones stay at any rate. */
+  keepBack: number;
+  /** Weeks until it bears; null where it does not within two years. */
+  usableWeek: number | null;
+}
+
+type Standing = Omit<ColonyQuestion, 'weeks' | `harvest${string}` | 'temperatureC' | 'draws'> & {
+  temperatureC: number;
+};
 
 /**
- * The largest weekly harvest of grown ones that a culture bears for ever, from where it stands: cultures differ in what they
- * lay and how they die, and 19 of 20 courses are still there after three years. Never more than the usual course bears, which
- * after two years has what it had after one; in a culture that grows by a logistic law that is where its growth is fastest.
- * @returns 0 where it bears none
+ * The largest weekly harvest of grown ones that a culture bears for ever, from where it stands: cultures differ in what they lay
+ * and how they die, and at most one in twenty falls under what is to be kept back within three years of the first usable day. Never
+ * more than the usual course bears, which after two years has what it had after one; in a culture that grows by a logistic law that
+ * is where its growth is fastest. Each culture is
+ * left to grow until it has half of the grown ones that it would settle at.
  */
-export function lastingHarvest(question: Standing): number {
-  const usual = usualHarvest(question);
-  return largest(usual, FEW_HALVINGS, (harvestPerWeek) => {
-    const grown = grownAfter({ ...question, weeks: OUTLIVED_WEEKS, harvestPerWeek, draws: COURSES });
-    return grown.filter((heads) => heads < Math.max(1, harvestPerWeek)).length <= MAY_DIE;
-  });
+export function safeHarvest(question: Standing): SafeHarvest {
+  const usable = usableFrom(question);
+  if (usable === null) return { perWeek: 0, sharePct: 0, keepBack: KEEP_BACK, usableWeek: null };
+  const { week: usableWeek, grown: harvestAtGrown } = usable;
+  const weeks = usableWeek + OUTLIVED_WEEKS;
+  const isSafe = (harvestPerWeek: number) => {
+    const least = leastGrown({ ...question, harvestPerWeek, harvestAtGrown, weeks, draws: COURSES }, OUTLIVED_WEEKS);
+    return least.filter((grown) => grown < KEEP_BACK).length <= MAY_FALL;
+  };
+  const perWeek = largest(usualHarvest({ ...question, harvestAtGrown }, usableWeek), FEW_HALVINGS, isSafe);
+  return { perWeek, sharePct: (100 * perWeek) / harvestAtGrown, keepBack: KEEP_BACK, usableWeek };
+}
+
+/** When a culture is taken from first: with so many grown ones, after so many weeks of its usual course; null where that is not within two years. */
+function usableFrom(question: Standing): { grown: number; week: number } | null {
+  const { grown } = usualCourse({ ...question, weeks: LONGEST_WEEKS });
+  const settled = grown.at(-1) ?? 0;
+  // Without a limit to its room it never settles: what is there now is what is taken from.
+  const wanted = Math.max(2 * KEEP_BACK, question.roomForHeads === undefined ? 0 : HALF * settled);
+  const week = grown.findIndex((heads) => heads >= wanted);
+  return week < 0 || settled < wanted ? null : { grown: wanted, week };
 }
 
 /** What the usual course bears. */
-function usualHarvest(question: Standing): number {
+function usualHarvest(question: Standing & Pick<ColonyQuestion, 'harvestAtGrown'>, usableWeek: number): number {
+  const weeks = usableWeek + TRIED_WEEKS;
   const bears = (harvestPerWeek: number) => {
-    const { grown } = usualCourse({ ...question, weeks: TRIED_WEEKS, harvestPerWeek });
-    const [middle, end] = [grown[TRIED_WEEKS / 2] ?? 0, grown[TRIED_WEEKS] ?? 0];
+    const { grown } = usualCourse({ ...question, weeks, harvestPerWeek });
+    const [middle, end] = [grown[usableWeek + TRIED_WEEKS / 2] ?? 0, grown[weeks] ?? 0];
     return end >= 1 && end > harvestPerWeek && end >= (1 - LOST_IN_A_YEAR) * middle;
   };
   let high = 1;

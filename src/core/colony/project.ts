@@ -15,8 +15,9 @@ export interface ColonyQuestion {
   /** One for all weeks, or one for each. C */
   temperatureC: number | readonly number[];
   weeks: number;
-  /** Grown ones taken out in a week. */
+  /** Grown ones taken out in a week, once so many have been there. */
   harvestPerWeek?: number | undefined;
+  harvestAtGrown?: number | undefined;
   /** As many as there is room for; for ever if left out. */
   roomForHeads?: number | undefined;
   /** How far the count may be off: standard deviation of its logarithm; 0 where every head was counted. */
@@ -119,14 +120,20 @@ export function usualCourse(question: ColonyQuestion): {
   return { grown, total: all, last };
 }
 
-/** The grown ones of each course after the last week, in no order. */
-export function grownAfter(question: ColonyQuestion): Float64Array {
-  const { kind, weeks, draws = 500, countSpread = 0 } = question;
-  let last = new Float64Array(0);
+/** The fewest grown ones that each course has within some weeks of its first harvest, in no order; without end where it has none. */
+export function leastGrown(question: ColonyQuestion, withinWeeks: number): Float64Array {
+  const { kind, draws = 500, countSpread = 0, harvestAtGrown = 0 } = question;
+  const least = new Float64Array(draws).fill(Infinity);
+  const begun = new Float64Array(draws).fill(Infinity);
   follow(planOf(question), ratesOf(draws, kind.spread.value, countSpread), (week, heads) => {
-    if (week === weeks) last = Float64Array.from(heads.at(-1) ?? []);
+    const grown = heads.at(-1) as Float64Array;
+    for (let draw = 0; draw < draws; draw += 1) {
+      if ((grown[draw] as number) >= harvestAtGrown && week < (begun[draw] as number)) begun[draw] = week;
+      const since = week - (begun[draw] as number);
+      if (since >= 0 && since <= withinWeeks) least[draw] = Math.min(least[draw] as number, grown[draw] as number);
+    }
   });
-  return last;
+  return least;
 }
 
 function planOf(question: ColonyQuestion): Plan {
@@ -178,7 +185,8 @@ function follow(
   rates: Rates,
   visit: (week: number, heads: readonly Float64Array[], total: Float64Array) => void,
 ): void {
-  const { counts, queens = 0, weeks, harvestPerWeek = 0, roomForHeads = Infinity } = question;
+  const { counts, queens = 0, weeks, roomForHeads = Infinity } = question;
+  const { harvestPerWeek = 0, harvestAtGrown = 0 } = question;
   const laying = layingOf(kind.laying, queens);
   const draws = rates.laying.length;
   const many = stages.length;
@@ -204,6 +212,7 @@ function follow(
   const isFounding = kind.firstLifeDays !== undefined && (counts[kind.adults] ?? 0) < 1;
   const toLay = isFounding ? firstBatches(kind, queens, rates, heads.slice(0, many)) : rates.laying;
   const firstOnes = new Float64Array(isFounding ? draws : 0);
+  const begun = new Uint8Array(draws);
   const age = 7 / kind.adultLifeDays.value;
   const firstAge = kind.firstLifeDays ? 7 / kind.firstLifeDays.value : 0;
   const firstBrood = queens * (kind.founding?.firstBatch.max ?? 0);
@@ -251,7 +260,8 @@ function follow(
       // The first brood is what comes while fewer than a handful are there.
       if (isFounding && before < firstBrood) small += arriving;
       else old += arriving;
-      old -= Math.min(harvestPerWeek, old);
+      if (before >= harvestAtGrown) begun[draw] = 1;
+      if (begun[draw] === 1) old -= Math.min(harvestPerWeek, old);
       if (isFounding) firstOnes[draw] = small;
       adults[draw] = old + small;
       total[draw] = all + old + small;

@@ -6,7 +6,7 @@ import { inLines } from '@/core/testing/inLines';
 import { usualStages, youngPerAdult } from './brood';
 import { castesOf } from './castes';
 import { countedInBand, countedInPart, countSpread } from './counting';
-import { lastingHarvest } from './culture';
+import { safeHarvest } from './culture';
 import { countVerdict } from './expected';
 import { foundingState } from './founding';
 import { paceAt, requireCounts, stagesOf, type PopulationKind } from './kind';
@@ -70,7 +70,7 @@ describe('a population, as it was reckoned', () => {
     );
     expect(inLines(usual)).toMatchSnapshot();
     const stand = { kind: ISOPODS, counts: { adult: 120, juvenile: 200 }, temperatureC: 24, roomForHeads: 500 };
-    expect(inLines([24, 21, 10].map((temperatureC) => lastingHarvest({ ...stand, temperatureC })))).toMatchSnapshot();
+    expect(inLines([24, 21, 10].map((temperatureC) => safeHarvest({ ...stand, temperatureC })))).toMatchSnapshot();
     const tubs = { kind: ISOPODS, needPerWeek: 20, litresPerTub: 6, temperatureC: 23, founders: 12 };
     expect(inLines([tubs, { ...tubs, founders: 60 }, { ...tubs, temperatureC: 9 }].map(tubsFor))).toMatchSnapshot();
   });

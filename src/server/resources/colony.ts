@@ -1,5 +1,7 @@
 import { countedInPart, countSpread } from '@/core/colony/counting';
 import { castesOf } from '@/core/colony/castes';
+import type { Harvest } from '@/contract/colony';
+import type { SafeHarvest } from '@/core/colony/culture';
 import { foundingState } from '@/core/colony/founding';
 import type { PopulationKind } from '@/core/colony/kind';
 import { projectMatrix } from '@/core/colony/matrix';
@@ -42,8 +44,10 @@ export function colonyHandlers({ database, clock }: Deps): Pick<Handlers, Names>
         nestFullPct: roomForHeads === undefined ? null : fullnessPct(kind, counts[kind.adults] ?? 0, now, roomForHeads),
         splitOn: crowdedWeek === null ? null : addDays(asOf, 7 * crowdedWeek),
         firstWorkersOn: firstWorkersOf(kind, counts, temperaturesC ?? [temperatureC ?? 0], asOf),
-        lastingHarvestPerWeek:
-          temperatureC === undefined ? null : await inThread('lastingHarvest', { ...asked, temperatureC }),
+        harvest:
+          temperatureC === undefined || kind.laying.by === 'queen'
+            ? null
+            : asDays(await inThread('safeHarvest', { ...asked, temperatureC }), asOf),
         castes: kind.castes ? castesOf(kind.castes, Math.round(question.counts.worker ?? 0)) : [],
       };
     },
@@ -104,7 +108,7 @@ export function colonyHandlers({ database, clock }: Deps): Pick<Handlers, Names>
           countedOn: colony.countedOn,
           roomForHeads: colony.roomForHeads,
           ...{ fullPct: colony.fullPct, splitOn: colony.splitOn },
-          lastingHarvestPerWeek: await harvestOf(kind)(colony),
+          harvest: asDaysOrNone(await harvestOf(kind)(colony), asOf),
           verdict: colony.verdict,
           outOfId: resident.outOfId,
           partedOn: lastPart(resident.id),
@@ -128,20 +132,27 @@ async function requireKind(
 }
 
 /** What may be taken out of a culture in a week for ever; null for ants, and where nobody knows its room. */
-function harvestOf(kind: PopulationKind): (colony: ColonyState) => Promise<number | null> {
+function harvestOf(kind: PopulationKind): (colony: ColonyState) => Promise<SafeHarvest | null> {
   const known = harvests.get(kind) ?? keptFor((colony: ColonyState) => harvestNow(kind, colony));
   harvests.set(kind, known);
   return known;
 }
-const harvests = new WeakMap<PopulationKind, (colony: ColonyState) => Promise<number | null>>();
+const harvests = new WeakMap<PopulationKind, (colony: ColonyState) => Promise<SafeHarvest | null>>();
 
 async function harvestNow(
   kind: PopulationKind,
-  { counts, queens, temperatureC, roomForHeads }: ColonyState,
-): Promise<number | null> {
+  { counts, queens, temperatureC, roomForHeads, countSpread }: ColonyState,
+): Promise<SafeHarvest | null> {
   if (roomForHeads === null || kind.laying.by !== 'female') return null;
-  return inThread('lastingHarvest', { kind, counts, queens, temperatureC, roomForHeads });
+  return inThread('safeHarvest', { kind, counts, queens, temperatureC, roomForHeads, countSpread });
 }
+
+/** A harvest with its first day in the place of weeks. */
+const asDays = ({ usableWeek, ...harvest }: SafeHarvest, asOf: Day): Harvest => ({
+  ...harvest,
+  usableOn: usableWeek === null ? null : addDays(asOf, 7 * usableWeek),
+});
+const asDaysOrNone = (harvest: SafeHarvest | null, asOf: Day) => harvest && asDays(harvest, asOf);
 
 /** When a colony without workers has its first, from the most grown brood that there is; null for all others. */
 function firstWorkersOf(

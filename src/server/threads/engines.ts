@@ -3,14 +3,14 @@ import { meeting } from '@/core/broods/emergence';
 import { calibrate } from '@/core/climate/calibrate';
 import { compareRegimes } from '@/core/climate/regimes';
 import { ventPlan } from '@/core/climate/ventPlan';
-import { lastingHarvest } from '@/core/colony/culture';
+import { safeHarvest } from '@/core/colony/culture';
 import { tubsFor } from '@/core/colony/tubs';
 import { projectColony } from '@/core/colony/project';
 import { windowScore } from '@/core/scores/summary';
 
 /** Engines, and the making of the example house, that take longer than the server may be held. What they are asked and what they answer is plain data. */
 export const ENGINES = {
-  ...{ calibrate, compareRegimes, lastingHarvest, meeting, projectColony, ropewalk, tubsFor, ventPlan, windowScore },
+  ...{ calibrate, compareRegimes, meeting, projectColony, ropewalk, safeHarvest, tubsFor, ventPlan, windowScore },
 };
 
 export type EngineName = keyof typeof ENGINES;

@@ -6,8 +6,10 @@ import { colonyWorker } from '@/client/colonyWorker';
 import { problemOf, useHouse } from '@/client/house';
 import { useCall } from '@/client/useCall';
 import type { ColonyFacts } from '@/contract/colony';
+import type { SafeHarvest } from '@/core/colony/culture';
 import { stagesOf } from '@/core/colony/kind';
 import type { ColonyForecast } from '@/core/colony/project';
+import { addDays, type Day } from '@/core/measure/day';
 import type { CareProfile } from '@/core/profiles/profile';
 import type { Resident } from '@/contract/records';
 import { StageAreas } from '../charts/StageAreas';
@@ -18,6 +20,7 @@ import {
   ANT_VERDICT_WORDS,
   bandWords,
   castesWords,
+  harvestWords,
   headsWords,
   stageCountsWords,
   stageWords,
@@ -79,7 +82,7 @@ function Standing({ facts }: { facts: ColonyFacts }) {
 
 interface Worked {
   forecast: ColonyForecast;
-  harvest: number;
+  harvest: SafeHarvest | null;
 }
 
 function Course({ facts, profile }: { facts: ColonyFacts; profile: CareProfile }) {
@@ -95,7 +98,7 @@ function Course({ facts, profile }: { facts: ColonyFacts; profile: CareProfile }
     const worker = colonyWorker();
     Promise.all([
       worker.course({ ...question, temperatureC: temperaturesC, weeks: temperaturesC.length }),
-      kind.laying.by === 'female' ? worker.lastingHarvest({ ...question, temperatureC }) : 0,
+      kind.laying.by === 'female' && roomForHeads !== null ? worker.safeHarvest({ ...question, temperatureC }) : null,
     ]).then(
       ([forecast, harvest]) => isCurrent && setWorked({ forecast, harvest }),
       (error: unknown) => isCurrent && setProblem(problemOf(error)),
@@ -133,15 +136,16 @@ function Course({ facts, profile }: { facts: ColonyFacts; profile: CareProfile }
             `${roomForHeads === null ? '' : `, room for about ${headsWords(roomForHeads)}`}.`}
         </Soft>
         {facts.fullPct === null || !isCulture ? null : <Body>{roomWords(facts, facts.fullPct)}</Body>}
-        {isCulture && worked.harvest >= 1 ? (
-          <Body>{`About ${headsWords(worked.harvest)} grown ones a week may be taken out for ever.`}</Body>
-        ) : null}
+        {worked.harvest ? <Body>{harvestWords(worked.harvest, usableOn(worked.harvest, asOf), asOf)}</Body> : null}
       </View>
       {facts.nest ? <NestPanel profile={profile} facts={facts} nest={facts.nest} forecast={worked.forecast} /> : null}
       {isCulture && kind.headsPerL ? <TubsPanel facts={facts} kind={kind} today={asOf} /> : null}
     </>
   );
 }
+
+const usableOn = ({ usableWeek }: SafeHarvest, asOf: Day) =>
+  usableWeek === null ? null : addDays(asOf, 7 * usableWeek);
 
 function roomWords({ splitOn, asOf, isCounted }: ColonyFacts, fullPct: number): string {
   const full = `${Math.round(fullPct)} % of its room is taken`;

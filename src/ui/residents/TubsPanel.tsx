@@ -1,11 +1,13 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { View } from 'react-native';
+import { colonyWorker } from '@/client/colonyWorker';
 import type { ColonyFacts } from '@/contract/colony';
 import type { PopulationKind } from '@/core/colony/kind';
-import { tubsFor } from '@/core/colony/tubs';
+import type { TubsPlan } from '@/core/colony/tubs';
 import { addDays, type Day } from '@/core/measure/day';
 import { Field } from '../kit/Field';
 import { Fold } from '../kit/Fold';
+import { Waiting } from '../kit/Waiting';
 import { Body, Soft } from '../components/Words';
 import { headCountIn } from '../forms/checks';
 import { space } from '../theme/tokens';
@@ -45,7 +47,18 @@ export function TubsPanel({ facts, kind, today }: Props) {
 function Tubs({ facts, kind, today, perWeek }: Props & { perWeek: number }) {
   const { roomForHeads, temperatureC } = facts;
   const litresPerTub = (roomForHeads ?? 0) / (kind.headsPerL?.value ?? 1);
-  const plan = tubsFor({ kind, needPerWeek: perWeek, litresPerTub, temperatureC, founders: FOUNDERS });
+  const [plan, setPlan] = useState<TubsPlan>();
+  useEffect(() => {
+    let isCurrent = true;
+    const question = { kind, needPerWeek: perWeek, litresPerTub, temperatureC, founders: FOUNDERS };
+    void colonyWorker()
+      .tubs(question)
+      .then((answer) => isCurrent && setPlan(answer));
+    return () => {
+      isCurrent = false;
+    };
+  }, [kind, perWeek, litresPerTub, temperatureC]);
+  if (!plan) return <Waiting>Counting tubs…</Waiting>;
   if (plan.tubs === null) return <Body>A tub like this one bears no harvest at this warmth.</Body>;
   const ready =
     plan.readyWeeks === null
@@ -53,7 +66,7 @@ function Tubs({ facts, kind, today, perWeek }: Props & { perWeek: number }) {
       : `One begun today bears from about ${dayWords(addDays(today, 7 * plan.readyWeeks), today)} on.`;
   return (
     <Body>
-      {`${countWords(plan.tubs, 'tub')} like this one: each gives about ${headsWords(plan.harvestPerTub)} a week once half full. ${ready}`}
+      {`${countWords(plan.tubs, 'tub')} like this one: each gives about ${headsWords(plan.harvestPerTub)} a week once half full, with ${plan.keepBack} kept in it. ${ready}`}
     </Body>
   );
 }

@@ -8,7 +8,8 @@ import type { Resident } from '@/contract/records';
 import { shippedEggs, shippedPopulations, shippedProfiles, shippedRests } from '@/contract/shipped';
 import { hatchForecast } from '@/core/broods/hatch';
 import { castesOf } from '@/core/colony/castes';
-import { lastingHarvest } from '@/core/colony/culture';
+import { safeHarvest } from '@/core/colony/culture';
+import { tubsFor } from '@/core/colony/tubs';
 import { projectColony, type ColonyQuestion } from '@/core/colony/project';
 import { careBook } from '@/core/profiles/careBook';
 import { restPlan, type RestingKind } from '@/core/season/rest';
@@ -26,7 +27,8 @@ jest.mock('@/client/api', () => ({ ...jest.requireActual('@/client/api'), call: 
 // What the worker works out is worked out here.
 const mockWorker = {
   course: async (question: ColonyQuestion) => projectColony({ ...question, draws: 40 }),
-  lastingHarvest: async (question: Parameters<typeof lastingHarvest>[0]) => lastingHarvest(question),
+  safeHarvest: async (question: Parameters<typeof safeHarvest>[0]) => safeHarvest(question),
+  tubs: async (question: Parameters<typeof tubsFor>[0]) => tubsFor(question),
 };
 jest.mock('@/client/colonyWorker', () => ({ colonyWorker: () => mockWorker }));
 

@@ -66,7 +66,7 @@ const NEVER = '9999';
 
 function ColonyRow({ row, asOf, isCulture }: { row: Row; asOf: string; isCulture: boolean }) {
   const residentOf = useResidentOf();
-  const { heads, fullPct, splitOn, lastingHarvestPerWeek: harvest, verdict, outOfId, partedOn } = row;
+  const { heads, fullPct, splitOn, harvest, verdict, outOfId, partedOn } = row;
   const parent = outOfId === null ? undefined : residentOf(outOfId);
   const isDue = splitOn !== null && splitOn <= asOf;
   const act = !isCulture ? 'next module' : row.isCounted ? 'split' : 'another box';
@@ -82,7 +82,11 @@ function ColonyRow({ row, asOf, isCulture }: { row: Row; asOf: string; isCulture
         {[
           ...(fullPct === null ? [] : [`${Math.round(fullPct)} % of its room`]),
           ...(splitOn === null ? [] : [isDue ? `${act} now` : `${act} about ${dayWords(splitOn, asOf)}`]),
-          ...(harvest !== null && harvest >= 1 ? [`${headsWords(Math.floor(harvest))} a week may go`] : []),
+          ...(harvest?.usableOn && harvest.perWeek >= 1
+            ? [
+                `${headsWords(Math.floor(harvest.perWeek))} a week may go${harvest.usableOn > asOf ? ` from ${dayWords(harvest.usableOn, asOf)} on` : ''}`,
+              ]
+            : []),
           `counted ${dayWords(row.countedOn, asOf)}`,
         ].join('; ')}
       </Soft>

@@ -155,7 +155,7 @@ describe('colonies and cultures', () => {
   const row = (residentId: string, change: Partial<Colonies['colonies'][number]>): Colonies['colonies'][number] => ({
     ...{ residentId, heads: 400, countedOn: '2026-09-20', roomForHeads: 540, fullPct: 74, splitOn: '2026-12-01' },
     ...{
-      lastingHarvestPerWeek: null,
+      harvest: null,
       verdict: null,
       outOfId: null,
       partedOn: null,
@@ -169,7 +169,12 @@ describe('colonies and cultures', () => {
     await show(<ColonyBoard />, {
       asOf: TODAY,
       colonies: [
-        row('Swifts', { splitOn: TODAY, fullPct: 96, lastingHarvestPerWeek: 12.4, partedOn: '2026-08-20' }),
+        row('Swifts', {
+          splitOn: TODAY,
+          fullPct: 96,
+          harvest: { perWeek: 12.4, sharePct: 4, keepBack: 10, usableOn: TODAY },
+          partedOn: '2026-08-20',
+        }),
         row('Second', { verdict: 'crash', outOfId: 'Swifts' }),
         row('Ember', { heads: 180, isResting: true, splitOn: null }),
       ],
