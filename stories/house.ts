@@ -45,6 +45,10 @@ export class House {
   async get(path: string): Promise<Answer> {
     return this.ask('GET', path);
   }
+  /** An answer that is no JSON, as it is. */
+  async text(path: string): Promise<string> {
+    return (await fetch(`${this.address}${path}`)).text();
+  }
   async post(path: string, body: unknown): Promise<Answer> {
     return this.ask('POST', path, body);
   }

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { type EggKind, MATINGS } from '@/core/broods/eggs';
 import type { MothKind } from '@/core/broods/emergence';
+import type { LayersForecast } from '@/core/broods/layers';
 import { BASES, SEXES, STAGES } from '@/core/profiles/profile';
 import { day, holdsFor, id, oneOf, quantity, whose } from './primitives';
 import { daysBand, fact } from './profile';
@@ -30,6 +31,9 @@ export const eggKind = z.strictObject({
 export const mothKind = z.strictObject({
   ...holdsFor,
   cocoonDays: daysBand,
+  larvaDays: daysBand,
+  larvaInstars: fact,
+  wakeDays: daysBand,
   adultDays: daysBand,
   malesAheadDays: fact,
   warmth: broodWarmth,
@@ -107,6 +111,14 @@ const cocoon = z.strictObject({
   sex: oneOf(SEXES),
   on: day,
   count: quantity('cocoons', 1, 1000, true),
+  /** Of a caterpillar: nine of ten spin between these days. */
+  spins: z.strictObject({ from: day, to: day }).optional(),
+  /** It waits: from when it is, or will be, warm and damp again. */
+  warmOn: day.optional(),
+  /** Of its place, where that is another. */
+  temperatureC: degrees.optional(),
+  /** Days that it was held back in the cool. */
+  coolDays: quantity('days', 0, 1000).optional(),
 });
 
 export const meetingRequest = z
@@ -156,6 +168,8 @@ export const brood = z.object({
   feedOff: z.object({ isSafe: z.boolean(), why: z.string() }).nullable(),
   freezing: z.string().nullable(),
   inHalfAYear: reared.nullable(),
+  /** None of their plants bears leaves when they are likeliest to hatch: the first day on which one does. */
+  bareUntil: day.nullable(),
 });
 export type Brood = z.infer<typeof brood>;
 
@@ -167,13 +181,45 @@ export const mothFlight = z.object({
   /** Grown moths that are out now, by sex. */
   out: z.object({ female: z.int(), male: z.int() }),
   meeting: meetingReply.nullable(),
+  /** Of caterpillars: when they spin. */
+  spins: z.object({ from: day, median: day, to: day }).nullable(),
+  /** Cocoons that wait, and nobody has planned to bring out. */
+  waiting: z.int(),
+  waitingIds: z.array(id),
   temperatureC: z.number(),
   wakeC: z.number(),
   pairC: z.number(),
 });
 export type MothFlight = z.infer<typeof mothFlight>;
 
+export const layersRequest = z
+  .strictObject({
+    ...whose,
+    females: quantity('females', 0.01, 1_000_000),
+    /** The day on which they were grown, where that is known. */
+    grownSince: day.optional(),
+    temperatureC: degrees,
+    asOf: day.optional(),
+    weeks: quantity('weeks', 1, 104, true),
+  })
+  .meta({ id: 'LayersRequest' });
+
+export const layersReply = z
+  .object({
+    eggsPerWeek: band,
+    /** While they live. */
+    eggsInAll: band,
+    /** When half of them are dead. */
+    livesUntil: z.object({ p10: day, median: day, p90: day }),
+    weeks: z.array(z.object({ on: day, ...band.shape })),
+  })
+  .meta({ id: 'LayersReply' }) satisfies z.ZodType<LayersForecast>;
+
+/** Grown females of the house, and the eggs that can be collected from them. */
+const layer = z.object({ residentId: id, females: z.number(), temperatureC: z.number(), ...layersReply.shape });
+export type Layer = z.infer<typeof layer>;
+
 export const broodBoard = z
-  .object({ asOf: day, broods: z.array(brood), flights: z.array(mothFlight) })
+  .object({ asOf: day, broods: z.array(brood), layers: z.array(layer), flights: z.array(mothFlight) })
   .meta({ id: 'BroodBoard' });
 export type BroodBoard = z.infer<typeof broodBoard>;

@@ -12,7 +12,7 @@ import {
   ventsReply,
   ventsRequest,
 } from './climate';
-import { hatchReply, hatchRequest, meetingReply, meetingRequest } from './broods';
+import { hatchReply, hatchRequest, layersReply, layersRequest, meetingReply, meetingRequest } from './broods';
 import { restReply, restRequest, restCourseReply, restCourseRequest } from './rest';
 import {
   colonyReply,
@@ -254,6 +254,12 @@ export const engineEndpoints = {
       'How often windows of 80 % held, how far they were off, and how good chances were, against naive forecasts.',
     body: scoreRequest,
     reply: scoreReply,
+  },
+  layers: {
+    ...routes.layers,
+    summary: 'The eggs that grown females lay while they live, as they are collected.',
+    body: layersRequest,
+    reply: layersReply,
   },
   hatch: {
     ...routes.hatch,

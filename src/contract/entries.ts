@@ -188,6 +188,8 @@ export const ENTRY_FORMS = [
     /** Of leafcutters: how large their fungus garden is, or how much of the chambers it fills. */
     fungusMl: quantity('millilitres', 0, 1_000_000).optional(),
     fungusSharePct: quantity('percent', 0, 100).optional(),
+    /** Of a cocoon: it waits, for weeks to years, until it is brought out. */
+    waits: z.boolean().optional(),
     insist: z.boolean().optional(),
     condition: oneOf(CONDITIONS).optional(),
   }),

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { BASES } from '@/core/profiles/profile';
+import { BASES, STAGES } from '@/core/profiles/profile';
 import { REST_WARNINGS, type RestKind, type RestPlan } from '@/core/season/rest';
 import { REST_ACTS } from '@/core/season/restActs';
 import { REST_PHASES, type RestCourse } from '@/core/season/restCourse';
@@ -22,6 +22,7 @@ const resting = {
   degreesPerStep: fact,
   daysPerStep: fact,
   checkEveryDays: fact,
+  stages: z.array(z.enum(STAGES)).optional(),
   isUnfed: z.boolean().optional(),
   isUnopened: z.boolean().optional(),
 };

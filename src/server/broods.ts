@@ -1,30 +1,30 @@
-import type { Brood, MothFlight } from '@/contract/broods';
+import type { Brood, Layer } from '@/contract/broods';
 import type { EntryOf } from '@/contract/storedEntries';
 import type { Home, Resident } from '@/contract/records';
 import type { EggKind } from '@/core/broods/eggs';
-import type { Cocoon, Meeting, MeetQuestion } from '@/core/broods/emergence';
-import { hatchForecast, type HatchForecast } from '@/core/broods/hatch';
-import { rearedAfter } from '@/core/broods/reared';
+import type { HatchForecast } from '@/core/broods/hatch';
+import { layersForecast } from '@/core/broods/layers';
+import { rearedAfter, type Cohort } from '@/core/broods/reared';
 import { surplusPlan } from '@/core/broods/surplus';
-import type { Larder } from '@/core/feeding/food';
+import type { Dish, Larder } from '@/core/feeding/food';
+import { isInLeaf } from '@/core/feeding/leaves';
 import { mealOf } from '@/core/feeding/meal';
 import { innerVolumeL } from '@/core/housing/container';
 import { roomForHeads } from '@/core/housing/fit';
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
+import { latest } from '@/core/plan/signs';
 import type { CareProfile } from '@/core/profiles/profile';
-import { Refusal } from '@/core/refusal';
+import { usualMassG } from '@/core/profiles/weight';
 import { apartOf } from './apart';
 import type { Clock } from './clock';
 import { groupBy } from '@/core/groupBy';
-import { houseToday, type Lodger } from './house/houseToday';
+import { hatchingOf, type Hatching } from './hatching';
+import { houseToday, type HouseToday, type Lodger } from './house/houseToday';
 import { inTurn } from './house/inTurn';
 import { larderOf } from './larder';
-import { remembering } from './remembering';
-import { warmAgainOn } from './rests';
-import { eggKindOf, mothKindOf, populationOf } from './kinds';
+import { eggKindOf, populationOf } from './kinds';
 import type { Queries } from './storage/database';
 import { entriesOfKinds } from './storage/entries';
-import { inThread } from './threads/pool';
 
 /** "What will I house if I keep them all": that long ahead. days */
 const HALF_A_YEAR = 182;
@@ -40,15 +40,17 @@ export async function broodsOf(queries: Queries, clock: Clock): Promise<Brood[]>
     const known = kept.get(lodger);
     if (known) return known;
     const { resident, home, on } = lodger;
-    const rest = house.rests.get(resident.id);
+    const log = logs.get(resident.id) ?? [];
+    const { temperatureC } = house.facts.warmth(home);
     const brood = apartOf(() =>
       broodOf({
-        ...{ resident, home, table, today: on },
+        ...{ resident, home, table, log, temperatureC, today: on },
         profile: house.care.of({ ...resident, stage: undefined }),
-        log: logs.get(resident.id) ?? [],
-        temperatureC: house.facts.warmth(home).temperatureC,
-        warmSince: rest && warmAgainOn(rest),
-        spreadTimes: house.spread.hatch,
+        hatching: hatchingOf({
+          ...{ resident, temperatureC, today: on, rest: house.rests.get(resident.id) },
+          laid: log.findLast((entry) => entry.kind === 'laid'),
+          spreadTimes: house.spread.hatch,
+        }),
       }),
     );
     if (brood) kept.set(lodger, brood);
@@ -71,150 +73,133 @@ interface BroodFacts {
   home: Home;
   profile: CareProfile;
   log: readonly EntryOf<'laid' | 'surplus'>[];
+  hatching: Hatching;
   temperatureC: number;
-  /** The day on which they were warm again after their rest. */
-  warmSince: Day | undefined;
   today: Day;
-  /** By how much the windows of hatching are widened. */
-  spreadTimes: number;
   /** What can be fed to the young. */
   table: Pick<Parameters<typeof mealOf>[0], 'larder' | 'hemisphere'>;
 }
 
 function broodOf(facts: BroodFacts): Brood {
-  const { resident, log, temperatureC, warmSince, today, spreadTimes } = facts;
-  const kind = eggKindOf(resident);
-  const laid = log.findLast((entry) => entry.kind === 'laid');
+  const { resident, log, today, hatching, table, profile } = facts;
+  const { kind, lookFrom: _, ...known } = hatching;
+  const { forecast, eggs } = known;
   const wish = log.findLast((entry) => entry.kind === 'surplus');
-  const laidFrom = laid?.data.laidFrom ?? resident.bornOn ?? resident.takenInOn;
-  const eggs = resident.headCount ?? 1;
-  const coldWeeks = kind?.coldWeeks?.value ?? null;
-  const known = {
+  return {
+    ...known,
     residentId: resident.id,
-    eggs,
-    laidFrom,
-    laidTo: laid?.data.laidTo ?? laidFrom,
-    mating: laid?.data.mating ?? ('unknown' as const),
-    isGuessed: !laid,
-    temperatureC,
-    coldWeeks,
-    warmSince: (coldWeeks === null ? undefined : warmSince) ?? null,
     feedOff: kind?.feedOff ?? null,
     freezing: kind?.freezing ?? null,
+    surplus: wish && kind && forecast ? surplusPlan(kind, eggs, forecast.expected, wish.data) : null,
+    inHalfAYear: kind && forecast ? keptAll(facts, kind, forecast) : null,
+    bareUntil: forecast ? bareUntil(profile, forecast, table, today) : null,
   };
-  const without = (problem: string) => ({ ...known, forecast: null, surplus: null, inHalfAYear: null, problem });
-  if (!kind) return without('Nobody gave the numbers of these eggs.');
-  if (coldWeeks !== null && known.warmSince === null) {
-    return without(
-      `They hatch once they are warm again after about ${coldWeeks} weeks of cold: plan their winter rest.`,
-    );
-  }
-  try {
-    const forecast = hatchForecast({
-      ...known,
-      warmSince: known.warmSince ?? undefined,
-      ...{ kind, asOf: today, spreadTimes },
-    });
-    return {
-      ...known,
-      forecast,
-      problem: null,
-      surplus: wish ? surplusPlan(kind, eggs, forecast.expected, wish.data) : null,
-      inHalfAYear: keptAll(facts, kind, forecast),
-    };
-  } catch (error) {
-    if (!(error instanceof Refusal)) throw error;
-    return without(error.fields.map(({ message }) => message).join(' '));
-  }
 }
+
+/** Those that eat leaves find none on the day on which most are likely to hatch: the first on which they do; null where they do. */
+function bareUntil(
+  { diet }: CareProfile,
+  { median, weeks }: HatchForecast,
+  { larder, hemisphere = 'north' }: BroodFacts['table'],
+  today: Day,
+): Day | null {
+  if (diet?.eats !== 'leaves' || weeks.length === 0) return null;
+  const plants = larder.foods.filter(({ id }) => diet.plants.includes(id));
+  const isBare = (on: Day) => !plants.some((plant) => isInLeaf(plant, on, hemisphere));
+  const on = median < today ? today : median;
+  if (plants.length === 0 || !isBare(on)) return null;
+  const days = Array.from({ length: YEAR_DAYS }, (_, day) => day).find((day) => !isBare(addDays(on, day)));
+  return days === undefined ? null : addDays(on, days);
+}
+
+const YEAR_DAYS = 365;
 
 /** What it would take to keep them all: heads, boxes, litres, and food in a week. */
-function keptAll(
-  { resident, home, profile, temperatureC, today, table }: BroodFacts,
-  kind: EggKind,
-  { weeks }: HatchForecast,
-): Brood['inHalfAYear'] {
+function keptAll(facts: BroodFacts, kind: EggKind, { weeks }: HatchForecast): Brood['inHalfAYear'] {
+  const { profile, temperatureC, today } = facts;
   const on = addDays(today, HALF_A_YEAR);
   const hatching = weeks.map((week) => ({ count: week.median, daysBefore: daysBetween(week.on, on) - 3 }));
-  const { heads, sizeMm, stage } = rearedAfter(profile, hatching, kind.weeklyDeathPct.value, temperatureC);
-  const whole = Math.round(heads);
+  const { heads, sizeMm, stage, cohorts } = rearedAfter(profile, hatching, kind.weeklyDeathPct.value, temperatureC);
   const isAlone = profile.company.sameKind === 'alone';
-  const measures = sizeMm === null ? {} : { [profile.measure.takes]: sizeMm };
-  // In boxes like the one that the eggs are in, by the room that its rules give to each.
-  const room = sizeMm === null ? null : roomForHeads(profile, { ...measures, stage }, home);
-  const perL = room === null ? populationOf(resident)?.headsPerL?.value : room / innerVolumeL(home.container);
-  const litres = perL === undefined ? null : heads / perL;
-  const meal =
-    whole > 0 ? mealOf({ ...measures, profile, stage, on, headCount: isAlone ? undefined : whole, ...table }) : null;
-  const perWeek = (meal ? 7 / Math.max(1, meal.everyDays) : 0) * (isAlone ? whole : 1);
-  const isPrey = meal?.eats === 'prey';
-  const sum = (of: (dish: { count?: number | undefined; massG?: number | undefined }) => number) =>
-    (meal?.dishes ?? []).reduce((total, dish) => total + of(dish), 0) * perWeek;
+  const needs = cohorts.map((each) => ({ ...each, ...roomOf(each, facts) }));
+  const litres = needs.reduce<number | null>(
+    (all, need) => (all === null || need.litres === null ? null : all + need.litres),
+    0,
+  );
+  // Those that live alone are fed each by its size; the others together, by what all of them weigh.
+  const meals = isAlone ? needs.map((each) => ({ times: each.heads, meal: mealFor(each, 1, facts, on) })) : [];
+  if (!isAlone && heads > 0) meals.push({ times: 1, meal: mealFor(meanOf(cohorts, profile), heads, facts, on) });
+  const sum = (of: (dish: Dish) => number) =>
+    meals.reduce((all, { times, meal }) => {
+      const dishes = (meal?.dishes ?? []).reduce((total, dish) => total + of(dish), 0);
+      return all + (times * dishes * 7) / Math.max(1, meal?.everyDays ?? 1);
+    }, 0);
+  const eats = meals.find(({ meal }) => meal)?.meal?.eats;
   return {
-    on,
-    heads,
-    sizeMm,
-    stage,
-    boxes: isAlone ? whole : null,
-    litres: isAlone ? null : litres,
-    foodGPerWeek: meal && !isPrey ? sum((dish) => dish.massG ?? 0) : null,
-    preyPerWeek: isPrey ? sum((dish) => dish.count ?? 0) : null,
+    ...{ on, heads, sizeMm, stage, boxes: isAlone ? heads : null, litres: isAlone ? null : litres },
+    foodGPerWeek: eats === undefined || eats === 'prey' ? null : sum(({ massG = 0 }) => massG),
+    preyPerWeek: eats === 'prey' ? sum(({ count = 0 }) => count) : null,
   };
 }
 
-/** Whether cocoons meet is followed through hundreds of courses: what was asked before is remembered. */
-const meetings = remembering<Promise<Meeting>>(100);
-const knownMeeting = (question: MeetQuestion) =>
-  meetings(JSON.stringify(question), () => inThread('meeting', question));
+const measuresOf = (sizeMm: number | null, { measure }: CareProfile) =>
+  sizeMm === null ? {} : { [measure.takes]: sizeMm };
 
-/** Cocoons and moths of the house, species by species. */
-export async function flightsOf(queries: Queries, clock: Clock): Promise<MothFlight[]> {
-  const today = clock.today();
-  const house = await houseToday(queries, today, clock.now());
-  const moths = house.residents.filter(
-    (resident) => mothKindOf(resident) && (resident.stage === 'pupa' || resident.stage === 'adult'),
-  );
-  const { warmth } = house.facts;
-  const homes = new Map(house.homes.map((home) => [home.id, home]));
-  const ids = moths.map((each) => each.id);
-  const logs = groupBy(
-    await entriesOfKinds(queries, ids, ['taken-in', 'moulted', 'measured']),
-    ({ residentId }) => residentId ?? '',
-  );
-  const flights = [...groupBy(moths, (each) => each.scientificName)].map(async ([scientificName, group]) => {
-    const [first] = group;
-    const kind = first && mothKindOf(first);
-    const home = first && homes.get(first.homeId);
-    if (!first || !kind || !home) return [];
-    const cocoons = group
-      .filter((each) => each.stage === 'pupa')
-      .map(({ id, sex, headCount = 1 }): Cocoon => ({
-        id,
-        sex,
-        count: headCount,
-        on: cocoonedOn(logs.get(id) ?? [], today),
-      }));
-    const out = group.filter((each) => each.stage === 'adult');
-    const headsOf = (sex: Resident['sex']) =>
-      out.filter((each) => each.sex === sex).reduce((sum, { headCount = 1 }) => sum + headCount, 0);
-    const { temperatureC } = warmth(home);
-    return [
-      {
-        profile: first.profile,
-        scientificName,
-        residentIds: ids.filter((id) => group.some((each) => each.id === id)),
-        out: { female: headsOf('female'), male: headsOf('male') },
-        meeting: cocoons.length > 0 ? await knownMeeting({ kind, cocoons, temperatureC, asOf: today }) : null,
-        temperatureC,
-        wakeC: kind.wakeC.value,
-        pairC: kind.pairC.value,
-      },
-    ];
-  });
-  return (await Promise.all(flights)).flat();
+/** The litres that those of one age take, in boxes like the one that the eggs are in, by the room that its rules give to each. */
+function roomOf({ heads, sizeMm, stage }: Cohort, { profile, home, resident }: BroodFacts): { litres: number | null } {
+  const room = sizeMm === null ? null : roomForHeads(profile, { ...measuresOf(sizeMm, profile), stage }, home);
+  const perL = room === null ? populationOf(resident)?.headsPerL?.value : room / innerVolumeL(home.container);
+  return { litres: perL === undefined ? null : heads / perL };
 }
 
-/** The first day on which it was written down as a pupa. */
-function cocoonedOn(log: readonly EntryOf<'taken-in' | 'moulted' | 'measured'>[], today: Day): Day {
-  return log.find(({ data }) => data.stage === 'pupa')?.on ?? today;
+/** What some of one size are fed; `massG` of one, where they are not all alike. */
+function mealFor(
+  { sizeMm, stage, massG }: Pick<Cohort, 'sizeMm' | 'stage'> & { massG?: number | undefined },
+  headCount: number,
+  { profile, table }: BroodFacts,
+  on: Day,
+) {
+  return mealOf({ ...measuresOf(sizeMm, profile), profile, stage, massG, on, headCount, ...table });
+}
+
+/** One that weighs what all of them weigh on the mean. */
+function meanOf(cohorts: readonly Cohort[], profile: CareProfile) {
+  const heads = cohorts.reduce((sum, each) => sum + each.heads, 0);
+  const mean = (of: (each: Cohort) => number) => cohorts.reduce((sum, each) => sum + each.heads * of(each), 0) / heads;
+  const [oldest] = cohorts;
+  const sizeMm = oldest?.sizeMm == null ? null : mean((each) => each.sizeMm ?? 0);
+  const massG = sizeMm === null ? undefined : mean((each) => usualMassG(profile, each.sizeMm ?? 0) ?? 0);
+  return { sizeMm, stage: oldest?.stage ?? 'nymph', massG: massG === 0 ? undefined : massG };
+}
+
+/** Grown females of the house that lay, and what can be collected from them. */
+export async function layersOf(queries: Queries, clock: Clock): Promise<Layer[]> {
+  const house = await houseToday(queries, clock.today(), clock.now());
+  const layers = await inTurn(house.lodgers, (lodger) => {
+    const known = keptLayers.get(lodger);
+    if (known !== undefined) return known;
+    const layer = apartOf(() => layerOf(house, lodger)) ?? null;
+    keptLayers.set(lodger, layer);
+    return layer;
+  });
+  return layers.flatMap((layer) => layer ?? []);
+}
+
+const keptLayers = new WeakMap<Lodger, Layer | null>();
+/** Eggs are told so far ahead. weeks */
+const LAYING_WEEKS = 26;
+
+function layerOf(house: HouseToday, { resident, home, log, on }: Lodger): Layer | null {
+  const { stage, form, sex } = resident;
+  const kind = populationOf(resident);
+  if (kind?.laying.by !== 'female' || !eggKindOf(resident) || form === 'eggs') return null;
+  const share = kind.laying.femaleShare.value;
+  const adults = form === 'single' ? 1 : (house.colonies.get(resident.id)?.counts[kind.adults] ?? 0);
+  const isFemale = sex === 'female' ? 1 : sex === 'male' ? 0 : share;
+  const females = (stage === kind.adults || form !== 'single' ? adults : 0) * isFemale;
+  if (females < 0.5) return null;
+  const { temperatureC } = house.facts.warmth(home);
+  const grownSince = latest(log, ['moulted'], on)?.on;
+  const asked = { kind, females, temperatureC, asOf: on, weeks: LAYING_WEEKS };
+  return { residentId: resident.id, females, temperatureC, ...layersForecast({ ...asked, grownSince }) };
 }

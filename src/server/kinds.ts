@@ -24,6 +24,9 @@ const lookUp =
 
 /** How the kind of a care profile, or of a feeder, multiplies. */
 export const populationOf = lookUp([...shippedPopulations, ...shippedFeeders.map(feederPopulation)]);
+/** What decides over the winter of one. */
+export type Rester = OfKind & Pick<Resident, 'headCount' | 'stage'>;
+
 /** Of a kind whose queens seal themselves in, and without workers as far as anybody has counted. */
 const maySealIn = (resident: OfKind & Pick<Resident, 'headCount'>): boolean =>
   populationOf(resident)?.founding?.isSealed === true && (resident.headCount ?? 0) <= LONE_QUEEN;
@@ -31,8 +34,12 @@ const maySealIn = (resident: OfKind & Pick<Resident, 'headCount'>): boolean =>
 /** The winter of a kind. */
 export const restKindOf = lookUp(shippedRests);
 /** The winter of somebody; a queen that is sealed in is carried there and back, and not opened. */
-export function restKindFor(resident: OfKind & Pick<Resident, 'headCount'>): RestKind | undefined {
+export function restKindFor(resident: Rester): RestKind | undefined {
   const kind = restKindOf(resident);
+  if (kind && kind.need !== 'never' && kind.stages && !kind.stages.includes(resident.stage)) {
+    const { profiles, basis } = kind;
+    return { profiles, basis, need: 'never', why: `Of this kind only the stage ${kind.stages.join(', ')} is cooled.` };
+  }
   return kind && kind.need !== 'never' && maySealIn(resident) ? { ...kind, isUnopened: true } : kind;
 }
 /** How its eggs are kept. */

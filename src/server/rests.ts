@@ -9,7 +9,7 @@ import { degreeHoursOutside } from '@/core/season/degreeHours';
 import { restPlan, type RestingKind, type RestPlan } from '@/core/season/rest';
 import { restCourse, type RestCourse } from '@/core/season/restCourse';
 import { groupBy } from '@/core/groupBy';
-import { restKindFor } from './kinds';
+import { restKindFor, type Rester } from './kinds';
 import { ALARM_DAYS, homeAlarms } from './homeReadings';
 import type { Queries } from './storage/database';
 import { entriesOfKinds } from './storage/entries';
@@ -34,7 +34,7 @@ export type RestKind = (typeof REST_KINDS)[number];
 /** The last rest of each resident that was not given up; one that is over stays until the next is planned. */
 export async function restsOf(
   queries: Queries,
-  residents: readonly Pick<Resident, 'id' | 'kind' | 'scientificName' | 'headCount'>[],
+  residents: readonly (Rester & { id: string })[],
   today: Day,
 ): Promise<Map<string, StandingRest>> {
   const entries = await entriesOfKinds(
@@ -55,11 +55,7 @@ export async function restsOf(
 }
 
 /** The rest of one by the entries about its rests up to today, oldest first. */
-export function restOf(
-  resident: Pick<Resident, 'kind' | 'scientificName' | 'headCount'>,
-  entries: readonly EntryOf<RestKind>[],
-  today: Day,
-): StandingRest | undefined {
+export function restOf(resident: Rester, entries: readonly EntryOf<RestKind>[], today: Day): StandingRest | undefined {
   const kind = restKindFor(resident);
   return kind && kind.need !== 'never' ? standingRest(kind, entries, today) : undefined;
 }
@@ -99,9 +95,11 @@ export function planOrNone(question: Parameters<typeof restPlan>[0]): RestPlan |
   }
 }
 
-/** The day on which the last step up was made; undefined while it is not warm again. */
-export const warmAgainOn = ({ course }: StandingRest): Day | undefined =>
-  course.steps.findLast((step) => step.what === 'warm')?.doneOn ?? undefined;
+/** The day on which the last step up was made, or will be as it is planned; in a room that is cool itself, the end. */
+export function warmAgainOn({ course }: StandingRest): Day {
+  const last = course.steps.findLast((step) => step.what === 'warm');
+  return last?.doneOn ?? last?.on ?? course.endsOn;
+}
 
 /** Out of its band for longer than this a resting place is called out; below the floor at once. hours, from memory */
 const BEARS_HOURS = 12;

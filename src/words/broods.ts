@@ -1,4 +1,4 @@
-import type { Brood, MothFlight } from '@/contract/broods';
+import type { Brood, Layer, MothFlight } from '@/contract/broods';
 import type { SurplusPlan } from '@/core/broods/surplus';
 import { bandWords, headsWords } from './colony';
 import { dayWords } from './days';
@@ -42,6 +42,40 @@ export function surplusWords({ keep, passOn, feedOff, freezeEggs, mayExceedBy }:
   const freeze = freezeEggs === 0 ? 'no egg need be frozen' : `freeze ${freezeEggs} eggs now`;
   const more = mayExceedBy > 0 ? ` In one of ten batches ${mayExceedBy} more hatch than have a place.` : '';
   return `${places === '' ? 'None has a place' : places}: ${freeze}.${more}`;
+}
+
+/** Nobody finds leaves for them when they hatch. */
+export const bareWords = (bareUntil: string, today: string): string =>
+  `None of their plants is in leaf when they hatch, before ${dayWords(bareUntil, today)}: keep the eggs colder until then, ` +
+  'or have potted or evergreen ones ready.';
+
+/** "About 84 eggs a week, 1,200 (800 to 1,700) in all if they are collected." */
+export function layersWords({ eggsPerWeek, eggsInAll, livesUntil, females }: Layer, today: string): string {
+  const who = females >= 1.5 ? `${headsWords(females)} females` : 'She';
+  return (
+    `${who} may lay ${bandWords(eggsPerWeek)} eggs a week, ${bandWords(eggsInAll)} in all while ${females >= 1.5 ? 'they live' : 'she lives'}, ` +
+    `half of them until ${dayWords(livesUntil.median, today)} or later. As many as are collected: no box limits them.`
+  );
+}
+
+/** When caterpillars spin, and what waits in its cocoon. */
+export function chainWords(
+  { spins, waiting, wakeC }: MothFlight,
+  today: string,
+  temperature: TemperatureWords,
+): string[] {
+  return [
+    ...(spins
+      ? [
+          `Caterpillars spin about ${dayWords(spins.median, today)}, between ${dayWords(spins.from, today)} and ${dayWords(spins.to, today)}.`,
+        ]
+      : []),
+    ...(waiting > 0
+      ? [
+          `${waiting === 1 ? '1 cocoon waits' : `${waiting} cocoons wait`}, for weeks to years. To bring them out: some weeks dry and cool, then wet and at ${temperature.long(wakeC)}.`,
+        ]
+      : []),
+  ];
 }
 
 /** When moths come out, and what to do so that both sexes meet. */

@@ -42,6 +42,18 @@ export const JOB_WORDS: Record<JobKind, JobWords> = {
   census: { noun: 'to count', done: 'counted.', waiting: 'the count' },
   'check-buried': { noun: 'to look for', done: 'looked for.' },
   look: { noun: 'to look in from outside', done: 'looked at, nothing new.' },
+  hatch: {
+    noun: 'eggs to look at',
+    done: 'looked at, none out.',
+    task: 'Look whether any have hatched: leave them in, with a fresh leaf, and say so',
+  },
+  emerge: {
+    noun: 'cocoons to look at',
+    done: 'looked at, none out.',
+    task: 'Look whether a moth is out: do not touch it while its wings hang',
+  },
+  hold: { noun: 'cocoons to carry', done: 'carried.', task: 'Carry the cocoons: see their page' },
+  pair: { noun: 'pairs to put together', done: 'put together.' },
   battery: { noun: 'batteries', done: 'battery changed.', waiting: 'a battery' },
   label: { noun: 'labels', done: 'label put right.' },
   papers: { noun: 'papers to renew', done: 'papers renewed.' },

@@ -46,6 +46,16 @@ export function jobTitle(job: Job, length: LengthWords, names: Names, temperatur
         : job.reason.code === 'founding-water'
           ? 'Has she water? Look through the glass'
           : 'Has it moulted? Look for a skin, from outside';
+    case 'hatch':
+      return 'Have any hatched? Take them out';
+    case 'emerge':
+      return 'Is a moth out? Look, do not touch';
+    case 'hold':
+      return job.reason.code === 'hold' && job.reason.to === 'warm'
+        ? `Bring the cocoons into the warm and damp, near ${temperature.long(job.reason.targetC)}`
+        : `Hold the cocoons back in the cool, dry, near ${job.reason.code === 'hold' ? temperature.long(job.reason.targetC) : ''}`;
+    case 'pair':
+      return 'Put the pair together in a net for the night';
     case 'battery':
       return 'Change the battery of the probe';
     case 'papers':
@@ -187,6 +197,14 @@ export function jobReason(job: Job, today: string, fit: FitAnswer | undefined, t
       return `founding since ${dayWords(reason.since, today)}, her first workers may be there`;
     case 'founding-water':
       return `founding since ${dayWords(reason.since, today)}; the tube stays shut`;
+    case 'coming':
+      return `likely ${dayWords(reason.from, today)} to ${dayWords(reason.until, today)}`;
+    case 'hold':
+      return reason.to === 'warm'
+        ? 'so that they fly with the others'
+        : `early: the others come later${reason.until === null ? '' : `; until ${dayWords(reason.until, today)}`}`;
+    case 'pair':
+      return `both are likeliest out ${dayWords(reason.on, today)}; near ${temperature.long(reason.targetC)}`;
     case 'moved':
       return `moved ${dayWords(reason.on, today)}`;
     case 'moulted':

@@ -15,6 +15,9 @@ const names = { feeders: [...shippedFeeders], foods: [...shippedFoods] };
 const REASONS: { [Code in Reason['code']]: Extract<Reason, { code: Code }> } = {
   never: { code: 'never', since: '2025-12-01' },
   'since-last': { code: 'since-last', days: 1, on: '2026-03-13' },
+  coming: { code: 'coming', from: '2026-04-01', until: '2026-05-10' },
+  hold: { code: 'hold', to: 'cool', targetC: 10, until: '2026-04-20' },
+  pair: { code: 'pair', on: '2026-04-28', targetC: 20 },
   'founding-water': { code: 'founding-water', since: '2026-02-01' },
   founding: { code: 'founding', since: '2025-12-20' },
   'quiet-over': { code: 'quiet-over', since: '2026-02-20', on: '2026-03-12' },

@@ -4,7 +4,7 @@ import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { paceAt } from '@/core/colony/kind';
 import type { Band } from '@/core/colony/project';
 import { clipChance } from '@/core/growth/evenDraws';
-import { normalBelow, normalQuantile } from '@/core/growth/normal';
+import { normalBelow, normalQuantile, TENTH_SD } from '@/core/growth/normal';
 import { numbersOf } from '@/core/growth/quantiles';
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
 import type { BandFact, Fact, Ground } from '@/core/profiles/profile';
@@ -15,6 +15,12 @@ import { waitingTime, type BroodWarmth } from './waiting';
 export interface MothKind extends Ground, HoldsFor {
   /** In the cocoon at the warmth of reference; nine of ten lie within. */
   cocoonDays: BandFact;
+  /** From the egg to the cocoon at the warmth of reference; nine of ten lie within. */
+  larvaDays: BandFact;
+  /** Instars of the caterpillar. */
+  larvaInstars: Fact;
+  /** Out of a cocoon that has waited, from the day on which it is warm and damp. */
+  wakeDays: BandFact;
   /** How long a moth lives and can pair. */
   adultDays: BandFact;
   /** Males come out so many days before females. */
@@ -29,9 +35,17 @@ export interface MothKind extends Ground, HoldsFor {
 export interface Cocoon {
   id: string;
   sex: 'female' | 'male' | 'unknown';
-  /** The day its cocoon was closed. */
+  /** The day its cocoon was closed; of a caterpillar the likeliest day on which it will be. */
   on: Day;
   count: number;
+  /** Of a caterpillar: nine of ten spin between these days. */
+  spins?: { from: Day; to: Day } | undefined;
+  /** It waits: its days count from when it is, or will be, warm and damp again. */
+  warmOn?: Day | undefined;
+  /** Of its place, where that is another. */
+  temperatureC?: number | undefined;
+  /** Held back: so many of its days were spent in the cool. */
+  coolDays?: number | undefined;
 }
 
 export interface MeetQuestion {
@@ -90,7 +104,7 @@ const AS_THEY_ARE: Later = { female: 0, male: 0 };
 export function meeting(question: MeetQuestion): Meeting {
   const { kind, cocoons, temperatureC, asOf } = question;
   cocoons.forEach(({ on }, index) => {
-    if (on > asOf)
+    if (on > asOf && !cocoons[index]?.spins)
       throw new Refusal([{ path: `cocoons.${index}.on`, message: `Must not be after ${asOf}; got ${on}.` }]);
   });
   const draws = drawsOf(question);
@@ -124,25 +138,60 @@ export function meeting(question: MeetQuestion): Meeting {
 }
 
 function drawsOf({ kind, cocoons, temperatureC, asOf }: MeetQuestion): Draw[] {
-  const { cocoonDays, adultDays, malesAheadDays } = kind;
-  const { centre, spread } = waitingTime(cocoonDays, kind, temperatureC);
+  const { adultDays, malesAheadDays } = kind;
   const single = cocoons.flatMap((each) => Array.from({ length: Math.min(each.count, MOST_FOLLOWED) }, () => each));
   // The same seed each time: the same question has the same answer.
   const generator = xoroshiro128plus(SEED);
   return Array.from({ length: DRAWS }, () => {
     const draw: Draw = { female: [], male: [] };
-    for (const { sex, on } of single) {
+    for (const cocoon of single) {
+      const { sex } = cocoon;
       const [ofTime, ofLife, ofSex] = [0, 0, 0].map(() => uniformFloat64(generator)) as [number, number, number];
       const isMale = sex === 'unknown' ? ofSex < 0.5 : sex === 'male';
       // A male is ahead: that it has not come out yet says that much more of its time.
-      const age = daysBetween(on, asOf) + (isMale ? malesAheadDays.value : 0);
-      const out = laterThan(age, centre, spread, ofTime) - age;
+      const ahead = isMale ? malesAheadDays.value : 0;
+      const out = outAfter(kind, cocoon, temperatureC, asOf, ahead, ofTime);
       const lives = adultDays.min + (adultDays.max - adultDays.min) * ofLife;
       draw[isMale ? 'male' : 'female'].push({ out, until: out + lives });
     }
     return draw;
   });
 }
+
+/** When a cocoon is out by one chance of its time. Days from today; none before today */
+function outAfter(kind: MothKind, cocoon: Cocoon, warmC: number, asOf: Day, ahead: number, chance: number): number {
+  const { on, spins, warmOn, coolDays = 0 } = cocoon;
+  // What is held back is reckoned as if it were brought into the warm today.
+  const temperatureC = isHeld(kind, cocoon) ? warmC : (cocoon.temperatureC ?? warmC);
+  const { centre, spread, pace } = waitingTime(warmOn ? kind.wakeDays : kind.cocoonDays, kind, temperatureC);
+  if (spins) {
+    // One chance moves spinning and coming out alike: who is slow is slow.
+    const half = (daysBetween(spins.from, spins.to) / 2 / SPINS_WITHIN) * normalQuantile(clipChance(chance));
+    return Math.max(0, daysBetween(asOf, on) + half + Math.exp(centre) - ahead);
+  }
+  const gone = coolDays * Math.max(LEAST_HELD, 1 - paceAt(kind, kind.holdC.value) / pace);
+  const age = daysBetween(warmOn ?? on, asOf) - gone + ahead;
+  return Math.max(0, laterThan(age, centre, spread, chance) - age);
+}
+
+/** The day from which one of ten cocoons like it is open, whatever is known since. */
+export function opensFrom(kind: MothKind, cocoon: Cocoon, warmC: number): Day {
+  const { on, spins, warmOn, sex, coolDays = 0 } = cocoon;
+  const temperatureC = isHeld(kind, cocoon) ? warmC : (cocoon.temperatureC ?? warmC);
+  const { centre, spread } = waitingTime(warmOn ? kind.wakeDays : kind.cocoonDays, kind, temperatureC);
+  const ahead = sex === 'female' ? 0 : kind.malesAheadDays.value;
+  const days = Math.exp(centre - TENTH_SD * spread) - ahead + coolDays;
+  return addDays(warmOn ?? spins?.from ?? on, Math.max(0, Math.round(days)));
+}
+
+/** Days of 5 and 95 of 100 lie so many standard deviations from the middle. */
+const SPINS_WITHIN = 1.6449;
+/** A place that is this much warmer than what holds them back holds them still. K, chosen here */
+const HOLDS_WITHIN_K = 4;
+
+/** Whether a cocoon lies in the cool that holds it back. */
+export const isHeld = ({ holdC }: MothKind, { temperatureC }: Pick<Cocoon, 'temperatureC'>): boolean =>
+  temperatureC !== undefined && temperatureC <= holdC.value + HOLDS_WITHIN_K;
 
 /** A log-normal time of which it is known that it is longer than an age. */
 function laterThan(age: number, centre: number, spread: number, chance: number): number {

@@ -17,7 +17,7 @@ export interface HatchQuestion {
   /** The last day on which any were laid; the first if left out. */
   laidTo?: Day | undefined;
   mating: Mating;
-  /** Of kinds that want cold first: the day on which they were warm again; that day counts as the day of laying. */
+  /** Of kinds that want cold first: the day on which they were, or will be, warm again; it counts as the day of laying. */
   warmSince?: Day | undefined;
   /** Of the place they are kept in. C */
   temperatureC: number;
@@ -114,8 +114,8 @@ function waysOf(question: HatchQuestion): { usual: EggKind['matedDays']; ratePct
     const message = `They hatch once they are warm again after about ${kind.coldWeeks.value} weeks of cold: give the day.`;
     refuse('warmSince', message);
   }
-  if (warmSince !== undefined && (warmSince > asOf || warmSince < laidFrom)) {
-    refuse('warmSince', `Must be from ${laidFrom} to ${asOf}; got ${warmSince}.`);
+  if (warmSince !== undefined && warmSince < laidFrom) {
+    refuse('warmSince', `Must not be before they were laid, ${laidFrom}; got ${warmSince}.`);
   }
   const { unmatedDays, hatchPct } = kind;
   const mated = { usual: kind.matedDays, ratePct: hatchPct.mated.value };

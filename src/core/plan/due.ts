@@ -1,4 +1,5 @@
 import type { Day } from '@/core/measure/day';
+import { broodJobs } from './broodJobs';
 import { feedingJobs } from './feedingJobs';
 import { alarmJobs, homeJobs } from './homeJobs';
 import { jobOf } from './jobParts';
@@ -43,6 +44,7 @@ export function dueWork(resident: ResidentToday, today: Day): DueWork {
     ...feedingJobs(resident, today, leaveAlone !== null),
     ...buriedJobs(resident, today),
     ...moultChecks(resident, today),
+    ...broodJobs(resident, today),
     ...foundingLooks(resident, today),
     ...homeJobs(resident, today),
     ...batteryRhythm(resident, today).flatMap((each) => jobOf(each, resident.log, today)),

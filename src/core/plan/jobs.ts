@@ -55,6 +55,10 @@ export const JOBS = {
   census: { ...STAYS, nearness: 'soil', waits: 'quiet', presses: false },
   'check-buried': { ...STAYS, nearness: 'soil' },
   look: { ...STAYS, isOfFounding: true, nearness: null },
+  hatch: { ...STAYS, nearness: 'open', isForSitters: true },
+  emerge: { ...STAYS, nearness: null, isForSitters: true },
+  hold: { ...STAYS, nearness: 'open', isForSitters: true },
+  pair: { ...STAYS, nearness: 'handle' },
   // The probe hangs in the box.
   battery: { ...STAYS, nearness: 'open', waits: 'quiet', presses: false },
   label: { ...STAYS, nearness: null, presses: false },

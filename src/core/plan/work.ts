@@ -43,6 +43,8 @@ export type LogKind =
   | 'moulted'
   | 'sign'
   | 'measured'
+  | 'hatched'
+  | 'paired'
   | 'looked';
 
 export interface LogEntry {
@@ -105,6 +107,8 @@ export interface ResidentToday extends AnimalMeasures, Partial<Together> {
   founding?: Founding | null | undefined;
   /** Of ants: what is to be fed beside the workers. */
   brood?: Pick<BroodToFeed, 'larvae' | 'fungusMl'> | undefined;
+  /** Of eggs, cocoons and moths: what comes out, and what is to be done so that it meets. */
+  coming?: Coming | undefined;
   /** How likely its moult was, and when, as it stood on each day on which something was noticed, and today; oldest first. */
   outlooks?: readonly MoultOutlook[] | undefined;
 }
@@ -135,6 +139,16 @@ export interface Founding {
   endsOn: Day | null;
   /** She has sealed herself in and lives off herself; else she goes out to feed. */
   isSealed: boolean;
+}
+
+/** What comes out of eggs or cocoons, and what moths want. */
+export interface Coming {
+  /** It is looked for from this day on, and is likely within these. */
+  window?: { what: 'hatch' | 'emerge'; lookFrom: Day; from: Day; median: Day; until: Day } | undefined;
+  /** Cocoons that are early are held back in the cool, and brought out again. */
+  carry?: { to: 'cool' | 'warm'; on: Day; targetC: number; until: Day | null } | undefined;
+  /** The night on which both sexes are likeliest out. */
+  pair?: { on: Day; targetC: number } | undefined;
 }
 
 export interface MoultOutlook {
@@ -181,6 +195,9 @@ export type Reason =
   | { code: 'quiet-over'; since: Day; on: Day }
   | { code: 'founding'; since: Day }
   | { code: 'founding-water'; since: Day }
+  | { code: 'coming'; from: Day; until: Day }
+  | { code: 'hold'; to: 'cool' | 'warm'; targetC: number; until: Day | null }
+  | { code: 'pair'; on: Day; targetC: number }
   | { code: 'moved'; on: Day }
   | { code: 'moulted'; on: Day }
   | { code: 'move-planned'; on: Day; until: Day }

@@ -1,5 +1,6 @@
 import { expectedMoults } from '@/core/feeding/demand';
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
+import { broodRhythms } from './broodJobs';
 import { dueWork } from './due';
 import { feedingRhythm, LEFTOVERS_MINUTES, nextMeal } from './feedingJobs';
 import { dampingRhythm, regularRhythms } from './homeJobs';
@@ -48,7 +49,12 @@ export function workAhead(resident: ResidentToday, from: Day, days: number, due 
     const quiet = isSealed ? [{ from: 0, to: days }] : [];
     return { streams: onceStreams(due.jobs, [], from), rest: [], quiet };
   }
-  const rhythms = [...dampingRhythm(resident), ...regularRhythms(resident, from), ...batteryRhythm(resident, from)];
+  const rhythms = [
+    ...dampingRhythm(resident),
+    ...regularRhythms(resident, from),
+    ...broodRhythms(resident, from),
+    ...batteryRhythm(resident, from),
+  ];
   const again = [
     ...feedingStreams(resident, from),
     ...rhythms.map((rhythm) => streamOf(rhythm, resident, from)),

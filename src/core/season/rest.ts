@@ -1,6 +1,6 @@
 import type { HoldsFor } from '@/core/profiles/holdsFor';
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
-import type { BandFact, Fact, Ground } from '@/core/profiles/profile';
+import type { BandFact, Fact, Ground, Stage } from '@/core/profiles/profile';
 import { Refusal } from '@/core/refusal';
 import type { Hemisphere } from './year';
 import type { RestAct } from './restActs';
@@ -22,7 +22,9 @@ export interface RestingKind extends OfProfiles {
   /** Cooled and warmed by so many degrees at a time, and left so many days at each. */
   degreesPerStep: Fact;
   daysPerStep: Fact;
-  /** Eggs: there is nothing to feed, and nothing to empty. */
+  /** Only these stages are cooled; left out, all. */
+  stages?: Stage[];
+  /** Eggs and cocoons: there is nothing to feed, and nothing to empty. */
   isUnfed?: boolean;
   /** A queen that is sealed in: she is carried to the cold and back, and neither fed nor counted. */
   isUnopened?: boolean;

@@ -71,11 +71,37 @@ export async function eventsOf(queries: Queries, keeper: Keeper, on: Day, now: s
         when: { kind: 'days', from: day, until: day },
       })),
   );
+  const comings = walked.flatMap(({ resident, home, today }): CalendarEvent[] => {
+    const { window, carry, pair } = today.coming ?? {};
+    const who = `${home.code} ${resident.scientificName}`;
+    const event = (what: string, title: string, from: Day, until: Day, text = ''): CalendarEvent => ({
+      uid: `${what}-${resident.id}`,
+      title: `${title}: ${who}`,
+      text,
+      when: { kind: 'days', from, until },
+    });
+    return [
+      ...(window
+        ? [event(window.what, window.what === 'hatch' ? 'Eggs hatch' : 'Moths come out', window.from, window.until)]
+        : []),
+      ...(carry && carry.on >= on
+        ? [
+            event(
+              `hold-${carry.to}`,
+              carry.to === 'cool' ? 'Hold back in the cool' : 'Bring into the warm',
+              carry.on,
+              carry.on,
+            ),
+          ]
+        : []),
+      ...(pair && pair.on >= on ? [event('pair', 'Pair in a net overnight', pair.on, pair.on)] : []),
+    ];
+  });
   const away = absences.map(({ id, from, until, sitter }): CalendarEvent => ({
     uid: `absence-${id}`,
     title: sitter === null ? 'Away from the house' : `Away: ${sitter} looks in`,
     text: '',
     when: { kind: 'days', from, until },
   }));
-  return [...walks, ...moves, ...rests, ...away];
+  return [...walks, ...moves, ...rests, ...comings, ...away];
 }

@@ -1,3 +1,4 @@
+import type { MothFlight } from '@/contract/broods';
 import type { Home, Resident } from '@/contract/records';
 import type { ColonyState } from '@/core/house/colonyState';
 import type { StateOfHome } from '@/core/house/homeState';
@@ -50,6 +51,8 @@ export interface HouseToday {
   colonies: ReadonlyMap<string, ColonyState>;
   /** The winter rests that were planned and have not been given up. */
   rests: ReadonlyMap<string, StandingRest>;
+  /** Moths, species by species, from the caterpillar on. */
+  flights: readonly MothFlight[];
   /** How each home stands, by its id. */
   homeStates: ReadonlyMap<string, StateOfHome>;
   /** Everybody who is in, as it counts with those it lives with. */

@@ -1,12 +1,12 @@
 import { carriedOn } from '@/core/profiles/animal';
-import type { Entry } from '@/contract/storedEntries';
+import type { Entry, EntryOf } from '@/contract/storedEntries';
 import type { Probe } from '@/contract/readings';
 import type { Home, Resident } from '@/contract/records';
 import type { ColonyState } from '@/core/house/colonyState';
 import { homeState, type StateOfHome } from '@/core/house/homeState';
 import { dayOfMoment, type Day } from '@/core/measure/day';
 import { dueWork } from '@/core/plan/due';
-import type { ProbeAlarm, RestUnderWay } from '@/core/plan/work';
+import type { Coming, ProbeAlarm, RestUnderWay } from '@/core/plan/work';
 import { tellsSize } from '@/core/profiles/animal';
 import type { CareBook } from '@/core/profiles/careBook';
 import { airSchool } from '@/core/profiles/schools';
@@ -14,16 +14,19 @@ import { censusOf, youngestInstar } from '@/core/growth/census';
 import { Refusal } from '@/core/refusal';
 import { apartOf } from '../apart';
 import { groupBy } from '@/core/groupBy';
+import { hatchingOf } from '../hatching';
 import { larderOf } from '../larder';
 import { logsOf } from '../logs';
 import { moultOutlooks } from '../offers';
 import { restAlarms, restOf, type StandingRest } from '../rests';
 import type { Queries } from '../storage/database';
+import { entriesOfKinds } from '../storage/entries';
 import { homeOrder } from '../storage/homes';
 import { everyId } from '../storage/residents';
 import { residentOn } from '../today';
 import { broodOf, countedState, foundingOf, homesBeforeNow, isCountedForm } from './colonies';
 import { groupMoults, headsOnly, printsOf, tellersOf, type GrowthFacts, type GroupMoult } from './growthFacts';
+import { flightOf, isOfFlight, MOTH_ENTRIES, type Flight } from './flights';
 import { housed } from './housed';
 import { pauses } from './inTurn';
 import type { HouseToday, Lodger, Unworkable } from './houseToday';
@@ -57,6 +60,7 @@ export class StandingHouse {
   private readonly unworkable = new Map<string, Unworkable>();
   private readonly asked = new Map<string, StoreAsked>();
   private growth: GrowthFacts;
+  private readonly flights = new Map<string, Flight>();
   private prints: ReadonlyMap<string, string> = new Map();
 
   private constructor(shared: Shared, store: Store) {
@@ -139,6 +143,7 @@ export class StandingHouse {
     const here = [...dirty].flatMap((id) => records.residents.get(id) ?? []);
     this.forget(dirty, dirtyHomes);
     await this.workOutRests(queries, here);
+    const alsoOfFlights = await this.workOutFlights(queries, [...dirty]);
     const byHome = groupBy(records.residents.values(), ({ homeId }) => homeId);
     for (const resident of here) {
       if (isCountedForm(resident)) this.workOutColony(resident, byHome.get(resident.homeId) ?? []);
@@ -154,7 +159,7 @@ export class StandingHouse {
       if (water) this.waters.set(homeId, water);
       await pause();
     }
-    for (const { id } of here) {
+    for (const id of new Set([...here.map((each) => each.id), ...alsoOfFlights])) {
       this.workOutLodger(id);
       await pause();
     }
@@ -205,6 +210,41 @@ export class StandingHouse {
     }
     for (const [id, rest] of rests) this.rests.set(id, rest);
     for (const [id, alarms] of await restAlarms(queries, rests, this.shared.now)) this.restAlarms.set(id, alarms);
+  }
+
+  /** Moths of a species are worked out together; answers those to whom something else is told than before. */
+  private async workOutFlights(queries: Queries, dirty: readonly string[]): Promise<string[]> {
+    const { records, shared } = this;
+    const moths = [...records.residents.values()].filter(
+      (resident) => isOfFlight(resident) && resident.takenInOn <= this.on,
+    );
+    const isDirty = new Set(dirty);
+    const touched = new Set(moths.filter(({ id }) => isDirty.has(id)).map(({ scientificName }) => scientificName));
+    for (const [name, { comings }] of this.flights) if (dirty.some((id) => comings.has(id))) touched.add(name);
+    const changed: string[] = [];
+    for (const name of touched) {
+      const before = this.flights.get(name);
+      this.flights.delete(name);
+      const group = moths
+        .filter(({ scientificName }) => scientificName === name)
+        .sort((one, other) => (one.id < other.id ? -1 : 1));
+      if (group.length === 0) continue;
+      const ids = group.map(({ id }) => id);
+      const logs = groupBy(await entriesOfKinds(queries, ids, MOTH_ENTRIES), ({ residentId }) => residentId ?? '');
+      const flight = await flightOf({
+        group,
+        homeOf: ({ homeId }) => records.homes.get(homeId),
+        warmth: (home) => shared.warmth(home),
+        logOf: (id) => logs.get(id) ?? [],
+        restOf: (id) => this.rests.get(id),
+        today: this.on,
+      }).catch(refusedOnly);
+      if (!flight) continue;
+      this.flights.set(name, flight);
+      const told = (each: Flight | undefined, id: string) => JSON.stringify(each?.comings.get(id));
+      changed.push(...ids.filter((id) => told(before, id) !== told(flight, id)));
+    }
+    return changed;
   }
 
   private workOutColony(resident: Resident, mates: readonly Resident[]): void {
@@ -336,6 +376,7 @@ export class StandingHouse {
           founding: foundingOf(this.colonies.get(id)),
           brood: broodOf(this.colonies.get(id)),
         }),
+        coming: this.comingOf(resident, entries, home),
         move: moveOf(entries, this.records.homes, on),
         batterySince: oldestBattery(probes.get(home.id) ?? []),
       };
@@ -375,6 +416,21 @@ export class StandingHouse {
     });
   }
 
+  /** What comes out of eggs, and what moths ask for. */
+  private comingOf(resident: Resident, entries: readonly Entry[], home: Home): Coming | undefined {
+    if (resident.form !== 'eggs') return this.flights.get(resident.scientificName)?.comings.get(resident.id);
+    const { on, shared } = this;
+    const laid = entries.findLast((entry): entry is EntryOf<'laid'> => entry.kind === 'laid');
+    const { temperatureC } = shared.warmth(home);
+    const rest = this.rests.get(resident.id);
+    const { forecast, lookFrom } = hatchingOf({
+      ...{ resident, laid, temperatureC, rest, today: on, spreadTimes: shared.spread.hatch },
+    });
+    if (!forecast || lookFrom === null || forecast.isStanding || forecast.weeks.length === 0) return undefined;
+    const { from, median, to: until } = forecast;
+    return { window: { what: 'hatch', lookFrom, from, median, until } };
+  }
+
   private answerNow(): HouseToday {
     const { records, shared } = this;
     const homes = this.order.flatMap((id) => records.homes.get(id) ?? []);
@@ -392,6 +448,7 @@ export class StandingHouse {
       },
       colonies: new Map(this.colonies),
       rests: new Map(this.rests),
+      flights: [...this.flights].sort(([one], [other]) => (one < other ? -1 : 1)).map(([, { flight }]) => flight),
       homeStates: new Map(this.states),
       lodgers: residents.flatMap(({ id }) => this.lodgers.get(id) ?? []),
       unworkable: residents.flatMap(({ id }) => this.unworkable.get(id) ?? []),
@@ -421,4 +478,10 @@ const oldestBattery = (probes: readonly Probe[]): Day | undefined =>
 function lastOf(entries: readonly Entry[]): string | null {
   const own = entries.filter(({ kind }) => kind !== 'taken-in');
   return own.sort((a, b) => a.at.localeCompare(b.at)).at(-1)?.id ?? null;
+}
+
+/** What cannot be worked out for a flight leaves it untold; anything else is a fault. */
+function refusedOnly(error: unknown): undefined {
+  if (error instanceof Refusal) return undefined;
+  throw error;
 }

@@ -1,15 +1,17 @@
 import type { BroodBoard } from '@/contract/broods';
 import { hatchForecast } from '@/core/broods/hatch';
+import { layersForecast } from '@/core/broods/layers';
 import { surplusPlan } from '@/core/broods/surplus';
-import { broodsOf, flightsOf } from '../broods';
+import { broodsOf, layersOf } from '../broods';
+import { houseToday } from '../house/houseToday';
 import { careOf } from '../care';
-import { eggKindOf, mothKindOf } from '../kinds';
+import { eggKindOf, mothKindOf, populationOf } from '../kinds';
 import { inThread } from '../threads/pool';
 import type { Handlers } from '../http/mount';
 import { invalid } from '../http/problem';
 import type { Deps } from './deps';
 
-type Names = 'hatch' | 'meeting' | 'broods';
+type Names = 'hatch' | 'layers' | 'meeting' | 'broods';
 
 /** Eggs and moths: the engines over HTTP, and those of the house. */
 export function broodHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
@@ -29,10 +31,18 @@ export function broodHandlers({ database, clock }: Deps): Pick<Handlers, Names> 
       return inThread('meeting', { ...question, kind, asOf });
     },
 
+    layers: async ({ body }) => {
+      const { profile, scientificName, asOf = clock.today(), ...question } = body;
+      const kind = populationOf({ kind: (await careOf(database)).kindOf(profile), scientificName });
+      if (!kind) throw invalid('profile', `Nobody gave what ${profile} lays.`);
+      return layersForecast({ ...question, kind, asOf });
+    },
+
     broods: async (): Promise<BroodBoard> => ({
       asOf: clock.today(),
       broods: await broodsOf(database, clock),
-      flights: await flightsOf(database, clock),
+      layers: await layersOf(database, clock),
+      flights: [...(await houseToday(database, clock.today(), clock.now())).flights],
     }),
   };
 }

@@ -1,7 +1,6 @@
 import type { SeasonMark, Seasons } from '@/contract/plan';
 import { addDays, type Day } from '@/core/measure/day';
 import { apartOf } from '../apart';
-import { broodsOf } from '../broods';
 import { closedSpans } from '@/core/plan/workAhead';
 import { busyDaysOf, growthAhead, planOf, YEAR_DAYS } from '../house/housePlan';
 import { houseToday, type HouseToday, type Lodger } from '../house/houseToday';
@@ -22,10 +21,7 @@ export function seasonHandlers({ database, clock }: Deps): Pick<Handlers, 'seaso
       const house = await houseToday(database, on, clock.now());
       const busyDays = await busyDaysOf(database, on, YEAR_DAYS);
       const until = addDays(on, YEAR_DAYS - 1);
-      const foreseen = [
-        ...(await inTurn(house.lodgers, (lodger) => keptMarks(house, lodger))).flat(),
-        ...(await hatches(database, clock)),
-      ];
+      const foreseen = (await inTurn(house.lodgers, (lodger) => keptMarks(house, lodger))).flat();
       return {
         from: on,
         days: YEAR_DAYS,
@@ -75,6 +71,7 @@ function marksOf(house: HouseToday, lodger: Lodger): SeasonMark[] {
           },
         ]
       : []),
+    ...comingMarks(lodger).map((mark) => ({ ...of, ...mark })),
     ...(rest && rest.course.phase !== 'over'
       ? [{ ...of, kind: 'rest' as const, median: null, ...restSpan(rest.course, on) }]
       : []),
@@ -94,16 +91,17 @@ function marksOf(house: HouseToday, lodger: Lodger): SeasonMark[] {
   ];
 }
 
-function restSpan({ steps, endsOn }: { steps: { on: Day }[]; endsOn: Day }, on: Day): { from: Day; until: Day } {
-  return { from: steps[0]?.on ?? on, until: endsOn };
+/** What comes out of eggs and cocoons, and the night on which moths are put together. */
+function comingMarks({ today: { coming } }: Lodger): Pick<SeasonMark, 'kind' | 'from' | 'until' | 'median'>[] {
+  const { window, pair } = coming ?? {};
+  return [
+    ...(window ? [{ kind: window.what, from: window.from, until: window.until, median: window.median }] : []),
+    ...(pair ? [{ kind: 'pair' as const, from: pair.on, until: pair.on, median: pair.on }] : []),
+  ];
 }
 
-async function hatches(database: Deps['database'], clock: Deps['clock']): Promise<SeasonMark[]> {
-  return (await broodsOf(database, clock)).flatMap(({ residentId, forecast }): SeasonMark[] => {
-    if (!forecast) return [];
-    const { from, median, to } = forecast;
-    return [{ residentId, kind: 'hatch', from, until: to, median, ...NO_MOVE }];
-  });
+function restSpan({ steps, endsOn }: { steps: { on: Day }[]; endsOn: Day }, on: Day): { from: Day; until: Day } {
+  return { from: steps[0]?.on ?? on, until: endsOn };
 }
 
 /** When one is not moved, and why. */

@@ -18,7 +18,7 @@ import { FormField } from '../forms/FormField';
 import { useFields } from '../forms/useFields';
 import { HatchWeeks } from '../seasons/HatchWeeks';
 import { space } from '../theme/tokens';
-import { expectedWords, keptAllWords, surplusWords } from '@/words/broods';
+import { bareWords, expectedWords, keptAllWords, surplusWords } from '@/words/broods';
 import { dayWords } from '@/words/days';
 import { calledWords } from '@/words/residents';
 import { useTemperature } from '@/words/temperature';
@@ -79,6 +79,7 @@ function Forecast({ brood, asOf }: { brood: Brood; asOf: string }) {
           {`They want about ${coldWeeks} weeks of cold first; their days count from when they are warm again${warmSince === null ? '' : `, ${dayWords(warmSince, asOf)}`}. Leaves at hand before that.`}
         </Soft>
       )}
+      {brood.bareUntil === null ? null : <Strong>{bareWords(brood.bareUntil, asOf)}</Strong>}
       {kept === null ? null : <Body>{kept}</Body>}
       {surplus ? <Strong>{surplusWords(surplus)}</Strong> : null}
     </>

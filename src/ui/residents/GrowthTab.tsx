@@ -6,6 +6,7 @@ import { space } from '../theme/tokens';
 import { BodyMeasures } from './BodyMeasures';
 import { ColonyAhead } from './ColonyAhead';
 import { EggsAhead } from './EggsAhead';
+import { FlightAhead } from './FlightAhead';
 import { GroupHeads } from './GroupHeads';
 import { Kin } from './Kin';
 import { NextMoult } from './NextMoult';
@@ -15,7 +16,7 @@ export function GrowthTab({ resident, today }: { resident: Resident; today: stri
   const { id, form } = resident;
   return (
     <View>
-      {form === 'eggs' ? <EggsAhead resident={resident} /> : null}
+      {form === 'eggs' ? <EggsAhead resident={resident} /> : <FlightAhead resident={resident} />}
       {form === 'eggs' || form === 'colony' ? null : <NextMoult resident={resident} />}
       {form === 'group' ? <GroupHeads resident={resident} /> : null}
       {form === 'group' || form === 'colony' ? <ColonyAhead resident={resident} /> : null}

@@ -159,7 +159,14 @@ describe('eggs ahead', () => {
     const forecast = hatchForecast({ kind, eggs: 40, asOf: TODAY, ...laid });
     const brood: Brood = {
       ...{ residentId: 'r', eggs: 40, ...laid, isGuessed: false, forecast, problem: null, coldWeeks: null },
-      ...{ surplus: null, warmSince: null, feedOff: kind.feedOff, freezing: kind.freezing, inHalfAYear: null },
+      ...{
+        surplus: null,
+        warmSince: null,
+        feedOff: kind.feedOff,
+        freezing: kind.freezing,
+        inHalfAYear: null,
+        bareUntil: null,
+      },
     };
     mockCall.mockResolvedValue({ asOf: TODAY, broods: [brood], flights: [] });
     await act(async () => renderThemed(<EggsAhead resident={resident} />));

@@ -191,6 +191,7 @@ const OPENS: Record<OpenedKind, { title: string; open: (home: Home, resident: Re
   mend: { title: 'Mend', open: ({ id }) => router.push(`/homes/${id}`) },
   papers: { title: 'Papers', open: (_home, { id }) => router.push(`/residents/${id}/papers`) },
   move: { title: 'Steps', open: (_home, { id }) => router.push(`/residents/${id}/move`) },
+  hold: { title: 'Places', open: (_home, { id }) => router.push(`/residents/${id}/boxes`) },
 };
 
 const useStyles = makeStyles((theme) => ({

@@ -33,10 +33,22 @@ const TOLD_BY = {
   alarm: 'looked',
   'check-buried': 'looked',
   look: 'looked',
+  hatch: 'looked',
+  emerge: 'looked',
+  pair: 'paired',
 } as const satisfies Partial<Record<JobKind, NewEntry['kind']>>;
 
 /** Work that takes a number, or several steps: it is opened, not ticked. */
-export const OPENED = ['weigh', 'measure', 'census', 'rehouse', 'mend', 'move', 'papers'] as const satisfies JobKind[];
+export const OPENED = [
+  'weigh',
+  'measure',
+  'census',
+  'rehouse',
+  'mend',
+  'move',
+  'papers',
+  'hold',
+] as const satisfies JobKind[];
 export type OpenedKind = (typeof OPENED)[number];
 export const isOpened = (kind: JobKind): kind is OpenedKind => OPENED.some((each) => each === kind);
 

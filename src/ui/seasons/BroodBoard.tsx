@@ -6,7 +6,7 @@ import { useCall } from '@/client/useCall';
 import type { Brood, MothFlight } from '@/contract/broods';
 import { Body, Heading, Name, Soft, Strong } from '../components/Words';
 import { space } from '../theme/tokens';
-import { expectedWords, meetingWords, surplusWords } from '@/words/broods';
+import { bareWords, chainWords, expectedWords, layersWords, meetingWords, surplusWords } from '@/words/broods';
 import { useTemperature } from '@/words/temperature';
 import { BoardRow } from './BoardRow';
 import { HatchWeeks } from './HatchWeeks';
@@ -21,7 +21,7 @@ export function BroodBoard() {
   const { answer, problem } = useCall(round, () => call('broods', {}));
   if (problem !== undefined) return <Body>{problem}</Body>;
   if (!answer) return <Waiting>Counting…</Waiting>;
-  const { broods, flights, asOf } = answer;
+  const { broods, layers, flights, asOf } = answer;
   const inOrder = [...broods].sort((a, b) => (a.forecast?.from ?? '9').localeCompare(b.forecast?.from ?? '9'));
   const longest = Math.max(0, ...broods.map((brood) => brood.forecast?.weeks.length ?? 0));
   const span = Math.min(SPAN.most, Math.max(SPAN.least, longest));
@@ -36,6 +36,16 @@ export function BroodBoard() {
       {inOrder.map((brood) => (
         <BroodRow key={brood.residentId} brood={brood} asOf={asOf} span={span} />
       ))}
+      {layers.length > 0 ? <Heading style={{ marginTop: space.l }}>Who lays</Heading> : null}
+      {layers.map((layer) => (
+        <BoardRow
+          key={layer.residentId}
+          residentId={layer.residentId}
+          onPress={() => router.push(`/residents/${layer.residentId}?tab=growth`)}
+        >
+          <Body>{layersWords(layer, asOf)}</Body>
+        </BoardRow>
+      ))}
       {flights.length > 0 ? <Heading style={{ marginTop: space.l }}>Moths</Heading> : null}
       {flights.map((flight) => (
         <Flight key={flight.scientificName} flight={flight} asOf={asOf} />
@@ -45,7 +55,7 @@ export function BroodBoard() {
 }
 
 function BroodRow({ brood, asOf, span }: { brood: Brood; asOf: string; span: number }) {
-  const { forecast, problem, surplus, residentId } = brood;
+  const { forecast, problem, surplus, residentId, bareUntil } = brood;
   return (
     <BoardRow residentId={residentId} onPress={() => router.push(`/residents/${residentId}?tab=growth`)}>
       {forecast ? (
@@ -56,6 +66,7 @@ function BroodRow({ brood, asOf, span }: { brood: Brood; asOf: string; span: num
       ) : (
         <Body>{problem}</Body>
       )}
+      {bareUntil === null ? null : <Body>{bareWords(bareUntil, asOf)}</Body>}
       {surplus ? <Soft>{surplusWords(surplus)}</Soft> : forecast ? <Soft>No plan yet for what hatches.</Soft> : null}
     </BoardRow>
   );
@@ -73,6 +84,9 @@ function Flight({ flight, asOf }: { flight: MothFlight; asOf: string }) {
           {`Out now: ${out.female} female, ${out.male} male${out.female > 0 && out.male > 0 ? '. Pair them tonight' : ''}`}
         </Strong>
       ) : null}
+      {chainWords(flight, asOf, temperature).map((line) => (
+        <Body key={line}>{line}</Body>
+      ))}
       {meetingWords(flight, asOf, temperature).map((line) => (
         <Body key={line}>{line}</Body>
       ))}

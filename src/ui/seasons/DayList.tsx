@@ -51,6 +51,8 @@ const MARK_WORDS: Record<SeasonMark['kind'], (code: string | undefined) => strin
   moult: () => 'Moults',
   outgrown: () => 'Outgrows its box',
   hatch: () => 'Hatch',
+  emerge: () => 'Moths come out',
+  pair: () => 'Pair overnight',
   rest: () => 'Winter rest',
   move: (code) => `Moves to ${code ?? 'another box'}`,
 };

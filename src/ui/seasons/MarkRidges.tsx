@@ -57,6 +57,7 @@ export function MarkRidges({ seasons, kind }: { seasons: Seasons; kind: MarkKind
 const HILLS = 'The higher the hill, the likelier the day; the stroke is the likeliest.';
 const FOOT: Partial<Record<MarkKind, string>> = {
   move: 'The bar is when it can be made, the stroke the day that is planned.',
+  pair: 'The stroke is the night on which both sexes are likeliest out.',
   rest: 'The bar is the rest, from its first cooling until it is warm again.',
 };
 

@@ -8,7 +8,15 @@ import { fonts, space, stroke, target, type } from '../theme/tokens';
 import { headlinesOn, isAway, laneTitle, minutesOn, weeksOfMonth, type MarkKind } from './calendarDays';
 
 /** What stands in a day: a letter for each kind of thing that is likeliest then. */
-const LETTERS: Partial<Record<MarkKind, string>> = { move: 'V', outgrown: 'O', moult: 'M', hatch: 'H', rest: 'R' };
+const LETTERS: Record<MarkKind, string> = {
+  move: 'V',
+  outgrown: 'O',
+  moult: 'M',
+  hatch: 'H',
+  emerge: 'E',
+  pair: 'P',
+  rest: 'R',
+};
 const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
 const CELL = 58;
 

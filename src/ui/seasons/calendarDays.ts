@@ -10,6 +10,8 @@ export const LANES: { kind: MarkKind; title: string; one: string }[] = [
   { kind: 'outgrown', title: 'Outgrown', one: 'outgrown home' },
   { kind: 'moult', title: 'Moults', one: 'moult' },
   { kind: 'hatch', title: 'Hatching', one: 'hatch' },
+  { kind: 'emerge', title: 'Moths', one: 'moths' },
+  { kind: 'pair', title: 'Pairing', one: 'pairing night' },
   { kind: 'rest', title: 'Rest', one: 'winter rest' },
 ];
 

@@ -31,6 +31,8 @@ export function openMark({ kind, residentId }: SeasonMark): void {
       return router.push(`/residents/${residentId}/rest`);
     case 'moult':
     case 'hatch':
+    case 'emerge':
+    case 'pair':
       return router.push(`/residents/${residentId}?tab=growth`);
   }
 }

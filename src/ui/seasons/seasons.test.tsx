@@ -98,12 +98,19 @@ describe('what hatches', () => {
   const forecast = hatchForecast({ kind, eggs: 80, asOf: TODAY, ...laid });
   const brood = (change: Partial<Brood>): Brood => ({
     ...{ residentId: 'Eggs', eggs: 80, ...laid, isGuessed: false, forecast, problem: null, coldWeeks: null },
-    ...{ surplus: null, warmSince: null, feedOff: kind.feedOff, freezing: kind.freezing, inHalfAYear: null },
+    ...{
+      surplus: null,
+      warmSince: null,
+      feedOff: kind.feedOff,
+      freezing: kind.freezing,
+      inHalfAYear: null,
+      bareUntil: null,
+    },
     ...change,
   });
 
   it('is shown by its weeks, and what has no plan yet is said first', async () => {
-    await show(<BroodBoard />, { asOf: TODAY, broods: [brood({})], flights: [] });
+    await show(<BroodBoard />, { asOf: TODAY, broods: [brood({})], layers: [], flights: [] });
     expect(screen.getByText(/^One batch has no plan yet for what hatches\. .* never release\.$/)).toBeTruthy();
     expect(screen.getByRole('img', { name: /^Hatching .* of 80 eggs$/ })).toBeTruthy();
   });
@@ -122,6 +129,7 @@ describe('what hatches', () => {
           problem: 'Eggs of this kind do not hatch without a male: freeze them.',
         }),
       ],
+      layers: [],
       flights: [],
     });
     expect(screen.getAllByText(/^10 to keep, 5 to pass on: freeze \d+ eggs now\./)).toHaveLength(2);
@@ -139,12 +147,13 @@ describe('what hatches', () => {
       ...{ profile: 'moth-tropical', scientificName: 'Actias luna', residentIds: [], out: { female: 1, male: 1 } },
       ...{
         temperatureC: 25,
+        ...{ spins: null, waiting: 0, waitingIds: [] },
         wakeC: 26,
         pairC: 26,
         meeting: meeting({ kind: luna, cocoons, temperatureC: 25, asOf: TODAY }),
       },
     };
-    await show(<BroodBoard />, { asOf: TODAY, broods: [], flights: [flight] });
+    await show(<BroodBoard />, { asOf: TODAY, broods: [], layers: [], flights: [flight] });
     expect(screen.getByText('Out now: 1 female, 1 male. Pair them tonight')).toBeTruthy();
     expect(screen.getByText(/^Hold the males back, dry and at 13 C, until/)).toBeTruthy();
     expect(screen.getByText(/^Likeliest night to pair: .* near 26 C\.$/)).toBeTruthy();
