@@ -52,6 +52,10 @@ export class House {
   async post(path: string, body: unknown): Promise<Answer> {
     return this.ask('POST', path, body);
   }
+  /** As a device sends it. */
+  async send(path: string, body: object, token: string): Promise<Answer> {
+    return this.ask('POST', path, body, { Authorization: `Bearer ${token}` });
+  }
   async patch(path: string, body: unknown): Promise<Answer> {
     return this.ask('PATCH', path, body);
   }

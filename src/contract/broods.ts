@@ -192,6 +192,20 @@ export const mothFlight = z.object({
 });
 export type MothFlight = z.infer<typeof mothFlight>;
 
+export const spinningRequest = z
+  .strictObject({
+    ...whose,
+    /** The day it hatched; or the instar it is in, where nobody knows. */
+    bornOn: day.optional(),
+    instar: quantity('instar', 1, 12, true).optional(),
+    temperatureC: degrees,
+    asOf: day.optional(),
+  })
+  .meta({ id: 'SpinningRequest' });
+
+/** Days of 5, 50 and 95 of a hundred. */
+export const spinningReply = z.object({ from: day, median: day, to: day }).meta({ id: 'SpinningReply' });
+
 export const layersRequest = z
   .strictObject({
     ...whose,

@@ -12,7 +12,16 @@ import {
   ventsReply,
   ventsRequest,
 } from './climate';
-import { hatchReply, hatchRequest, layersReply, layersRequest, meetingReply, meetingRequest } from './broods';
+import {
+  hatchReply,
+  hatchRequest,
+  layersReply,
+  layersRequest,
+  meetingReply,
+  meetingRequest,
+  spinningReply,
+  spinningRequest,
+} from './broods';
 import { restReply, restRequest, restCourseReply, restCourseRequest } from './rest';
 import {
   colonyReply,
@@ -254,6 +263,12 @@ export const engineEndpoints = {
       'How often windows of 80 % held, how far they were off, and how good chances were, against naive forecasts.',
     body: scoreRequest,
     reply: scoreReply,
+  },
+  spinning: {
+    ...routes.spinning,
+    summary: 'When a caterpillar spins its cocoon, by its age or its instar.',
+    body: spinningRequest,
+    reply: spinningReply,
   },
   layers: {
     ...routes.layers,

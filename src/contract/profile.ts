@@ -180,6 +180,16 @@ const diet = z.discriminatedUnion('eats', [
   }),
 ]);
 
+const schools = z.array(
+  z.strictObject({
+    id: z.string(),
+    topic: z.enum(SCHOOL_TOPICS),
+    name: z.string(),
+    isDefault: z.boolean().optional(),
+    why: z.string().min(1).optional(),
+  }),
+);
+
 /** What a species does otherwise than its profile. */
 export const speciesOverrides = z.strictObject({
   grownMm: positive.optional(),
@@ -193,6 +203,7 @@ export const speciesOverrides = z.strictObject({
   /** Of ants: what its colonies eat otherwise, and how they live in a nest. */
   colonyDiet: z.strictObject(colonyDiet).partial().optional(),
   nest: nestSpace.partial().optional(),
+  schools: schools.optional(),
   /** The plants that this species eats, the usual one first. */
   plants: foodIds.min(1).optional(),
 });
@@ -210,15 +221,7 @@ export const careProfile = z
     silhouette: z.enum(SILHOUETTES),
     lives: z.enum(PLACES),
     stages,
-    schools: z.array(
-      z.strictObject({
-        id: z.string(),
-        topic: z.enum(SCHOOL_TOPICS),
-        name: z.string(),
-        isDefault: z.boolean().optional(),
-        why: z.string().min(1).optional(),
-      }),
-    ),
+    schools,
     measure: z.strictObject({
       takes: z.enum(BODY_MEASURES),
       name: z.string().min(1),

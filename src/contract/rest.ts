@@ -103,6 +103,7 @@ export const restCourseReply = z
 
 // ---- winter rest of the house ----
 
+const weighed = z.object({ on: day, massG: z.number() }).nullable();
 const counted = z.object({ on: day, heads: z.number() }).nullable();
 
 /** A place to rest: a room of the house with what it holds. */
@@ -130,13 +131,19 @@ export const residentRest = z
         placeC: z.number(),
         roomC: z.number(),
         warnings: z.array(z.enum(REST_WARNINGS)),
-        course: restCourse,
+        course: restCourse.extend({
+          /** Each with the place of the house that holds it; null where none does. */
+          steps: z.array(restCourse.shape.steps.element.extend({ place: z.string().nullable() })),
+        }),
         degreeHours: degreeHours.nullable(),
         /** Day by day the mean of the probe in its place, since it was cooled. C */
         measured: z.array(z.object({ on: day, temperatureC: z.number() })),
         alarms: z.array(probeAlarm),
+        /** Nothing that was measured is outside its band, and no alarm cries. */
+        isAsWanted: z.boolean(),
         before: counted,
         after: counted,
+        weights: z.object({ before: weighed, after: weighed }),
       })
       .nullable(),
   })

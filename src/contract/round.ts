@@ -50,7 +50,13 @@ export const job = z
     soil: z.object({ fromMm: z.number(), toMm: z.number() }).optional(),
     water: z.object({ ml: z.number(), way: z.enum(WATERING_WAYS) }).optional(),
     leavesHeap: z.boolean().optional(),
-    rest: z.object({ restId: id, key: z.string(), what: z.enum(REST_ACTS), targetC: z.number() }).optional(),
+    rest: z
+      .object({
+        ...{ restId: id, key: z.string(), what: z.enum(REST_ACTS), targetC: z.number() },
+        /** The place of the house that holds it; null where none does. */
+        place: z.string().nullable(),
+      })
+      .optional(),
     move: z.object({ id, toHomeId: id, toCode: z.string(), on: day, from: day, until: day }).optional(),
     skipped: z.object({ entryId: id, until: day, why: z.enum(SKIP_REASONS) }).optional(),
     /** So many days from now it would be less work, and it is borne to wait until then. */

@@ -132,6 +132,7 @@ export const routes = {
   nest: { method: 'post', path: '/api/compute/nest' },
   tubs: { method: 'post', path: '/api/compute/tubs' },
   count: { method: 'post', path: '/api/compute/count' },
+  spinning: { method: 'post', path: '/api/compute/spinning' },
   layers: { method: 'post', path: '/api/compute/layers' },
   hatch: { method: 'post', path: '/api/compute/hatch' },
   meeting: { method: 'post', path: '/api/compute/meeting' },

@@ -167,7 +167,7 @@ function meanOf(cohorts: readonly Cohort[], profile: CareProfile) {
   const heads = cohorts.reduce((sum, each) => sum + each.heads, 0);
   const mean = (of: (each: Cohort) => number) => cohorts.reduce((sum, each) => sum + each.heads * of(each), 0) / heads;
   const [oldest] = cohorts;
-  const sizeMm = oldest?.sizeMm == null ? null : mean((each) => each.sizeMm ?? 0);
+  const sizeMm = oldest?.sizeMm === undefined || oldest.sizeMm === null ? null : mean((each) => each.sizeMm ?? 0);
   const massG = sizeMm === null ? undefined : mean((each) => usualMassG(profile, each.sizeMm ?? 0) ?? 0);
   return { sizeMm, stage: oldest?.stage ?? 'nymph', massG: massG === 0 ? undefined : massG };
 }

@@ -13,6 +13,7 @@ import type { Resident } from '@/contract/records';
 import { feederPopulation } from '@/core/feeding/feederPopulation';
 import { knownOf, type HoldsFor, type OfKind } from '@/core/profiles/holdsFor';
 import type { CareProfile } from '@/core/profiles/profile';
+import type { Schools } from '@/core/profiles/schools';
 import type { RestKind } from '@/core/season/rest';
 import { troubleTable, type TroubleTable } from '@/core/trouble/table';
 
@@ -25,7 +26,7 @@ const lookUp =
 /** How the kind of a care profile, or of a feeder, multiplies. */
 export const populationOf = lookUp([...shippedPopulations, ...shippedFeeders.map(feederPopulation)]);
 /** What decides over the winter of one. */
-export type Rester = OfKind & Pick<Resident, 'headCount' | 'stage'>;
+export type Rester = OfKind & Pick<Resident, 'headCount' | 'stage'> & { schools?: Schools | undefined };
 
 /** Of a kind whose queens seal themselves in, and without workers as far as anybody has counted. */
 const maySealIn = (resident: OfKind & Pick<Resident, 'headCount'>): boolean =>
@@ -40,7 +41,12 @@ export function restKindFor(resident: Rester): RestKind | undefined {
     const { profiles, basis } = kind;
     return { profiles, basis, need: 'never', why: `Of this kind only the stage ${kind.stages.join(', ')} is cooled.` };
   }
-  return kind && kind.need !== 'never' && maySealIn(resident) ? { ...kind, isUnopened: true } : kind;
+  if (!kind || kind.need === 'never') return kind;
+  const bySchool =
+    resident.schools?.winter === 'no-rest'
+      ? { need: 'may' as const, why: `Kept without a rest by your school. ${kind.why}` }
+      : {};
+  return { ...kind, ...bySchool, ...(maySealIn(resident) && { isUnopened: true }) };
 }
 /** How its eggs are kept. */
 export const eggKindOf = lookUp(shippedEggs);

@@ -157,7 +157,8 @@ export async function restsUnderWay(
   return new Map(
     [...rests].map(([residentId, { id, course }]) => [
       residentId,
-      { id, course, alarms: alarms.get(residentId) ?? [] },
+      // Asked for whether it is quiet: where its steps could be kept says nothing of that.
+      { id, course, alarms: alarms.get(residentId) ?? [], places: [] },
     ]),
   );
 }

@@ -93,9 +93,10 @@ export function jobTitle(job: Job, length: LengthWords, names: Names, temperatur
 }
 
 /** "Cool down to 14 C". */
-function restTitle({ what, targetC }: NonNullable<Job['rest']>, temperature: TemperatureWords): string {
+function restTitle({ what, targetC, place }: NonNullable<Job['rest']>, temperature: TemperatureWords): string {
   const step = REST_ACT_WORDS[what];
-  return what === 'cool' || what === 'warm' ? `${step} to ${temperature.long(targetC)}` : step;
+  if (what !== 'cool' && what !== 'warm') return step;
+  return `${step} to ${temperature.long(targetC)}${place === null ? '' : `: ${place}`}`;
 }
 
 /** Where water is poured. */

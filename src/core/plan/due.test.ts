@@ -344,7 +344,7 @@ describe('a winter rest', () => {
   const ants = (done: [string, number][], change: Partial<ResidentToday> = {}): ReturnType<typeof work> => {
     const days = new Map(done.map(([key, daysAgo]) => [key, ago(daysAgo)]));
     const log = done.map(([step, daysAgo]) => entry('rest-step', daysAgo, { step }));
-    const rest = { id: 'plan', course: restCourse(plan, kind, days, TODAY), alarms: [], ...change.rest };
+    const rest = { id: 'plan', course: restCourse(plan, kind, days, TODAY), alarms: [], places: [], ...change.rest };
     const colony = { profile: profileOf('ant-small-temperate'), legSpanMm: undefined, headCount: 120 };
     return work(log, { ...colony, ...change, rest });
   };
@@ -370,7 +370,7 @@ describe('a winter rest', () => {
     expect(today.jobs).toMatchObject([{ kind: 'rest', rest: { key: 'cool-1' }, doneBy: expect.any(String) }]);
     const alarm = { kind: 'too-warm' as const, since: 0, hours: 20, probe: 'Cellar', probeId: 'p' };
     const course = restCourse(plan, kind, new Map([['cool-1', ago(4)]]), TODAY);
-    const warm = ants([], { rest: { id: 'plan', course, alarms: [alarm] } });
+    const warm = ants([], { rest: { id: 'plan', course, alarms: [alarm], places: [] } });
     expect(warm.jobs.map((job) => job.kind)).toEqual(['alarm', 'rest']);
   });
 });

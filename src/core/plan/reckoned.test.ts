@@ -58,7 +58,7 @@ function resting(done: [string, number][], alarms: ProbeAlarm[] = []): Partial<R
   // Its season in the south: the same months as the days here.
   const plan = restPlan({ kind: ANT_REST, hemisphere: 'south', asOf: ago(30), startOn: ago(12), roomC: 22, placeC: 6 });
   const days = new Map(done.map(([step, daysAgo]) => [step, ago(daysAgo)]));
-  return { rest: { id: 'rest', course: restCourse(plan, ANT_REST, days, TODAY), alarms } };
+  return { rest: { id: 'rest', course: restCourse(plan, ANT_REST, days, TODAY), alarms, places: [] } };
 }
 
 const SPIDERS: [string, ResidentToday][] = [

@@ -1,4 +1,5 @@
 import { daysBetween, type Day } from '@/core/measure/day';
+import { placeHolding } from '@/core/season/places';
 import type { RestAct } from '@/core/season/restActs';
 import { doneToday, LOOK_MINUTES, waiting } from './jobParts';
 import { latest } from './signs';
@@ -36,7 +37,13 @@ export function restJobs({ rest, log }: Pick<ResidentToday, 'rest' | 'log'>, tod
       ...waiting('rest', step.plannedOn, REST_TOLERANCE_DAYS, today),
       minutes: restMinutes(step.what),
       reason: { code: 'rest', plannedOn: step.plannedOn, lateDays },
-      rest: { restId: id, key: step.key, what: step.what, targetC: step.targetC },
+      rest: {
+        restId: id,
+        key: step.key,
+        what: step.what,
+        targetC: step.targetC,
+        place: placeHolding(step.targetC, rest.places),
+      },
       ...(entry && { doneBy: entry.id }),
     },
   ];

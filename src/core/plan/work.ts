@@ -9,6 +9,7 @@ import type { AnimalMeasures } from '@/core/profiles/animal';
 import type { CareProfile, Form, MoultSign, RegularWork, Stage } from '@/core/profiles/profile';
 import type { Schools } from '@/core/profiles/schools';
 import type { Alarm } from '@/core/readings/alarms';
+import type { Place } from '@/core/season/places';
 import type { RestAct } from '@/core/season/restActs';
 import type { RestCourse } from '@/core/season/restCourse';
 import type { Hemisphere } from '@/core/season/year';
@@ -129,6 +130,8 @@ export interface RestUnderWay {
   /** The entry that planned it. */
   id: string;
   course: RestCourse;
+  /** Where it could be kept. */
+  places: readonly Place[];
   /** The place is outside the band of the rest, or its probe says nothing. */
   alarms: ProbeAlarm[];
 }
@@ -219,7 +222,7 @@ export interface Job {
   /** Of leafcutters' rubbish: a small heap stays, they carry to it what is foul. */
   leavesHeap?: boolean;
   /** The step of its winter rest, and what the place is to have from then on. */
-  rest?: { restId: string; key: string; what: RestAct; targetC: number };
+  rest?: { restId: string; key: string; what: RestAct; targetC: number; place: string | null };
   /** The move that is planned. */
   move?: PlannedMove;
   /** On a lighter day of this week, so many days from now, it would do as well. */

@@ -1,6 +1,7 @@
 import { dequal } from 'dequal/lite';
 import { withoutAuthor } from '@/core/measure/nameParts';
 import { usualRatio } from './animal';
+import type { School } from './schools';
 import type { CareProfile, ColonyDiet, FitRule, Fact, NestSpace } from './profile';
 
 /** What a species does otherwise than the profile it names. Rules replace those of the same id; others are added. */
@@ -18,16 +19,19 @@ export interface SpeciesOverrides {
   nest?: Partial<NestSpace>;
   /** Ids of the plants that it eats, the usual one first. */
   plants?: string[];
+  /** Ways of keeping that only this species has. */
+  schools?: School[];
 }
 
 /** The profile as it holds for a species: its own numbers where it has any. */
 export function withOverrides(profile: CareProfile, overrides: SpeciesOverrides | undefined): CareProfile {
   if (!overrides) return profile;
   const { grownMm, maleTimes, usualMm, youngWidthMm, proportions, fit, making, climate, plants } = overrides;
-  const { colonyDiet, nest } = overrides;
+  const { colonyDiet, nest, schools = [] } = overrides;
   const own = fit ?? [];
   return {
     ...profile,
+    schools: [...profile.schools, ...schools],
     growth: { ...profile.growth, ...(grownMm && { grownMm }), ...(maleTimes && { maleTimes }) },
     measure: usualMm ? { ...profile.measure, usualMm } : profile.measure,
     proportions: { ...profile.proportions, ...proportions },
@@ -57,6 +61,7 @@ const REPLACED: Record<keyof SpeciesOverrides, (profile: CareProfile) => unknown
   plants: ({ diet }) => diet,
   colonyDiet: ({ diet }) => diet,
   nest: ({ nest }) => nest,
+  schools: ({ schools }) => schools,
 };
 
 /** What a species does otherwise, as far as a keeper's copy of its kind has not said something else. */

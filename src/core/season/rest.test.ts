@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { shippedRests } from '@/contract/shipped';
 import { addDays, daysBetween } from '@/core/measure/day';
+import { Refusal } from '@/core/refusal';
 import { refusalOf } from '@/core/testing/refusalOf';
 import { HEMISPHERES } from './year';
 import { restPlan, type RestingKind, type RestKind, type RestQuestion } from './rest';
@@ -13,6 +14,16 @@ const ask = (change: Partial<RestQuestion> = {}): RestQuestion => ({
   ...{ kind: SMALL, hemisphere: 'north', asOf: '2026-10-01', roomC: 22, placeC: 7 },
   ...change,
 });
+
+/** The plan; null where what is left of the season is too short for one. */
+function restPlanOrRefusal(question: RestQuestion) {
+  try {
+    return restPlan(question);
+  } catch (error) {
+    if (error instanceof Refusal) return null;
+    throw error;
+  }
+}
 
 describe('a winter rest', () => {
   // Common practice, no source: small temperate kinds from the end of October to March at 5-10 C.
@@ -121,6 +132,37 @@ describe('a winter rest', () => {
           expect(plan.beginsOn >= addDays('2026-01-01', day)).toBe(true);
         },
       ),
+    );
+  });
+
+  // A floor is a floor: whatever the room, the place and the day are.
+  it('is never under its floor, and never before the day it is planned on, in 400 random houses', () => {
+    const kinds = shippedRests.flatMap((each) => (each.need === 'never' ? [] : each));
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...kinds),
+        fc.constantFrom(...HEMISPHERES),
+        fc.integer({ min: 0, max: 900 }),
+        fc.option(fc.integer({ min: 0, max: 60 }), { nil: undefined }),
+        fc.double({ min: 8, max: 30, noNaN: true }),
+        fc.double({ min: -15, max: 25, noNaN: true }),
+        fc.boolean(),
+        (kind, hemisphere, day, startIn, roomC, placeC, isUnopened) => {
+          const asOf = addDays('2026-01-01', day);
+          const startOn = startIn === undefined ? undefined : addDays(asOf, startIn);
+          const question = { kind: { ...kind, isUnopened }, hemisphere, asOf, startOn, roomC, placeC };
+          const plan = restPlanOrRefusal(question);
+          if (plan === null) return;
+          for (const { targetC, on } of plan.steps) {
+            expect(targetC).toBeGreaterThanOrEqual(Math.min(roomC, kind.floorC.value) - 1e-9);
+            expect(on >= asOf).toBe(true);
+          }
+          expect(plan.endsOn > plan.beginsOn).toBe(true);
+          const below = placeC < kind.floorC.value;
+          expect(plan.warnings.includes('place-below-floor')).toBe(below);
+        },
+      ),
+      { numRuns: 400 },
     );
   });
 

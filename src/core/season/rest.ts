@@ -91,7 +91,7 @@ const HALF_A_YEAR = 182;
 
 /**
  * A rest by steps with their days: fed well, emptied, cooled down by a few degrees at a time, held, looked at, warmed up
- * again, fed. Begun late it ends when it would have ended; with too little time left for the steps the next season is
+ * again, fed. Nothing of it lies before the day on which it is planned. Begun late it ends when it would have ended; with too little time left for the steps the next season is
  * meant. It is never brought below its floor: a place that is colder is warned of, and the steps stop at what the kind
  * bears.
  * @throws Refusal at `profile` for kinds that are not cooled down, at `startOn` for a rest that would be over too soon
@@ -104,12 +104,19 @@ export function restPlan({ kind: any, hemisphere, asOf, startOn, roomC, placeC }
   const [stepDays, checkDays] = [Math.round(kind.daysPerStep.value), Math.round(kind.checkEveryDays.value)];
   // Down, at least one look, and up again.
   const shortest = Math.max(SHORTEST_DAYS, (down.length + up.length) * stepDays + checkDays);
+  const isFed = !kind.isUnfed && !kind.isUnopened;
   // A day that was chosen belongs to the season it is nearest to; else it is the one that is on, or comes next.
   const season = startOn
     ? nearest(startOn, seasonsAbout(startOn, kind, hemisphere))
-    : restSeason(kind, hemisphere, asOf, shortest);
-  const begins = startOn ?? (season.begins > asOf ? season.begins : asOf);
+    : restSeason(kind, hemisphere, isFed ? addDays(asOf, EMPTY_DAYS) : asOf, shortest);
   const { ends } = season;
+  const wanted = startOn ?? (season.begins > asOf ? season.begins : asOf);
+  // Nothing is done before today: it is fed and emptied first, and where that leaves too little of the season, emptied only.
+  const after = (days: number) => (isFed && wanted < addDays(asOf, days) ? addDays(asOf, days) : wanted);
+  const fed = after(startOn === undefined ? FED_DAYS + EMPTY_DAYS : EMPTY_DAYS);
+  const begins = daysBetween(fed, ends) < shortest ? after(EMPTY_DAYS) : fed;
+  const lastFood = addDays(begins, -EMPTY_DAYS);
+  const feedWell = laterOf(asOf, addDays(lastFood, -FED_DAYS));
   if (daysBetween(begins, ends) < shortest) {
     const message = `Begun on ${begins} it would be over on ${ends}: less than the ${shortest} days it takes. Wait for the next cool season.`;
     throw new Refusal([{ path: 'startOn', message }]);
@@ -120,13 +127,10 @@ export function restPlan({ kind: any, hemisphere, asOf, startOn, roomC, placeC }
   const looks = Math.ceil(daysBetween(cold, warmer) / checkDays) - 1;
   return {
     steps: [
-      ...(kind.isUnfed || kind.isUnopened
-        ? []
-        : [
-            step('feed-well', addDays(begins, -FED_DAYS - EMPTY_DAYS), roomC),
-            step('last-food', addDays(begins, -EMPTY_DAYS), roomC),
-            step('clear-food', addDays(begins, 1 - EMPTY_DAYS), roomC),
-          ]),
+      ...(isFed && feedWell < lastFood ? [step('feed-well', feedWell, roomC)] : []),
+      ...(isFed
+        ? [step('last-food', lastFood, roomC), step('clear-food', addDays(begins, 1 - EMPTY_DAYS), roomC)]
+        : []),
       ...(kind.isUnopened ? [] : [step('count', begins, roomC)]),
       ...down.map((targetC, index) => step('cool', addDays(begins, index * stepDays), targetC)),
       step('hold', cold, restC),
@@ -135,9 +139,9 @@ export function restPlan({ kind: any, hemisphere, asOf, startOn, roomC, placeC }
       ),
       ...up.map((targetC, index) => step('warm', addDays(warmer, index * stepDays), targetC)),
       ...(kind.isUnopened ? [] : [step('count', ends, roomC)]),
-      ...(kind.isUnfed || kind.isUnopened ? [] : [step('first-food', addDays(ends, 1), roomC)]),
+      ...(isFed ? [step('first-food', addDays(ends, 1), roomC)] : []),
     ],
-    warnings: warningsOf(kind, daysBetween(season.begins, begins), roomC, placeC),
+    warnings: warningsOf(kind, daysBetween(season.begins, wanted), roomC, placeC),
     restC,
     beginsOn: begins,
     endsOn: ends,
@@ -155,6 +159,8 @@ function warningsOf({ need, floorC, bandC }: RestingKind, late: number, roomC: n
   if (roomC <= bandC.max) warnings.push('room-is-cool-enough');
   return warnings;
 }
+
+const laterOf = (one: Day, other: Day): Day => (one > other ? one : other);
 
 /** From one temperature to another, by so many degrees at a time; none where they are the same. */
 function stairs(fromC: number, toC: number, byC: number): number[] {

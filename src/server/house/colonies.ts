@@ -4,7 +4,9 @@ import type { Home, Resident } from '@/contract/records';
 import { colonyState, type ColonyLog, type ColonyState, type Count, type HomeBefore } from '@/core/house/colonyState';
 import type { Day } from '@/core/measure/day';
 import type { Founding, ResidentToday } from '@/core/plan/work';
-import type { RestStep } from '@/core/season/rest';
+import type { PopulationKind } from '@/core/colony/kind';
+import { restSeason, type RestingKind, type RestStep } from '@/core/season/rest';
+import type { Hemisphere } from '@/core/season/year';
 import { apartOf } from '../apart';
 import { careOf } from '../care';
 import { hemisphereOf, warmthIn } from './air';
@@ -141,6 +143,27 @@ function colonyLog(entries: readonly EntryOf<HeadKind>[]): ColonyLog {
   return { counts, queens, gone, seen, garden };
 }
 
+/** A colony that is not cooled slows in winter by itself, to so much of its pace. From memory */
+const AWAKE_PACE = 0.4;
+
+/** The winter of a colony that is kept without a rest: as if it stood cooler, never so cool that it rests. */
+function awakeWinter(
+  kind: RestingKind,
+  population: PopulationKind | undefined,
+  hemisphere: Hemisphere,
+  on: Day,
+  roomC: number,
+): readonly RestStep[] {
+  if (population?.laying.by !== 'queen') return [];
+  const { baseC, referenceC, restBelowC } = population.warmth;
+  const slow = baseC.value + AWAKE_PACE * (referenceC.value - baseC.value);
+  const { begins, ends } = restSeason(kind, hemisphere, on);
+  return [
+    { on: begins, what: 'hold', targetC: Math.min(roomC, Math.max(slow, restBelowC.value)) },
+    { on: ends, what: 'warm', targetC: roomC },
+  ];
+}
+
 /** The rest that is on or planned; for a kind that must rest, the usual one of its next season. */
 function stepsOf(
   { hemisphere, on }: Scene,
@@ -150,6 +173,8 @@ function stepsOf(
 ): readonly RestStep[] {
   if (standing && standing.course.phase !== 'over') return standing.course.steps;
   const kind = restKindFor(resident);
+  if (kind && kind.need !== 'never' && resident.schools.winter === 'no-rest')
+    return awakeWinter(kind, populationOf(resident), hemisphere, on, roomC);
   if (kind?.need !== 'must') return standing?.course.steps ?? [];
   return planOrNone({ kind, hemisphere, asOf: on, roomC, placeC: kind.bandC.max })?.steps ?? [];
 }

@@ -114,8 +114,8 @@ export class StandingHouse {
       const { shared } = this;
       this.shared = { ...shared, ...(await readAir(queries, now)), now };
       for (const id of this.homesOfOtherAir(shared)) dirtyHomes.add(id);
-      // The place of a rest is no home: what its probe says is asked of the room.
-      for (const [id, { course }] of this.rests) if (course.phase === 'cold') dirty.add(id);
+      // The place of a rest is no home: what its probe says, and where its steps can be kept, is asked of the rooms.
+      for (const [id, { course }] of this.rests) if (course.phase !== 'over') dirty.add(id);
     }
     for (const { id, homeId } of records.residents.values()) if (dirtyHomes.has(homeId)) dirty.add(id);
     const tellers = [...ids].filter((id) => this.toldBy(id) !== before.get(id));
@@ -390,7 +390,8 @@ export class StandingHouse {
   }
 
   private underWay(id: string, { id: planId, course }: StandingRest): RestUnderWay {
-    return { id: planId, course, alarms: this.restAlarms.get(id) ?? [] };
+    const places = [...this.shared.rooms.values()].map(({ name, air }) => ({ name, temperatureC: air.temperatureC }));
+    return { id: planId, course, alarms: this.restAlarms.get(id) ?? [], places };
   }
 
   private stateOf(home: Home, tenants: readonly Resident[]): StateOfHome {

@@ -1,4 +1,5 @@
 import type { BroodBoard } from '@/contract/broods';
+import { spinsOn } from '@/core/broods/caterpillars';
 import { hatchForecast } from '@/core/broods/hatch';
 import { layersForecast } from '@/core/broods/layers';
 import { surplusPlan } from '@/core/broods/surplus';
@@ -11,7 +12,7 @@ import type { Handlers } from '../http/mount';
 import { invalid } from '../http/problem';
 import type { Deps } from './deps';
 
-type Names = 'hatch' | 'layers' | 'meeting' | 'broods';
+type Names = 'hatch' | 'layers' | 'spinning' | 'meeting' | 'broods';
 
 /** Eggs and moths: the engines over HTTP, and those of the house. */
 export function broodHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
@@ -29,6 +30,15 @@ export function broodHandlers({ database, clock }: Deps): Pick<Handlers, Names> 
       const kind = mothKindOf({ kind: (await careOf(database)).kindOf(profile), scientificName });
       if (!kind) throw invalid('profile', `Must be a kind of moth; got ${profile}.`);
       return inThread('meeting', { ...question, kind, asOf });
+    },
+
+    spinning: async ({ body }) => {
+      const { profile, scientificName, asOf = clock.today(), ...question } = body;
+      const kind = mothKindOf({ kind: (await careOf(database)).kindOf(profile), scientificName });
+      if (!kind) throw invalid('profile', `Must be a kind of moth; got ${profile}.`);
+      if (question.bornOn !== undefined && question.bornOn > asOf)
+        throw invalid('bornOn', `Must not be after ${asOf}; got ${question.bornOn}.`);
+      return spinsOn({ ...question, kind, asOf });
     },
 
     layers: async ({ body }) => {

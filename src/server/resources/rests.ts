@@ -4,7 +4,8 @@ import type { EntryOf } from '@/contract/storedEntries';
 import type { Resident } from '@/contract/records';
 import { addDays, type Day } from '@/core/measure/day';
 import { degreeHoursOutside } from '@/core/season/degreeHours';
-import { requireResting, restPlan, restSeason, type RestKind } from '@/core/season/rest';
+import { requireResting, restPlan, restSeason } from '@/core/season/rest';
+import { placeHolding } from '@/core/season/places';
 import { restCourse } from '@/core/season/restCourse';
 import type { Hemisphere } from '@/core/season/year';
 import { apartOf } from '../apart';
@@ -52,6 +53,14 @@ export function restHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
       const alarms = await restAlarms(database, rests, now);
       const standing = rests.get(resident.id);
       const counts = await entriesOfKinds(database, [resident.id], ['taken-in', 'measured']);
+      const places = rooms.map(({ name, air }) => ({ name, temperatureC: air.temperatureC }));
+      const placeOf = ({ targetC }: { targetC: number }) => placeHolding(targetC, places);
+      const measuredNow = async (rest: StandingRest) => {
+        const crying = alarms.get(resident.id) ?? [];
+        const told = await measuredRest(database, rest);
+        const { above = 0, below = 0 } = told.degreeHours ?? {};
+        return { ...told, alarms: crying, isAsWanted: crying.length === 0 && above < 1 && below < 1 };
+      };
       return {
         residentId: resident.id,
         asOf,
@@ -67,9 +76,11 @@ export function restHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
               placeC: standing.placeC,
               roomC: standing.roomC,
               warnings: standing.plan.warnings,
-              course: standing.course,
-              ...(await measuredRest(database, standing)),
-              alarms: alarms.get(resident.id) ?? [],
+              course: {
+                ...standing.course,
+                steps: standing.course.steps.map((step) => ({ ...step, place: placeOf(step) })),
+              },
+              ...(await measuredNow(standing)),
               ...headsAround(standing, counts),
             }
           : null,
@@ -89,7 +100,7 @@ export function restHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
         return [
           {
             residentId: resident.id,
-            ...byWinterSchool(kind, resident),
+            ...{ need: kind.need, why: kind.why },
             beginsOn: rest?.plan.beginsOn ?? season?.begins ?? null,
             endsOn: rest?.course.endsOn ?? season?.ends ?? null,
             phase: rest?.course.phase ?? null,
@@ -102,15 +113,6 @@ export function restHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
       return { asOf, rests: residents.flatMap((resident) => apartOf(() => row(resident)) ?? []) };
     },
   };
-}
-
-/** A kind that rests in winter may be kept without by the school of its keepers. */
-function byWinterSchool(
-  { need, why }: RestKind,
-  { schools }: Resident,
-): Pick<RestBoard['rests'][number], 'need' | 'why'> {
-  if (schools.winter !== 'no-rest' || need === 'never') return { need, why };
-  return { need: 'may', why: `Kept without a rest by your school. ${why}` };
 }
 
 const halfOf = (latitudeDeg: number): Hemisphere => (latitudeDeg < 0 ? 'south' : 'north');
@@ -127,19 +129,17 @@ async function requireRestKind(
 /** A count up to so long before the cooling still says how many went in. days, chosen here */
 const BEFORE_DAYS = 60;
 
-/** The last count before it was cooled, and the first after it was warm again. */
-function headsAround(
-  { course }: StandingRest,
-  entries: readonly EntryOf<'taken-in' | 'measured'>[],
-): { before: Counted; after: Counted } {
+/** The last count and weight before it was cooled, and the first after it was warm again. */
+function headsAround({ course }: StandingRest, entries: readonly EntryOf<'taken-in' | 'measured'>[]) {
+  const cooled = course.steps.find((step) => step.what === 'cool');
+  const warm = course.steps.findLast((step) => step.what === 'warm' && step.doneOn !== null);
+  const around = <Told extends { on: Day }>(told: readonly Told[]) => ({
+    before: (cooled && told.findLast(({ on }) => on <= cooled.on && on >= addDays(cooled.on, -BEFORE_DAYS))) ?? null,
+    after: (warm && told.find(({ on }) => on >= warm.on)) ?? null,
+  });
   const counts = entries.flatMap(({ on, data: { headCount } }) =>
     headCount === undefined ? [] : [{ on, heads: headCount }],
   );
-  const cooled = course.steps.find((step) => step.what === 'cool');
-  const warm = course.steps.findLast((step) => step.what === 'warm' && step.doneOn !== null);
-  const before = cooled && counts.findLast(({ on }) => on <= cooled.on && on >= addDays(cooled.on, -BEFORE_DAYS));
-  const after = warm && counts.find(({ on }) => on >= warm.on);
-  return { before: before ?? null, after: after ?? null };
+  const weights = entries.flatMap(({ on, data: { massG } }) => (massG === undefined ? [] : [{ on, massG }]));
+  return { ...around(counts), weights: around(weights) };
 }
-
-type Counted = { on: Day; heads: number } | null;

@@ -103,5 +103,5 @@ function thoughtOf(
   if (!kind || kind.need === 'never') return undefined;
   const roomC = middle(profile.climate.temperatureC);
   const plan = planOrNone({ kind, hemisphere, asOf: on, roomC, placeC: middle(kind.bandC) });
-  return plan && { id: '', course: restCourse(plan, kind, new Map(), on), alarms: [] };
+  return plan && { id: '', course: restCourse(plan, kind, new Map(), on), alarms: [], places: [] };
 }

@@ -2,6 +2,7 @@ import type { NewEntry } from '@/contract/entries';
 import type { Entry } from '@/contract/storedEntries';
 import type { Resident } from '@/contract/records';
 import { requireCounts } from '@/core/colony/kind';
+import { growsFungus } from '@/core/colony/nestSteps';
 import { deepestMm, meanDepthMm } from '@/core/housing/soil';
 import { censusOf, headsIn } from '@/core/growth/census';
 import { birthProblem, moultDayProblem, requireGrowth } from '@/core/growth/sense';
@@ -158,7 +159,11 @@ async function requireSizes(
   const { massG, headCount, stage, instar } = body;
   const lengths = BODY_MEASURES.map((name) => body[name]);
   const instars = body.kind === 'measured' ? body.instars : undefined;
-  const others = body.kind === 'measured' ? [body.stages, body.queens, body.condition] : [];
+  const others =
+    body.kind === 'measured'
+      ? [body.stages, body.queens, body.condition, body.fungusMl, body.fungusSharePct, body.waits]
+      : [];
+  if (body.kind === 'measured') requireGardenOrCocoon(profile, resident, body);
   const seen = [...lengths, massG, headCount, stage, instar, instars, ...others];
   if (body.kind === 'measured' && seen.every((value) => value === undefined)) {
     throw invalid(takes, 'Give what was measured or counted: a length in mm, massG, headCount, instar or the stage.');
@@ -308,6 +313,22 @@ function requireStageCount(profile: CareProfile, scientificName: string, body: A
   else if (queens > 0 || Object.keys(stages).length > 0) {
     throw invalid(queens > 0 ? 'queens' : 'stages', `${profile.name} is not counted by stages.`);
   }
+}
+
+/** @throws Problem for a garden of those that have none, or told twice, and for anything but a cocoon that waits */
+function requireGardenOrCocoon(
+  profile: CareProfile,
+  { stage }: Pick<Resident, 'stage'>,
+  { fungusMl, fungusSharePct, waits, stage: now = stage }: About<'measured'>,
+): void {
+  if (fungusMl !== undefined && fungusSharePct !== undefined)
+    throw invalid('fungusSharePct', 'Give fungusMl or fungusSharePct, and not both.');
+  if ((fungusMl ?? fungusSharePct) !== undefined && !growsFungus(profile))
+    throw invalid(
+      fungusMl === undefined ? 'fungusSharePct' : 'fungusMl',
+      `Only leafcutters have a fungus garden; it is a ${profile.name}.`,
+    );
+  if (waits !== undefined && now !== 'pupa') throw invalid('waits', `Only a cocoon waits; it is in the stage ${now}.`);
 }
 
 /** @throws Problem for bounds of a count that do not hold the count */

@@ -11,7 +11,7 @@ import { TickCircle } from '../components/TickCircle';
 import { makeStyles } from '../components/useStyles';
 import { Body, Heading, Soft, Strong } from '../components/Words';
 import { circle, space } from '../theme/tokens';
-import { REST_ACT_WORDS, REST_PHASE_WORDS, REST_WARNING_WORDS } from '@/words/rest';
+import { REST_ACT_WORDS, REST_PHASE_WORDS, restWarningWords, stepPlaceWords } from '@/words/rest';
 import { dayWords, daysWords } from '@/words/days';
 import { alarmWords } from '@/words/jobs';
 import { calledWords } from '@/words/residents';
@@ -62,7 +62,7 @@ export function RestSteps({ resident, answer, kind, rest }: Props) {
         <Body>So little time is left that the cold is hardly worth it: think of giving it up.</Body>
       ) : null}
       {warnings.map((warning) => (
-        <Soft key={warning}>{REST_WARNING_WORDS[warning]}</Soft>
+        <Soft key={warning}>{restWarningWords(warning, rest, kind, temperature)}</Soft>
       ))}
       <RestStairs
         label={`${capital(REST_PHASE_WORDS[course.phase])}, at ${temperature.long(course.targetC)}; over about ${dayWords(course.endsOn, asOf)}`}
@@ -77,12 +77,15 @@ export function RestSteps({ resident, answer, kind, rest }: Props) {
       <Soft>
         {`Shaded: where it should be. Dotted: never below. Dots: looked in.${rest.measured.length > 0 ? ' Thin line: measured in its place.' : ''}`}
       </Soft>
-      {rest.degreeHours ? <Body>{degreeHoursWords(rest.degreeHours)}</Body> : null}
+      {rest.degreeHours ? <Body>{degreeHoursWords(rest.degreeHours, rest.isAsWanted)}</Body> : null}
       <Heading>Next</Heading>
       {open.slice(0, NEXT_STEPS).map((step) => (
         <View key={step.key} style={styles.step}>
           <View style={styles.words}>
             <Strong>{stepWords(step, temperature)}</Strong>
+            {stepPlaceWords(step.what, step.place) === '' ? null : (
+              <Soft>{capital(stepPlaceWords(step.what, step.place))}</Soft>
+            )}
             <Soft>{`${dayWords(step.on, asOf)}${step.on > step.plannedOn ? `, planned for ${dayWords(step.plannedOn, asOf)}` : ''}`}</Soft>
           </View>
           {step.on <= asOf ? (
@@ -97,6 +100,7 @@ export function RestSteps({ resident, answer, kind, rest }: Props) {
       ))}
       <Soft>Count and weigh before and after under “Write down”, “A size or a count”.</Soft>
       {rest.before ? <Body>{`Went in: ${rest.before.heads}, counted ${dayWords(rest.before.on, asOf)}.`}</Body> : null}
+      {rest.weights.before ? <Body>{`Weighed ${rest.weights.before.massG} g before.`}</Body> : null}
       {rest.after ? <Body>{`Came out: ${rest.after.heads}, counted ${dayWords(rest.after.on, asOf)}.`}</Body> : null}
       <Fold title="All steps">
         {[...past, ...open].map((step) => (
@@ -128,9 +132,10 @@ function stepWords({ what, targetC }: CourseStep, temperature: TemperatureWords)
   return what === 'cool' || what === 'warm' ? `${word} to ${temperature.long(targetC)}` : word;
 }
 
-function degreeHoursWords({ above, below, hours }: NonNullable<Rest['degreeHours']>): string {
+function degreeHoursWords({ above, below, hours }: NonNullable<Rest['degreeHours']>, isAsWanted: boolean): string {
   const days = daysWords(Math.max(1, Math.round(hours / 24)));
-  if (above < 1 && below < 1) return `Measured over ${days}: always where it should be.`;
+  if (isAsWanted) return `Measured over ${days}: always where it should be.`;
+  if (above < 1 && below < 1) return `Measured over ${days}: within its band until lately; see the alarm.`;
   const parts = [
     ...(above >= 1 ? [`${Math.round(above)} degree-hours too warm`] : []),
     ...(below >= 1 ? [`${Math.round(below)} degree-hours too cold`] : []),

@@ -204,7 +204,7 @@ describe('a winter rest', () => {
     expect(screen.getByRole('img', { name: /^From 22 C down to 7 C by steps/ })).toBeTruthy();
     expect(screen.getByRole('button', { name: 'Begin cooling on: with its season' })).toBeTruthy();
     fireEvent.click(screen.getByRole('radio', { name: 'Boiler Room, 24 C' }));
-    expect(screen.getByText(/The place is warmer than it should rest at/)).toBeTruthy();
+    expect(screen.getByText(/^Too warm: Boiler Room stands at 24 C/)).toBeTruthy();
     fireEvent.click(screen.getByRole('radio', { name: 'Cellar, 7 C' }));
     await act(async () => fireEvent.click(screen.getByRole('button', { name: 'Rest by this plan' })));
     expect(write).toHaveBeenCalledWith(
@@ -224,7 +224,9 @@ describe('a winter rest', () => {
     await open(
       {
         ...{ id: 'plan', plannedOn: TODAY, roomId: 'cellar', place: 'Cellar', placeC: 7, roomC: 22, warnings: [] },
-        ...{ course, degreeHours: { above: 12, below: 0, hours: 48 }, measured: [], after: null },
+        course: { ...course, steps: course.steps.map((step) => ({ ...step, place: null })) },
+        ...{ degreeHours: { above: 12, below: 0, hours: 48 }, measured: [], after: null, isAsWanted: false },
+        weights: { before: null, after: null },
         alarms: [{ kind: 'too-warm', since: 0, hours: 14, value: 13, limit: 10, probe: 'Cellar', probeId: 'p' }],
         before: { on: '2026-10-20', heads: 180 },
       },

@@ -21,7 +21,8 @@ import { FormChoices } from '../forms/FormChoices';
 import { FormDay } from '../forms/FormDay';
 import { useFields } from '../forms/useFields';
 import { space } from '../theme/tokens';
-import { REST_ACT_WORDS, REST_WARNING_WORDS } from '@/words/rest';
+import { POWER_CUT_WORDS, REST_ACT_WORDS, restWarningWords, stepPlaceWords } from '@/words/rest';
+import { placeHolding } from '@/core/season/places';
 import { dayWords } from '@/words/days';
 import { calledWords } from '@/words/residents';
 import { useTemperature } from '@/words/temperature';
@@ -68,18 +69,24 @@ function Winter({ answer, resident }: { answer: ResidentRest; resident: Resident
           <PlanForm answer={answer} resident={resident} kind={kind} />
         </>
       )}
+      <Fold title="After a power cut">
+        {POWER_CUT_WORDS.map((line) => (
+          <Body key={line}>{line}</Body>
+        ))}
+      </Fold>
     </>
   );
 }
 
 function Over({ answer, rest }: { answer: ResidentRest; rest: NonNullable<ResidentRest['rest']> }) {
-  const { before, after, course } = rest;
+  const { before, after, course, weights } = rest;
   return (
     <View style={{ gap: space.xs, marginTop: space.l }}>
       <Heading>The last one</Heading>
       <Body>
         {`Over since ${dayWords(course.endsOn, answer.asOf)}.` +
-          (before && after ? ` ${before.heads} went in, ${after.heads} came out.` : '')}
+          (before && after ? ` ${before.heads} went in, ${after.heads} came out.` : '') +
+          (weights.before && weights.after ? ` ${weights.before.massG} g before, ${weights.after.massG} g after.` : '')}
       </Body>
     </View>
   );
@@ -138,7 +145,14 @@ function PlanForm({ answer, resident, kind }: { answer: ResidentRest; resident: 
             )}
           </Strong>
           {plan.warnings.map((warning) => (
-            <Body key={warning}>{REST_WARNING_WORDS[warning]}</Body>
+            <Body key={warning}>
+              {restWarningWords(
+                warning,
+                { place: place?.name ?? '', placeC: place?.temperatureC ?? 0, roomC },
+                kind,
+                temperature,
+              )}
+            </Body>
           ))}
           <RestStairs
             label={`From ${temperature.long(roomC)} down to ${temperature.long(plan.restC)} by steps, and up again by ${dayWords(plan.endsOn, asOf)}`}
@@ -156,7 +170,12 @@ function PlanForm({ answer, resident, kind }: { answer: ResidentRest; resident: 
           <Fold title="Every step">
             {plan.steps.map((step, index) => (
               <Body key={`${step.on} ${step.what} ${index}`}>
-                {`${dayWords(step.on, asOf)}: ${REST_ACT_WORDS[step.what]}, ${temperature.long(step.targetC)}`}
+                {[
+                  `${dayWords(step.on, asOf)}: ${REST_ACT_WORDS[step.what]}, ${temperature.long(step.targetC)}`,
+                  stepPlaceWords(step.what, placeHolding(step.targetC, places)),
+                ]
+                  .filter((words) => words !== '')
+                  .join(', ')}
               </Body>
             ))}
           </Fold>
