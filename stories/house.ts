@@ -194,8 +194,13 @@ export class House {
     return answers;
   }
   /** A device in a box has sent the air of so many hours up to now, an hour apart. */
-  async probe(code: string, hours: number, air: { temperatureC: number; relativeHumidityPct: number }): Promise<void> {
-    const facts = { name: `in ${code}`, kind: 'device', place: 'air', homeId: this.boxId(code) };
+  async probe(
+    code: string,
+    hours: number,
+    air: { temperatureC: number; relativeHumidityPct: number },
+    place = 'air',
+  ): Promise<void> {
+    const facts = { name: `${place} of ${code}`, kind: 'device', place, homeId: this.boxId(code) };
     const { token } = this.granted(await this.post('/api/probes', facts), 201);
     // A house begins at six in the evening, and whole days go by.
     const now = Date.parse(`${await this.today()}T18:00:00`);

@@ -63,16 +63,13 @@ describe('a year of moths', () => {
   });
 
   it('in which nobody finds leaves is told weeks before', async () => {
-    await begin('2026-11-20');
-    const eggs = await house.takeIn('Antheraea yamamai', 'N1', { stage: 'egg', headCount: 40 });
-    await house.write('laid', eggs, { laidFrom: '2026-09-01', mating: 'mated' });
-    await house.write('rest-planned', eggs, { roomId: rooms.Refrigerator, startOn: '2026-11-22' });
-    await rested(eggs, '2027-01-20');
-    const { id } = house.granted(await house.get(`/api/residents/${eggs.id}/rest`)).rest;
-    expect(id).toBeTruthy();
+    await begin('2026-12-28');
+    const eggs = await house.takeIn('Antheraea polyphemus', 'N1', { stage: 'egg', headCount: 40 });
+    await house.write('laid', eggs, { laidFrom: '2026-12-27', mating: 'mated' });
     const { forecast, bareUntil } = await brood();
-    if (forecast.median < '2027-03-25') expect(bareUntil).toBe('2027-03-25');
-    else expect(bareUntil).toBeNull();
+    // Kept warm they hatch in January; of oak, birch, hazel, willow and beech the willow is out first, late in March.
+    expect(forecast.median < '2027-02-01').toBe(true);
+    expect(bareUntil).toBe('2027-03-25');
   });
 
   it('of kinds whose cocoons may be cooled or not says so on the card, in the list of rests and in the plan', async () => {

@@ -247,6 +247,8 @@ export const colonyBoard = z
         splitOn: day.nullable(),
         harvest: harvest.nullable(),
         verdict: z.enum(COUNT_VERDICTS).nullable(),
+        /** Free boxes that would take half of them, the best first, where some are to be taken out soon. */
+        splitInto: z.array(z.object({ homeId: id, code: z.string() })),
         /** The group of this house it was taken out of. */
         outOfId: id.nullable(),
         /** The last day on which some were taken out to begin another tub. */

@@ -36,6 +36,14 @@ function sizeOf(data: Measured, length: LengthWords): string {
   return words.map((word) => `, ${word}`).join('');
 }
 
+/** ", garden 240 mL", ", garden 33 % of the chambers". */
+const gardenOf = ({ fungusMl, fungusSharePct }: EntryData['measured']): string =>
+  fungusMl !== undefined
+    ? `, garden ${fungusMl} mL`
+    : fungusSharePct !== undefined
+      ? `, garden ${fungusSharePct} % of the chambers`
+      : '';
+
 const MEASURES = [
   { name: 'legSpanMm', word: 'span' },
   { name: 'bodyLengthMm', word: 'length' },
@@ -183,10 +191,11 @@ export function entryWords(entry: Entry, length: LengthWords, names: Names, toda
       return `Noticed: ${signWords(entry.data.sign)}`;
     case 'moulted':
       if (entry.data.count !== undefined) return `${entry.data.count} are in instar ${entry.data.instar}`;
-      return `Moulted${instarOf(entry.data)}${sizeOf(entry.data, length)}`;
+      return `Moulted${instarOf(entry.data)}${sizeOf(entry.data, length)}${gardenOf(entry.data)}`;
     case 'measured':
-      if (entry.data.stages !== undefined) return `Counted: ${countedWords(entry.data.stages)}`;
-      return `${entry.data.instars === undefined ? 'Measured' : `Counted: ${instarsWords(entry.data.instars)}`}${instarOf(entry.data)}${sizeOf(entry.data, length)}`;
+      if (entry.data.waits !== undefined) return entry.data.waits ? 'Waits in its cocoon' : 'Waits no more';
+      if (entry.data.stages !== undefined) return `Counted: ${countedWords(entry.data.stages)}${gardenOf(entry.data)}`;
+      return `${entry.data.instars === undefined ? 'Measured' : `Counted: ${instarsWords(entry.data.instars)}`}${instarOf(entry.data)}${sizeOf(entry.data, length)}${gardenOf(entry.data)}`;
     case 'sexed':
       return `${capital(entry.data.sex)}, by ${EVIDENCE_WORDS[entry.data.by]}`;
     case 'kept-so':

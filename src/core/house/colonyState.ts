@@ -370,7 +370,17 @@ function roomIn(kind: PopulationKind, { profile, resident, home }: ColonyQuestio
   const grown = roomForHeads(profile, resident, home);
   // A nest is measured by its workers, each with its share of brood.
   if (grown !== null) return kind.laying.by === 'queen' ? grown * (1 + youngPerAdult(kind)) : grown;
-  return kind.headsPerL ? kind.headsPerL.value * innerVolumeL(home.container) : null;
+  return kind.headsPerL ? kind.headsPerL.value * timesAsMany(profile, resident) * innerVolumeL(home.container) : null;
+}
+
+/** Small ones find room for no more than so many times as many as grown ones do. Chosen here */
+const MOST_TIMES = 16;
+
+/** How many find room where one grown one does: what a body takes goes by the square of its length. */
+function timesAsMany({ measure, growth }: CareProfile, resident: AnimalMeasures): number {
+  const size = resident[measure.takes];
+  if (size === undefined || size <= 0) return 1;
+  return Math.min(MOST_TIMES, Math.max(1, (growth.grownMm.value / size) ** 2));
 }
 
 /** How full it is, and when it is nearly full by its usual course. */

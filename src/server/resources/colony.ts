@@ -1,13 +1,15 @@
 import { countedInPart, countSpread } from '@/core/colony/counting';
 import { castesOf } from '@/core/colony/castes';
 import type { Harvest } from '@/contract/colony';
+import type { Resident } from '@/contract/records';
 import type { SafeHarvest } from '@/core/colony/culture';
 import { foundingState } from '@/core/colony/founding';
 import type { PopulationKind } from '@/core/colony/kind';
 import { projectMatrix } from '@/core/colony/matrix';
 import { nestAdvice } from '@/core/colony/nestSteps';
 import { fullnessPct } from '@/core/colony/fullness';
-import { addDays, type Day } from '@/core/measure/day';
+import { prepareHomes, rankHomes, rankPrepared } from '@/core/housing/rank';
+import { addDays, daysBetween, type Day } from '@/core/measure/day';
 import type { ColonyState } from '@/core/house/colonyState';
 import { careOf } from '../care';
 import { colonyFacts } from '../house/colonies';
@@ -16,7 +18,8 @@ import type { Handlers } from '../http/mount';
 import { invalid, notFound } from '../http/problem';
 import { groupBy } from '@/core/groupBy';
 import { populationOf } from '../kinds';
-import { houseToday } from '../house/houseToday';
+import { openHomes } from '../house/housePlan';
+import { houseToday, type HouseToday } from '../house/houseToday';
 import type { Queries } from '../storage/database';
 import { entriesOfKinds } from '../storage/entries';
 import { findResident } from '../storage/residents';
@@ -84,7 +87,8 @@ export function colonyHandlers({ database, clock }: Deps): Pick<Handlers, Names>
 
     colonies: async () => {
       const asOf = clock.today();
-      const { residents, colonies: states, rests } = await houseToday(database, asOf, clock.now());
+      const house = await houseToday(database, asOf, clock.now());
+      const { residents, colonies: states, rests } = house;
       const parted = groupBy(
         await entriesOfKinds(database, [...states.keys()], ['parted']),
         ({ residentId }) => residentId ?? '',
@@ -110,6 +114,7 @@ export function colonyHandlers({ database, clock }: Deps): Pick<Handlers, Names>
           ...{ fullPct: colony.fullPct, splitOn: colony.splitOn },
           harvest: asDaysOrNone(await harvestOf(kind)(colony), asOf),
           verdict: colony.verdict,
+          splitInto: splitInto(resident, colony, house),
           outOfId: resident.outOfId,
           partedOn: lastPart(resident.id),
           isCounted: colony.isCounted,
@@ -153,6 +158,27 @@ const asDays = ({ usableWeek, ...harvest }: SafeHarvest, asOf: Day): Harvest => 
   usableOn: usableWeek === null ? null : addDays(asOf, 7 * usableWeek),
 });
 const asDaysOrNone = (harvest: SafeHarvest | null, asOf: Day) => harvest && asDays(harvest, asOf);
+
+/** From so long before it is full it is told where half of it may go. days, chosen here */
+const SPLIT_AHEAD_DAYS = 30;
+const MOST_PLACES = 3;
+
+/** The free boxes that would take half of a culture or a group, best first; of ants none: they are given a larger nest. */
+function splitInto(resident: Resident, colony: ColonyState, house: HouseToday): { homeId: string; code: string }[] {
+  const { splitOn } = colony;
+  if (splitOn === null || daysBetween(house.on, splitOn) > SPLIT_AHEAD_DAYS || resident.form === 'colony') return [];
+  const profile = house.care.of(resident);
+  const half = Math.max(1, Math.round(colony.heads / 2));
+  const { stage, sex } = resident;
+  const animal = { stage, sex, headCount: half, [profile.measure.takes]: resident[profile.measure.takes] };
+  const free = openHomes(house.homes).filter(({ residentIds }) => residentIds.length === 0);
+  const prepared = prepareHomes(free.map((home) => ({ ...home, temperatureC: house.facts.warmth(home).temperatureC })));
+  const { order } = rankPrepared(profile, animal, prepared);
+  const best = [...order].slice(0, MOST_PLACES).flatMap((index) => prepared[index]?.home ?? []);
+  return rankHomes(profile, animal, best)
+    .filter(({ verdict }) => verdict !== 'fail')
+    .map(({ homeId, code }) => ({ homeId, code }));
+}
 
 /** When a colony without workers has its first, from the most grown brood that there is; null for all others. */
 function firstWorkersOf(

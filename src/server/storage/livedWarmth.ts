@@ -77,7 +77,7 @@ async function warmthOf(queries: Queries, places: readonly Place[]): Promise<Liv
   const weeks = await queries.query<{ place: string; week: Day; warmth: number }>(
     `SELECT coalesce(p.home_id, p.room_id) AS place, w.week, avg(w.warmth_c) AS warmth
      FROM probe p JOIN reading_week w ON w.probe_id = p.id
-     WHERE p.home_id = ANY ($1::uuid[]) OR p.room_id = ANY ($2::uuid[]) GROUP BY 1, 2`,
+     WHERE p.place <> 'outworld' AND (p.home_id = ANY ($1::uuid[]) OR p.room_id = ANY ($2::uuid[])) GROUP BY 1, 2`,
     [places.map(({ homeId }) => homeId), rooms],
   );
   const set = await queries.query<{ room: string; from: Day; temperatureC: number | null }>(

@@ -252,7 +252,7 @@ export async function meanWarmthOfHomes(queries: Queries, since: string, baseC: 
   const rows = await queries.query<{ home_id: string; warmth: number }>(
     `SELECT p.home_id, avg(greatest(h.temperature_c, $2::real)) AS warmth
      FROM probe p JOIN reading_hour h ON h.probe_id = p.id
-     WHERE p.home_id IS NOT NULL AND h.hour > $1 AND h.temperature_c IS NOT NULL
+     WHERE p.home_id IS NOT NULL AND p.place <> 'outworld' AND h.hour > $1 AND h.temperature_c IS NOT NULL
      GROUP BY p.home_id HAVING count(*) >= 48`,
     [since, baseC],
   );

@@ -90,6 +90,9 @@ function ColonyRow({ row, asOf, isCulture }: { row: Row; asOf: string; isCulture
           `counted ${dayWords(row.countedOn, asOf)}`,
         ].join('; ')}
       </Soft>
+      {row.splitInto.length > 0 ? (
+        <Soft>{`Free boxes that would take half: ${row.splitInto.map(({ code }) => code).join(', ')}`}</Soft>
+      ) : null}
       {parent ? <Soft>{`Out of ${parent.home.code}, ${calledWords(parent.resident)}`}</Soft> : null}
       {isCulture && partedOn !== null ? (
         <Soft>

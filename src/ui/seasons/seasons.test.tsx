@@ -165,6 +165,7 @@ describe('colonies and cultures', () => {
     ...{ residentId, heads: 400, countedOn: '2026-09-20', roomForHeads: 540, fullPct: 74, splitOn: '2026-12-01' },
     ...{
       harvest: null,
+      splitInto: [],
       verdict: null,
       outOfId: null,
       partedOn: null,
