@@ -59,6 +59,11 @@ describe('the first brood of a queen', () => {
     expect(founding?.firstWorkers).toEqual(engine.firstWorkers);
     const { firstWorkersOn } = await house.compute('colony', { ...asked, queens: 1, counts: {}, weeks: 30 });
     expect(firstWorkersOn).toEqual(engine.firstWorkers);
+    const { marks } = house.granted(await house.get('/api/seasons'));
+    const { p10, median, p90 } = engine.firstWorkers;
+    expect(marks).toContainEqual(
+      expect.objectContaining({ residentId: queen.id, kind: 'workers', from: p10, median, until: p90 }),
+    );
     const { series } = await house.compute('colony', { ...asked, queens: 1, counts: {}, weeks: 30 });
     const first = series.find(({ stages }: { stages: { worker: { median: number } } }) => stages.worker.median >= 1);
     expect(Math.abs(daysBetween(engine.firstWorkers.median, '2026-05-20') + 7 * first.week)).toBeLessThanOrEqual(14);

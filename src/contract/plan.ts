@@ -191,7 +191,7 @@ export type MovesReply = z.infer<typeof movesReply>;
 
 // ---- the seasons ----
 
-export const MARKS = ['moult', 'outgrown', 'hatch', 'emerge', 'pair', 'rest', 'move'] as const;
+export const MARKS = ['moult', 'outgrown', 'hatch', 'emerge', 'pair', 'workers', 'rest', 'move'] as const;
 export const seasonMark = z.object({
   residentId: id,
   kind: z.enum(MARKS),

@@ -71,6 +71,13 @@ export async function eventsOf(queries: Queries, keeper: Keeper, on: Day, now: s
         when: { kind: 'days', from: day, until: day },
       })),
   );
+  const founding = walked.flatMap(({ resident, home }): CalendarEvent[] => {
+    const first = house.colonies.get(resident.id)?.founding?.firstWorkers;
+    if (!first) return [];
+    const when = { kind: 'days' as const, from: first.p10, until: first.p90 };
+    const title = `First workers: ${home.code} ${resident.scientificName}`;
+    return [{ uid: `workers-${resident.id}`, title, text: 'Look through the glass; do not open.', when }];
+  });
   const comings = walked.flatMap(({ resident, home, today }): CalendarEvent[] => {
     const { window, carry, pair } = today.coming ?? {};
     const who = `${home.code} ${resident.scientificName}`;
@@ -103,5 +110,5 @@ export async function eventsOf(queries: Queries, keeper: Keeper, on: Day, now: s
     text: '',
     when: { kind: 'days', from, until },
   }));
-  return [...walks, ...moves, ...rests, ...comings, ...away];
+  return [...walks, ...moves, ...rests, ...founding, ...comings, ...away];
 }

@@ -58,6 +58,7 @@ function marksOf(house: HouseToday, lodger: Lodger): SeasonMark[] {
   const windows = growth ? [growth.next, ...growth.later].filter((each) => each !== null) : [];
   const near = windows.filter(({ p10, p90 }) => addDays(p10, WIDEST_DAYS) >= p90);
   const { rest, move } = today;
+  const firstWorkers = house.colonies.get(resident.id)?.founding?.firstWorkers;
   return [
     ...near.map(({ p10, median, p90 }) => ({ ...of, kind: 'moult' as const, from: p10, until: p90, median })),
     ...(growth?.outgrown
@@ -68,6 +69,14 @@ function marksOf(house: HouseToday, lodger: Lodger): SeasonMark[] {
             from: growth.outgrown.p10,
             until: growth.outgrown.p90,
             median: growth.outgrown.median,
+          },
+        ]
+      : []),
+    ...(firstWorkers
+      ? [
+          {
+            ...{ ...of, kind: 'workers' as const },
+            ...{ from: firstWorkers.p10, until: firstWorkers.p90, median: firstWorkers.median },
           },
         ]
       : []),

@@ -58,8 +58,8 @@ export function AheadBoard() {
         <>
           <MonthGrid seasons={answer} month={monthOf(day)} chosen={day} onChoose={setChosen} />
           <Soft>
-            Soil in a day is its work. V move, O box outgrown, M moult, H hatching, E moths come out, P pairing night, R
-            rest begins, each on its likeliest day.
+            Soil in a day is its work. V move, O box outgrown, M moult, H hatching, E moths come out, P pairing night, W
+            first workers, R rest begins, each on its likeliest day.
           </Soft>
           <DayList seasons={answer} day={day} today={answer.from} />
         </>

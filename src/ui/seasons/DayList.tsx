@@ -53,6 +53,7 @@ const MARK_WORDS: Record<SeasonMark['kind'], (code: string | undefined) => strin
   hatch: () => 'Hatch',
   emerge: () => 'Moths come out',
   pair: () => 'Pair overnight',
+  workers: () => 'First workers',
   rest: () => 'Winter rest',
   move: (code) => `Moves to ${code ?? 'another box'}`,
 };

@@ -15,6 +15,7 @@ const LETTERS: Record<MarkKind, string> = {
   hatch: 'H',
   emerge: 'E',
   pair: 'P',
+  workers: 'W',
   rest: 'R',
 };
 const WEEKDAYS = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];

@@ -12,6 +12,7 @@ export const LANES: { kind: MarkKind; title: string; one: string }[] = [
   { kind: 'hatch', title: 'Hatching', one: 'hatch' },
   { kind: 'emerge', title: 'Moths', one: 'moths' },
   { kind: 'pair', title: 'Pairing', one: 'pairing night' },
+  { kind: 'workers', title: 'First workers', one: 'first workers' },
   { kind: 'rest', title: 'Rest', one: 'winter rest' },
 ];
 

@@ -33,6 +33,7 @@ export function openMark({ kind, residentId }: SeasonMark): void {
     case 'hatch':
     case 'emerge':
     case 'pair':
+    case 'workers':
       return router.push(`/residents/${residentId}?tab=growth`);
   }
 }
