@@ -51,7 +51,7 @@ export const bareWords = (bareUntil: string, today: string): string =>
 
 /** "About 84 eggs a week, 1,200 (800 to 1,700) in all if they are collected." */
 export function layersWords({ eggsPerWeek, eggsInAll, livesUntil, females }: Layer, today: string): string {
-  const who = females >= 1.5 ? `${headsWords(females)} females` : 'She';
+  const who = females >= 1.5 ? `About ${headsWords(Math.round(females))} females` : 'She';
   return (
     `${who} may lay ${bandWords(eggsPerWeek)} eggs a week, ${bandWords(eggsInAll)} in all while ${females >= 1.5 ? 'they live' : 'she lives'}, ` +
     `half of them until ${dayWords(livesUntil.median, today)} or later. As many as are collected: no box limits them.`

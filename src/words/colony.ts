@@ -28,7 +28,7 @@ export const stageWords = (stage: string) => STAGE_WORDS[stage] ?? stage;
 export const stageCountsWords = (counts: readonly (readonly [stage: string, count: number])[]) =>
   counts
     .filter(([, count]) => count >= 1)
-    .map(([stage, count]) => `${headsWords(count)} ${stageWords(stage)}`)
+    .map(([stage, count]) => `${headsWords(Math.round(count))} ${stageWords(stage)}`)
     .join(', ');
 
 /** "40 eggs, 12 larvae": a count by stages as it was counted. */

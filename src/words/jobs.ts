@@ -51,9 +51,10 @@ export function jobTitle(job: Job, length: LengthWords, names: Names, temperatur
     case 'emerge':
       return 'Is a moth out? Look, do not touch';
     case 'hold':
-      return job.reason.code === 'hold' && job.reason.to === 'warm'
+      if (job.reason.code !== 'hold') return 'Carry the cocoons';
+      return job.reason.to === 'warm'
         ? `Bring the cocoons into the warm and damp, near ${temperature.long(job.reason.targetC)}`
-        : `Hold the cocoons back in the cool, dry, near ${job.reason.code === 'hold' ? temperature.long(job.reason.targetC) : ''}`;
+        : `Hold the cocoons back in the cool, dry, near ${temperature.long(job.reason.targetC)}`;
     case 'pair':
       return 'Put the pair together in a net for the night';
     case 'battery':

@@ -1,5 +1,8 @@
 import fc from 'fast-check';
-import { shippedEggs, shippedMoths } from '@/contract/shipped';
+import { shippedEggs, shippedMoths, shippedPopulations } from '@/contract/shipped';
+import type { PopulationKind } from '@/core/colony/kind';
+import { spinsOn } from './caterpillars';
+import { layersForecast } from './layers';
 import { profileOf } from '@/contract/testing/profileOf';
 import { addDays, daysBetween } from '@/core/measure/day';
 import { refusalOf } from '@/core/testing/refusalOf';
@@ -21,6 +24,7 @@ const laid = (daysAgo: number, change: Partial<HatchQuestion> = {}): HatchQuesti
   asOf: TODAY,
   ...change,
 });
+const sum = (values: readonly number[]) => values.reduce((all, each) => all + each, 0);
 const months = (from: string, to: string) => daysBetween(from, to) / 30.4;
 
 describe('eggs', () => {
@@ -94,8 +98,13 @@ describe('eggs', () => {
     const cold = eggsOf('moth-cold-egg');
     const asked = laid(150, { kind: cold, temperatureC: 20 });
     expect(refusalOf(() => hatchForecast(asked)).fields[0]?.path).toBe('warmSince');
-    expect(refusalOf(() => hatchForecast({ ...asked, warmSince: addDays(TODAY, 1) })).fields[0]?.path).toBe(
+    expect(refusalOf(() => hatchForecast({ ...asked, warmSince: addDays(TODAY, -151) })).fields[0]?.path).toBe(
       'warmSince',
+    );
+    // Cold until a day that is planned, they hatch by so much later.
+    const later = hatchForecast({ ...asked, warmSince: addDays(TODAY, 40) });
+    expect(Math.abs(daysBetween(hatchForecast({ ...asked, warmSince: TODAY }).median, later.median) - 40)).toBeLessThan(
+      4,
     );
     const warm = hatchForecast({ ...asked, warmSince: TODAY });
     expect(daysBetween(TODAY, warm.median)).toBeGreaterThanOrEqual(cold.matedDays.min);
@@ -140,12 +149,28 @@ describe('what is kept', () => {
     const hatching = [{ count: 60, daysBefore: 0 }];
     const after = (days: number) => rearedAfter(profile, [{ count: 60, daysBefore: days }], 3, 25);
     expect(rearedAfter(profile, hatching, 3, 25).heads).toBe(60);
-    expect(after(7).heads).toBeCloseTo(58.2, 6);
+    expect(after(7).heads).toBe(58);
+    expect(after(7).cohorts[0]?.heads).toBeCloseTo(58.2, 6);
     expect(after(60).sizeMm ?? 0).toBeGreaterThan(after(5).sizeMm ?? 0);
-    expect(after(2000).sizeMm).toBeCloseTo(profile.growth.grownMm.value, 6);
-    expect(after(2000).stage).toBe('adult');
+    const old = rearedAfter(profile, [{ count: 60, daysBefore: 2000 }], 0, 25);
+    expect(old.sizeMm).toBeCloseTo(profile.growth.grownMm.value, 6);
+    expect(old.stage).toBe('adult');
     // Those that are not out yet are not counted.
     expect(rearedAfter(profile, [{ count: 60, daysBefore: -5 }], 3, 25).heads).toBe(0);
+    // A week in which next to nothing of an egg was likely makes nobody the oldest.
+    const spread = rearedAfter(
+      profile,
+      [
+        { count: 1e-252, daysBefore: 180 },
+        { count: 0.2, daysBefore: 100 },
+        { count: 0.4, daysBefore: 90 },
+        { count: 20, daysBefore: 10 },
+      ],
+      0,
+      25,
+    );
+    expect(spread).toMatchObject({ heads: 21, sizeMm: after(90).sizeMm });
+    expect(spread.cohorts.map(({ heads }) => heads)).toEqual([expect.closeTo(0.6, 9), 20]);
   });
 });
 
@@ -183,5 +208,78 @@ describe('moths', () => {
   it('of one sex alone have no night, and a cocoon of tomorrow is refused', () => {
     expect(of([cocoon('female', 10)])).toMatchObject({ male: null, meetPct: 0, hold: null, pairOn: null });
     expect(refusalOf(() => of([cocoon('female', -1)])).fields[0]?.path).toBe('cocoons.0.on');
+  });
+});
+
+describe('those that lay', () => {
+  const sticks = shippedPopulations.find((each) => each.profiles.includes('stick-insect')) as PopulationKind;
+  const asked = { kind: sticks, females: 6, temperatureC: sticks.warmth.referenceC.value, asOf: TODAY, weeks: 30 };
+
+  // Common practice, no source: to 1,000 eggs a female of the kinds that lay most; a kind of every day lays some hundreds.
+  it('lay at the rate of their kind while they live, some hundreds each, whatever their box', () => {
+    const { eggsPerWeek, eggsInAll, weeks, livesUntil } = layersForecast({ ...asked, grownSince: TODAY });
+    const rate = sticks.laying.by === 'female' ? sticks.laying.perWeek.value : NaN;
+    expect(eggsPerWeek.median / (6 * rate)).toBeCloseTo(1, 1);
+    expect(eggsInAll.median / 6).toBeGreaterThan(100);
+    expect(eggsInAll.median / 6).toBeLessThan(1000);
+    const life = daysBetween(TODAY, livesUntil.median);
+    expect(Math.abs(life / sticks.adultLifeDays.value - 1)).toBeLessThan(0.1);
+    // What is laid in all weeks is what is laid in all.
+    const long = layersForecast({ ...asked, grownSince: TODAY, weeks: 104 });
+    expect(sum(long.weeks.map(({ median }) => median)) / long.eggsInAll.median).toBeCloseTo(1, 1);
+    for (const [index, week] of weeks.entries())
+      expect(week.median).toBeLessThanOrEqual((weeks[index - 1]?.median ?? Infinity) + 1e-9);
+  });
+
+  it('have less before them the older they are, and lay nothing in the cold', () => {
+    const inAll = (daysAgo: number) =>
+      layersForecast({ ...asked, grownSince: addDays(TODAY, -daysAgo) }).eggsInAll.median;
+    expect(inAll(100)).toBeLessThan(inAll(0));
+    expect(inAll(200)).toBeLessThan(inAll(100));
+    expect(inAll(100)).toBeGreaterThan(0);
+    expect(layersForecast({ ...asked, temperatureC: 2 }).eggsPerWeek.p90).toBe(0);
+    const ants = shippedPopulations.find(({ laying }) => laying.by === 'queen') as PopulationKind;
+    expect(refusalOf(() => layersForecast({ ...asked, kind: ants })).fields[0]?.path).toBe('profile');
+  });
+});
+
+describe('caterpillars', () => {
+  const luna = shippedMoths.find(({ species }) => species?.includes('Actias luna')) as MothKind;
+  const at = luna.warmth.referenceC.value;
+  it('spin by their age at any warmth, and by their instar where nobody knows it', () => {
+    const born = spinsOn({ kind: luna, bornOn: TODAY, temperatureC: at, asOf: TODAY });
+    expect(daysBetween(TODAY, born.from)).toBe(luna.larvaDays.min);
+    expect(daysBetween(TODAY, born.to)).toBe(luna.larvaDays.max);
+    const cool = spinsOn({ kind: luna, bornOn: TODAY, temperatureC: (at + luna.warmth.baseC.value) / 2, asOf: TODAY });
+    expect(daysBetween(TODAY, cool.median) / daysBetween(TODAY, born.median)).toBeCloseTo(2, 1);
+    const [first, last] = [1, 5].map((instar) => spinsOn({ kind: luna, instar, temperatureC: at, asOf: TODAY }));
+    expect(daysBetween(TODAY, first?.median ?? TODAY)).toBeCloseTo(0.9 * daysBetween(TODAY, born.median), 0);
+    expect(daysBetween(TODAY, last?.median ?? TODAY)).toBeCloseTo(0.1 * daysBetween(TODAY, born.median), 0);
+    // What is over is today.
+    expect(spinsOn({ kind: luna, bornOn: addDays(TODAY, -90), temperatureC: at, asOf: TODAY }).to).toBe(TODAY);
+    expect(refusalOf(() => spinsOn({ kind: luna, instar: 6, temperatureC: at, asOf: TODAY })).fields[0]?.path).toBe(
+      'instar',
+    );
+  });
+
+  it('come out of cocoons that waited by so many days after they are warm, and those held back later by what they were held', () => {
+    const cocoon = { id: 'c', sex: 'female' as const, on: addDays(TODAY, -200), count: 5 };
+    const woken = meeting({
+      kind: luna,
+      cocoons: [{ ...cocoon, warmOn: addDays(TODAY, 30) }],
+      temperatureC: at,
+      asOf: TODAY,
+    });
+    const days = daysBetween(TODAY, woken.female?.median ?? TODAY);
+    expect(days).toBeGreaterThan(30 + luna.wakeDays.min - 6);
+    expect(days).toBeLessThan(30 + luna.wakeDays.max);
+    const out = (coolDays: number) => {
+      const held = { ...cocoon, on: addDays(TODAY, -30), temperatureC: luna.holdC.value, coolDays };
+      return daysBetween(
+        TODAY,
+        meeting({ kind: luna, cocoons: [held], temperatureC: at, asOf: TODAY }).female?.median ?? TODAY,
+      );
+    };
+    expect(out(20)).toBeGreaterThan(out(0));
   });
 });

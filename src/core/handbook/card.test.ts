@@ -97,7 +97,7 @@ describe('dangers', () => {
     const { hazards } = of('tree-tarantula', 'Poecilotheria regalis');
     const silent = JOB_KINDS.filter((kind) => hazardsAt(hazards, JOBS[kind].nearness).length === 0);
     // Done from outside: an alarm is looked into, a label written, papers sent off.
-    expect(silent).toEqual(['alarm', 'look', 'label', 'papers']);
+    expect(silent).toEqual(['alarm', 'look', 'emerge', 'label', 'papers']);
     const millipede = of('millipede-tropical', 'Archispirostreptus gigas').hazards;
     const at = (exposure: 'open' | 'soil' | 'handle') => hazardsAt(millipede, exposure).map(({ id }) => id);
     expect([at('open'), at('soil'), at('handle')]).toEqual([[], ['allergy'], ['defence-liquid', 'allergy']]);

@@ -55,8 +55,8 @@ export const JOBS = {
   census: { ...STAYS, nearness: 'soil', waits: 'quiet', presses: false },
   'check-buried': { ...STAYS, nearness: 'soil' },
   look: { ...STAYS, isOfFounding: true, nearness: null },
-  hatch: { ...STAYS, nearness: 'open', isForSitters: true },
-  emerge: { ...STAYS, nearness: null, isForSitters: true },
+  hatch: { ...STAYS, nearness: 'open', presses: false, isForSitters: true },
+  emerge: { ...STAYS, nearness: null, presses: false, isForSitters: true },
   hold: { ...STAYS, nearness: 'open', isForSitters: true },
   pair: { ...STAYS, nearness: 'handle' },
   // The probe hangs in the box.

@@ -61,7 +61,10 @@ export async function flightOf(facts: FlightFacts): Promise<Flight | undefined> 
   const temperatureC =
     places.length > 0 ? Math.max(...places.map((place) => place.temperatureC)) : kind.warmth.referenceC.value;
   const told = group.map((resident) => ({ resident, ...cocoonOf(kind, resident, warmthOf(resident), facts) }));
-  const cocoons = told.flatMap(({ cocoon }) => cocoon ?? []);
+  const all = told.flatMap(({ cocoon }) => cocoon ?? []);
+  const spunAlready = all.filter((cocoon) => !cocoon.spins);
+  // Caterpillars are the next generation: they are asked about once nothing else is to come out.
+  const cocoons = spunAlready.length > 0 ? spunAlready : all;
   const meeting = cocoons.length > 0 ? await remembered({ kind, cocoons, temperatureC, asOf: today }) : null;
   const out = headsBySex(group.filter(({ stage }) => stage === 'adult'));
   const spun = told.flatMap(({ spins }) => spins ?? []);

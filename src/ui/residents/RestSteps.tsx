@@ -49,7 +49,7 @@ export function RestSteps({ resident, answer, kind, rest }: Props) {
   return (
     <View style={{ gap: space.s, marginTop: space.l }}>
       <Heading>{capital(REST_PHASE_WORDS[course.phase])}</Heading>
-      <Strong>{`${place}: now ${temperature.long(course.targetC)}, over about ${dayWords(course.endsOn, asOf)}`}</Strong>
+      <Strong>{`${placeNow(rest) ?? place}: now ${temperature.long(course.targetC)}, over about ${dayWords(course.endsOn, asOf)}`}</Strong>
       {alarms.map((each) => (
         <Body
           key={`${each.probeId} ${each.kind}`}
@@ -126,6 +126,13 @@ export function RestSteps({ resident, answer, kind, rest }: Props) {
       />
     </View>
   );
+}
+
+/** Where it is by the last step that was made, up or down; null before the first. */
+function placeNow({ course, place }: Rest): string | null {
+  if (course.phase === 'cold') return place;
+  const made = course.steps.findLast(({ what, doneOn }) => (what === 'cool' || what === 'warm') && doneOn !== null);
+  return made ? (made.place ?? 'Between two places') : null;
 }
 
 function stepWords({ what, targetC }: CourseStep, temperature: TemperatureWords): string {

@@ -50,7 +50,13 @@ const of = (profile: string, change: Partial<ColonyFacts>): ColonyFacts => ({
   rest: shippedRests.find((each) => each.profiles.includes(profile)) ?? null,
   ...change,
 });
-const resident = { id: 'r', called: 'Ember', scientificName: 'Myrmica rubra', form: 'colony' } as Resident;
+const resident = {
+  id: 'r',
+  called: 'Ember',
+  scientificName: 'Myrmica rubra',
+  form: 'colony',
+  profile: 'ant-small-temperate',
+} as Resident;
 const write = jest.fn(async () => true);
 beforeEach(() => {
   write.mockClear();
@@ -109,10 +115,10 @@ describe('a colony ahead', () => {
     expect(
       screen.getByText(/^91 % of its room is taken: split it now, and keep the old soil: it is full/),
     ).toBeTruthy();
-    expect(screen.getByText(/grown ones a week may be taken out for ever/)).toBeTruthy();
+    expect(screen.getByText(/grown ones a week may go from .* on; .*Keep 10 at any rate/)).toBeTruthy();
     fireEvent.click(screen.getByRole('button', { name: 'Tubs for a weekly need' }));
     fireEvent.change(screen.getByLabelText('Grown ones wanted a week'), { target: { value: '60' } });
-    expect(screen.getByText(/^\d+ tubs like this one: each gives about/)).toBeTruthy();
+    expect(await screen.findByText(/^\d+ tubs like this one: each gives about .* with 10 kept in it/)).toBeTruthy();
     // Nothing is said of a winter that it does not have.
     expect(screen.queryByText('Winter rest')).toBeNull();
   });
