@@ -31,15 +31,17 @@ export interface LayersForecast {
   weeks: ({ on: Day } & Band)[];
 }
 
-const DRAWS = 400;
+const DRAWS = 200;
 /** How far the lives of grown females of a kind lie apart, in logarithms. From memory */
 const LIFE_SPREAD = 0.3;
-const LONGEST_WEEKS = 520;
+/** Smaller shares of those alive are none. */
+const NOBODY = 1e-12;
 
 /**
  * The eggs that grown females lay while they live, as they are collected: no box limits what is taken out of it. A female lays at the
  * rate of her kind and warmth; some kinds lay more than others and live longer (each draw has its own), and who has lived for
  * long has less before her (her life is log-normal, longer than it has been so far).
+ * @source the mean of what is left of a log-normal time: Johnson, Kotz and Balakrishnan (1994), Continuous Univariate Distributions 1, ch. 14; from memory
  * @throws Refusal for kinds that do not lay by single females
  */
 export function layersForecast(question: LayersQuestion): LayersForecast {
@@ -60,32 +62,29 @@ export function layersForecast(question: LayersQuestion): LayersForecast {
     // Of all of them: a share of the females is alive after so many days.
     centre: Math.log(usual) + (LIFE_SPREAD / 2) * normalQuantile(evenAt(draw, ofLife)),
   }));
-  const alive = (centre: number, days: number) => {
-    const lives = (at: number) => (at <= 0 ? 1 : 1 - normalBelow((Math.log(at) - centre) / LIFE_SPREAD));
-    // Who is here has lived so long.
-    return lives(age + days) / Math.max(1e-9, lives(age));
+  const lives = (centre: number, days: number) =>
+    days <= 0 ? 1 : Math.max(NOBODY, normalBelow((centre - Math.log(days)) / LIFE_SPREAD));
+  // Who is here has lived so long: all that follows is of those.
+  const left = draws.map(({ centre }) => lives(centre, age));
+  const bands = (of: (draw: (typeof draws)[number], index: number) => number) =>
+    numbersOf(Float64Array.from(draws, of));
+  // In closed form: the day by which half of them are dead, and the days that are left to them on the mean.
+  const halfLife = bands(({ centre }, index) => {
+    const quantile = normalQuantile(1 - (left[index] ?? 1) / 2);
+    return Math.max(0, Math.exp(centre + LIFE_SPREAD * quantile) - age);
+  });
+  const meanDaysLeft = (centre: number, index: number) => {
+    const beyond = age <= 0 ? 1 : normalBelow((centre + LIFE_SPREAD ** 2 - Math.log(age)) / LIFE_SPREAD);
+    return Math.max(0, (Math.exp(centre + LIFE_SPREAD ** 2 / 2) * beyond) / (left[index] ?? 1) - age);
   };
-  const laid = (centre: number, week: number) => (alive(centre, 7 * week) + alive(centre, 7 * (week + 1))) / 2;
-  const bands = (of: (draw: (typeof draws)[number]) => number) => numbersOf(Float64Array.from(draws, of));
-  const halfLife = numbersOf(
-    Float64Array.from(draws, ({ centre }) => {
-      let days = 0;
-      while (alive(centre, days) > 0.5 && days < 7 * LONGEST_WEEKS) days += 1;
-      return days;
-    }),
+  // Share of each draw alive at the turn of each week.
+  const alive = Array.from({ length: weeks + 1 }, (_, week) =>
+    draws.map(({ centre }, index) => lives(centre, age + 7 * week) / (left[index] ?? 1)),
   );
-  const inAll = ({ rate, centre }: (typeof draws)[number]) => {
-    let sum = 0;
-    for (let week = 0; week < LONGEST_WEEKS; week += 1) {
-      const share = laid(centre, week);
-      if (share < 1e-3) break;
-      sum += share;
-    }
-    return females * rate * sum;
-  };
+  const laid = (week: number, index: number) => ((alive[week]?.[index] ?? 0) + (alive[week + 1]?.[index] ?? 0)) / 2;
   return {
     eggsPerWeek: bands(({ rate }) => females * rate),
-    eggsInAll: bands(inAll),
+    eggsInAll: bands(({ rate, centre }, index) => (females * rate * meanDaysLeft(centre, index)) / 7),
     livesUntil: {
       p10: addDays(asOf, Math.round(halfLife.p10)),
       median: addDays(asOf, Math.round(halfLife.median)),
@@ -93,7 +92,7 @@ export function layersForecast(question: LayersQuestion): LayersForecast {
     },
     weeks: Array.from({ length: weeks }, (_, week) => ({
       on: addDays(asOf, 7 * week),
-      ...bands(({ rate, centre }) => females * rate * laid(centre, week)),
+      ...bands(({ rate }, index) => females * rate * laid(week, index)),
     })),
   };
 }

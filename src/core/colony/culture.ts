@@ -3,16 +3,16 @@ import { leastGrown, usualCourse, type ColonyQuestion } from './project';
 /** A culture with fewer grown ones than this ends by chance: they do not meet, or one sex is missing. From memory */
 const KEEP_BACK = 10;
 /** Of so many courses so many may fall under that in three years. Chosen here: 5 % */
-const COURSES = 200;
-const MAY_FALL = 10;
+const COURSES = 100;
+const MAY_FALL = 5;
 const OUTLIVED_WEEKS = 156;
 /** How far the usual course is tried: it does not shrink from one year to the next. */
 const TRIED_WEEKS = 104;
 /** A culture that loses more than this from one year to the next does not bear its harvest. Chosen here */
 const LOST_IN_A_YEAR = 0.02;
 const HALVINGS = 30;
-/** All courses are dear to follow: the harvest is told to a hundredth of itself. */
-const FEW_HALVINGS = 7;
+/** All courses are dear to follow: the harvest is told to some hundredths of itself. */
+const FEW_HALVINGS = 6;
 /** A culture grows fastest about half of what it settles at (logistic law): from then on it bears. */
 const HALF = 0.5;
 const LONGEST_WEEKS = 104;
