@@ -13,7 +13,7 @@ import { Body, Soft } from '../components/Words';
 import { fonts, space, stroke, type } from '../theme/tokens';
 import { dayWords } from '@/words/days';
 import { calledWords } from '@/words/residents';
-import { monthsAfter, type MarkKind } from './calendarDays';
+import { inLane, monthsAfter, type MarkKind } from './calendarDays';
 import { markInk, markWords, openMark } from './marks';
 import { useResidentOf } from './useResidentOf';
 import { windowCurve } from './windowCurve';
@@ -31,7 +31,7 @@ export function MarkRidges({ seasons, kind }: { seasons: Seasons; kind: MarkKind
   const [width, setWidth] = useState(0);
   const likeliest = ({ median, from }: SeasonMark) => median ?? from;
   const own = seasons.marks
-    .filter((mark) => mark.kind === kind)
+    .filter((mark) => inLane(kind).includes(mark.kind))
     .sort((a, b) => likeliest(a).localeCompare(likeliest(b)));
   const drawn = useGrowing(own.length, FIRST_ROWS, MORE_ROWS);
   if (own.length === 0) return <Body>Nothing of this is foreseen within a year.</Body>;
@@ -57,7 +57,7 @@ export function MarkRidges({ seasons, kind }: { seasons: Seasons; kind: MarkKind
 const HILLS = 'The higher the hill, the likelier the day; the stroke is the likeliest.';
 const FOOT: Partial<Record<MarkKind, string>> = {
   move: 'The bar is when it can be made, the stroke the day that is planned.',
-  pair: 'The stroke is the night on which both sexes are likeliest out.',
+  hatch: 'Eggs, moths and first workers: the higher the hill, the likelier the day. A stroke alone is a night to pair.',
   rest: 'The bar is the rest, from its first cooling until it is warm again.',
 };
 

@@ -5,7 +5,7 @@ import type { Seasons } from '@/contract/plan';
 import type { Day } from '@/core/measure/day';
 import { makeStyles } from '../components/useStyles';
 import { fonts, space, stroke, target, type } from '../theme/tokens';
-import { headlinesOn, isAway, laneTitle, minutesOn, weeksOfMonth, type MarkKind } from './calendarDays';
+import { headlinesOn, isAway, MARK_TITLES, minutesOn, weeksOfMonth, type MarkKind } from './calendarDays';
 
 /** What stands in a day: a letter for each kind of thing that is likeliest then. */
 const LETTERS: Record<MarkKind, string> = {
@@ -71,7 +71,7 @@ function DayCell({ seasons, day, most, isChosen, onChoose }: CellProps) {
   const marks = headlinesOn(seasons, day);
   const letters = [...new Set(marks.flatMap(({ kind }) => LETTERS[kind] ?? []))];
   const away = isAway(seasons, day);
-  const said = [...new Set(marks.map(({ kind }) => laneTitle(kind)))];
+  const said = [...new Set(marks.map(({ kind }) => MARK_TITLES[kind]))];
   const label = [`${Number(day.slice(8))}`, `${minutes} minutes`, ...said, ...(away ? ['nobody there'] : [])].join(
     ', ',
   );

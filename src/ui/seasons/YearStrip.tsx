@@ -21,7 +21,7 @@ const SMOOTH_DAYS = 7;
 export function YearStrip({ seasons }: { seasons: Seasons }) {
   const height = TOP + LANES.length * LANE + SOIL;
   const counts = LANES.map(
-    ({ kind, title }) => `${seasons.marks.filter((mark) => mark.kind === kind).length} ${title.toLowerCase()}`,
+    ({ kinds, title }) => `${seasons.marks.filter((mark) => kinds.includes(mark.kind)).length} ${title.toLowerCase()}`,
   );
   const busiest = Math.round(Math.max(...seasons.minutes));
   return (
@@ -69,9 +69,9 @@ function Strip({ seasons, width, height }: { seasons: Seasons; width: number; he
           ) : null}
         </G>
       ))}
-      {LANES.map(({ kind, title }, lane) => {
+      {LANES.map(({ kind, kinds, title }, lane) => {
         const top = TOP + lane * LANE;
-        const own = marks.filter((mark) => mark.kind === kind).sort((a, b) => a.from.localeCompare(b.from));
+        const own = marks.filter((mark) => kinds.includes(mark.kind)).sort((a, b) => a.from.localeCompare(b.from));
         return (
           <G key={kind}>
             <Line x1={0} x2={width} y1={top + LANE} y2={top + LANE} stroke={colors.line} />

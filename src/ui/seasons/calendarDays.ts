@@ -4,19 +4,30 @@ import { parseISO } from 'date-fns/parseISO';
 
 export type MarkKind = SeasonMark['kind'];
 
-/** What is drawn in lanes, one below the other, and how each is called. */
-export const LANES: { kind: MarkKind; title: string; one: string }[] = [
-  { kind: 'move', title: 'Moves', one: 'move' },
-  { kind: 'outgrown', title: 'Outgrown', one: 'outgrown home' },
-  { kind: 'moult', title: 'Moults', one: 'moult' },
-  { kind: 'hatch', title: 'Hatching', one: 'hatch' },
-  { kind: 'emerge', title: 'Moths', one: 'moths' },
-  { kind: 'pair', title: 'Pairing', one: 'pairing night' },
-  { kind: 'workers', title: 'First workers', one: 'first workers' },
-  { kind: 'rest', title: 'Rest', one: 'winter rest' },
+/** What is drawn in lanes, one below the other: some kinds share one. */
+export const LANES: { kind: MarkKind; kinds: readonly MarkKind[]; title: string }[] = [
+  { kind: 'move', kinds: ['move'], title: 'Moves' },
+  { kind: 'outgrown', kinds: ['outgrown'], title: 'Outgrown' },
+  { kind: 'moult', kinds: ['moult'], title: 'Moults' },
+  { kind: 'hatch', kinds: ['hatch', 'emerge', 'pair', 'workers'], title: 'Hatching' },
+  { kind: 'rest', kinds: ['rest'], title: 'Rest' },
 ];
 
-export const laneTitle = (kind: MarkKind) => LANES.find((lane) => lane.kind === kind)?.one ?? kind;
+/** The kinds of marks in the lane of one. */
+export const inLane = (kind: MarkKind): readonly MarkKind[] =>
+  LANES.find((lane) => lane.kind === kind)?.kinds ?? [kind];
+
+/** One mark of each kind. */
+export const MARK_TITLES: Record<MarkKind, string> = {
+  move: 'move',
+  outgrown: 'outgrown home',
+  moult: 'moult',
+  hatch: 'hatch',
+  emerge: 'moths come out',
+  pair: 'pairing night',
+  workers: 'first workers',
+  rest: 'winter rest',
+};
 
 /** Minutes of work of a day; 0 outside the year that was worked out. */
 export const minutesOn = ({ from, minutes }: Seasons, day: Day): number => minutes[daysBetween(from, day)] ?? 0;
