@@ -1,3 +1,4 @@
+import { backupBoard } from './backup';
 import { changes } from './changes';
 import { z } from 'zod';
 import { broodBoard } from './broods';
@@ -423,6 +424,11 @@ export const recordEndpoints = {
     ...routes.colonies,
     summary: 'Colonies and cultures side by side: room, the day to split, what may be taken out, what counts say.',
     reply: colonyBoard,
+  },
+  backups: {
+    ...routes.backups,
+    summary: 'The backups that are kept, the last that was proven by a trial restore, and whether one is late.',
+    reply: backupBoard,
   },
   broods: {
     ...routes.broods,

@@ -157,6 +157,7 @@ export const routes = {
   absenceSheet: { method: 'get', path: '/api/absences/:id/sheet' },
   openSitterPage: { method: 'post', path: '/api/absences/:id/page' },
   sitterPage: { method: 'get', path: '/api/sitter/:secret' },
+  backups: { method: 'get', path: '/api/backups' },
   keepers: { method: 'get', path: '/api/keepers' },
   addKeeper: { method: 'post', path: '/api/keepers' },
   changeKeeper: { method: 'patch', path: '/api/keepers/:id' },

@@ -4,6 +4,8 @@ import compression from 'compression';
 import express, { type Express, type Request, type RequestHandler, type Response } from 'express';
 import helmet from 'helmet';
 import morgan from 'morgan';
+import type { BackupKeeper } from './backup/keeping';
+import { backupRoutes } from './backup/routes';
 import { eventHub } from './events';
 import { failures, jsonOnly, unknownAddress } from './http/failures';
 import { loggedUrl } from './http/loggedUrl';
@@ -13,6 +15,7 @@ import { Problem } from './http/problem';
 import { readyAnswers } from './http/readyAnswers';
 import { openApiDocument } from './openapi';
 import { aboutHandlers } from './resources/about';
+import { backupHandlers } from './backup/handlers';
 import { absenceHandlers, sheetPdfRoute } from './resources/absences';
 import { airHandlers } from './resources/air';
 import { calendarRoutes } from './resources/calendarFile';
@@ -65,6 +68,8 @@ export interface AppOptions extends Deps {
   log?: boolean;
   /** Names beside those of this computer under which it answers: a proxy brings keepers in. */
   hosts?: readonly string[];
+  /** Makes backups and keeps them; left out, none are kept. */
+  backups?: BackupKeeper | undefined;
   /** What only tests may ask, given what tells the open pages of a new time and a new house. */
   testControls?: ((tell: () => void) => RequestHandler) | undefined;
   /** So often it looks whether today's round is to be worked out anew, before anybody asks; left out, it waits. ms */
@@ -90,10 +95,14 @@ export function createApp(options: AppOptions): Express {
   );
   if (options.log) app.use(requestLog());
   app.use(ownHosts(options.hosts ?? []));
+  const events = eventHub(options.clock);
+  const backups = backupRoutes(options, options.backups, events.tellWritten);
+  app.get('/api/backup', backups.download);
+  app.get('/api/backups/:name', backups.kept);
+  app.post('/api/restore', backups.bringIn);
   // A list of 10,000 rows is larger than anything else that is sent.
   app.use('/api/lists', jsonOnly, express.json({ limit: '8mb', strict: false }));
   app.use('/api', jsonOnly, express.json({ limit: '1mb', strict: false }), refuseWhenFull(options));
-  const events = eventHub(options.clock);
   app.get('/api/events', events.stream);
   app.use('/api', events.watch, compression());
   app.get('/api/homes/:id/photo', photoRoute(options, readPhoto));
@@ -117,6 +126,7 @@ export function createApp(options: AppOptions): Express {
   });
   const handlers: Handlers = {
     ...aboutHandlers(options),
+    ...backupHandlers(options.backups),
     ...shelfHandlers(options),
     ...homeHandlers(options),
     ...changesHandlers(options),

@@ -2,6 +2,7 @@ import path from 'node:path';
 import { forgetTouched } from './house/touched';
 import { checkShippedData } from '@/contract/shippedData';
 import { createApp } from './app';
+import { backupKeeper, keepBackingUp } from './backup/keeping';
 import { startDevices } from './devices/devices';
 import { scoreKeeper } from './resources/scores';
 import { keepScoring } from './scores/keeping';
@@ -40,6 +41,13 @@ function testClock({ VB_TEST, VB_NOW }: NodeJS.ProcessEnv): SettableClock | unde
   return settableClock(start);
 }
 
+/** Where backups are kept: in a folder of choice, else beside the data; of a house that is in no folder, nowhere. */
+function backupFolder({ VB_BACKUPS, VB_DATA, DATABASE_URL }: NodeJS.ProcessEnv): string | undefined {
+  if (VB_BACKUPS) return path.resolve(VB_BACKUPS);
+  if (VB_DATA === 'memory' || DATABASE_URL) return undefined;
+  return path.resolve(VB_DATA ?? path.join(ROOT, '.data'), 'backups');
+}
+
 /** What the environment asks for. */
 function settings(environment: NodeJS.ProcessEnv) {
   return {
@@ -49,6 +57,7 @@ function settings(environment: NodeJS.ProcessEnv) {
     databaseUrl: environment.DATABASE_URL,
     mqttPort: portOf(environment.VB_MQTT_PORT, 'VB_MQTT_PORT'),
     mqttUrl: environment.VB_MQTT_URL,
+    backups: backupFolder(environment),
     hosts: (environment.VB_HOSTS ?? '').split(',').flatMap((each: string) => each.trim() || []),
     testClock: testClock(environment),
   };
@@ -112,6 +121,8 @@ async function main(): Promise<void> {
   // A test asks when it asks.
   if (!wanted.testClock) keepScoring(scoreKeeper({ database, clock }));
   const devices = await startDevices({ database, clock }, wanted.mqttPort, wanted.mqttUrl);
+  const keeper = wanted.backups ? backupKeeper({ database, clock, version, folder: wanted.backups }) : undefined;
+  if (keeper && !wanted.testClock) keepBackingUp(keeper);
   const onDisk = !wanted.databaseUrl && wanted.data !== 'memory';
   const app = createApp({
     database,
@@ -120,6 +131,7 @@ async function main(): Promise<void> {
     webFolder: path.join(ROOT, 'dist'),
     diskIsFull: onDisk ? () => !hasRoomToWrite(wanted.data) : undefined,
     log: true,
+    backups: keeper,
     hosts: wanted.hosts,
     // A test asks when it asks.
     readyEveryMs: wanted.testClock ? undefined : 2000,

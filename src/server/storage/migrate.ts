@@ -19,11 +19,15 @@ function migrations(): Migration[] {
     .map((name) => ({ number: Number(name.slice(0, 3)), name }));
 }
 
+/** The number of the last script that this program knows. */
+export const newestMigration = (): number => migrations().at(-1)?.number ?? 0;
+
 /**
  * Brings the tables to the state this program needs: all missing scripts in one transaction, or none.
+ * @param upTo an earlier state, for what was written then
  * @throws when the data was last written by a newer program.
  */
-export async function migrate(database: Database): Promise<void> {
+export async function migrate(database: Database, upTo = Infinity): Promise<void> {
   await database.transaction(async (queries) => {
     // On a shared server two programs may start at once; the second waits here for the first.
     await queries.query('SELECT pg_advisory_xact_lock(4870)');
@@ -33,9 +37,9 @@ export async function migrate(database: Database): Promise<void> {
     );
     const rows = await queries.query<{ number: number }>('SELECT number FROM schema_migration');
     const applied = new Set(rows.map((row) => row.number));
-    const known = migrations();
+    const known = migrations().filter(({ number }) => number <= upTo);
     const newest = Math.max(0, ...applied);
-    if (newest > (known.at(-1)?.number ?? 0)) {
+    if (newest > newestMigration()) {
       throw new Error(`The data was written by a newer Verdant Burrow (migration ${newest}). Update this program.`);
     }
     for (const { number, name } of known.filter((each) => !applied.has(each.number))) {

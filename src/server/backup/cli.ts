@@ -1,0 +1,127 @@
+import fs from 'node:fs';
+import path from 'node:path';
+import { systemClock } from '../clock';
+import { packageFacts, ROOT } from '../root';
+import { openDataFolder } from '../storage/dataFolder';
+import type { Database } from '../storage/database';
+import { migrate } from '../storage/migrate';
+import { openFolder, openMemory } from '../storage/pglite';
+import { openPostgres } from '../storage/postgres';
+import { restore } from './restore';
+import { tablesOf } from './tables';
+import { writeBackup } from './write';
+
+const USAGE = `usage: bin/backup FILE                writes everything that is kept into a file
+       bin/restore FILE [--instead]   puts a file into an empty house, or in the place of this one
+       bin/restore --try FILE         restores a file on trial, and says whether it is whole
+The house is the one in VB_DATA (${path.join(ROOT, '.data')}), or of the server in DATABASE_URL.`;
+
+const dataFolder = () => path.resolve(process.env.VB_DATA ?? path.join(ROOT, '.data'));
+
+async function backup(file: string): Promise<void> {
+  const database = await open();
+  try {
+    await migrate(database);
+    const { tables } = await writeBackup(database, path.resolve(file), {
+      program: packageFacts.version,
+      madeAt: systemClock.now(),
+    });
+    console.log(`${tables.reduce((sum, { rows }) => sum + rows, 0)} rows of ${tables.length} tables are in ${file}.`);
+  } finally {
+    await database.close();
+  }
+}
+
+async function open(): Promise<Database> {
+  const { DATABASE_URL } = process.env;
+  return DATABASE_URL ? openPostgres(DATABASE_URL) : openFolder(openDataFolder(dataFolder()));
+}
+
+/** Into an empty house; instead of one that is not, into a new cluster beside it, which takes its place once it is whole. */
+async function bringIn(file: string, isInstead: boolean): Promise<void> {
+  const { DATABASE_URL } = process.env;
+  const folder = dataFolder();
+  if (!DATABASE_URL && isInstead && fs.existsSync(path.join(folder, 'cluster'))) return bringInBeside(file, folder);
+  const database = await open();
+  try {
+    await migrate(database);
+    if (!isInstead && (await holdsAnything(database)))
+      throw new Error('That house is not empty. Say --instead to put the file in its place.');
+    await restoreAndSay(database, file);
+  } finally {
+    await database.close();
+  }
+}
+
+/** The cluster that was there is kept under another name, also where it can no longer be opened. */
+async function bringInBeside(file: string, folder: string): Promise<void> {
+  const lock = openLocked(folder);
+  const beside = path.join(folder, 'cluster.restored');
+  try {
+    fs.rmSync(beside, { recursive: true, force: true });
+    const scratch = { cluster: beside, draft: `${beside}.new`, isNew: true, release: () => undefined };
+    const database = await openFolder(scratch);
+    try {
+      await migrate(database);
+      await restoreAndSay(database, file);
+    } finally {
+      await database.close();
+    }
+    const aside = path.join(folder, `cluster.before-${systemClock.now().replace(/[:.]/g, '-')}`);
+    fs.renameSync(path.join(folder, 'cluster'), aside);
+    fs.renameSync(beside, path.join(folder, 'cluster'));
+    console.log(`What was there is kept in ${aside}: throw it away once all is well.`);
+  } finally {
+    fs.rmSync(beside, { recursive: true, force: true });
+    lock();
+  }
+}
+
+/** Keeps others out of a folder whose cluster may be damaged. */
+function openLocked(folder: string): () => void {
+  const { release } = openDataFolder(folder);
+  return release;
+}
+
+async function restoreAndSay(database: Database, file: string): Promise<void> {
+  const { rows, madeAt } = await restore(database, path.resolve(file));
+  console.log(`${rows} rows of ${madeAt.slice(0, 10)} are in the house.`);
+}
+
+async function holdsAnything(database: Database): Promise<boolean> {
+  for (const { name } of await tablesOf(database)) {
+    if (name === 'meta') continue;
+    if ((await database.query(`SELECT 1 FROM "${name}" LIMIT 1`)).length > 0) return true;
+  }
+  return false;
+}
+
+async function tryOut(file: string): Promise<void> {
+  const database = await openMemory();
+  try {
+    await migrate(database);
+    await restoreAndSay(database, file);
+  } finally {
+    await database.close();
+  }
+}
+
+async function main([command = '', ...rest]: string[]): Promise<void> {
+  const flags = rest.filter((each) => each.startsWith('--'));
+  const [file, ...more] = rest.filter((each) => !each.startsWith('--'));
+  const isKnown = flags.every((each) => command === 'restore' && ['--instead', '--try'].includes(each));
+  if (file === undefined || more.length > 0 || !isKnown) {
+    console.error(USAGE);
+    process.exit(2);
+  }
+  if (command === 'backup') return backup(file);
+  return flags.includes('--try') ? tryOut(file) : bringIn(file, flags.includes('--instead'));
+}
+
+main(process.argv.slice(2)).then(
+  () => process.exit(0),
+  (error: unknown) => {
+    console.error(error instanceof Error ? error.message : String(error));
+    process.exit(1);
+  },
+);

@@ -1,0 +1,145 @@
+import { createHash } from 'node:crypto';
+import readline from 'node:readline';
+import { PassThrough, type Readable } from 'node:stream';
+import yauzl, { type Entry, type ZipFile } from 'yauzl';
+import { fileOf, FORMAT, MANIFEST, manifest, type Manifest } from './manifest';
+
+/** What is wrong with a file that is brought as a backup, in words for its keeper. */
+export class BadBackup extends Error {}
+
+/** Larger than any house: what unpacks to more is no backup. Bytes, chosen here */
+const MOST_BYTES = 2 ** 31;
+const MANIFEST_BYTES = 2 ** 20;
+/** Rows of JSON shrink to a twentieth; what shrinks more than this is a bomb. Chosen here */
+const MOST_RATIO = 200;
+
+/** A backup that was opened: what it says of itself, and the rows of each of its tables. */
+export interface OpenBackup {
+  manifest: Manifest;
+  /** The lines of a table, with its sum, its size and its number of rows checked once the last was read. @throws BadBackup */
+  lines(table: string): AsyncGenerator<string>;
+  close(): void;
+}
+
+/**
+ * Opens a file and looks at everything that can be known before its rows are read: that it is a zip, whole, with a manifest of this
+ * format, with the files that the manifest names and no others, of the sizes it names.
+ * @throws BadBackup with what is wrong
+ */
+export async function openBackup(file: string): Promise<OpenBackup> {
+  const zip = await opened(file);
+  try {
+    const entries = await entriesOf(zip);
+    const told = await manifestIn(zip, entries);
+    const names = new Set([MANIFEST, ...told.tables.map(({ name }) => fileOf(name))]);
+    const foreign = [...entries.keys()].find((name) => !names.has(name));
+    if (foreign !== undefined) throw new BadBackup(`It holds ${foreign}, which its manifest does not name.`);
+    for (const { name, bytes } of told.tables) {
+      const entry = entries.get(fileOf(name));
+      if (!entry) throw new BadBackup(`The rows of ${name} are missing.`);
+      if (entry.uncompressedSize !== bytes)
+        throw new BadBackup(`The rows of ${name} should be ${bytes} bytes, and are ${entry.uncompressedSize}.`);
+    }
+    return {
+      manifest: told,
+      lines: (table) => checkedLines(zip, entries, told, table),
+      close: () => zip.close(),
+    };
+  } catch (error) {
+    zip.close();
+    throw error;
+  }
+}
+
+async function opened(file: string): Promise<ZipFile> {
+  try {
+    return await yauzl.openPromise(file, { lazyEntries: true, autoClose: false, validateEntrySizes: true });
+  } catch (error) {
+    throw new BadBackup('It is no backup, or was cut off: it cannot be opened as a zip file.', { cause: error });
+  }
+}
+
+/** The files in it by their names; none of them out of its folder, none so large that it would fill the disk. */
+async function entriesOf(zip: ZipFile): Promise<Map<string, Entry>> {
+  const entries = new Map<string, Entry>();
+  let bytes = 0;
+  try {
+    for await (const entry of zip.eachEntry()) {
+      const { fileName, uncompressedSize, compressedSize } = entry;
+      if (entries.has(fileName)) throw new BadBackup(`It holds ${fileName} twice.`);
+      bytes += uncompressedSize;
+      if (bytes > MOST_BYTES) throw new BadBackup('It unpacks to more than 2 GB: that is no house.');
+      if (uncompressedSize > MANIFEST_BYTES && uncompressedSize > MOST_RATIO * compressedSize)
+        throw new BadBackup(`${fileName} unpacks to ${MOST_RATIO} times its size and more: it is not opened.`);
+      entries.set(fileName, entry);
+    }
+  } catch (error) {
+    if (error instanceof BadBackup) throw error;
+    throw new BadBackup('What it holds cannot be read: a name leads out of it, or it was cut off.', { cause: error });
+  }
+  return entries;
+}
+
+async function manifestIn(zip: ZipFile, entries: ReadonlyMap<string, Entry>): Promise<Manifest> {
+  const entry = entries.get(MANIFEST);
+  if (!entry || entry.uncompressedSize > MANIFEST_BYTES)
+    throw new BadBackup('It has no manifest of its own: it was not made by this program.');
+  const parts: Buffer[] = [];
+  for await (const part of await streamOf(zip, entry)) parts.push(part as Buffer);
+  const text = Buffer.concat(parts).toString('utf8');
+  const parsed = manifest.safeParse(jsonIn(text));
+  if (parsed.success) return parsed.data;
+  const [issue] = parsed.error.issues;
+  const place = issue?.path.join('.') ?? '';
+  throw new BadBackup(
+    place === 'format' || place === ''
+      ? `Its manifest is not one of ${FORMAT}.`
+      : `Its manifest is damaged at ${place}: ${issue?.message ?? ''}`,
+  );
+}
+
+function jsonIn(text: string): unknown {
+  try {
+    return JSON.parse(text);
+  } catch {
+    return undefined;
+  }
+}
+
+async function streamOf(zip: ZipFile, entry: Entry): Promise<Readable> {
+  try {
+    return await zip.openReadStreamPromise(entry);
+  } catch (error) {
+    throw new BadBackup(`${entry.fileName} cannot be read.`, { cause: error });
+  }
+}
+
+async function* checkedLines(
+  zip: ZipFile,
+  entries: ReadonlyMap<string, Entry>,
+  { tables }: Manifest,
+  name: string,
+): AsyncGenerator<string> {
+  const told = tables.find((each) => each.name === name);
+  const entry = entries.get(fileOf(name));
+  if (!told || !entry) return;
+  const sum = createHash('sha256');
+  const source = await streamOf(zip, entry);
+  const counted = new PassThrough();
+  let problem: unknown;
+  source.on('error', (error) => {
+    problem = error;
+    counted.end();
+  });
+  source.on('data', (part: Buffer) => sum.update(part));
+  source.pipe(counted);
+  let rows = 0;
+  for await (const line of readline.createInterface({ input: counted, crlfDelay: Infinity })) {
+    rows += 1;
+    yield line;
+  }
+  if (problem !== undefined || rows !== told.rows || sum.digest('hex') !== told.sha256)
+    throw new BadBackup(`The rows of ${name} are not what was written: the file was cut off or changed.`, {
+      cause: problem,
+    });
+}
