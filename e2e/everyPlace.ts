@@ -338,6 +338,13 @@ export const PLACES: { name: string; open: (page: Page) => Promise<void> }[] = [
       await page.getByRole('heading', { name: 'Refusals' }).waitFor();
     },
   },
+  {
+    name: 'the backups',
+    open: async (page) => {
+      await page.goto('/backup');
+      await page.getByRole('heading', { name: 'Bring a house in' }).waitFor();
+    },
+  },
   { name: 'the profiles', open: async (page) => void (await page.goto('/profiles')) },
   { name: 'one profile', open: async (page) => void (await page.goto('/profiles/tree-tarantula')) },
   {

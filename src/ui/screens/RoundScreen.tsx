@@ -1,5 +1,5 @@
 import { router } from 'expo-router';
-import { useMemo, useState } from 'react';
+import { Suspense, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { useHouse } from '@/client/house';
 import { usePreferences } from '@/client/preferences';
@@ -18,6 +18,7 @@ import { Tip } from '../components/Tip';
 import { useGrowing } from '../components/useGrowing';
 import { ExampleNotice } from '../first/ExampleNotice';
 import { BeginHere } from '../first/BeginHere';
+import { LateBackup } from './lazyForms';
 import { LeaveAloneList } from '../round/LeaveAloneList';
 import { KeptOnPhone } from '../round/KeptOnPhone';
 import { Unworkable } from '../round/Unworkable';
@@ -78,6 +79,9 @@ export function RoundScreen({ chosenHomeId }: { chosenHomeId?: string | undefine
       <RoundFilter shelves={shelves} />
       <RoundProgress sections={sections} />
       <KeptOnPhone />
+      <Suspense>
+        <LateBackup today={round.on} />
+      </Suspense>
       <Unworkable rows={round.unworkable} />
       {isWide ? null : <ExampleNotice />}
       {residents.length === 0 ? <NobodyYet isWide={isWide} /> : null}

@@ -38,6 +38,10 @@ export function SettingsScreen() {
           <Strong>Rooms and probes</Strong>
           <Soft>The air of each room, sensors and their tokens, files of loggers.</Soft>
         </ListRow>
+        <ListRow label="Backup" onPress={() => router.push('/backup')}>
+          <Strong>Backup</Strong>
+          <Soft>The whole house as one file: saved, kept every day, brought in again.</Soft>
+        </ListRow>
         <ListRow label="How true the forecasts came" onPress={() => router.push('/scores')}>
           <Strong>How true the forecasts came</Strong>
           <Soft>How often windows held in this house, and what was learned from it.</Soft>

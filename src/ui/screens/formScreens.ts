@@ -8,6 +8,8 @@ export { CompareScreen } from './CompareScreen';
 export { HomeScreen } from './HomeScreen';
 export { YearPane } from '../seasons/AheadBoard';
 export { AwayScreen } from './AwayScreen';
+export { BackupScreen } from './BackupScreen';
+export { LateBackup } from '../round/LateBackup';
 export { KeepersScreen } from './KeepersScreen';
 export { MoveScreen } from './MoveScreen';
 export { SitterScreen } from './SitterScreen';

@@ -56,6 +56,8 @@ export const MoveScreen = later((all) => all.MoveScreen);
 export const SitterScreen = later((all) => all.SitterScreen);
 export const ItemScreen = later((all) => all.ItemScreen);
 export const OrdersScreen = later((all) => all.OrdersScreen);
+export const BackupScreen = later((all) => all.BackupScreen);
+export const LateBackup = later((all) => all.LateBackup);
 export const ScoresScreen = later((all) => all.ScoresScreen);
 export const ResidentsScreen = later((all) => all.ResidentsScreen);
 export const EditHomeScreen = later((all) => all.EditHomeScreen);

@@ -1,0 +1,5 @@
+import { BackupScreen } from '@/ui/screens/lazyForms';
+
+export default function BackupRoute() {
+  return <BackupScreen />;
+}

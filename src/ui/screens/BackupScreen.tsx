@@ -1,0 +1,137 @@
+import { useRef, useState } from 'react';
+import { View } from 'react-native';
+import { call } from '@/client/api';
+import { BACKUP_ADDRESS, bringHouseIn, keptAddress } from '@/client/backupFile';
+import { problemOf, useHouse } from '@/client/house';
+import { useCall } from '@/client/useCall';
+import type { BackupBoard } from '@/contract/backup';
+import { backupWords, broughtWords, sizeWords } from '@/words/backup';
+import { dayWords } from '@/words/days';
+import { capital } from '@/words/text';
+import { useLoadState } from '../components/LoadState';
+import { PaneHeader } from '../components/PaneHeader';
+import { Screen } from '../components/Screen';
+import { Body, Heading, Soft, Strong, Title } from '../components/Words';
+import { Button } from '../kit/Button';
+import { ListRow } from '../kit/ListRow';
+import { useConfirm } from '../kit/useConfirm';
+import { Waiting } from '../kit/Waiting';
+import { space } from '../theme/tokens';
+
+/** Everything the house keeps as one file: taken out, kept every day, and brought in again. */
+export function BackupScreen() {
+  const today = useHouse((house) => house.round?.on ?? '');
+  const loading = useLoadState();
+  const { answer, problem } = useCall(today, () => call('backups', {}));
+  if (loading) return <Screen>{loading}</Screen>;
+  return (
+    <Screen>
+      <PaneHeader back="/settings" title="More" />
+      <Title>Backup</Title>
+      <Body>
+        One file holds everything: records, photos, your own profiles and cards, readings, settings. It is a zip of
+        plain text that other programs can read too.
+      </Body>
+      <View style={{ gap: space.m, marginVertical: space.l }}>
+        <Button title="Save the house as a file" onPress={() => download(BACKUP_ADDRESS)} />
+      </View>
+      <Heading>Every day</Heading>
+      {answer ? <Kept board={answer} today={today} /> : <Waiting problem={problem}>Looking into the folder…</Waiting>}
+      <Heading style={{ marginTop: space.xl }}>Bring a house in</Heading>
+      <BringIn today={today} />
+    </Screen>
+  );
+}
+
+/** The browser saves what lies there, by the name that the server gives it. */
+function download(address: string): void {
+  const link = document.createElement('a');
+  link.href = address;
+  link.download = '';
+  link.click();
+}
+
+function Kept({ board, today }: { board: BackupBoard; today: string }) {
+  const words = backupWords(board, today);
+  return (
+    <View style={{ gap: space.xs }}>
+      {board.isLate || board.problem !== null ? <Strong role="alert">{words}</Strong> : <Body>{words}</Body>}
+      {board.folder === null ? null : <Soft>{`Kept in ${board.folder}: 7 days, 4 weeks, 12 months.`}</Soft>}
+      {board.backups.map(({ name, day, bytes }) => (
+        <ListRow
+          key={name}
+          label={`Save the backup of ${dayWords(day, today)} as a file`}
+          onPress={() => download(keptAddress(name))}
+        >
+          <Strong>{capital(dayWords(day, today))}</Strong>
+          <Soft>{sizeWords(bytes)}</Soft>
+        </ListRow>
+      ))}
+    </View>
+  );
+}
+
+function BringIn({ today }: { today: string }) {
+  const isEmpty = useHouse((house) => house.homes.length === 0 && house.residents.length === 0);
+  const input = useRef<HTMLInputElement>(null);
+  const { ask, dialog } = useConfirm();
+  const [said, setSaid] = useState<{ text: string; isProblem: boolean }>();
+  const [isWorking, setWorking] = useState(false);
+  const bring = async (file: File, isInstead: boolean) => {
+    setWorking(true);
+    setSaid(undefined);
+    try {
+      const { rows, madeAt, keptAs } = await bringHouseIn(file, isInstead);
+      setSaid({ text: broughtWords(rows, madeAt, keptAs, today), isProblem: false });
+      await useHouse.getState().load();
+    } catch (error) {
+      setSaid({ text: problemOf(error), isProblem: true });
+    } finally {
+      setWorking(false);
+    }
+  };
+  const chosen = (file: File | undefined) => {
+    if (!file) return;
+    if (isEmpty) return void bring(file, false);
+    ask({
+      title: 'Put it in the place of this house?',
+      text: `Everything here gives way to ${file.name}. What is here is kept aside as a file first.`,
+      act: 'Put it in its place',
+      run: () => bring(file, true),
+    });
+  };
+  return (
+    <View style={{ gap: space.m }}>
+      <Body>
+        {isEmpty
+          ? 'This house is empty: a backup of another, or of this one, can be brought in.'
+          : 'A backup takes the place of what is here; that is kept aside as a file first.'}
+      </Body>
+      <input
+        ref={input}
+        type="file"
+        accept=".zip,application/zip"
+        aria-label="File of a house"
+        style={{ display: 'none' }}
+        onChange={(event) => {
+          chosen(event.target.files?.[0]);
+          event.target.value = '';
+        }}
+      />
+      <Button
+        rank="second"
+        title={isWorking ? 'Bringing it in…' : 'Choose the file'}
+        disabled={isWorking}
+        onPress={() => input.current?.click()}
+      />
+      {said ? (
+        said.isProblem ? (
+          <Strong role="alert">{said.text}</Strong>
+        ) : (
+          <Body role="status">{said.text}</Body>
+        )
+      ) : null}
+      {dialog}
+    </View>
+  );
+}
