@@ -3,13 +3,14 @@ import { forgetTouched } from './house/touched';
 import { checkShippedData } from '@/contract/shippedData';
 import { createApp } from './app';
 import { backupKeeper, keepBackingUp } from './backup/keeping';
+import { wayBack } from './backup/newest';
 import { startDevices } from './devices/devices';
 import { scoreKeeper } from './resources/scores';
 import { keepScoring } from './scores/keeping';
 import { settableClock, systemClock, type SettableClock } from './clock';
 import { seedDemo } from './demo';
 import { packageFacts, ROOT } from './root';
-import { hasRoomToWrite, openDataFolder } from './storage/dataFolder';
+import { DamagedData, hasRoomToWrite, openDataFolder } from './storage/dataFolder';
 import type { Database } from './storage/database';
 import { migrate } from './storage/migrate';
 import { countRows, openFolder, openMemory, wasCounted } from './storage/pglite';
@@ -65,27 +66,42 @@ function settings(environment: NodeJS.ProcessEnv) {
 
 const KEEP_ALIVE_MS = 65_000;
 
-async function openDatabase({ data, databaseUrl, demo, testClock }: ReturnType<typeof settings>): Promise<Database> {
+/** Takes the folder; where it is damaged, says what the way back is. */
+function openedOrNot(data: string, cluster: string, backups: string | undefined) {
+  try {
+    return openDataFolder(data, () => {
+      console.error(
+        `Another server has taken over the data in ${data}: this one stops at once, and writes nothing more.`,
+      );
+      process.kill(process.pid, 'SIGKILL');
+    });
+  } catch (error) {
+    if (!(error instanceof DamagedData)) throw error;
+    throw new Error(`${error.message}\n${wayBack(cluster, backups)}`, { cause: error });
+  }
+}
+
+async function openDatabase({
+  data,
+  databaseUrl,
+  demo,
+  testClock,
+  backups,
+}: ReturnType<typeof settings>): Promise<Database> {
   if (databaseUrl) return openPostgres(databaseUrl);
   // Tests begin from a demo that was laid once for all of them.
-  const cluster = demo && testClock ? () => demoCluster(testClock) : async () => preparedCluster();
-  if (data === 'memory') return openMemory(await cluster());
+  const packed = demo && testClock ? () => demoCluster(testClock) : async () => preparedCluster();
+  if (data === 'memory') return openMemory(await packed());
   // Whoever goes on writing beside another server destroys what both have written.
-  const folder = openDataFolder(data, () => {
-    console.error(
-      `Another server has taken over the data in ${data}: this one stops at once, and writes nothing more.`,
-    );
-    process.kill(process.pid, 'SIGKILL');
-  });
+  const cluster = path.join(data, 'cluster');
+  const folder = openedOrNot(data, cluster, backups);
   try {
-    return await openFolder(folder, cluster);
+    return await openFolder(folder, packed);
   } catch (error) {
     folder.release();
-    throw new Error(
-      `The data in ${folder.cluster} could not be opened. Move that folder away and start again for an empty one, ` +
-        `or put a backup of it in its place.`,
-      { cause: error },
-    );
+    throw new Error(`The data in ${folder.cluster} could not be opened.\n${wayBack(folder.cluster, backups)}`, {
+      cause: error,
+    });
   }
 }
 

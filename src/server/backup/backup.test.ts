@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
@@ -157,7 +158,6 @@ describe('a backup', () => {
     });
 
     it('whose rows point to nobody', async () => {
-      const { createHash } = jest.requireActual<typeof import('node:crypto')>('node:crypto');
       const row = `{"id":"11111111-1111-4111-8111-111111111111","name":"A","room_id":"22222222-2222-4222-8222-222222222222","position":1}\n`;
       const sha256 = createHash('sha256').update(row).digest('hex');
       const table = { name: 'shelf', rows: 1, bytes: row.length, sha256 };

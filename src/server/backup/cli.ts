@@ -3,6 +3,7 @@ import path from 'node:path';
 import { systemClock } from '../clock';
 import { packageFacts, ROOT } from '../root';
 import { openDataFolder } from '../storage/dataFolder';
+import { lockFolder } from '../storage/folderLock';
 import type { Database } from '../storage/database';
 import { migrate } from '../storage/migrate';
 import { openFolder, openMemory } from '../storage/pglite';
@@ -55,7 +56,8 @@ async function bringIn(file: string, isInstead: boolean): Promise<void> {
 
 /** The cluster that was there is kept under another name, also where it can no longer be opened. */
 async function bringInBeside(file: string, folder: string): Promise<void> {
-  const lock = openLocked(folder);
+  // Not opened as a house is: what lies there may be damaged.
+  const unlock = lockFolder(path.join(folder, 'cluster.lock'), folder);
   const beside = path.join(folder, 'cluster.restored');
   try {
     fs.rmSync(beside, { recursive: true, force: true });
@@ -73,14 +75,8 @@ async function bringInBeside(file: string, folder: string): Promise<void> {
     console.log(`What was there is kept in ${aside}: throw it away once all is well.`);
   } finally {
     fs.rmSync(beside, { recursive: true, force: true });
-    lock();
+    unlock();
   }
-}
-
-/** Keeps others out of a folder whose cluster may be damaged. */
-function openLocked(folder: string): () => void {
-  const { release } = openDataFolder(folder);
-  return release;
 }
 
 async function restoreAndSay(database: Database, file: string): Promise<void> {

@@ -6,6 +6,7 @@ import type { Clock } from '../clock';
 import { ROOT } from '../root';
 import type { Database } from '../storage/database';
 import { keptOf } from './kept';
+import { dailyIn, provenIn, writeProof } from './newest';
 import { writeBackup } from './write';
 
 /** A backup in the folder. */
@@ -29,8 +30,6 @@ export interface BackupState {
 
 /** A keeper is told when none has worked for so long. days */
 const LATE_DAYS = 3;
-const DAILY = /^verdant-burrow-(\d{4}-\d{2}-\d{2})\.zip$/;
-const PROOF = 'proven.json';
 
 export interface BackupOptions {
   database: Database;
@@ -45,24 +44,8 @@ export interface BackupOptions {
 export function backupKeeper({ database, clock, version, folder, prove = proveApart }: BackupOptions) {
   let problem: string | null = null;
   const beganOn = clock.today();
-  const list = (): KeptBackup[] => {
-    if (!fs.existsSync(folder)) return [];
-    return fs
-      .readdirSync(folder)
-      .flatMap((name) => {
-        const day = DAILY.exec(name)?.[1];
-        return day === undefined ? [] : [{ name, day, bytes: fs.statSync(path.join(folder, name)).size }];
-      })
-      .sort((one, other) => other.day.localeCompare(one.day));
-  };
-  const provenOn = (): Day | null => {
-    try {
-      const { day } = JSON.parse(fs.readFileSync(path.join(folder, PROOF), 'utf8')) as { day?: unknown };
-      return typeof day === 'string' ? day : null;
-    } catch {
-      return null;
-    }
-  };
+  const list = (): KeptBackup[] =>
+    dailyIn(folder).map((each) => ({ ...each, bytes: fs.statSync(path.join(folder, each.name)).size }));
   /** Writes a backup of this moment into the folder, under a name. */
   const write = async (name: string): Promise<string> => {
     fs.mkdirSync(folder, { recursive: true, mode: 0o700 });
@@ -72,7 +55,7 @@ export function backupKeeper({ database, clock, version, folder, prove = proveAp
   };
   return {
     state(): BackupState {
-      const proven = provenOn();
+      const proven = provenIn(folder);
       const isLate = daysBetween(proven ?? beganOn, clock.today()) >= LATE_DAYS;
       return { folder, backups: list(), provenOn: proven, problem, isLate };
     },
@@ -89,11 +72,11 @@ export function backupKeeper({ database, clock, version, folder, prove = proveAp
     /** Today's backup, where it is not made yet; it is proven, and what need not be kept is thrown away. */
     async daily(): Promise<void> {
       const today = clock.today();
-      if (provenOn() === today && list().some(({ day }) => day === today)) return;
+      if (provenIn(folder) === today && list().some(({ day }) => day === today)) return;
       try {
         const file = await write(`verdant-burrow-${today}.zip`);
         await prove(file);
-        fs.writeFileSync(path.join(folder, PROOF), JSON.stringify({ day: today }));
+        writeProof(folder, today);
         problem = null;
         const kept = keptOf(list().map(({ day }) => day));
         for (const { name, day } of list()) if (!kept.has(day)) fs.rmSync(path.join(folder, name));

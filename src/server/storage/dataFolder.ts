@@ -79,13 +79,13 @@ function refuseForeignFolder(folder: string): void {
   }
 }
 
+/** What was kept cannot be read: a backup is the way back. */
+export class DamagedData extends Error {}
+
 function refuseBrokenCluster(cluster: string): void {
   const needed = ['PG_VERSION', 'postgresql.conf', 'global/pg_control', 'base', 'pg_wal'];
   const missing = needed.filter((name) => !fs.existsSync(path.join(cluster, name)));
   if (missing.length > 0) {
-    throw new Error(
-      `The data in ${cluster} is damaged: ${missing.join(', ')} missing. Move that folder away and start again ` +
-        `for an empty one, or put a backup of it in its place. Nothing was changed.`,
-    );
+    throw new DamagedData(`The data in ${cluster} is damaged: ${missing.join(', ')} missing. Nothing was changed.`);
   }
 }
