@@ -58,6 +58,7 @@ import { trainingHandlers } from './resources/training';
 import { troubleHandlers } from './resources/trouble';
 import { readEntryPhoto } from './storage/entries';
 import { readPhoto } from './storage/homes';
+import { tableRoute } from './tables/routes';
 import { webApp } from './webApp';
 
 export interface AppOptions extends Deps {
@@ -118,6 +119,7 @@ export function createApp(options: AppOptions): Express {
   app.get('/api/calendar/:file', calendar.bySecret);
   app.get('/api/keepers/:id/calendar.ics', calendar.byKeeper);
   app.get('/api/absences/:id/sheet.pdf', sheetPdfRoute(options));
+  app.get('/api/tables/:file', tableRoute(options));
   // Half a second's work that few ask for.
   let document: object | undefined;
   app.get('/api/openapi.json', (_request, response) => {

@@ -1,4 +1,5 @@
 import type { BackupBoard } from '@/contract/backup';
+import type { TableName } from '@/contract/tables';
 import { dayWords } from './days';
 
 /** "2.4 MB", "310 kB". */
@@ -18,3 +19,15 @@ export function backupWords({ folder, provenOn, problem, isLate }: BackupBoard, 
 export const broughtWords = (rows: number, madeAt: string, keptAs: string | null, today: string): string =>
   `The house of ${dayWords(madeAt.slice(0, 10), today)} is here, ${rows} rows.` +
   (keptAs === null ? '' : ` What was here is kept as ${keptAs}.`);
+
+/** What each table that goes out is called, and what it holds. */
+export const tableWords: Record<TableName, { title: string; holds: string }> = {
+  residents: { title: 'residents', holds: 'Living and gone: name, box, size, sex, origin' },
+  homes: { title: 'boxes', holds: 'Code, place, sides, soil, lid' },
+  shelves: { title: 'shelves', holds: 'Name and room' },
+  entries: { title: 'log', holds: 'Every entry, one row each, with what was measured' },
+  readings: { title: 'readings', holds: 'Probes and scales: temperature, humidity, weight' },
+  store: { title: 'store', holds: 'What was bought, used and counted' },
+  keepers: { title: 'keepers', holds: 'Walk hours and busy days' },
+  absences: { title: 'days away', holds: 'From, until, who looks after the house' },
+};

@@ -42,7 +42,7 @@ describe('the data folder', () => {
 
   it('refuses a damaged cluster with what to do, and touches nothing', () => {
     fs.mkdirSync(path.join(folder, 'cluster/base'), { recursive: true });
-    expect(() => openDataFolder(folder)).toThrow(/damaged: PG_VERSION, .*Move that folder away/);
+    expect(() => openDataFolder(folder)).toThrow(/damaged: PG_VERSION, .*Nothing was changed/);
     expect(fs.readdirSync(folder)).toEqual(['cluster']);
   });
 

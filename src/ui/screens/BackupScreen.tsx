@@ -5,7 +5,8 @@ import { BACKUP_ADDRESS, bringHouseIn, keptAddress } from '@/client/backupFile';
 import { problemOf, useHouse } from '@/client/house';
 import { useCall } from '@/client/useCall';
 import type { BackupBoard } from '@/contract/backup';
-import { backupWords, broughtWords, sizeWords } from '@/words/backup';
+import { TABLES, tableAddress } from '@/contract/tables';
+import { backupWords, broughtWords, sizeWords, tableWords } from '@/words/backup';
 import { dayWords } from '@/words/days';
 import { capital } from '@/words/text';
 import { useLoadState } from '../components/LoadState';
@@ -13,6 +14,7 @@ import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
 import { Body, Heading, Soft, Strong, Title } from '../components/Words';
 import { Button } from '../kit/Button';
+import { Choices } from '../kit/Choices';
 import { ListRow } from '../kit/ListRow';
 import { useConfirm } from '../kit/useConfirm';
 import { Waiting } from '../kit/Waiting';
@@ -37,6 +39,8 @@ export function BackupScreen() {
       </View>
       <Heading>Every day</Heading>
       {answer ? <Kept board={answer} today={today} /> : <Waiting problem={problem}>Looking into the folder…</Waiting>}
+      <Heading style={{ marginTop: space.xl }}>Tables for a spreadsheet</Heading>
+      <Tables />
       <Heading style={{ marginTop: space.xl }}>Bring a house in</Heading>
       <BringIn today={today} />
     </Screen>
@@ -65,6 +69,30 @@ function Kept({ board, today }: { board: BackupBoard; today: string }) {
         >
           <Strong>{capital(dayWords(day, today))}</Strong>
           <Soft>{sizeWords(bytes)}</Soft>
+        </ListRow>
+      ))}
+    </View>
+  );
+}
+
+const FORMS = [
+  { value: 'csv', title: 'CSV' },
+  { value: 'json', title: 'JSON' },
+] as const;
+
+function Tables() {
+  const [form, setForm] = useState<'csv' | 'json'>('csv');
+  return (
+    <View style={{ gap: space.xs, marginTop: space.s }}>
+      <Choices label="Form of the tables" choices={FORMS} value={form} onChange={setForm} />
+      {TABLES.map((name) => (
+        <ListRow
+          key={name}
+          label={`Save ${tableWords[name].title} as ${form.toUpperCase()}`}
+          onPress={() => download(tableAddress(name, form))}
+        >
+          <Strong>{capital(tableWords[name].title)}</Strong>
+          <Soft>{tableWords[name].holds}</Soft>
         </ListRow>
       ))}
     </View>

@@ -1,0 +1,71 @@
+import Papa from 'papaparse';
+
+/** What a cell holds; nothing is an empty cell. */
+export type Cell = string | number | boolean | null | undefined;
+
+/** One column of a table that goes out. */
+export interface ColumnOut<Row> {
+  /** Its name in JSON. */
+  id: string;
+  /** Its heading in CSV, with the unit. */
+  title: string;
+  type: 'string' | 'number' | 'integer' | 'boolean';
+  of: (row: Row) => Cell;
+}
+
+const UNITS: readonly (readonly [suffix: RegExp, unit: string])[] = [
+  [/Mm2$/, 'mm2'],
+  [/Mm$/, 'mm'],
+  [/Ml$/, 'mL'],
+  [/Kg$/, 'kg'],
+  [/G$/, 'g'],
+  [/C$/, 'C'],
+  [/Pct$/, '%'],
+];
+
+/** "bodyLengthMm" as a keeper reads it: "body length (mm)". */
+export function titleOf(id: string): string {
+  const [suffix, unit] = UNITS.find(([each]) => each.test(id)) ?? [];
+  const bare = suffix ? id.replace(suffix, '') : id;
+  const words = bare.replace(/([a-z0-9])([A-Z])/g, '$1 $2').toLowerCase();
+  return unit === undefined ? words : `${words} (${unit})`;
+}
+
+export const column = <Row>(id: string, type: ColumnOut<Row>['type'], of: ColumnOut<Row>['of']): ColumnOut<Row> => ({
+  ...{ id, type, of },
+  title: titleOf(id),
+});
+
+/** The heading of a table as a line of CSV. */
+export const csvHead = <Row>(columns: readonly ColumnOut<Row>[]): string =>
+  `${Papa.unparse([columns.map(({ title }) => title)])}\r\n`;
+
+/**
+ * Rows as lines of CSV: fields with commas, quotes or line ends are quoted, and text that a spreadsheet would take for a formula is
+ * kept from being one by an apostrophe.
+ * @source RFC 4180; OWASP, CSV injection
+ */
+export function csvLines<Row>(columns: readonly ColumnOut<Row>[], rows: readonly Row[]): string {
+  if (rows.length === 0) return '';
+  const cells = rows.map((row) => columns.map(({ of }) => of(row) ?? ''));
+  return `${Papa.unparse(cells, { newline: '\r\n', escapeFormulae: true })}\r\n`;
+}
+
+/** A row as JSON has it: what nobody said is null. */
+export const jsonRow = <Row>(columns: readonly ColumnOut<Row>[], row: Row): string =>
+  JSON.stringify(Object.fromEntries(columns.map(({ id, of }) => [id, of(row) ?? null])));
+
+/** What the rows of a table are, by JSON Schema 2020-12. */
+export const schemaOf = <Row>(name: string, columns: readonly ColumnOut<Row>[]): object => ({
+  $schema: 'https://json-schema.org/draft/2020-12/schema',
+  title: name,
+  type: 'array',
+  items: {
+    type: 'object',
+    additionalProperties: false,
+    required: columns.map(({ id }) => id),
+    properties: Object.fromEntries(
+      columns.map(({ id, title, type }) => [id, { type: [type, 'null'], description: title }]),
+    ),
+  },
+});

@@ -1,0 +1,82 @@
+import Ajv from 'ajv/dist/2020';
+import Papa from 'papaparse';
+import { TABLES } from '@/contract/tables';
+import { migrate } from '../storage/migrate';
+import { openMemory } from '../storage/pglite';
+import type { Database } from '../storage/database';
+import { seedDemo } from '../demo';
+import { fixedClock, startServer, type TestServer } from '../testing/server';
+import { csvLines, titleOf } from './columns';
+
+describe('tables of what is kept', () => {
+  let database: Database;
+  let server: TestServer;
+  beforeAll(async () => {
+    database = await openMemory();
+    await migrate(database);
+    await seedDemo(database, fixedClock());
+    server = await startServer(database);
+  }, 120_000);
+  afterAll(async () => {
+    await server.close();
+    await database.close();
+  });
+  const text = async (file: string) => (await fetch(`${server.address}/api/tables/${file}`)).text();
+
+  it.each(TABLES)(
+    'go out as %s.csv and .json with the same rows, and the JSON is what its schema says',
+    async (name) => {
+      const csv = await text(`${name}.csv`);
+      expect(csv.endsWith('\r\n')).toBe(true);
+      const { data, errors } = Papa.parse<string[]>(csv, { skipEmptyLines: true });
+      expect(errors).toEqual([]);
+      const rows = JSON.parse(await text(`${name}.json`)) as Record<string, unknown>[];
+      expect(rows.length).toBe(data.length - 1);
+      const schema = JSON.parse(await text(`${name}.schema.json`)) as object;
+      const isValid = new Ajv({ allowUnionTypes: true }).compile(schema);
+      expect([isValid(rows), isValid.errors?.slice(0, 2)]).toEqual([true, undefined]);
+      const [{ count } = { count: 0 }] = await database.query<{ count: number }>(
+        {
+          residents: 'SELECT count(*)::int AS count FROM resident',
+          homes: 'SELECT count(*)::int AS count FROM home',
+          shelves: 'SELECT count(*)::int AS count FROM shelf',
+          entries: 'SELECT count(*)::int AS count FROM entry WHERE undone_at IS NULL',
+          readings: 'SELECT count(*)::int AS count FROM reading',
+          store: 'SELECT count(*)::int AS count FROM stock_entry WHERE undone_at IS NULL',
+          keepers: 'SELECT count(*)::int AS count FROM keeper',
+          absences: 'SELECT count(*)::int AS count FROM absence',
+        }[name],
+      );
+      expect(rows.length).toBe(count);
+    },
+  );
+
+  it('have headings with units, and an event its own columns', async () => {
+    expect((await text('residents.csv')).split('\r\n')[0]).toMatch(/scientific name,.*leg span \(mm\),.*mass \(g\)/);
+    const [entry] = (JSON.parse(await text('entries.json')) as Record<string, unknown>[]).filter(
+      ({ kind }) => kind === 'damped',
+    );
+    expect(entry).toMatchObject({ kind: 'damped', waterMl: expect.any(Number), headCount: null });
+    expect(titleOf('bodyLengthMm')).toBe('body length (mm)');
+    expect(titleOf('temperatureC')).toBe('temperature (C)');
+    expect(titleOf('since')).toBe('since');
+  });
+
+  it('hold commas, quotes and line ends, and no formula that a spreadsheet would run', () => {
+    const columns = [
+      { id: 'note', title: 'note', type: 'string' as const, of: (row: { note: string | number }) => row.note },
+    ];
+    const notes = ['a, "b"\r\nc', '=HYPERLINK("x")', '@SUM(A1)', '+1', '-2', -2];
+    const csv = csvLines(
+      columns,
+      notes.map((note) => ({ note })),
+    );
+    const read = Papa.parse<string[]>(csv, { skipEmptyLines: true }).data.map(([cell]) => cell);
+    expect(read).toEqual(['a, "b"\r\nc', '\'=HYPERLINK("x")', "'@SUM(A1)", "'+1", "'-2", '-2']);
+  });
+
+  it('of another name, or in another form, there is none', async () => {
+    for (const file of ['secrets.csv', 'residents.xml', '..%2Fentries.csv'])
+      expect((await server.get(`/api/tables/${file}`)).status).toBe(404);
+  });
+});

@@ -1,0 +1,246 @@
+import type { AbsenceFacts } from '@/contract/plan';
+import type { Keeper } from '@/contract/keepers';
+import type { StockEntry } from '@/contract/store';
+import type { Entry } from '@/contract/storedEntries';
+import type { Resident, Shelf } from '@/contract/records';
+import type { TableName } from '@/contract/tables';
+import { meanDepthMm } from '@/core/housing/soil';
+import { houseToday, type HouseToday } from '../house/houseToday';
+import type { Deps } from '../resources/deps';
+import { fromRow, type EntryRow } from '../storage/entries';
+import { listKeepers } from '../storage/keepers';
+import { listAbsences } from '../storage/absences';
+import { listGone } from '../storage/residents';
+import { listShelves } from '../storage/shelves';
+import { listStockEntries } from '../storage/store';
+import { column, type Cell, type ColumnOut } from './columns';
+
+/** A table that goes out: its columns, and its rows some at a time. */
+export interface TableOut<Row = unknown> {
+  columns: ColumnOut<Row>[];
+  rows: AsyncGenerator<Row[]>;
+}
+
+const text = <Row>(id: string, of: (row: Row) => Cell) => column<Row>(id, 'string', of);
+const number = <Row>(id: string, of: (row: Row) => Cell) => column<Row>(id, 'number', of);
+
+/** Everything of one kind that the house keeps, as a table. */
+export async function tableOut(deps: Deps, name: TableName): Promise<TableOut> {
+  const { database, clock } = deps;
+  const asTable = <Row>(columns: ColumnOut<Row>[], rows: Iterable<Row> | AsyncGenerator<Row[]>): TableOut =>
+    ({ columns, rows: Symbol.asyncIterator in rows ? rows : once([...rows]) }) as TableOut;
+  switch (name) {
+    case 'residents': {
+      const house = await houseToday(database, clock.today(), clock.now());
+      return asTable<Living>(residentColumns(house), [...house.residents, ...(await listGone(database))]);
+    }
+    case 'homes': {
+      const { homes } = await houseToday(database, clock.today(), clock.now());
+      const shelves = new Map((await listShelves(database)).map((shelf) => [shelf.id, shelf]));
+      return asTable(homeColumns(shelves), homes);
+    }
+    case 'shelves':
+      return asTable(SHELF_COLUMNS, await listShelves(database));
+    case 'entries':
+      return asTable(await entryColumns(deps), entryRows(deps));
+    case 'readings':
+      return asTable(READING_COLUMNS, readingRows(deps));
+    case 'store':
+      return asTable(
+        STORE_COLUMNS,
+        (await listStockEntries(database, null)).filter(({ undoneAt }) => undoneAt === null),
+      );
+    case 'keepers':
+      return asTable(KEEPER_COLUMNS, await listKeepers(database, clock.today()));
+    case 'absences':
+      return asTable(ABSENCE_COLUMNS, await listAbsences(database, '0001-01-01'));
+  }
+}
+
+const SHELF_COLUMNS: ColumnOut<Shelf>[] = [
+  text('id', ({ id }) => id),
+  text('name', ({ name }) => name),
+  text('room', ({ room }) => room),
+];
+
+const STORE_COLUMNS: ColumnOut<StockEntry>[] = [
+  text('id', ({ id }) => id),
+  text('on', ({ on }) => on),
+  text('item', ({ item }) => item),
+  text('kind', ({ kind }) => kind),
+  number('amount', ({ amount }) => amount),
+  text('keeper', ({ keeper }) => keeper),
+  text('note', ({ note }) => note),
+];
+
+const KEEPER_COLUMNS: ColumnOut<Keeper>[] = [
+  text('id', ({ id }) => id),
+  text('name', ({ name }) => name),
+  text('walkAt', ({ walkAt }) => walkAt),
+  text('zone', ({ zone }) => zone),
+  text('busyDays', ({ busyDays }) => busyDays.join(' ')),
+];
+
+const ABSENCE_COLUMNS: ColumnOut<AbsenceFacts>[] = [
+  text('id', ({ id }) => id),
+  text('from', ({ from }) => from),
+  text('until', ({ until }) => until),
+  text('sitter', ({ sitter }) => sitter),
+];
+
+async function* once<Row>(rows: Row[]): AsyncGenerator<Row[]> {
+  yield rows;
+}
+
+type Living = Resident & { leftOn?: string; leftBy?: string };
+
+function residentColumns({ homes }: HouseToday): ColumnOut<Living>[] {
+  const codes = new Map(homes.map(({ id, code }) => [id, code]));
+  return [
+    text('id', ({ id }) => id),
+    text('called', ({ called }) => called),
+    text('scientificName', ({ scientificName }) => scientificName),
+    text('commonName', ({ commonName }) => commonName),
+    text('box', ({ homeId }) => codes.get(homeId)),
+    text('form', ({ form }) => form),
+    text('stage', ({ stage }) => stage),
+    text('sex', ({ sex }) => sex),
+    column('count', 'integer', ({ headCount }) => headCount),
+    number('legSpanMm', ({ legSpanMm }) => legSpanMm),
+    number('bodyLengthMm', ({ bodyLengthMm }) => bodyLengthMm),
+    number('carapaceWidthMm', ({ carapaceWidthMm }) => carapaceWidthMm),
+    number('massG', ({ massG }) => massG),
+    column('instar', 'integer', ({ instar }) => instar),
+    text('since', ({ takenInOn }) => takenInOn),
+    text('bornOn', ({ bornOn }) => bornOn),
+    text('source', ({ source }) => source),
+    text('permit', ({ permit }) => permit),
+    text('batch', ({ batch }) => batch),
+    text('motherId', ({ motherId }) => motherId),
+    text('fatherId', ({ fatherId }) => fatherId),
+    text('profile', ({ profile }) => profile),
+    text('leftOn', ({ leftOn }) => leftOn),
+    text('leftBy', ({ leftBy }) => leftBy),
+  ];
+}
+
+type HomeRow = HouseToday['homes'][number];
+
+function homeColumns(shelves: ReadonlyMap<string, Shelf>): ColumnOut<HomeRow>[] {
+  const side = (id: string, of: (container: HomeRow['container']) => number | undefined) =>
+    number<HomeRow>(id, ({ container }) => of(container));
+  return [
+    text('id', ({ id }) => id),
+    text('code', ({ code }) => code),
+    text('room', ({ shelfId }) => shelves.get(shelfId)?.room),
+    text('shelf', ({ shelfId }) => shelves.get(shelfId)?.name),
+    side('lengthMm', (container) => (container.shape === 'box' ? container.lengthMm : undefined)),
+    side('widthMm', (container) => (container.shape === 'box' ? container.widthMm : undefined)),
+    side('diameterMm', (container) => (container.shape === 'cylinder' ? container.diameterMm : undefined)),
+    side('heightMm', ({ heightMm }) => heightMm),
+    number('soilMm', ({ soil, substrateDepthMm }) => (soil ? meanDepthMm(soil) : substrateDepthMm)),
+    number('litterDepthMm', ({ litterDepthMm }) => litterDepthMm),
+    text('walls', ({ container }) => container.walls),
+    text('lid', ({ container }) => container.lid),
+    text('opens', ({ container }) => container.opens),
+    text('mix', ({ mixId }) => mixId),
+    text('quarantineSince', ({ quarantineSince }) => quarantineSince),
+  ];
+}
+
+/** One row an event, with a column for each fact that any kind of event has. */
+async function entryColumns({ database }: Deps): Promise<ColumnOut<EntryOut>[]> {
+  const fields = await database.query<{ field: string; type: string }>(
+    `SELECT f.key AS field, max(jsonb_typeof(f.value)) AS type FROM entry e, jsonb_each(e.data) f
+     WHERE e.undone_at IS NULL AND jsonb_typeof(f.value) <> 'null' GROUP BY f.key ORDER BY f.key`,
+  );
+  return [
+    text('id', ({ entry }) => entry.id),
+    text('on', ({ entry }) => entry.on),
+    text('at', ({ entry }) => entry.at),
+    text('kind', ({ entry }) => entry.kind),
+    text('who', ({ who }) => who),
+    text('residentId', ({ entry }) => entry.residentId),
+    text('box', ({ box }) => box),
+    text('keeper', ({ entry }) => entry.keeper),
+    text('note', ({ entry }) => entry.note),
+    ...fields.map(({ field, type }) =>
+      column<EntryOut>(field, type === 'number' || type === 'boolean' ? type : 'string', ({ entry }) => {
+        const value = (entry.data as Record<string, unknown>)[field];
+        if (value === undefined || value === null) return null;
+        return typeof value === 'object' ? JSON.stringify(value) : (value as Cell);
+      }),
+    ),
+  ];
+}
+
+interface EntryOut {
+  entry: Entry;
+  /** What it is called, else its species. */
+  who: string | null;
+  box: string | null;
+}
+
+const ROWS_AT_ONCE = 200;
+
+async function* entryRows({ database }: Deps): AsyncGenerator<EntryOut[]> {
+  let after = -1;
+  for (;;) {
+    const rows = await database.query<EntryRow & { seq: number; who: string | null; box: string | null }>(
+      `SELECT e.*, coalesce(r.called, r.scientific_name) AS who, h.code AS box
+       FROM entry e LEFT JOIN resident r ON r.id = e.resident_id LEFT JOIN home h ON h.id = e.home_id
+       WHERE e.undone_at IS NULL AND e.seq > $1 ORDER BY e.seq LIMIT ${ROWS_AT_ONCE}`,
+      [after],
+    );
+    if (rows.length === 0) return;
+    yield rows.map((row) => ({ entry: fromRow(row), who: row.who, box: row.box }));
+    after = rows.at(-1)?.seq ?? Infinity;
+    await new Promise(setImmediate);
+  }
+}
+
+interface ReadingOut {
+  at: string;
+  probe: string;
+  place: string;
+  box: string | null;
+  room: string | null;
+  temperature_c: number | null;
+  relative_humidity_pct: number | null;
+  mass_g: number | null;
+  /** Why it is doubted. */
+  mark: string | null;
+}
+
+const READING_COLUMNS: ColumnOut<ReadingOut>[] = [
+  text('at', ({ at }) => at),
+  text('probe', ({ probe }) => probe),
+  text('place', ({ place }) => place),
+  text('box', ({ box }) => box),
+  text('room', ({ room }) => room),
+  number('temperatureC', (row) => row.temperature_c),
+  number('relativeHumidityPct', (row) => row.relative_humidity_pct),
+  number('massG', (row) => row.mass_g),
+  text('doubt', ({ mark }) => mark),
+];
+
+async function* readingRows({ database }: Deps): AsyncGenerator<ReadingOut[]> {
+  const probes = await database.query<{ id: string }>('SELECT id FROM probe ORDER BY id');
+  for (const { id } of probes) {
+    let after = '0001-01-01T00:00:00.000Z';
+    for (;;) {
+      const rows = await database.query<ReadingOut>(
+        `SELECT r.at, p.name AS probe, p.place, h.code AS box, m.name AS room, r.temperature_c, r.relative_humidity_pct,
+           r.mass_g, r.mark
+         FROM reading r JOIN probe p ON p.id = r.probe_id
+           LEFT JOIN home h ON h.id = p.home_id LEFT JOIN room m ON m.id = p.room_id
+         WHERE r.probe_id = $1 AND r.at > $2 ORDER BY r.at LIMIT ${ROWS_AT_ONCE}`,
+        [id, after],
+      );
+      if (rows.length === 0) break;
+      yield rows;
+      after = rows.at(-1)?.at ?? '9999-12-31T00:00:00.000Z';
+      await new Promise(setImmediate);
+    }
+  }
+}
