@@ -15,6 +15,14 @@ export function backupWords({ folder, provenOn, problem, isLate }: BackupBoard, 
   return `One is made every day and restored on trial: ${last}.`;
 }
 
+/** What a file that is brought in will do. */
+export function bringInWords(isEmpty: boolean, hasFolder: boolean): string {
+  if (isEmpty) return 'This house is empty: a backup of another, or of this one, can be brought in.';
+  return hasFolder
+    ? 'A backup takes the place of what is here; that is kept aside as a file first.'
+    : 'This house is not empty, and its server has no folder in which it could be kept aside. Start it with VB_BACKUPS.';
+}
+
 /** What came in, and where what was there is. */
 export const broughtWords = (rows: number, madeAt: string, keptAs: string | null, today: string): string =>
   `The house of ${dayWords(madeAt.slice(0, 10), today)} is here, ${rows} rows.` +

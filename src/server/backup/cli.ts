@@ -8,6 +8,7 @@ import type { Database } from '../storage/database';
 import { migrate } from '../storage/migrate';
 import { openFolder, openMemory } from '../storage/pglite';
 import { openPostgres } from '../storage/postgres';
+import { asideName } from './kept';
 import { restore } from './restore';
 import { tablesOf } from './tables';
 import { writeBackup } from './write';
@@ -46,8 +47,12 @@ async function bringIn(file: string, isInstead: boolean): Promise<void> {
   const database = await open();
   try {
     await migrate(database);
-    if (!isInstead && (await holdsAnything(database)))
-      throw new Error('That house is not empty. Say --instead to put the file in its place.');
+    if (await holdsAnything(database)) {
+      if (!isInstead) throw new Error('That house is not empty. Say --instead to put the file in its place.');
+      const aside = path.join(path.resolve(process.env.VB_BACKUPS ?? path.dirname(file)), asideName(systemClock.now()));
+      await writeBackup(database, aside, { program: packageFacts.version, madeAt: systemClock.now() });
+      console.log(`What was there is kept in ${aside}.`);
+    }
     await restoreAndSay(database, file);
   } finally {
     await database.close();

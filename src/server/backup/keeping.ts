@@ -5,7 +5,7 @@ import { daysBetween, type Day } from '@/core/measure/day';
 import type { Clock } from '../clock';
 import { ROOT } from '../root';
 import type { Database } from '../storage/database';
-import { keptOf } from './kept';
+import { asideName, keptOf } from './kept';
 import { dailyIn, provenIn, writeProof } from './newest';
 import { writeBackup } from './write';
 
@@ -62,10 +62,12 @@ export function backupKeeper({ database, clock, version, folder, prove = proveAp
     /** Keeps a file beside those of the days, never thrown away by itself; answers its name. */
     keepAside(file: string): string {
       fs.mkdirSync(folder, { recursive: true, mode: 0o700 });
-      const name = `before-${clock.now().replace(/[:.]/g, '-')}.zip`;
+      const name = asideName(clock.now());
       fs.copyFileSync(file, path.join(folder, name));
       return name;
     },
+    /** Throws away what was kept aside, as nothing took its place. */
+    dropAside: (name: string): void => fs.rmSync(path.join(folder, name), { force: true }),
     /** Where a backup of the folder lies; undefined where there is none of that name. */
     fileOf: (name: string): string | undefined =>
       list().some((each) => each.name === name) ? path.join(folder, name) : undefined,

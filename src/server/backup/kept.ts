@@ -8,6 +8,9 @@ const MONDAY = '2024-01-01';
 const weekOf = (day: Day) => Math.floor(daysBetween(MONDAY, day) / 7);
 const monthOf = (day: Day) => day.slice(0, 7);
 
+/** The name of the file in which a house stays that gave way to another. @param now UTC */
+export const asideName = (now: string): string => `before-${now.replace(/[:.]/g, '-')}.zip`;
+
 /** Of some backups, by their days, those that are kept: the newest of each of the last days, weeks and months that have any. */
 export function keptOf(days: readonly Day[]): Set<Day> {
   const newestFirst = [...new Set(days)].sort().reverse();

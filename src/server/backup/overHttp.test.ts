@@ -13,11 +13,14 @@ import { restore } from './restore';
 import { writeBackup } from './write';
 
 /** A house with a box or none, over HTTP, with a folder for its backups. */
-async function house(folder: string) {
+async function house(folder?: string) {
   const database = await openMemory();
   await migrate(database);
   const clock = fixedClock();
-  const backups = backupKeeper({ database, clock, version: '0', folder, prove: async () => undefined });
+  const backups =
+    folder === undefined
+      ? undefined
+      : backupKeeper({ database, clock, version: '0', folder, prove: async () => undefined });
   const server = createApp({ database, clock, version: '0', backups }).listen(0, '127.0.0.1');
   await new Promise((resolve) => server.once('listening', resolve));
   const at = `http://127.0.0.1:${(server.address() as AddressInfo).port}/api`;
@@ -83,6 +86,17 @@ describe('backups over HTTP', () => {
     expect(error.fields[0]?.message).toMatch(/no backup/);
     expect((await there.send('/restore?instead=1', Buffer.from('{}'), 'application/json')).status).toBe(415);
     expect(await there.shelves()).toEqual(['Warm', 'Mine']);
+    // Nothing gave way, so nothing more is kept aside.
+    expect(fs.readdirSync(path.join(root, 'there'))).toHaveLength(2);
+  });
+
+  it('take no place where what is there could not be kept aside', async () => {
+    const bare = await house();
+    await bare.post('/shelves', { name: 'Only', room: 'Attic' });
+    const refused = await bare.send('/restore?instead=1', await saved());
+    expect([refused.status, await refused.text()]).toEqual([409, expect.stringContaining('VB_BACKUPS')]);
+    expect(await bare.shelves()).toEqual(['Only']);
+    await bare.close();
   });
 
   it('are made once a day, kept by days, weeks and months, and late after three days without', async () => {
@@ -93,8 +107,8 @@ describe('backups over HTTP', () => {
         backups: { name: string }[];
       };
     expect(await state()).toMatchObject({ provenOn: null, isLate: false, backups: [] });
-    await here.backups.daily();
-    await here.backups.daily();
+    await here.backups?.daily();
+    await here.backups?.daily();
     const [{ name } = { name: '' }] = (await state()).backups;
     expect(await state()).toMatchObject({ provenOn: '2026-03-14', isLate: false });
     expect(name).toBe('verdant-burrow-2026-03-14.zip');

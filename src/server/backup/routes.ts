@@ -53,22 +53,27 @@ export function backupRoutes(
         throw new Problem('conflict', 'This house is not empty: say that the file is to be put in its place.', [
           { path: 'instead', message: 'Send instead=1. What is here is kept aside first.' },
         ]);
+      if (isInstead && !keeper)
+        throw new Problem('conflict', 'There is no folder in which what is here could be kept aside.', [
+          { path: 'instead', message: 'Start the server with VB_BACKUPS, a folder of your choice.' },
+        ]);
       await inFolder(async (folder) => {
         const file = path.join(folder, 'brought.zip');
         await received(request, file);
         const before = path.join(folder, 'before.zip');
         await writeBackup(database, before, { program: version, madeAt: clock.now() });
+        // Aside before anything is changed: nobody knows when the power fails.
+        const keptAs = isInstead ? (keeper?.keepAside(before) ?? null) : null;
         try {
           const { rows, madeAt } = await restore(database, file);
           // The new house has to answer; else the one before comes back.
           await houseToday(database, clock.today(), clock.now());
-          const keptAs = isInstead ? (keeper?.keepAside(before) ?? null) : null;
           tell();
           response.json({ rows, madeAt, keptAs });
         } catch (error) {
-          if (error instanceof BadBackup) throw invalid('file', error.message);
-          await restore(database, before);
-          throw error;
+          if (!(error instanceof BadBackup)) await restore(database, before);
+          if (keptAs !== null) keeper?.dropAside(keptAs);
+          throw error instanceof BadBackup ? invalid('file', error.message) : error;
         }
       });
     },

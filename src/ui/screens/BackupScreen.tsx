@@ -6,7 +6,7 @@ import { problemOf, useHouse } from '@/client/house';
 import { useCall } from '@/client/useCall';
 import type { BackupBoard } from '@/contract/backup';
 import { TABLES, tableAddress } from '@/contract/tables';
-import { backupWords, broughtWords, sizeWords, tableWords } from '@/words/backup';
+import { backupWords, bringInWords, broughtWords, sizeWords, tableWords } from '@/words/backup';
 import { dayWords } from '@/words/days';
 import { capital } from '@/words/text';
 import { useLoadState } from '../components/LoadState';
@@ -42,7 +42,7 @@ export function BackupScreen() {
       <Heading style={{ marginTop: space.xl }}>Tables for a spreadsheet</Heading>
       <Tables />
       <Heading style={{ marginTop: space.xl }}>Bring a house in</Heading>
-      <BringIn today={today} />
+      <BringIn today={today} hasFolder={answer === null || answer.folder !== null} />
     </Screen>
   );
 }
@@ -99,7 +99,7 @@ function Tables() {
   );
 }
 
-function BringIn({ today }: { today: string }) {
+function BringIn({ today, hasFolder }: { today: string; hasFolder: boolean }) {
   const isEmpty = useHouse((house) => house.homes.length === 0 && house.residents.length === 0);
   const input = useRef<HTMLInputElement>(null);
   const { ask, dialog } = useConfirm();
@@ -130,11 +130,7 @@ function BringIn({ today }: { today: string }) {
   };
   return (
     <View style={{ gap: space.m }}>
-      <Body>
-        {isEmpty
-          ? 'This house is empty: a backup of another, or of this one, can be brought in.'
-          : 'A backup takes the place of what is here; that is kept aside as a file first.'}
-      </Body>
+      <Body>{bringInWords(isEmpty, hasFolder)}</Body>
       <input
         ref={input}
         type="file"
@@ -149,7 +145,7 @@ function BringIn({ today }: { today: string }) {
       <Button
         rank="second"
         title={isWorking ? 'Bringing it in…' : 'Choose the file'}
-        disabled={isWorking}
+        disabled={isWorking || !(isEmpty || hasFolder)}
         onPress={() => input.current?.click()}
       />
       {said ? (
