@@ -105,6 +105,9 @@ const SHAPES = {
   ...MADE,
 } as unknown as Record<EntryKind, z.ZodRawShape>;
 
+/** What is kept of an entry beside what every kind tells, by its kind. */
+export const dataShape = (kind: EntryKind): z.ZodRawShape => ({ ...SHAPES[kind], ...common });
+
 export const ENTRY_KINDS = Object.keys(SHAPES) as [EntryKind, ...EntryKind[]];
 
 const forms = ENTRY_KINDS.map((kind) =>
@@ -117,7 +120,7 @@ const forms = ENTRY_KINDS.map((kind) =>
     at: instant,
     keeper: z.string().nullable(),
     note: z.string().nullable(),
-    data: z.object({ ...SHAPES[kind], ...common }),
+    data: z.object(dataShape(kind)),
     undoneAt: instant.nullable(),
   }),
 );

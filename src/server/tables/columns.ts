@@ -36,6 +36,11 @@ export const column = <Row>(id: string, type: ColumnOut<Row>['type'], of: Column
   title: titleOf(id),
 });
 
+export const text = <Row>(id: string, of: ColumnOut<Row>['of']): ColumnOut<Row> => column(id, 'string', of);
+
+/** Rows that are read and written out in one go, so that others are answered in between. Chosen by measuring */
+export const ROWS_AT_ONCE = 100;
+
 /** The heading of a table as a line of CSV. */
 export const csvHead = <Row>(columns: readonly ColumnOut<Row>[]): string =>
   `${Papa.unparse([columns.map(({ title }) => title)])}\r\n`;
@@ -51,9 +56,9 @@ export function csvLines<Row>(columns: readonly ColumnOut<Row>[], rows: readonly
   return `${Papa.unparse(cells, { newline: '\r\n', escapeFormulae: true })}\r\n`;
 }
 
-/** A row as JSON has it: what nobody said is null. */
+/** A row as JSON has it: what nobody said is not there. */
 export const jsonRow = <Row>(columns: readonly ColumnOut<Row>[], row: Row): string =>
-  JSON.stringify(Object.fromEntries(columns.map(({ id, of }) => [id, of(row) ?? null])));
+  JSON.stringify(Object.fromEntries(columns.map(({ id, of }) => [id, of(row) ?? undefined])));
 
 /** What the rows of a table are, by JSON Schema 2020-12. */
 export const schemaOf = <Row>(name: string, columns: readonly ColumnOut<Row>[]): object => ({
@@ -63,9 +68,6 @@ export const schemaOf = <Row>(name: string, columns: readonly ColumnOut<Row>[]):
   items: {
     type: 'object',
     additionalProperties: false,
-    required: columns.map(({ id }) => id),
-    properties: Object.fromEntries(
-      columns.map(({ id, title, type }) => [id, { type: [type, 'null'], description: title }]),
-    ),
+    properties: Object.fromEntries(columns.map(({ id, title, type }) => [id, { type, description: title }])),
   },
 });

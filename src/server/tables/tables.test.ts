@@ -33,7 +33,7 @@ describe('tables of what is kept', () => {
       const rows = JSON.parse(await text(`${name}.json`)) as Record<string, unknown>[];
       expect(rows.length).toBe(data.length - 1);
       const schema = JSON.parse(await text(`${name}.schema.json`)) as object;
-      const isValid = new Ajv({ allowUnionTypes: true }).compile(schema);
+      const isValid = new Ajv().compile(schema);
       expect([isValid(rows), isValid.errors?.slice(0, 2)]).toEqual([true, undefined]);
       const [{ count } = { count: 0 }] = await database.query<{ count: number }>(
         {
@@ -56,7 +56,8 @@ describe('tables of what is kept', () => {
     const [entry] = (JSON.parse(await text('entries.json')) as Record<string, unknown>[]).filter(
       ({ kind }) => kind === 'damped',
     );
-    expect(entry).toMatchObject({ kind: 'damped', waterMl: expect.any(Number), headCount: null });
+    expect(entry).toMatchObject({ kind: 'damped', waterMl: expect.any(Number) });
+    expect(entry).not.toHaveProperty('headCount');
     expect(titleOf('bodyLengthMm')).toBe('body length (mm)');
     expect(titleOf('temperatureC')).toBe('temperature (C)');
     expect(titleOf('since')).toBe('since');

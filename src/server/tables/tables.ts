@@ -1,19 +1,18 @@
 import type { AbsenceFacts } from '@/contract/plan';
 import type { Keeper } from '@/contract/keepers';
 import type { StockEntry } from '@/contract/store';
-import type { Entry } from '@/contract/storedEntries';
 import type { Resident, Shelf } from '@/contract/records';
 import type { TableName } from '@/contract/tables';
 import { meanDepthMm } from '@/core/housing/soil';
 import { houseToday, type HouseToday } from '../house/houseToday';
 import type { Deps } from '../resources/deps';
-import { fromRow, type EntryRow } from '../storage/entries';
 import { listKeepers } from '../storage/keepers';
 import { listAbsences } from '../storage/absences';
 import { listGone } from '../storage/residents';
 import { listShelves } from '../storage/shelves';
 import { listStockEntries } from '../storage/store';
-import { column, type Cell, type ColumnOut } from './columns';
+import { column, ROWS_AT_ONCE, text, type Cell, type ColumnOut } from './columns';
+import { entryColumns, entryRows } from './entries';
 
 /** A table that goes out: its columns, and its rows some at a time. */
 export interface TableOut<Row = unknown> {
@@ -21,7 +20,6 @@ export interface TableOut<Row = unknown> {
   rows: AsyncGenerator<Row[]>;
 }
 
-const text = <Row>(id: string, of: (row: Row) => Cell) => column<Row>(id, 'string', of);
 const number = <Row>(id: string, of: (row: Row) => Cell) => column<Row>(id, 'number', of);
 
 /** Everything of one kind that the house keeps, as a table. */
@@ -42,7 +40,7 @@ export async function tableOut(deps: Deps, name: TableName): Promise<TableOut> {
     case 'shelves':
       return asTable(SHELF_COLUMNS, await listShelves(database));
     case 'entries':
-      return asTable(await entryColumns(deps), entryRows(deps));
+      return asTable(entryColumns(), entryRows(database));
     case 'readings':
       return asTable(READING_COLUMNS, readingRows(deps));
     case 'store':
@@ -146,57 +144,6 @@ function homeColumns(shelves: ReadonlyMap<string, Shelf>): ColumnOut<HomeRow>[] 
     text('mix', ({ mixId }) => mixId),
     text('quarantineSince', ({ quarantineSince }) => quarantineSince),
   ];
-}
-
-/** One row an event, with a column for each fact that any kind of event has. */
-async function entryColumns({ database }: Deps): Promise<ColumnOut<EntryOut>[]> {
-  const fields = await database.query<{ field: string; type: string }>(
-    `SELECT f.key AS field, max(jsonb_typeof(f.value)) AS type FROM entry e, jsonb_each(e.data) f
-     WHERE e.undone_at IS NULL AND jsonb_typeof(f.value) <> 'null' GROUP BY f.key ORDER BY f.key`,
-  );
-  return [
-    text('id', ({ entry }) => entry.id),
-    text('on', ({ entry }) => entry.on),
-    text('at', ({ entry }) => entry.at),
-    text('kind', ({ entry }) => entry.kind),
-    text('who', ({ who }) => who),
-    text('residentId', ({ entry }) => entry.residentId),
-    text('box', ({ box }) => box),
-    text('keeper', ({ entry }) => entry.keeper),
-    text('note', ({ entry }) => entry.note),
-    ...fields.map(({ field, type }) =>
-      column<EntryOut>(field, type === 'number' || type === 'boolean' ? type : 'string', ({ entry }) => {
-        const value = (entry.data as Record<string, unknown>)[field];
-        if (value === undefined || value === null) return null;
-        return typeof value === 'object' ? JSON.stringify(value) : (value as Cell);
-      }),
-    ),
-  ];
-}
-
-interface EntryOut {
-  entry: Entry;
-  /** What it is called, else its species. */
-  who: string | null;
-  box: string | null;
-}
-
-const ROWS_AT_ONCE = 200;
-
-async function* entryRows({ database }: Deps): AsyncGenerator<EntryOut[]> {
-  let after = -1;
-  for (;;) {
-    const rows = await database.query<EntryRow & { seq: number; who: string | null; box: string | null }>(
-      `SELECT e.*, coalesce(r.called, r.scientific_name) AS who, h.code AS box
-       FROM entry e LEFT JOIN resident r ON r.id = e.resident_id LEFT JOIN home h ON h.id = e.home_id
-       WHERE e.undone_at IS NULL AND e.seq > $1 ORDER BY e.seq LIMIT ${ROWS_AT_ONCE}`,
-      [after],
-    );
-    if (rows.length === 0) return;
-    yield rows.map((row) => ({ entry: fromRow(row), who: row.who, box: row.box }));
-    after = rows.at(-1)?.seq ?? Infinity;
-    await new Promise(setImmediate);
-  }
 }
 
 interface ReadingOut {
