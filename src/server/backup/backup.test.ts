@@ -1,4 +1,4 @@
-import { createHash } from 'node:crypto';
+import { createHash, randomBytes } from 'node:crypto';
 import fs from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
@@ -155,6 +155,13 @@ describe('a backup', () => {
       expect(
         await refused(await made('bomb.zip', { 'manifest.json': told([table]), 'tables/entry.jsonl': zeros })),
       ).toMatch(/times its size/);
+      // Less dense, but one row that no string would hold in the end.
+      const row = Buffer.concat(
+        Array.from({ length: 700 }, () => Buffer.from(randomBytes(500).toString('hex') + '0'.repeat(102_000))),
+      );
+      const long = { ...table, bytes: row.length };
+      const file = await made('long.zip', { 'manifest.json': told([long]), 'tables/entry.jsonl': row });
+      expect(await refused(file)).toMatch(/larger than 64 MB/);
     });
 
     it('whose rows point to nobody', async () => {

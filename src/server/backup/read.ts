@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
-import readline from 'node:readline';
-import { PassThrough, type Readable } from 'node:stream';
+import type { Readable } from 'node:stream';
+import { StringDecoder } from 'node:string_decoder';
 import yauzl, { type Entry, type ZipFile } from 'yauzl';
 import { fileOf, FORMAT, MANIFEST, manifest, type Manifest } from './manifest';
 
@@ -10,6 +10,8 @@ export class BadBackup extends Error {}
 /** Larger than any house: what unpacks to more is no backup. Bytes, chosen here */
 const MOST_BYTES = 2 ** 31;
 const MANIFEST_BYTES = 2 ** 20;
+/** A photo of ten megabytes is one row, of twice its size. Characters, chosen here */
+const MOST_LINE = 2 ** 26;
 /** Rows of JSON shrink to a twentieth; what shrinks more than this is a bomb. Chosen here */
 const MOST_RATIO = 200;
 
@@ -124,22 +126,37 @@ async function* checkedLines(
   const entry = entries.get(fileOf(name));
   if (!told || !entry) return;
   const sum = createHash('sha256');
-  const source = await streamOf(zip, entry);
-  const counted = new PassThrough();
-  let problem: unknown;
-  source.on('error', (error) => {
-    problem = error;
-    counted.end();
-  });
-  source.on('data', (part: Buffer) => sum.update(part));
-  source.pipe(counted);
   let rows = 0;
-  for await (const line of readline.createInterface({ input: counted, crlfDelay: Infinity })) {
-    rows += 1;
-    yield line;
+  try {
+    for await (const line of linesIn(await streamOf(zip, entry), (part) => sum.update(part))) {
+      rows += 1;
+      yield line;
+    }
+  } catch (error) {
+    if (error instanceof BadBackup) throw error;
+    throw changed(name, error);
   }
-  if (problem !== undefined || rows !== told.rows || sum.digest('hex') !== told.sha256)
-    throw new BadBackup(`The rows of ${name} are not what was written: the file was cut off or changed.`, {
-      cause: problem,
-    });
+  if (rows !== told.rows || sum.digest('hex') !== told.sha256) throw changed(name);
+}
+
+const changed = (name: string, cause?: unknown) =>
+  new BadBackup(`The rows of ${name} are not what was written: the file was cut off or changed.`, { cause });
+
+/** A stream as lines, none of them longer than a row can be: the library's reader would gather one of any length. */
+async function* linesIn(source: Readable, seen: (part: Buffer) => void): AsyncGenerator<string> {
+  const decoder = new StringDecoder('utf8');
+  let [begun, length] = [[] as string[], 0];
+  for await (const part of source as AsyncIterable<Buffer>) {
+    seen(part);
+    const [first = '', ...others] = decoder.write(part).split('\n');
+    begun.push(first);
+    length += first.length;
+    if (length > MOST_LINE) throw new BadBackup('One of its rows is larger than 64 MB: that is no record.');
+    for (const next of others) {
+      yield begun.join('');
+      [begun, length] = [[next], next.length];
+    }
+  }
+  const last = begun.join('');
+  if (last !== '') yield last;
 }
