@@ -114,6 +114,19 @@ describe('the first brood of a queen', () => {
     expect(seen).toContain('feed');
   });
 
+  it('is told to a calendar with what may be done: who is sealed in is not opened', async () => {
+    const house = await inSpring();
+    await queenOf(house, 'Lasius niger', 'F1');
+    await queenOf(house, 'Myrmica rubra', 'F2');
+    const { keeper } = house.granted(await house.post('/api/keepers', { name: 'Odalys Fenn', zone: 'UTC' }), 201);
+    const { path } = house.granted(await house.post(`/api/keepers/${keeper.id}/calendar`, {}));
+    const events = (await house.text(path)).replace(/\r\n /g, '').split('BEGIN:VEVENT');
+    const textOf = (name: string) => events.find((each) => /First workers/.test(each) && each.includes(name)) ?? '';
+    expect(textOf('Lasius niger')).toContain('do not open');
+    expect(textOf('Myrmica rubra')).toContain('Look through the glass');
+    expect(textOf('Myrmica rubra')).not.toContain('do not open');
+  });
+
   it('may have several mothers where the species bears them, and one where it does not', async () => {
     const house = await inSpring();
     const colony = async (name: string, code: string) => {

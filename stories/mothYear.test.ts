@@ -72,6 +72,17 @@ describe('a year of moths', () => {
     expect(bareUntil).toBe('2027-03-25');
   });
 
+  it("in which there is a plant of the keeper's own is told as long as that plant is there", async () => {
+    await begin('2026-12-28');
+    const { plant } = house.granted(await house.post('/api/plants', { name: 'Quercus ilex', evergreen: true }), 201);
+    const eggs = await house.takeIn('Antheraea polyphemus', 'N1', { stage: 'egg', headCount: 40 });
+    await house.write('laid', eggs, { laidFrom: '2026-12-27', mating: 'mated' });
+    house.granted(await house.patch(`/api/residents/${eggs.id}`, { plants: [plant.id, 'willow'] }));
+    expect((await brood()).bareUntil).toBeNull();
+    house.granted(await house.remove(`/api/plants/${plant.id}`));
+    expect((await brood()).bareUntil).toBe('2027-03-25');
+  });
+
   it('of kinds whose cocoons may be cooled or not says so on the card, in the list of rests and in the plan', async () => {
     await begin('2026-10-20');
     const cocoons = { stage: 'pupa', form: 'group', headCount: 4, bodyLengthMm: 40, sex: 'female' };

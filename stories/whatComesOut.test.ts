@@ -17,6 +17,47 @@ describe('what comes out', () => {
     return seen;
   };
 
+  // Nobody saw the mother mate: half of such batches hatch, and each within weeks of which none is likely by itself.
+  it('of eggs that are likely to hatch is housed, also where nobody knows of a male', async () => {
+    house = await emptyHouse('2026-03-14');
+    await house.shelf('S', 'Room', { temperatureC: 25, relativeHumidityPct: 60 });
+    for (const code of ['E1', 'E2']) await house.box(code, 'net-small');
+    await house.takeIn('Hierodula membranacea', 'E1', { stage: 'egg', headCount: 200 });
+    await house.takeIn('Platymeris biguttatus', 'E2', { stage: 'egg', headCount: 80 });
+    const { broods } = house.granted(await house.get('/api/broods'));
+    for (const { forecast, inHalfAYear } of broods) {
+      expect(forecast.expected.median).toBeGreaterThan(25);
+      expect(inHalfAYear.heads).toBeGreaterThan(0.1 * forecast.expected.median);
+      expect(inHalfAYear.heads).toBeLessThan(forecast.expected.median);
+      expect(inHalfAYear.preyPerWeek).toBeGreaterThan(0);
+    }
+  });
+
+  it('of eggs is reckoned with the food that is in the store, whenever that came', async () => {
+    const inHalfAYear = async () => house.granted(await house.get('/api/broods')).broods[0].inHalfAYear;
+    const stock = async () =>
+      house.granted(
+        await house.post('/api/store/entries', { item: 'field-cricket-medium', kind: 'counted', amount: 12 }),
+        201,
+      );
+    const lay = async () => {
+      house = await emptyHouse('2026-03-14');
+      await house.shelf('S', 'Room', { temperatureC: 27, relativeHumidityPct: 60 });
+      await house.box('E1', 'net-small');
+    };
+    const eggsOfAMantis = () => house.takeIn('Hierodula membranacea', 'E1', { stage: 'egg', headCount: 200 });
+    await lay();
+    await eggsOfAMantis();
+    const before = await inHalfAYear();
+    await stock();
+    const after = await inHalfAYear();
+    await lay();
+    await stock();
+    await eggsOfAMantis();
+    expect(after).toEqual(await inHalfAYear());
+    expect(after).not.toEqual(before);
+  });
+
   describe('of eggs', () => {
     let eggs: Resident;
     beforeEach(async () => {

@@ -43,10 +43,29 @@ export async function call<Name extends EndpointName>(name: Name, input: Argumen
   const search = new URLSearchParams(
     Object.entries(query).flatMap(([key, value]) => (value === undefined ? [] : [[key, String(value)]])),
   ).toString();
-  const response = await send(`${path}${search && `?${search}`}`, route.method, body);
+  return send<Reply<Name>>(
+    `${path}${search && `?${search}`}`,
+    route.method,
+    body === undefined ? undefined : { type: 'application/json', body: JSON.stringify(body) },
+  );
+}
+
+/** Asks an address of the server. @throws CallFailed as `call` does */
+export async function send<Answer>(
+  address: string,
+  method: string,
+  sent?: { type: string; body: BodyInit },
+): Promise<Answer> {
+  const response = await fetch(address, {
+    method: method.toUpperCase(),
+    headers: { 'X-Page': PAGE, ...(sent && { 'Content-Type': sent.type }) },
+    ...(sent && { body: sent.body }),
+  }).catch(() => {
+    throw new CallFailed('The server does not answer. Nothing was saved; try again when it is back.', [], true);
+  });
   const answer: unknown = await response.json().catch(() => undefined);
   // The server has parsed what it sends by the same schemas; to parse it again would load them on every phone.
-  if (response.ok && answer !== undefined) return answer as Reply<Name>;
+  if (response.ok && answer !== undefined) return answer as Answer;
   const refusal = (answer as Partial<ErrorReply> | undefined)?.error;
   if (!refusal) throw new CallFailed(`The server answered ${response.status}. Nothing was saved.`);
   const inUnit = ({ path, message }: FieldMessage) => ({ path, message: inOwnUnit(message) });
@@ -58,16 +77,4 @@ function inOwnUnit(message: string): string {
   const unit = usePreferences.getState().lengthUnit;
   if (unit === 'mm') return message;
   return message.replace(/(\d+(?:\.\d+)?) mm\b/g, (_, mm: string) => formatLength(Number(mm), unit));
-}
-
-async function send(address: string, method: string, body: unknown): Promise<Response> {
-  try {
-    return await fetch(address, {
-      method: method.toUpperCase(),
-      headers: { 'X-Page': PAGE, ...(body !== undefined && { 'Content-Type': 'application/json' }) },
-      ...(body !== undefined && { body: JSON.stringify(body) }),
-    });
-  } catch {
-    throw new CallFailed('The server does not answer. Nothing was saved; try again when it is back.', [], true);
-  }
 }

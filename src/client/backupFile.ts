@@ -1,4 +1,4 @@
-import { CallFailed, PAGE } from './api';
+import { send } from './api';
 
 /** Where the house of this moment is fetched as a file, and where one that was kept is. */
 export const BACKUP_ADDRESS = '/api/backup';
@@ -13,21 +13,5 @@ export interface BroughtIn {
 }
 
 /** Puts a file in the place of this house. @throws CallFailed with what the server said, or that it did not answer */
-export async function bringHouseIn(file: Blob, isInstead: boolean): Promise<BroughtIn> {
-  const asked = fetch(`/api/restore${isInstead ? '?instead=1' : ''}`, {
-    method: 'POST',
-    body: file,
-    headers: { 'Content-Type': 'application/zip', 'X-Page': PAGE },
-  });
-  const response = await asked.catch(() => {
-    throw new CallFailed('The server does not answer. Nothing was changed.', [], true);
-  });
-  const answer: unknown = await response.json().catch(() => undefined);
-  if (response.ok) return answer as BroughtIn;
-  const refusal = (answer as { error?: { message: string; fields?: { path: string; message: string }[] } } | undefined)
-    ?.error;
-  throw new CallFailed(
-    refusal?.fields?.[0]?.message ?? refusal?.message ?? `The server answered ${response.status}.`,
-    refusal?.fields,
-  );
-}
+export const bringHouseIn = (file: Blob, isInstead: boolean): Promise<BroughtIn> =>
+  send(`/api/restore${isInstead ? '?instead=1' : ''}`, 'post', { type: 'application/zip', body: file });

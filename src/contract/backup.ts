@@ -4,6 +4,8 @@ import { day } from './primitives';
 /** How the backups of the house stand. */
 export const backupBoard = z
   .object({
+    /** Nothing is kept in this house yet: another can be brought in without that anything gives way. */
+    isEmpty: z.boolean(),
     /** Where they are kept; null where none are. */
     folder: z.string().nullable(),
     /** The newest first. */

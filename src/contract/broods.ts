@@ -73,7 +73,8 @@ const hatchForecast = z.object({
   median: day,
   to: day,
   expected: band,
-  weeks: z.array(z.object({ on: day, p10: z.number(), median: z.number(), p90: z.number() })),
+  /** Each with its share of those that will hatch in a batch of middle pace. */
+  weeks: z.array(z.object({ on: day, share: z.number(), p10: z.number(), median: z.number(), p90: z.number() })),
   isOverdue: z.boolean(),
   isStanding: z.boolean(),
 });

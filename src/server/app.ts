@@ -128,7 +128,7 @@ export function createApp(options: AppOptions): Express {
   });
   const handlers: Handlers = {
     ...aboutHandlers(options),
-    ...backupHandlers(options.backups),
+    ...backupHandlers(options, options.backups),
     ...shelfHandlers(options),
     ...homeHandlers(options),
     ...changesHandlers(options),

@@ -20,6 +20,7 @@ import type { Clock } from './clock';
 import { groupBy } from '@/core/groupBy';
 import { hatchingOf, type Hatching } from './hatching';
 import { houseToday, type HouseToday, type Lodger } from './house/houseToday';
+import { YEAR_DAYS } from './house/housePlan';
 import { inTurn } from './house/inTurn';
 import { larderOf } from './larder';
 import { eggKindOf, populationOf } from './kinds';
@@ -28,6 +29,8 @@ import { entriesOfKinds } from './storage/entries';
 
 /** "What will I house if I keep them all": that long ahead. days */
 const HALF_A_YEAR = 182;
+/** Who hatches in a week does so in its middle on the mean. days */
+const HALF_A_WEEK = 3;
 
 /** All eggs of the house, with when they hatch and what becomes of them. */
 export async function broodsOf(queries: Queries, clock: Clock): Promise<Brood[]> {
@@ -112,13 +115,14 @@ function bareUntil(
   return days === undefined ? null : addDays(on, days);
 }
 
-const YEAR_DAYS = 365;
-
 /** What it would take to keep them all: heads, boxes, litres, and food in a week. */
-function keptAll(facts: BroodFacts, kind: EggKind, { weeks }: HatchForecast): Brood['inHalfAYear'] {
+function keptAll(facts: BroodFacts, kind: EggKind, { weeks, expected }: HatchForecast): Brood['inHalfAYear'] {
   const { profile, temperatureC, today } = facts;
   const on = addDays(today, HALF_A_YEAR);
-  const hatching = weeks.map((week) => ({ count: week.median, daysBefore: daysBetween(week.on, on) - 3 }));
+  const hatching = weeks.map((week) => ({
+    count: expected.median * week.share,
+    daysBefore: daysBetween(week.on, on) - HALF_A_WEEK,
+  }));
   const { heads, sizeMm, stage, cohorts } = rearedAfter(profile, hatching, kind.weeklyDeathPct.value, temperatureC);
   const isAlone = profile.company.sameKind === 'alone';
   const needs = cohorts.map((each) => ({ ...each, ...roomOf(each, facts) }));

@@ -1,6 +1,7 @@
 import { shippedMaterials, shippedProfiles, shippedSpecies } from '@/contract/shipped';
 import type { MaterialChange } from '@/contract/substrate';
 import { careBook, type CareBook, type OwnSize } from '@/core/profiles/careBook';
+import type { OfKind } from '@/core/profiles/holdsFor';
 import type { CareProfile, Fact } from '@/core/profiles/profile';
 import { materialTableOf, type Material, type MaterialTable } from '@/core/substrate/material';
 import type { Queries } from './storage/database';
@@ -13,6 +14,18 @@ export async function careOf(queries: Queries): Promise<CareBook> {
   const { profiles, cards } = await ownCareOf(queries);
   return careBook([...shippedProfiles, ...profiles], shippedSpecies, cards);
 }
+
+/** Whose numbers are asked for: a profile, and the species where that is known. */
+export interface Whose {
+  profile: string;
+  scientificName?: string | undefined;
+}
+
+/** The kind that ships behind a profile of this house. @throws Refusal for a profile that nobody knows */
+export const ofKind = async (queries: Queries, { profile, scientificName }: Whose): Promise<OfKind> => ({
+  kind: (await careOf(queries)).kindOf(profile),
+  scientificName,
+});
 
 /** What the keepers say otherwise than what ships: profiles, and how large a species becomes. */
 export async function ownCareOf(queries: Queries): Promise<{ profiles: CareProfile[]; cards: OwnSize[] }> {

@@ -4,6 +4,7 @@ import type { Resident } from '@/contract/records';
 import type { EggKind } from '@/core/broods/eggs';
 import { hatchForecast, type HatchForecast, type HatchQuestion } from '@/core/broods/hatch';
 import { addDays, type Day } from '@/core/measure/day';
+import type { Coming } from '@/core/plan/work';
 import { Refusal } from '@/core/refusal';
 import { eggKindOf } from './kinds';
 import { remembering } from './remembering';
@@ -65,4 +66,12 @@ export function hatchingOf({ resident, laid, temperatureC, rest, spreadTimes, to
     if (!(error instanceof Refusal)) throw error;
     return without(error.fields.map(({ message }) => message).join(' '));
   }
+}
+
+/** When eggs hatch, as it is told to the round and the year; undefined where nobody knows, and once none is to come. */
+export function eggsComing(facts: EggFacts): Coming | undefined {
+  const { forecast, lookFrom } = hatchingOf(facts);
+  if (!forecast || lookFrom === null || forecast.isStanding || forecast.weeks.length === 0) return undefined;
+  const { from, median, to: until } = forecast;
+  return { window: { what: 'hatch', lookFrom, from, median, until } };
 }

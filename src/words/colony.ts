@@ -88,16 +88,20 @@ export const MOVE_ACT_WORDS: Record<MoveAct, string> = {
 export const volumeWords = (ml: number): string =>
   ml < 1000 ? `${Math.max(5, Math.round(ml / 5) * 5)} mL` : `${(ml / 1000).toFixed(1)} L`;
 
+/** Whole heads are taken out, each week at least one. */
+export const LEAST_PER_WEEK = 1;
+
 /** What a culture bears: "About 12 grown ones a week, or 4 % of those counted, may go from 3 Mar on. Keep 10 at any rate." */
 export function harvestWords(
   { perWeek, sharePct, keepBack }: { perWeek: number; sharePct: number; keepBack: number },
   usableOn: string | null,
   today: string,
 ): string {
-  if (usableOn === null || perWeek < 0.5) return 'Nothing can be taken out for ever: it would not last three years.';
+  if (usableOn === null || perWeek < LEAST_PER_WEEK)
+    return 'Not even one a week can be taken out for ever: it would not last three years.';
   const from = usableOn > today ? `from ${dayWords(usableOn, today)} on` : 'from now on';
   return (
-    `About ${headsWords(perWeek)} grown ones a week may go ${from}; where fewer are counted, at most ${headsWords(sharePct)} % of them. ` +
+    `About ${headsWords(Math.floor(perWeek))} grown ones a week may go ${from}; where fewer are counted, at most ${headsWords(sharePct)} % of them. ` +
     `Keep ${keepBack} at any rate: so 19 of 20 cultures last three years and more.`
   );
 }

@@ -198,7 +198,7 @@ export function jobReason(job: Job, today: string, fit: FitAnswer | undefined, t
     case 'founding':
       return `founding since ${dayWords(reason.since, today)}, her first workers may be there`;
     case 'founding-water':
-      return `founding since ${dayWords(reason.since, today)}; the tube stays shut`;
+      return `founding since ${dayWords(reason.since, today)}; nothing is opened for it`;
     case 'coming':
       return `likely ${dayWords(reason.from, today)} to ${dayWords(reason.until, today)}`;
     case 'hold':

@@ -36,11 +36,14 @@ export function stepPlaceWords(what: RestAct, place: string | null): string {
   return place === null ? 'no place of the house is so warm: part of the day in one, part in another' : place;
 }
 
+/** Warmer than this what rests wakes, and spends what it lives on. C, from memory */
+const WAKES_C = 15;
+
 /** What to do when the power has been away. */
-export const POWER_CUT_WORDS = [
+export const powerCutWords = (temperature: TemperatureWords): string[] => [
   'Leave the refrigerator shut: full, it stays cold for about a day. Read the thermometer when the power is back.',
   'Up to a day a few degrees too warm harms nobody that rests. Do not feed them for it; look for water.',
-  'Longer, or over 15 C: begin anew from the step that fits the warmth, by steps, without food.',
+  `Longer, or over ${temperature.long(WAKES_C)}: begin anew from the step that fits the warmth, by steps, without food.`,
   'After frost or below what they bear: into the next warmer place at once, not into a warm room. Look after a day.',
 ];
 

@@ -4,7 +4,7 @@ import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { paceAt } from '@/core/colony/kind';
 import type { Band } from '@/core/colony/project';
 import { clipChance } from '@/core/growth/evenDraws';
-import { normalBelow, normalQuantile, TENTH_SD } from '@/core/growth/normal';
+import { normalBelow, normalQuantile, TENTH_SD, TWENTIETH_SD } from '@/core/growth/normal';
 import { numbersOf } from '@/core/growth/quantiles';
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
 import type { BandFact, Fact, Ground } from '@/core/profiles/profile';
@@ -158,15 +158,19 @@ function drawsOf({ kind, cocoons, temperatureC, asOf }: MeetQuestion): Draw[] {
   });
 }
 
+/** How long a cocoon takes where it lies; what is held back is reckoned as if it were brought into the warm today. */
+function timeInCocoon(kind: MothKind, cocoon: Cocoon, warmC: number): ReturnType<typeof waitingTime> {
+  const temperatureC = isHeld(kind, cocoon) ? warmC : (cocoon.temperatureC ?? warmC);
+  return waitingTime(cocoon.warmOn ? kind.wakeDays : kind.cocoonDays, kind, temperatureC);
+}
+
 /** When a cocoon is out by one chance of its time. Days from today; none before today */
 function outAfter(kind: MothKind, cocoon: Cocoon, warmC: number, asOf: Day, ahead: number, chance: number): number {
   const { on, spins, warmOn, coolDays = 0 } = cocoon;
-  // What is held back is reckoned as if it were brought into the warm today.
-  const temperatureC = isHeld(kind, cocoon) ? warmC : (cocoon.temperatureC ?? warmC);
-  const { centre, spread, pace } = waitingTime(warmOn ? kind.wakeDays : kind.cocoonDays, kind, temperatureC);
+  const { centre, spread, pace } = timeInCocoon(kind, cocoon, warmC);
   if (spins) {
     // One chance moves spinning and coming out alike: who is slow is slow.
-    const half = (daysBetween(spins.from, spins.to) / 2 / SPINS_WITHIN) * normalQuantile(clipChance(chance));
+    const half = (daysBetween(spins.from, spins.to) / 2 / TWENTIETH_SD) * normalQuantile(clipChance(chance));
     return Math.max(0, daysBetween(asOf, on) + half + Math.exp(centre) - ahead);
   }
   const gone = coolDays * Math.max(LEAST_HELD, 1 - paceAt(kind, kind.holdC.value) / pace);
@@ -177,15 +181,12 @@ function outAfter(kind: MothKind, cocoon: Cocoon, warmC: number, asOf: Day, ahea
 /** The day from which one of ten cocoons like it is open, whatever is known since. */
 export function opensFrom(kind: MothKind, cocoon: Cocoon, warmC: number): Day {
   const { on, spins, warmOn, sex, coolDays = 0 } = cocoon;
-  const temperatureC = isHeld(kind, cocoon) ? warmC : (cocoon.temperatureC ?? warmC);
-  const { centre, spread } = waitingTime(warmOn ? kind.wakeDays : kind.cocoonDays, kind, temperatureC);
+  const { centre, spread } = timeInCocoon(kind, cocoon, warmC);
   const ahead = sex === 'female' ? 0 : kind.malesAheadDays.value;
   const days = Math.exp(centre - TENTH_SD * spread) - ahead + coolDays;
   return addDays(warmOn ?? spins?.from ?? on, Math.max(0, Math.round(days)));
 }
 
-/** Days of 5 and 95 of 100 lie so many standard deviations from the middle. */
-const SPINS_WITHIN = 1.6449;
 /** A place that is this much warmer than what holds them back holds them still. K, chosen here */
 const HOLDS_WITHIN_K = 4;
 

@@ -33,8 +33,12 @@ export interface HatchForecast {
   to: Day;
   /** How many will hatch in all. */
   expected: Band;
-  /** Week by week from `asOf`, up to the last of the window. */
-  weeks: ({ on: Day } & Band)[];
+  /**
+   * Week by week from `asOf`, up to the last of the window, each with its share of those that will hatch in the batch of middle pace
+   * (0 to 1). The medians of the weeks do not add up to that of all: of a batch that may hatch in any of ten weeks, or not at all,
+   * the usual count of each is none.
+   */
+  weeks: ({ on: Day; share: number } & Band)[];
   /** Nine of ten batches of this age would have begun to hatch. */
   isOverdue: boolean;
   /** It is too cold for anything to go on in them. */
@@ -172,6 +176,7 @@ function hatchingWeeks(ages: readonly number[], draws: readonly Draw[], eggs: nu
   const whole = Float64Array.from(outNow, (out, index) => hatching(index, out, 1));
   const sumOf = (values: Float64Array) => values.reduce((sum, each) => sum + each, 0);
   const inAll = sumOf(whole);
+  const middle = middleOf(draws, whole, inAll);
   const weeks: HatchForecast['weeks'] = [];
   const outBySoFar: number[] = [];
   let before = outNow;
@@ -180,7 +185,8 @@ function hatchingWeeks(ages: readonly number[], draws: readonly Draw[], eggs: nu
   for (let week = 0; week < MOST_WEEKS && !isOver && (outBySoFar.at(-1) ?? 0) <= ALL_OUT; week += 1) {
     const now = draws.map((draw) => outBy(ages, draw, 7 * (week + 1)));
     const values = Float64Array.from(now, (out, index) => hatching(index, before[index] ?? 0, out));
-    weeks.push({ on: addDays(asOf, 7 * week), ...numbersOf(values) });
+    const share = ((now[middle] ?? 0) - (before[middle] ?? 0)) / Math.max(NOTHING, 1 - (outNow[middle] ?? 0));
+    weeks.push({ on: addDays(asOf, 7 * week), share, ...numbersOf(values) });
     outBySoFar.push((outBySoFar.at(-1) ?? 0) + sumOf(values) / inAll);
     before = now;
   }
@@ -191,6 +197,19 @@ function hatchingWeeks(ages: readonly number[], draws: readonly Draw[], eggs: nu
     return addDays(asOf, Math.round(7 * (week + (part - low) / Math.max(1e-9, high - low))));
   };
   return { weeks, dayOf, expected: numbersOf(whole) };
+}
+
+/** The draw of middle pace: half of all that will hatch are of quicker ones. */
+function middleOf(draws: readonly Draw[], whole: Float64Array, inAll: number): number {
+  const byPace = draws
+    .map((draw, index) => ({ index, centre: draw.centre }))
+    .sort((one, other) => one.centre - other.centre);
+  let sum = 0;
+  for (const { index } of byPace) {
+    sum += whole[index] ?? 0;
+    if (sum >= inAll / 2) return index;
+  }
+  return 0;
 }
 
 function refuse(path: string, message: string): never {

@@ -1,3 +1,4 @@
+import { addDays, type Day } from '@/core/measure/day';
 import { leastGrown, usualCourse, type ColonyQuestion } from './project';
 
 /** A culture with fewer grown ones than this ends by chance: they do not meet, or one sex is missing. From memory */
@@ -15,6 +16,8 @@ const HALVINGS = 30;
 const FEW_HALVINGS = 6;
 /** A culture grows fastest about half of what it settles at (logistic law): from then on it bears. */
 const HALF = 0.5;
+/** And not before there are so many times those that are kept back. Chosen here */
+const BEARS_FROM = 2;
 const LONGEST_WEEKS = 104;
 
 /** What a culture bears for ever. */
@@ -29,6 +32,10 @@ export interface SafeHarvest {
   usableWeek: number | null;
 }
 
+/** The first day on which a culture bears what may be taken out; null where none comes within two years. */
+export const usableOn = ({ usableWeek }: SafeHarvest, asOf: Day): Day | null =>
+  usableWeek === null ? null : addDays(asOf, 7 * usableWeek);
+
 type Standing = Omit<ColonyQuestion, 'weeks' | `harvest${string}` | 'temperatureC' | 'draws'> & {
   temperatureC: number;
 };
@@ -37,8 +44,7 @@ type Standing = Omit<ColonyQuestion, 'weeks' | `harvest${string}` | 'temperature
  * The largest weekly harvest of grown ones that a culture bears for ever, from where it stands: cultures differ in what they lay
  * and how they die, and at most one in twenty falls under what is to be kept back within three years of the first usable day. Never
  * more than the usual course bears, which after two years has what it had after one; in a culture that grows by a logistic law that
- * is where its growth is fastest. Each culture is
- * left to grow until it has half of the grown ones that it would settle at.
+ * is where its growth is fastest. Each culture is left to grow until it has half of the grown ones that it would settle at.
  */
 export function safeHarvest(question: Standing): SafeHarvest {
   const usable = usableFrom(question);
@@ -58,7 +64,7 @@ function usableFrom(question: Standing): { grown: number; week: number } | null 
   const { grown } = usualCourse({ ...question, weeks: LONGEST_WEEKS });
   const settled = grown.at(-1) ?? 0;
   // Without a limit to its room it never settles: what is there now is what is taken from.
-  const wanted = Math.max(2 * KEEP_BACK, question.roomForHeads === undefined ? 0 : HALF * settled);
+  const wanted = Math.max(BEARS_FROM * KEEP_BACK, question.roomForHeads === undefined ? 0 : HALF * settled);
   const week = grown.findIndex((heads) => heads >= wanted);
   return week < 0 || settled < wanted ? null : { grown: wanted, week };
 }

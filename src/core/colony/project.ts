@@ -257,7 +257,7 @@ function follow(
       let small = isFounding ? (firstOnes[draw] as number) : 0;
       let old = (before - small) * (1 - Math.min(1, age * death));
       small *= 1 - Math.min(1, firstAge * death);
-      // The first brood is what comes while fewer than a handful are there.
+      // The first brood is what comes while fewer are there than a first batch can have.
       if (isFounding && before < firstBrood) small += arriving;
       else old += arriving;
       if (before >= harvestAtGrown) begun[draw] = 1;

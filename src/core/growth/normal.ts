@@ -60,7 +60,7 @@ export function normalQuantile(chance: number): number {
 
 /** So many standard deviations off the middle a tenth lies beyond, on each side; and a twentieth. */
 export const TENTH_SD = 1.2816;
-const TWENTIETH_SD = 1.6449;
+export const TWENTIETH_SD = 1.6449;
 
 /** The log-normal of which nine of ten lie between two values: the middle and the spread of its logarithm. */
 export function logNormalWithin({ min, max }: { min: number; max: number }): { centre: number; spread: number } {

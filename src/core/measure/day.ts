@@ -34,6 +34,14 @@ export function daysBetween(from: Day, to: Day): number {
   return Math.round((utcOf(to) - utcOf(from)) / DAY_MS);
 }
 
+/** The last of some days. */
+export const latestDay = (first: Day, ...others: Day[]): Day =>
+  others.reduce((one, other) => (one > other ? one : other), first);
+
+/** The first of some days. */
+export const earliestDay = (first: Day, ...others: Day[]): Day =>
+  others.reduce((one, other) => (one < other ? one : other), first);
+
 const DAY_MS = 86_400_000;
 
 /** The noon of a day as if it were in UTC, where no day is longer than another; NaN for what is not written as one. */

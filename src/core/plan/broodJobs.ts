@@ -1,4 +1,4 @@
-import { addDays, type Day } from '@/core/measure/day';
+import { addDays, latestDay, type Day } from '@/core/measure/day';
 import { jobOf, LOOK_MINUTES, type Rhythm } from './jobParts';
 import { latest } from './signs';
 import type { Job, ResidentToday } from './work';
@@ -22,8 +22,7 @@ export function broodRhythms({ coming, log }: Omit<ResidentToday, 'home'>, today
     const { what, lookFrom, from, until } = window;
     const { everyDays, toleranceDays, doneWith } = LOOKED_FOR[what];
     const looked = latest(log, [...doneWith], addDays(today, -1));
-    const again = looked && addDays(looked.on, everyDays);
-    const dueOn = again && again > lookFrom ? again : lookFrom;
+    const dueOn = latestDay(lookFrom, ...(looked ? [addDays(looked.on, everyDays)] : []));
     const reason = { code: 'coming', from, until } as const;
     if (dueOn <= until || today <= until)
       rhythms.push({ kind: what, dueOn, everyDays, toleranceDays, minutes: LOOK_MINUTES, doneWith, reason });

@@ -30,11 +30,12 @@ function leftovers(resident: ResidentToday, today: Day): Job[] {
   const jobs = lookAfterOffer(resident.log, addDays(today, -afterDays), today, 'leftovers', afterDays);
   const { diet } = resident.profile;
   const stays = diet?.eats === 'colony-food' ? (diet.seeds ?? []) : [];
-  const given = (resident.meals?.at(-1)?.dishes ?? []).filter(({ food }) => !stays.includes(food));
+  const dishes = resident.meals?.at(-1)?.dishes ?? [];
+  const given = dishes.filter(({ food }) => !stays.includes(food));
   // What is stored in the nest is not left over.
-  if (given.length === 0 && (resident.meals?.at(-1)?.dishes.length ?? 0) > 0) return [];
+  if (dishes.length > 0 && given.length === 0) return [];
   const eats = resident.profile.feeding ? 'prey' : resident.profile.diet?.eats;
-  return jobs.map((job) => (eats ? { ...job, meal: { eats, dishes: [...given], cautions: [] } } : job));
+  return jobs.map((job) => (eats ? { ...job, meal: { eats, dishes: given, cautions: [] } } : job));
 }
 
 /** After so many hours what was not eaten comes out; null for those whose food stays. */

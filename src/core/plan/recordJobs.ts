@@ -1,5 +1,5 @@
 import { needsAnotherHome } from './homeJobs';
-import { addDays, daysBetween, type Day } from '@/core/measure/day';
+import { addDays, daysBetween, latestDay, type Day } from '@/core/measure/day';
 import { doneToday, jobOf, LOOK_MINUTES, waiting, type Rhythm } from './jobParts';
 import { quietOver } from './quiet';
 import { inOrder, latest, standingSigns } from './signs';
@@ -138,15 +138,15 @@ export function foundingLooks({ founding, log }: ResidentToday, today: Day): Job
   if (!founding) return [];
   const { since, endsOn } = founding;
   const looked = latest(log, ['looked'], addDays(today, -1));
-  const look = (after: Day | undefined, everyDays: number, toleranceDays: number, reason: Job['reason']) => {
-    const again = looked && addDays(looked.on, everyDays);
-    const dueOn = after === undefined || (again && again > after) ? (again ?? addDays(since, everyDays)) : after;
+  const look = (first: Day, everyDays: number, toleranceDays: number, reason: Job['reason']) => {
+    const dueOn = latestDay(first, ...(looked ? [addDays(looked.on, everyDays)] : []));
     const does = { kind: 'look', minutes: LOOK_MINUTES, doneWith: ['looked'] } as const;
     return jobOf({ ...does, dueOn, everyDays, toleranceDays, reason }, log, today);
   };
   if (endsOn !== null && endsOn <= today)
     return look(endsOn, WORKERS_AGAIN_DAYS, CHECK_TOLERANCE_DAYS, { code: 'founding', since });
-  return look(undefined, WATER_LOOK.everyDays, WATER_LOOK.toleranceDays, { code: 'founding-water', since });
+  const { everyDays, toleranceDays } = WATER_LOOK;
+  return look(addDays(since, everyDays), everyDays, toleranceDays, { code: 'founding-water', since });
 }
 
 /** Under ground, or sealed in, a month and more is usual; from then on it is looked for now and then. From memory */

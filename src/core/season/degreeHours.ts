@@ -3,6 +3,9 @@ import { HOUR_MS } from '@/core/readings/reading';
 /** Readings further apart than this say nothing of what lay between. Chosen here: a probe that was away for a quarter of a day */
 const LONGEST_GAP_MS = 6 * HOUR_MS;
 
+/** Fewer degree-hours outside a band than these are none: a degree too warm for an hour. Chosen here */
+export const TELLING_DEGREE_HOURS = 1;
+
 /**
  * How far and how long a place was outside a band: the area between the readings and the limit, as straight lines from
  * one reading to the next (trapezoids, cut where they cross the limit).

@@ -25,6 +25,8 @@ function restPlanOrRefusal(question: RestQuestion) {
   }
 }
 
+const RESTING = shippedRests.flatMap((each) => (each.need === 'never' ? [] : each));
+
 describe('a winter rest', () => {
   // Common practice, no source: small temperate kinds from the end of October to March at 5-10 C.
   it('of a small temperate kind goes from the end of October to March, at 5 to 10 C', () => {
@@ -110,10 +112,9 @@ describe('a winter rest', () => {
   });
 
   it('is cooled and warmed by small steps, in the order of the days, wherever and whenever', () => {
-    const kinds = shippedRests.flatMap((each) => (each.need === 'never' ? [] : each));
     fc.assert(
       fc.property(
-        fc.constantFrom(...kinds),
+        fc.constantFrom(...RESTING),
         fc.constantFrom(...HEMISPHERES),
         fc.integer({ min: 0, max: 900 }),
         fc.double({ min: 12, max: 30, noNaN: true }),
@@ -137,10 +138,9 @@ describe('a winter rest', () => {
 
   // A floor is a floor: whatever the room, the place and the day are.
   it('is never under its floor, and never before the day it is planned on, in 400 random houses', () => {
-    const kinds = shippedRests.flatMap((each) => (each.need === 'never' ? [] : each));
     fc.assert(
       fc.property(
-        fc.constantFrom(...kinds),
+        fc.constantFrom(...RESTING),
         fc.constantFrom(...HEMISPHERES),
         fc.integer({ min: 0, max: 900 }),
         fc.option(fc.integer({ min: 0, max: 60 }), { nil: undefined }),

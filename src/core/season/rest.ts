@@ -1,5 +1,5 @@
 import type { HoldsFor } from '@/core/profiles/holdsFor';
-import { addDays, daysBetween, type Day } from '@/core/measure/day';
+import { addDays, daysBetween, latestDay, type Day } from '@/core/measure/day';
 import type { BandFact, Fact, Ground, Stage } from '@/core/profiles/profile';
 import { Refusal } from '@/core/refusal';
 import type { Hemisphere } from './year';
@@ -116,7 +116,7 @@ export function restPlan({ kind: any, hemisphere, asOf, startOn, roomC, placeC }
   const fed = after(startOn === undefined ? FED_DAYS + EMPTY_DAYS : EMPTY_DAYS);
   const begins = daysBetween(fed, ends) < shortest ? after(EMPTY_DAYS) : fed;
   const lastFood = addDays(begins, -EMPTY_DAYS);
-  const feedWell = laterOf(asOf, addDays(lastFood, -FED_DAYS));
+  const feedWell = latestDay(asOf, addDays(lastFood, -FED_DAYS));
   if (daysBetween(begins, ends) < shortest) {
     const message = `Begun on ${begins} it would be over on ${ends}: less than the ${shortest} days it takes. Wait for the next cool season.`;
     throw new Refusal([{ path: 'startOn', message }]);
@@ -159,8 +159,6 @@ function warningsOf({ need, floorC, bandC }: RestingKind, late: number, roomC: n
   if (roomC <= bandC.max) warnings.push('room-is-cool-enough');
   return warnings;
 }
-
-const laterOf = (one: Day, other: Day): Day => (one > other ? one : other);
 
 /** From one temperature to another, by so many degrees at a time; none where they are the same. */
 function stairs(fromC: number, toC: number, byC: number): number[] {

@@ -1,4 +1,4 @@
-import { addDays, daysBetween, type Day } from '@/core/measure/day';
+import { addDays, daysBetween, latestDay, type Day } from '@/core/measure/day';
 import { EMPTY_DAYS, SHORTEST_DAYS, type RestingKind, type RestPlan, type RestStep } from './rest';
 import type { RestAct } from './restActs';
 
@@ -79,8 +79,8 @@ export function restCourse(
     const doneOn = done.get(step.key) ?? null;
     const isPassed = doneOn === null && index < lastDone;
     const earliest = before ? addDays(before.on, gapBefore(step.what, before.what, stepDays)) : step.on;
-    const open = BY_ITSELF.has(step.what) || isPassed ? earliest : latestOf(earliest, today);
-    const on = doneOn ?? (isPassed ? step.on : latestOf(step.on, open));
+    const open = BY_ITSELF.has(step.what) || isPassed ? earliest : latestDay(earliest, today);
+    const on = doneOn ?? (isPassed ? step.on : latestDay(step.on, open));
     before = { ...step, plannedOn: step.on, on, doneOn, isPassed };
     course.push(before);
   });
@@ -120,8 +120,6 @@ function phaseOf(course: readonly CourseStep[]): RestPhase {
   return cooling.every(isMade) ? 'cold' : 'cooling';
 }
 
-const latestOf = (a: Day, b: Day): Day => (a > b ? a : b);
-
 /** Of steps on the same day the walk of the plan comes first, a look last. */
 const keyRank = ({ what }: CourseStep) => (what === 'check' ? 1 : 0);
 
@@ -154,7 +152,7 @@ function looksOf(
   let from = taken.at(-1)?.on ?? hold.on;
   for (let number = looks.length + 1; ; number += 1) {
     const plannedOn = addDays(from, Math.round(everyDays));
-    const on = latestOf(plannedOn, today);
+    const on = latestDay(plannedOn, today);
     if (on >= warm.on) return looks;
     looks.push(look(`check-${number}`, plannedOn, on, null));
     from = on;

@@ -5,7 +5,7 @@ import type { FurnitureKind } from '@/core/housing/furniture';
 import { nestVolumeMl } from '@/core/housing/nest';
 import { openingsOf } from '@/core/housing/openings';
 import { flat, meanDepthMm, type Soil } from '@/core/housing/soil';
-import type { CareProfile, Making } from '@/core/profiles/profile';
+import type { CareProfile } from '@/core/profiles/profile';
 import type { MaterialTable, RecipePart } from './material';
 import { plaster, type PlasterAnswer } from './plaster';
 import { substrate, type BricksToSoak, type MaterialAmount, type SubstrateAnswer } from './substrate';
@@ -75,13 +75,8 @@ export function buildHome(profile: CareProfile, home: HomeToBuild, materials: Ma
   const isTooWide = largestSafeOpeningMm !== null && openingsOf(container).widestMm >= largestSafeOpeningMm;
   const tooWideFor = isTooWide ? largestSafeOpeningMm : null;
   const mayMeshLid = !profile.fit.some(({ quantity, max }) => quantity === 'meshOverheadCount' && max?.plus === 0);
-  const steps = buildSteps(making, container, soil, plan, tooWideFor, mayMeshLid, filling, materials);
-  const grains: BuildStep[] = profile.nest?.spinsCocoons ? [{ code: 'grains', cautions: [] }] : [];
-  const settles = steps.findIndex(({ code }) => code === 'settle');
-  return {
-    filling,
-    steps: [...pourSteps(profile, home, filling), ...steps.slice(0, settles), ...grains, ...steps.slice(settles)],
-  };
+  const steps = buildSteps(profile, container, soil, plan, tooWideFor, mayMeshLid, filling, materials);
+  return { filling, steps: [...pourSteps(profile, home, filling), ...steps] };
 }
 
 /**
@@ -89,7 +84,7 @@ export function buildHome(profile: CareProfile, home: HomeToBuild, materials: Ma
  * the mix, its water, the filling, litter, furniture, a rest, the label.
  */
 function buildSteps(
-  making: Making,
+  { making, nest }: CareProfile,
   container: Container,
   soil: Soil,
   plan: DrillPlan,
@@ -137,6 +132,7 @@ function buildSteps(
   }
   if (litterL > 0) steps.push({ code: 'litter', depthMm: making.litterMm, volumeL: litterL, cautions: [] });
   for (const { kind, count } of making.furniture) steps.push({ code: 'furnish', kind, count, cautions: [] });
+  if (nest?.spinsCocoons) steps.push({ code: 'grains', cautions: [] });
   const zip: BuildCaution[] = container.opens === 'zip' ? ['zip'] : [];
   steps.push({ code: 'settle', days: SETTLE_DAYS, cautions: zip });
   steps.push({ code: 'label', cautions: [] });

@@ -10,7 +10,7 @@ import { openFolder, openMemory } from '../storage/pglite';
 import { openPostgres } from '../storage/postgres';
 import { asideName } from './kept';
 import { restore } from './restore';
-import { tablesOf } from './tables';
+import { holdsAnything } from './tables';
 import { writeBackup } from './write';
 
 const USAGE = `usage: bin/backup FILE                writes everything that is kept into a file
@@ -87,14 +87,6 @@ async function bringInBeside(file: string, folder: string): Promise<void> {
 async function restoreAndSay(database: Database, file: string): Promise<void> {
   const { rows, madeAt } = await restore(database, path.resolve(file));
   console.log(`${rows} rows of ${madeAt.slice(0, 10)} are in the house.`);
-}
-
-async function holdsAnything(database: Database): Promise<boolean> {
-  for (const { name } of await tablesOf(database)) {
-    if (name === 'meta') continue;
-    if ((await database.query(`SELECT 1 FROM "${name}" LIMIT 1`)).length > 0) return true;
-  }
-  return false;
 }
 
 async function tryOut(file: string): Promise<void> {

@@ -1,9 +1,13 @@
 import type { Handlers } from '../http/mount';
+import type { Deps } from '../resources/deps';
 import type { BackupKeeper } from './keeping';
+import { holdsAnything } from './tables';
+
+const NONE_KEPT = { folder: null, backups: [], provenOn: null, problem: null, isLate: false };
 
 /** How the backups of the house stand; of a house whose backups nobody keeps, that. */
-export function backupHandlers(keeper: BackupKeeper | undefined): Pick<Handlers, 'backups'> {
+export function backupHandlers({ database }: Deps, keeper: BackupKeeper | undefined): Pick<Handlers, 'backups'> {
   return {
-    backups: () => keeper?.state() ?? { folder: null, backups: [], provenOn: null, problem: null, isLate: false },
+    backups: async () => ({ ...(keeper?.state() ?? NONE_KEPT), isEmpty: !(await holdsAnything(database)) }),
   };
 }

@@ -54,12 +54,15 @@ describe('backups over HTTP', () => {
     await there.close();
     fs.rmSync(root, { recursive: true });
   });
+  const isEmpty = async ({ at }: typeof here) =>
+    ((await (await fetch(`${at}/backups`)).json()) as { isEmpty: boolean }).isEmpty;
   const saved = async () => Buffer.from(await (await fetch(`${here.at}/backup`)).arrayBuffer());
 
   it('are taken out of one house and brought into an empty one, which answers', async () => {
     const response = await fetch(`${here.at}/backup`);
     expect(response.headers.get('Content-Disposition')).toMatch(/verdant-burrow-2026-03-14\.zip/);
     expect(await there.shelves()).toEqual([]);
+    expect([await isEmpty(here), await isEmpty(there)]).toEqual([false, true]);
     const brought = await there.send('/restore', Buffer.from(await response.arrayBuffer()));
     expect([brought.status, ((await brought.json()) as { keptAs: null }).keptAs]).toEqual([200, null]);
     expect(await there.shelves()).toEqual(['Warm']);
@@ -90,12 +93,22 @@ describe('backups over HTTP', () => {
     expect(fs.readdirSync(path.join(root, 'there'))).toHaveLength(2);
   });
 
+  it('come into a house without records alone: what its page says is what is done', async () => {
+    const kept = await house();
+    await kept.post('/keepers', { name: 'Odalys Fenn', zone: 'UTC' });
+    // No box yet, and somebody who walks: that is something.
+    expect(await isEmpty(kept)).toBe(false);
+    expect((await kept.send('/restore', await saved())).status).toBe(409);
+    await kept.close();
+  });
+
   it('take no place where what is there could not be kept aside', async () => {
     const bare = await house();
     await bare.post('/shelves', { name: 'Only', room: 'Attic' });
     const refused = await bare.send('/restore?instead=1', await saved());
     expect([refused.status, await refused.text()]).toEqual([409, expect.stringContaining('VB_BACKUPS')]);
     expect(await bare.shelves()).toEqual(['Only']);
+    expect(await isEmpty(bare)).toBe(false);
     await bare.close();
   });
 

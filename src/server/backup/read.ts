@@ -8,7 +8,7 @@ import { fileOf, FORMAT, MANIFEST, manifest, type Manifest } from './manifest';
 export class BadBackup extends Error {}
 
 /** Larger than any house: what unpacks to more is no backup. Bytes, chosen here */
-const MOST_BYTES = 2 ** 31;
+export const MOST_BYTES = 2 ** 31;
 const MANIFEST_BYTES = 2 ** 20;
 /** A photo of ten megabytes is one row, of twice its size. Characters, chosen here */
 const MOST_LINE = 2 ** 26;

@@ -7,14 +7,11 @@ import type { Request, RequestHandler } from 'express';
 import { houseToday } from '../house/houseToday';
 import { invalid, notFound, Problem } from '../http/problem';
 import type { Deps } from '../resources/deps';
-import type { Queries } from '../storage/database';
 import type { BackupKeeper } from './keeping';
-import { BadBackup } from './read';
+import { BadBackup, MOST_BYTES } from './read';
 import { restore } from './restore';
+import { holdsAnything } from './tables';
 import { writeBackup } from './write';
-
-/** No larger file is taken in. Bytes */
-const MOST_BYTES = 2 ** 31;
 
 export interface BackupRoutes {
   /** The house of this moment as one file. */
@@ -49,7 +46,7 @@ export function backupRoutes(
 
     bringIn: async (request, response) => {
       const isInstead = request.query.instead === '1';
-      if (!isInstead && !(await isBare(database)))
+      if (!isInstead && (await holdsAnything(database)))
         throw new Problem('conflict', 'This house is not empty: say that the file is to be put in its place.', [
           { path: 'instead', message: 'Send instead=1. What is here is kept aside first.' },
         ]);
@@ -79,14 +76,6 @@ export function backupRoutes(
     },
   };
 }
-
-/** Nobody has put anything up yet, nor said who keeps what how. */
-const isBare = async (queries: Queries): Promise<boolean> =>
-  (
-    await queries.query(
-      'SELECT 1 FROM shelf UNION ALL SELECT 1 FROM keeper UNION ALL SELECT 1 FROM own_profile UNION ALL SELECT 1 FROM own_card LIMIT 1',
-    )
-  ).length === 0;
 
 async function inFolder(work: (folder: string) => Promise<void>): Promise<void> {
   const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'vb-file-'));

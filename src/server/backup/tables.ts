@@ -3,6 +3,9 @@ import type { Queries } from '../storage/database';
 /** Which migrations were made is told by the manifest; what was touched is of this moment alone. */
 const LEFT_OUT = ['schema_migration', 'touched'];
 
+/** What the program notes about itself, also in a house without records. */
+const OF_THE_PROGRAM = 'meta';
+
 export interface Table {
   name: string;
   /** Those that are written: what is generated from others is generated again. */
@@ -18,6 +21,15 @@ export async function tablesOf(queries: Queries): Promise<Table[]> {
      GROUP BY t.tablename ORDER BY t.tablename`,
     [LEFT_OUT],
   );
+}
+
+/** Whether anything was ever written down in a house. */
+export async function holdsAnything(queries: Queries): Promise<boolean> {
+  for (const { name } of await tablesOf(queries)) {
+    if (name === OF_THE_PROGRAM) continue;
+    if ((await queries.query(`SELECT 1 FROM "${name}" LIMIT 1`)).length > 0) return true;
+  }
+  return false;
 }
 
 /** The last migration that was made. */

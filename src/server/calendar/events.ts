@@ -72,11 +72,12 @@ export async function eventsOf(queries: Queries, keeper: Keeper, on: Day, now: s
       })),
   );
   const founding = walked.flatMap(({ resident, home }): CalendarEvent[] => {
-    const first = house.colonies.get(resident.id)?.founding?.firstWorkers;
+    const { firstWorkers: first = null, isSealed = false } = house.colonies.get(resident.id)?.founding ?? {};
     if (!first) return [];
     const when = { kind: 'days' as const, from: first.p10, until: first.p90 };
     const title = `First workers: ${home.code} ${resident.scientificName}`;
-    return [{ uid: `workers-${resident.id}`, title, text: 'Look through the glass; do not open.', when }];
+    const text = isSealed ? 'Look through the glass; do not open.' : 'Look through the glass.';
+    return [{ uid: `workers-${resident.id}`, title, text, when }];
   });
   const comings = walked.flatMap(({ resident, home, today }): CalendarEvent[] => {
     const { window, carry, pair } = today.coming ?? {};

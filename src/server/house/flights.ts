@@ -11,7 +11,7 @@ import {
   type MeetQuestion,
   type MothKind,
 } from '@/core/broods/emergence';
-import { daysBetween, type Day } from '@/core/measure/day';
+import { daysBetween, earliestDay, latestDay, type Day } from '@/core/measure/day';
 import type { Coming } from '@/core/plan/work';
 import { mothKindOf } from '../kinds';
 import { remembering } from '../remembering';
@@ -67,7 +67,7 @@ export async function flightOf(facts: FlightFacts): Promise<Flight | undefined> 
   const cocoons = spunAlready.length > 0 ? spunAlready : all;
   const meeting = cocoons.length > 0 ? await remembered({ kind, cocoons, temperatureC, asOf: today }) : null;
   const out = headsBySex(group.filter(({ stage }) => stage === 'adult'));
-  const spun = told.flatMap(({ spins }) => spins ?? []);
+  const left = told.filter(({ isLeft }) => isLeft).map(({ resident }) => resident);
   const pairOn = out.female > 0 && out.male > 0 ? today : (meeting?.pairOn ?? null);
   // A pair is put together once: by whoever stands at the female, or at the first of them.
   const paired = group.find(({ sex, stage }) => sex === 'female' && stage !== 'larva') ?? first;
@@ -86,22 +86,22 @@ export async function flightOf(facts: FlightFacts): Promise<Flight | undefined> 
       scientificName: first.scientificName,
       residentIds: group.map(({ id }) => id),
       ...{ out, meeting, temperatureC, wakeC: kind.wakeC.value, pairC: kind.pairC.value },
-      spins:
-        spun.length === 0
-          ? null
-          : {
-              from: least(spun.map(({ from }) => from)),
-              median: least(spun.map(({ median }) => median)),
-              to: most(spun.map(({ to }) => to)),
-            },
-      waitingIds: told.filter(({ isLeft }) => isLeft).map(({ resident }) => resident.id),
-      waiting: told.filter(({ isLeft }) => isLeft).reduce((sum, { resident }) => sum + (resident.headCount ?? 1), 0),
+      spins: spinsOfAll(told.flatMap(({ spins }) => spins ?? [])),
+      waitingIds: left.map(({ id }) => id),
+      waiting: left.reduce((sum, { headCount = 1 }) => sum + headCount, 0),
     },
   };
 }
 
-const least = (days: readonly Day[]): Day => days.reduce((a, b) => (a < b ? a : b));
-const most = (days: readonly Day[]): Day => days.reduce((a, b) => (a > b ? a : b));
+/** When the first of some caterpillars spins, and the last. */
+function spinsOfAll([first, ...others]: ReturnType<typeof spinsOn>[]): MothFlight['spins'] {
+  if (!first) return null;
+  return {
+    from: earliestDay(first.from, ...others.map(({ from }) => from)),
+    median: earliestDay(first.median, ...others.map(({ median }) => median)),
+    to: latestDay(first.to, ...others.map(({ to }) => to)),
+  };
+}
 
 function headsBySex(moths: readonly Resident[]): MothFlight['out'] {
   const of = (sex: Resident['sex']) =>
@@ -143,14 +143,14 @@ function cocoonOf(kind: MothKind, resident: Resident, temperatureC: number, fact
 function windowOf(kind: MothKind, cocoon: Cocoon, meeting: Meeting | null, temperatureC: number): Coming['window'] {
   if (!meeting || cocoon.spins || isHeld(kind, cocoon)) return undefined;
   const of = { female: [meeting.female], male: [meeting.male], unknown: [meeting.female, meeting.male] }[cocoon.sex];
-  const told = of.filter((each): each is Emergence => each !== null);
-  if (told.length === 0) return undefined;
+  const [first, ...others] = of.filter((each): each is Emergence => each !== null);
+  if (!first) return undefined;
   return {
     what: 'emerge',
     lookFrom: opensFrom(kind, cocoon, temperatureC),
-    from: least(told.map(({ p10 }) => p10)),
-    median: least(told.map(({ median }) => median)),
-    until: most(told.map(({ p90 }) => p90)),
+    from: earliestDay(first.p10, ...others.map(({ p10 }) => p10)),
+    median: earliestDay(first.median, ...others.map(({ median }) => median)),
+    until: latestDay(first.p90, ...others.map(({ p90 }) => p90)),
   };
 }
 

@@ -14,19 +14,18 @@ import { censusOf, youngestInstar } from '@/core/growth/census';
 import { Refusal } from '@/core/refusal';
 import { apartOf } from '../apart';
 import { groupBy } from '@/core/groupBy';
-import { hatchingOf } from '../hatching';
+import { eggsComing } from '../hatching';
 import { larderOf } from '../larder';
 import { logsOf } from '../logs';
 import { moultOutlooks } from '../offers';
 import { restAlarms, restOf, type StandingRest } from '../rests';
 import type { Queries } from '../storage/database';
-import { entriesOfKinds } from '../storage/entries';
 import { homeOrder } from '../storage/homes';
 import { everyId } from '../storage/residents';
 import { residentOn } from '../today';
 import { broodOf, countedState, foundingOf, homesBeforeNow, isCountedForm } from './colonies';
 import { groupMoults, headsOnly, printsOf, tellersOf, type GrowthFacts, type GroupMoult } from './growthFacts';
-import { flightOf, isOfFlight, MOTH_ENTRIES, type Flight } from './flights';
+import { StandingFlights } from './standingFlights';
 import { housed } from './housed';
 import { pauses } from './inTurn';
 import type { HouseToday, Lodger, Unworkable } from './houseToday';
@@ -60,7 +59,7 @@ export class StandingHouse {
   private readonly unworkable = new Map<string, Unworkable>();
   private readonly asked = new Map<string, StoreAsked>();
   private growth: GrowthFacts;
-  private readonly flights = new Map<string, Flight>();
+  private readonly flights = new StandingFlights();
   private prints: ReadonlyMap<string, string> = new Map();
 
   private constructor(shared: Shared, store: Store) {
@@ -143,7 +142,8 @@ export class StandingHouse {
     const here = [...dirty].flatMap((id) => records.residents.get(id) ?? []);
     this.forget(dirty, dirtyHomes);
     await this.workOutRests(queries, here);
-    const alsoOfFlights = await this.workOutFlights(queries, [...dirty]);
+    const { on, shared, rests } = this;
+    const alsoOfFlights = await this.flights.workOut(queries, dirty, { on, records, shared, rests });
     const byHome = groupBy(records.residents.values(), ({ homeId }) => homeId);
     for (const resident of here) {
       if (isCountedForm(resident)) this.workOutColony(resident, byHome.get(resident.homeId) ?? []);
@@ -210,41 +210,6 @@ export class StandingHouse {
     }
     for (const [id, rest] of rests) this.rests.set(id, rest);
     for (const [id, alarms] of await restAlarms(queries, rests, this.shared.now)) this.restAlarms.set(id, alarms);
-  }
-
-  /** Moths of a species are worked out together; answers those to whom something else is told than before. */
-  private async workOutFlights(queries: Queries, dirty: readonly string[]): Promise<string[]> {
-    const { records, shared } = this;
-    const moths = [...records.residents.values()].filter(
-      (resident) => isOfFlight(resident) && resident.takenInOn <= this.on,
-    );
-    const isDirty = new Set(dirty);
-    const touched = new Set(moths.filter(({ id }) => isDirty.has(id)).map(({ scientificName }) => scientificName));
-    for (const [name, { comings }] of this.flights) if (dirty.some((id) => comings.has(id))) touched.add(name);
-    const changed: string[] = [];
-    for (const name of touched) {
-      const before = this.flights.get(name);
-      this.flights.delete(name);
-      const group = moths
-        .filter(({ scientificName }) => scientificName === name)
-        .sort((one, other) => (one.id < other.id ? -1 : 1));
-      if (group.length === 0) continue;
-      const ids = group.map(({ id }) => id);
-      const logs = groupBy(await entriesOfKinds(queries, ids, MOTH_ENTRIES), ({ residentId }) => residentId ?? '');
-      const flight = await flightOf({
-        group,
-        homeOf: ({ homeId }) => records.homes.get(homeId),
-        warmth: (home) => shared.warmth(home),
-        logOf: (id) => logs.get(id) ?? [],
-        restOf: (id) => this.rests.get(id),
-        today: this.on,
-      }).catch(refusedOnly);
-      if (!flight) continue;
-      this.flights.set(name, flight);
-      const told = (each: Flight | undefined, id: string) => JSON.stringify(each?.comings.get(id));
-      changed.push(...ids.filter((id) => told(before, id) !== told(flight, id)));
-    }
-    return changed;
   }
 
   private workOutColony(resident: Resident, mates: readonly Resident[]): void {
@@ -419,17 +384,12 @@ export class StandingHouse {
 
   /** What comes out of eggs, and what moths ask for. */
   private comingOf(resident: Resident, entries: readonly Entry[], home: Home): Coming | undefined {
-    if (resident.form !== 'eggs') return this.flights.get(resident.scientificName)?.comings.get(resident.id);
+    if (resident.form !== 'eggs') return this.flights.comingOf(resident);
     const { on, shared } = this;
     const laid = entries.findLast((entry): entry is EntryOf<'laid'> => entry.kind === 'laid');
     const { temperatureC } = shared.warmth(home);
     const rest = this.rests.get(resident.id);
-    const { forecast, lookFrom } = hatchingOf({
-      ...{ resident, laid, temperatureC, rest, today: on, spreadTimes: shared.spread.hatch },
-    });
-    if (!forecast || lookFrom === null || forecast.isStanding || forecast.weeks.length === 0) return undefined;
-    const { from, median, to: until } = forecast;
-    return { window: { what: 'hatch', lookFrom, from, median, until } };
+    return eggsComing({ resident, laid, temperatureC, rest, today: on, spreadTimes: shared.spread.hatch });
   }
 
   private answerNow(): HouseToday {
@@ -449,7 +409,7 @@ export class StandingHouse {
       },
       colonies: new Map(this.colonies),
       rests: new Map(this.rests),
-      flights: [...this.flights].sort(([one], [other]) => (one < other ? -1 : 1)).map(([, { flight }]) => flight),
+      flights: this.flights.all(),
       homeStates: new Map(this.states),
       lodgers: residents.flatMap(({ id }) => this.lodgers.get(id) ?? []),
       unworkable: residents.flatMap(({ id }) => this.unworkable.get(id) ?? []),
@@ -479,10 +439,4 @@ const oldestBattery = (probes: readonly Probe[]): Day | undefined =>
 function lastOf(entries: readonly Entry[]): string | null {
   const own = entries.filter(({ kind }) => kind !== 'taken-in');
   return own.sort((a, b) => a.at.localeCompare(b.at)).at(-1)?.id ?? null;
-}
-
-/** What cannot be worked out for a flight leaves it untold; anything else is a fault. */
-function refusedOnly(error: unknown): undefined {
-  if (error instanceof Refusal) return undefined;
-  throw error;
 }

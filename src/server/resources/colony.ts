@@ -2,7 +2,7 @@ import { countedInPart, countSpread } from '@/core/colony/counting';
 import { castesOf } from '@/core/colony/castes';
 import type { Harvest } from '@/contract/colony';
 import type { Resident } from '@/contract/records';
-import type { SafeHarvest } from '@/core/colony/culture';
+import { usableOn, type SafeHarvest } from '@/core/colony/culture';
 import { foundingState } from '@/core/colony/founding';
 import type { PopulationKind } from '@/core/colony/kind';
 import { projectMatrix } from '@/core/colony/matrix';
@@ -11,7 +11,7 @@ import { fullnessPct } from '@/core/colony/fullness';
 import { prepareHomes, rankHomes, rankPrepared } from '@/core/housing/rank';
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
 import type { ColonyState } from '@/core/house/colonyState';
-import { careOf } from '../care';
+import { careOf, ofKind, type Whose } from '../care';
 import { colonyFacts } from '../house/colonies';
 import { keptFor } from '../house/inTurn';
 import type { Handlers } from '../http/mount';
@@ -34,8 +34,7 @@ export function colonyHandlers({ database, clock }: Deps): Pick<Handlers, Names>
     population: ({ body }) => projectMatrix(body.matrix, body.initial, body.steps),
 
     colony: async ({ body }) => {
-      const { asOf = clock.today(), temperatureC, temperaturesC, countedLow, countedHigh, ...rest } = body;
-      const { profile: _, scientificName: __, ...question } = rest;
+      const { asOf = clock.today(), temperatureC, temperaturesC, countedLow, countedHigh, ...question } = body;
       const kind = await requireKind(database, body);
       const spread = countSpread(countedLow, countedHigh);
       const asked = { ...question, kind, temperatureC: temperaturesC ?? temperatureC ?? 0, countSpread: spread };
@@ -106,13 +105,14 @@ export function colonyHandlers({ database, clock }: Deps): Pick<Handlers, Names>
         const colony = states.get(resident.id);
         const kind = populationOf(resident);
         if (!colony || !kind) continue;
+        const harvest = await harvestOf(kind)(colony);
         colonies.push({
           residentId: resident.id,
           heads: colony.heads,
           countedOn: colony.countedOn,
           roomForHeads: colony.roomForHeads,
           ...{ fullPct: colony.fullPct, splitOn: colony.splitOn },
-          harvest: asDaysOrNone(await harvestOf(kind)(colony), asOf),
+          harvest: harvest && asDays(harvest, asOf),
           verdict: colony.verdict,
           splitInto: splitInto(resident, colony, house),
           outOfId: resident.outOfId,
@@ -127,12 +127,10 @@ export function colonyHandlers({ database, clock }: Deps): Pick<Handlers, Names>
   };
 }
 
-async function requireKind(
-  queries: Queries,
-  { profile, scientificName }: { profile: string; scientificName?: string | undefined },
-): Promise<PopulationKind> {
-  const kind = populationOf({ kind: (await careOf(queries)).kindOf(profile), scientificName });
-  if (!kind) throw invalid('profile', `Nobody gave the numbers of ${profile}: it is not counted as a population.`);
+async function requireKind(queries: Queries, asked: Whose): Promise<PopulationKind> {
+  const kind = populationOf(await ofKind(queries, asked));
+  if (!kind)
+    throw invalid('profile', `Nobody gave the numbers of ${asked.profile}: it is not counted as a population.`);
   return kind;
 }
 
@@ -153,11 +151,10 @@ async function harvestNow(
 }
 
 /** A harvest with its first day in the place of weeks. */
-const asDays = ({ usableWeek, ...harvest }: SafeHarvest, asOf: Day): Harvest => ({
-  ...harvest,
-  usableOn: usableWeek === null ? null : addDays(asOf, 7 * usableWeek),
-});
-const asDaysOrNone = (harvest: SafeHarvest | null, asOf: Day) => harvest && asDays(harvest, asOf);
+function asDays(harvest: SafeHarvest, asOf: Day): Harvest {
+  const { perWeek, sharePct, keepBack } = harvest;
+  return { perWeek, sharePct, keepBack, usableOn: usableOn(harvest, asOf) };
+}
 
 /** From so long before it is full it is told where half of it may go. days, chosen here */
 const SPLIT_AHEAD_DAYS = 30;

@@ -3,13 +3,13 @@ import type { ResidentRest, RestBoard } from '@/contract/rest';
 import type { EntryOf } from '@/contract/storedEntries';
 import type { Resident } from '@/contract/records';
 import { addDays, type Day } from '@/core/measure/day';
-import { degreeHoursOutside } from '@/core/season/degreeHours';
+import { degreeHoursOutside, TELLING_DEGREE_HOURS } from '@/core/season/degreeHours';
 import { requireResting, restPlan, restSeason } from '@/core/season/rest';
 import { placeHolding } from '@/core/season/places';
 import { restCourse } from '@/core/season/restCourse';
 import type { Hemisphere } from '@/core/season/year';
 import { apartOf } from '../apart';
-import { careOf } from '../care';
+import { ofKind, type Whose } from '../care';
 import { roomsOf, warmthIn } from '../house/air';
 import type { Handlers } from '../http/mount';
 import { invalid, notFound } from '../http/problem';
@@ -59,7 +59,11 @@ export function restHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
         const crying = alarms.get(resident.id) ?? [];
         const told = await measuredRest(database, rest);
         const { above = 0, below = 0 } = told.degreeHours ?? {};
-        return { ...told, alarms: crying, isAsWanted: crying.length === 0 && above < 1 && below < 1 };
+        return {
+          ...told,
+          alarms: crying,
+          isAsWanted: crying.length === 0 && Math.max(above, below) < TELLING_DEGREE_HOURS,
+        };
       };
       return {
         residentId: resident.id,
@@ -100,7 +104,8 @@ export function restHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
         return [
           {
             residentId: resident.id,
-            ...{ need: kind.need, why: kind.why },
+            need: kind.need,
+            why: kind.why,
             beginsOn: rest?.plan.beginsOn ?? season?.begins ?? null,
             endsOn: rest?.course.endsOn ?? season?.ends ?? null,
             phase: rest?.course.phase ?? null,
@@ -117,12 +122,9 @@ export function restHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
 
 const halfOf = (latitudeDeg: number): Hemisphere => (latitudeDeg < 0 ? 'south' : 'north');
 
-async function requireRestKind(
-  queries: Queries,
-  { profile, scientificName }: { profile: string; scientificName?: string | undefined },
-) {
-  const kind = restKindOf({ kind: (await careOf(queries)).kindOf(profile), scientificName });
-  if (!kind) throw invalid('profile', `Nobody gave the winter rest of ${profile}.`);
+async function requireRestKind(queries: Queries, asked: Whose) {
+  const kind = restKindOf(await ofKind(queries, asked));
+  if (!kind) throw invalid('profile', `Nobody gave the winter rest of ${asked.profile}.`);
   return requireResting(kind);
 }
 

@@ -61,10 +61,8 @@ export function schoolEffectHandlers({ database, clock }: Deps): Pick<Handlers, 
         const before = schoolOn(profile, topic, resident.schools[topic]);
         const after = schoolOn(profile, topic, chosen);
         if (before === undefined || after === undefined || before === after) return [];
-        const [was, is] = [before, after].map((each) => livedBy(today, topic, each, on, resident.scientificName)) as [
-          ResidentToday,
-          ResidentToday,
-        ];
+        const by = (school: string) => livedBy(today, topic, school, on, resident.scientificName);
+        const [was, is] = [by(before), by(after)];
         const change = schoolChange(was, is, on);
         return [{ residentId: resident.id, before, after, change, contradictions: contradictionsOf(is) }];
       });

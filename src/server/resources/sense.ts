@@ -7,7 +7,7 @@ import { deepestMm, meanDepthMm } from '@/core/housing/soil';
 import { censusOf, headsIn } from '@/core/growth/census';
 import { birthProblem, moultDayProblem, requireGrowth } from '@/core/growth/sense';
 import { requireStage } from '@/core/profiles/animal';
-import { kindOf, type CareBook } from '@/core/profiles/careBook';
+import { type CareBook } from '@/core/profiles/careBook';
 import { hatchlingMm } from '@/core/profiles/eggs';
 import { BODY_MEASURES, type BodyMeasure, type CareProfile } from '@/core/profiles/profile';
 import { invalid, Problem } from '../http/problem';
@@ -73,9 +73,9 @@ export async function requireSense(
         throw invalid('residentId', `${nameOf(resident)} are eggs: they hatch, they do not moult.`);
       }
       await requireSizes(heads, profile, resident, body, on);
-      if (body.kind === 'measured') requireStageCount(profile, resident.scientificName, body);
+      if (body.kind === 'measured') requireStageCount(profile, resident, body);
       // A count by instars is a count of the heads.
-      return body.kind === 'measured' ? headsOfCount(profile, resident.scientificName, body) : {};
+      return body.kind === 'measured' ? headsOfCount(resident, body) : {};
     case 'hatched':
       return hatching(care, resident, body);
     case 'laid':
@@ -290,13 +290,9 @@ function leaving(resident: Resident, count: number | undefined): { everybody?: 1
 }
 
 /** The heads that a count by instars or by stages comes to; of ants the workers. */
-function headsOfCount(
-  profile: CareProfile,
-  scientificName: string,
-  { instars, stages }: About<'measured'>,
-): { headCount?: number } {
+function headsOfCount(resident: Resident, { instars, stages }: About<'measured'>): { headCount?: number } {
   if (instars) return { headCount: headsIn(instars) };
-  const kind = populationOf({ kind: kindOf(profile), scientificName });
+  const kind = populationOf(resident);
   const adults = kind && stages?.[kind.adults];
   if (!kind || !stages || adults === undefined) return {};
   const all = Object.values(stages).reduce((sum, count) => sum + count, 0);
@@ -305,10 +301,10 @@ function headsOfCount(
 }
 
 /** @throws Problem or Refusal for stages that the kind does not have, and more queens than it bears */
-function requireStageCount(profile: CareProfile, scientificName: string, body: About<'measured'>): void {
+function requireStageCount(profile: CareProfile, resident: Resident, body: About<'measured'>): void {
   const { stages = {}, queens = 0 } = body;
   requireDoubt(body);
-  const kind = populationOf({ kind: kindOf(profile), scientificName });
+  const kind = populationOf(resident);
   if (kind) requireCounts(kind, stages, queens, 'stages');
   else if (queens > 0 || Object.keys(stages).length > 0) {
     throw invalid(queens > 0 ? 'queens' : 'stages', `${profile.name} is not counted by stages.`);

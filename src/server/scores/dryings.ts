@@ -29,15 +29,9 @@ export async function dryingWindows(
   const materials = await materialTable(queries);
   const { roomOf } = await roomsAndWarmth(queries, now);
   const ids = house.residents.map(({ id }) => id);
-  const felt = new Map<string, Felt[]>();
-  await inParts(ids, async (some) => {
-    for (const each of await entriesOfKinds(queries, some, ['felt'])) push(felt, each);
-  });
+  const felt = await byResident(queries, ids, 'felt');
   if (felt.size === 0) return [];
-  const damped = new Map<string, Damped[]>();
-  await inParts([...felt.keys()], async (some) => {
-    for (const each of await entriesOfKinds(queries, some, ['damped'])) push(damped, each);
-  });
+  const damped = await byResident(queries, [...felt.keys()], 'damped');
   const byHome = groupBy(house.residents, ({ homeId }) => homeId);
   const windows: KeptForecast[] = [];
   for (const home of house.homes) {
@@ -72,11 +66,13 @@ export async function dryingWindows(
   return windows;
 }
 
-function push<Each extends Felt | Damped>(into: Map<string, Each[]>, entry: Each): void {
-  const id = entry.residentId ?? '';
-  const list = into.get(id) ?? [];
-  list.push(entry);
-  into.set(id, list);
+/** The entries of a kind of some residents, by resident. */
+async function byResident<Kind extends 'felt' | 'damped'>(queries: Queries, ids: readonly string[], kind: Kind) {
+  const entries: EntryOf<Kind>[] = [];
+  await inParts(ids, async (some) => {
+    entries.push(...(await entriesOfKinds(queries, some, [kind])));
+  });
+  return groupBy(entries, ({ residentId }) => residentId ?? '');
 }
 
 const lastBefore = (damped: readonly Damped[], felt: Felt): Damped | undefined =>

@@ -1,5 +1,5 @@
 import { hatchForecast } from '@/core/broods/hatch';
-import { TENTH_SD } from '@/core/growth/normal';
+import { TENTH_SD, TWENTIETH_SD } from '@/core/growth/normal';
 import { groupBy } from '@/core/groupBy';
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
 import { apartOf } from '../apart';
@@ -11,7 +11,7 @@ import { entriesOfKinds } from '../storage/entries';
 import type { KeptForecast } from '../storage/scores';
 
 /** The forecast gives the days of 5 and 95 of 100; windows are of 10 and 90. */
-const NARROWER = TENTH_SD / 1.6449;
+const NARROWER = TENTH_SD / TWENTIETH_SD;
 
 /** When the eggs of the house hatch, as it stands on the day they are first asked about; those that have hatched, as it would have stood. */
 export async function hatchWindows(

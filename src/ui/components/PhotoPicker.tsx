@@ -1,5 +1,5 @@
-import { useRef } from 'react';
 import { smallJpeg } from '@/client/smallJpeg';
+import { useFile } from '../kit/useFile';
 import { LinkRow } from './LinkRow';
 
 interface Props {
@@ -13,23 +13,14 @@ interface Props {
 
 /** Takes a picture with the camera of this device, or one from its files. */
 export function PhotoPicker({ label, more = [], onPick }: Props) {
-  const input = useRef<HTMLInputElement>(null);
+  const { choose, input } = useFile({
+    ...{ label, accept: 'image/*', capture: 'environment' },
+    onChoose: (file) => onPick(smallJpeg(file)),
+  });
   return (
     <>
-      <input
-        ref={input}
-        type="file"
-        accept="image/*"
-        capture="environment"
-        aria-label={label}
-        style={{ display: 'none' }}
-        onChange={(event) => {
-          const file = event.target.files?.[0];
-          event.target.value = '';
-          if (file) onPick(smallJpeg(file));
-        }}
-      />
-      <LinkRow links={[{ title: 'Take or choose a photo', onPress: () => input.current?.click() }, ...more]} />
+      {input}
+      <LinkRow links={[{ title: 'Take or choose a photo', onPress: choose }, ...more]} />
     </>
   );
 }

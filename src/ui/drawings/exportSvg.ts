@@ -1,3 +1,5 @@
+import { saveFile } from '../components/saveFile';
+
 /** What the drawing's fonts are called where this program's own files are not at hand. */
 const FONT_NAMES: Record<string, string> = {
   'font-family: AtkinsonBold': "font-family: 'Atkinson Hyperlegible', sans-serif; font-weight: bold",
@@ -13,14 +15,4 @@ export function exportSvg(svg: SVGElement, fileName: string): void {
     text = text.replaceAll(own, common);
   }
   saveFile(fileName, `<?xml version="1.0" encoding="UTF-8"?>\n${text}`, 'image/svg+xml');
-}
-
-/** Hands a text to the browser as a file to keep. */
-export function saveFile(fileName: string, text: string, type: string): void {
-  const address = URL.createObjectURL(new Blob([text], { type }));
-  const link = document.createElement('a');
-  link.href = address;
-  link.download = fileName;
-  link.click();
-  URL.revokeObjectURL(address);
 }

@@ -6,10 +6,9 @@ import { colonyWorker } from '@/client/colonyWorker';
 import { problemOf, useHouse } from '@/client/house';
 import { useCall } from '@/client/useCall';
 import type { ColonyFacts } from '@/contract/colony';
-import type { SafeHarvest } from '@/core/colony/culture';
+import { usableOn, type SafeHarvest } from '@/core/colony/culture';
 import { stagesOf } from '@/core/colony/kind';
 import type { ColonyForecast } from '@/core/colony/project';
-import { addDays, type Day } from '@/core/measure/day';
 import type { CareProfile } from '@/core/profiles/profile';
 import type { Resident } from '@/contract/records';
 import { StageAreas } from '../charts/StageAreas';
@@ -143,9 +142,6 @@ function Course({ facts, profile }: { facts: ColonyFacts; profile: CareProfile }
     </>
   );
 }
-
-const usableOn = ({ usableWeek }: SafeHarvest, asOf: Day) =>
-  usableWeek === null ? null : addDays(asOf, 7 * usableWeek);
 
 function roomWords({ splitOn, asOf, isCounted }: ColonyFacts, fullPct: number): string {
   const full = `${Math.round(fullPct)} % of its room is taken`;

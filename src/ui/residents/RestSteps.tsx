@@ -11,6 +11,7 @@ import { TickCircle } from '../components/TickCircle';
 import { makeStyles } from '../components/useStyles';
 import { Body, Heading, Soft, Strong } from '../components/Words';
 import { circle, space } from '../theme/tokens';
+import { TELLING_DEGREE_HOURS } from '@/core/season/degreeHours';
 import { REST_ACT_WORDS } from '@/words/rest';
 import { REST_PHASE_WORDS, restWarningWords, stepPlaceWords } from '@/words/winter';
 import { dayWords, daysWords } from '@/words/days';
@@ -143,10 +144,9 @@ function stepWords({ what, targetC }: CourseStep, temperature: TemperatureWords)
 function degreeHoursWords({ above, below, hours }: NonNullable<Rest['degreeHours']>, isAsWanted: boolean): string {
   const days = daysWords(Math.max(1, Math.round(hours / 24)));
   if (isAsWanted) return `Measured over ${days}: always where it should be.`;
-  if (above < 1 && below < 1) return `Measured over ${days}: within its band until lately; see the alarm.`;
   const parts = [
-    ...(above >= 1 ? [`${Math.round(above)} degree-hours too warm`] : []),
-    ...(below >= 1 ? [`${Math.round(below)} degree-hours too cold`] : []),
+    ...(above >= TELLING_DEGREE_HOURS ? [`${Math.round(above)} degree-hours too warm`] : []),
+    ...(below >= TELLING_DEGREE_HOURS ? [`${Math.round(below)} degree-hours too cold`] : []),
   ];
   return `Measured over ${days}: ${listWords(parts)}.`;
 }

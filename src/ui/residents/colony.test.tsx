@@ -1,12 +1,11 @@
 import { act, fireEvent, screen, waitFor } from '@testing-library/react';
 import { useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
-import type { Brood } from '@/contract/broods';
 import type { ResidentRest } from '@/contract/rest';
 import type { ColonyFacts } from '@/contract/colony';
 import type { Resident } from '@/contract/records';
 import { shippedEggs, shippedPopulations, shippedProfiles, shippedRests } from '@/contract/shipped';
-import { hatchForecast } from '@/core/broods/hatch';
+import { broodOf } from '@/contract/testing/brood';
 import { castesOf } from '@/core/colony/castes';
 import { safeHarvest } from '@/core/colony/culture';
 import { tubsFor } from '@/core/colony/tubs';
@@ -161,19 +160,8 @@ describe('eggs ahead', () => {
   const kind = shippedEggs.find((each) => each.profiles.includes('communal-assassin-bug'));
   it('are shown by the week, and venomous young are never offered as food', async () => {
     if (!kind) throw new Error('The eggs are missing.');
-    const laid = { laidFrom: '2026-09-10', laidTo: '2026-09-10', mating: 'mated' as const, temperatureC: 25 };
-    const forecast = hatchForecast({ kind, eggs: 40, asOf: TODAY, ...laid });
-    const brood: Brood = {
-      ...{ residentId: 'r', eggs: 40, ...laid, isGuessed: false, forecast, problem: null, coldWeeks: null },
-      ...{
-        surplus: null,
-        warmSince: null,
-        feedOff: kind.feedOff,
-        freezing: kind.freezing,
-        inHalfAYear: null,
-        bareUntil: null,
-      },
-    };
+    const laid = { eggs: 40, laidFrom: '2026-09-10', laidTo: '2026-09-10', mating: 'mated' as const, temperatureC: 25 };
+    const brood = broodOf('r', kind, laid, TODAY);
     mockCall.mockResolvedValue({ asOf: TODAY, broods: [brood], flights: [] });
     await act(async () => renderThemed(<EggsAhead resident={resident} />));
     expect(screen.getByRole('img', { name: /^Hatching .* of 40 eggs$/ })).toBeTruthy();

@@ -1,4 +1,4 @@
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { call } from '@/client/api';
 import { BACKUP_ADDRESS, bringHouseIn, keptAddress } from '@/client/backupFile';
@@ -9,6 +9,7 @@ import { TABLES, tableAddress } from '@/contract/tables';
 import { backupWords, bringInWords, broughtWords, sizeWords, tableWords } from '@/words/backup';
 import { dayWords } from '@/words/days';
 import { capital } from '@/words/text';
+import { saveFrom } from '../components/saveFile';
 import { useLoadState } from '../components/LoadState';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
@@ -16,15 +17,17 @@ import { Body, Heading, Soft, Strong, Title } from '../components/Words';
 import { Button } from '../kit/Button';
 import { Choices } from '../kit/Choices';
 import { ListRow } from '../kit/ListRow';
+import { useFile } from '../kit/useFile';
 import { useConfirm } from '../kit/useConfirm';
 import { Waiting } from '../kit/Waiting';
 import { space } from '../theme/tokens';
 
 /** Everything the house keeps as one file: taken out, kept every day, and brought in again. */
 export function BackupScreen() {
-  const today = useHouse((house) => house.round?.on ?? '');
+  const round = useHouse((house) => house.round);
+  const today = round?.on ?? '';
   const loading = useLoadState();
-  const { answer, problem } = useCall(today, () => call('backups', {}));
+  const { answer, problem } = useCall(round, () => call('backups', {}));
   if (loading) return <Screen>{loading}</Screen>;
   return (
     <Screen>
@@ -35,24 +38,16 @@ export function BackupScreen() {
         plain text that other programs can read too.
       </Body>
       <View style={{ gap: space.m, marginVertical: space.l }}>
-        <Button title="Save the house as a file" onPress={() => download(BACKUP_ADDRESS)} />
+        <Button title="Save the house as a file" onPress={() => saveFrom(BACKUP_ADDRESS)} />
       </View>
       <Heading>Every day</Heading>
       {answer ? <Kept board={answer} today={today} /> : <Waiting problem={problem}>Looking into the folder…</Waiting>}
       <Heading style={{ marginTop: space.xl }}>Tables for a spreadsheet</Heading>
       <Tables />
       <Heading style={{ marginTop: space.xl }}>Bring a house in</Heading>
-      <BringIn today={today} hasFolder={answer === null || answer.folder !== null} />
+      {answer ? <BringIn today={today} board={answer} /> : <Waiting>Looking what is here…</Waiting>}
     </Screen>
   );
-}
-
-/** The browser saves what lies there, by the name that the server gives it. */
-function download(address: string): void {
-  const link = document.createElement('a');
-  link.href = address;
-  link.download = '';
-  link.click();
 }
 
 function Kept({ board, today }: { board: BackupBoard; today: string }) {
@@ -65,7 +60,7 @@ function Kept({ board, today }: { board: BackupBoard; today: string }) {
         <ListRow
           key={name}
           label={`Save the backup of ${dayWords(day, today)} as a file`}
-          onPress={() => download(keptAddress(name))}
+          onPress={() => saveFrom(keptAddress(name))}
         >
           <Strong>{capital(dayWords(day, today))}</Strong>
           <Soft>{sizeWords(bytes)}</Soft>
@@ -89,7 +84,7 @@ function Tables() {
         <ListRow
           key={name}
           label={`Save ${tableWords[name].title} as ${form.toUpperCase()}`}
-          onPress={() => download(tableAddress(name, form))}
+          onPress={() => saveFrom(tableAddress(name, form))}
         >
           <Strong>{capital(tableWords[name].title)}</Strong>
           <Soft>{tableWords[name].holds}</Soft>
@@ -99,9 +94,9 @@ function Tables() {
   );
 }
 
-function BringIn({ today, hasFolder }: { today: string; hasFolder: boolean }) {
-  const isEmpty = useHouse((house) => house.homes.length === 0 && house.residents.length === 0);
-  const input = useRef<HTMLInputElement>(null);
+function BringIn({ today, board }: { today: string; board: BackupBoard }) {
+  const { isEmpty, folder } = board;
+  const hasFolder = folder !== null;
   const { ask, dialog } = useConfirm();
   const [said, setSaid] = useState<{ text: string; isProblem: boolean }>();
   const [isWorking, setWorking] = useState(false);
@@ -118,8 +113,7 @@ function BringIn({ today, hasFolder }: { today: string; hasFolder: boolean }) {
       setWorking(false);
     }
   };
-  const chosen = (file: File | undefined) => {
-    if (!file) return;
+  const chosen = (file: File) => {
     if (isEmpty) return void bring(file, false);
     ask({
       title: 'Put it in the place of this house?',
@@ -128,25 +122,16 @@ function BringIn({ today, hasFolder }: { today: string; hasFolder: boolean }) {
       run: () => bring(file, true),
     });
   };
+  const { choose, input } = useFile({ label: 'File of a house', accept: '.zip,application/zip', onChoose: chosen });
   return (
     <View style={{ gap: space.m }}>
       <Body>{bringInWords(isEmpty, hasFolder)}</Body>
-      <input
-        ref={input}
-        type="file"
-        accept=".zip,application/zip"
-        aria-label="File of a house"
-        style={{ display: 'none' }}
-        onChange={(event) => {
-          chosen(event.target.files?.[0]);
-          event.target.value = '';
-        }}
-      />
+      {input}
       <Button
         rank="second"
         title={isWorking ? 'Bringing it in…' : 'Choose the file'}
         disabled={isWorking || !(isEmpty || hasFolder)}
-        onPress={() => input.current?.click()}
+        onPress={choose}
       />
       {said ? (
         said.isProblem ? (

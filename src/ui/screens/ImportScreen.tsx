@@ -10,6 +10,7 @@ import { useLog } from '@/client/log';
 import { isZone } from '@/core/measure/zone';
 import type { ColumnMapping } from '@/core/readings/loggerTable';
 import { Button } from '../kit/Button';
+import { useFile } from '../kit/useFile';
 import { Choices } from '../kit/Choices';
 import { Field } from '../kit/Field';
 import { useLoadState } from '../components/LoadState';
@@ -35,23 +36,12 @@ export function ImportScreen({ homeId, roomId }: Props) {
   const homes = useHouse((house) => house.homes);
   const loading = useLoadState();
   const show = useLog((log) => log.show);
-  const input = useRef<HTMLInputElement>(null);
   const [worker] = useState(loggerWorker);
   useEffect(() => worker.end, [worker]);
   const [file, setFile] = useState<{ name: string; preview: Preview } | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
   const home = homes.find((each) => each.id === homeId);
-  if (loading) return <Screen>{loading}</Screen>;
-  if (!home && roomId === undefined) {
-    return (
-      <Screen>
-        <PaneHeader back="/settings" title="More" />
-        <Body>Choose a home or a room first: its readings lead here.</Body>
-      </Screen>
-    );
-  }
-  const open = async (chosen: File | undefined) => {
-    if (!chosen) return;
+  const open = async (chosen: File) => {
     setFile(null);
     setProblem(null);
     try {
@@ -62,28 +52,27 @@ export function ImportScreen({ homeId, roomId }: Props) {
       show({ text: problemOf(error), isProblem: true });
     }
   };
+  const { choose, input } = useFile({
+    ...{ label: 'File of the logger', accept: '.csv,.txt,.tsv,text/csv,text/plain' },
+    onChoose: (chosen) => void open(chosen),
+  });
+  if (loading) return <Screen>{loading}</Screen>;
+  if (!home && roomId === undefined) {
+    return (
+      <Screen>
+        <PaneHeader back="/settings" title="More" />
+        <Body>Choose a home or a room first: its readings lead here.</Body>
+      </Screen>
+    );
+  }
   return (
     <Screen>
       <PaneHeader back={home ? `/homes/${home.id}` : '/settings'} title={home?.code ?? 'More'} />
       <Title>Bring in a logger’s file</Title>
       <Soft>{`Text with columns: commas, semicolons or tabs. ${home ? `For ${home.code}.` : 'For the room.'}`}</Soft>
-      <input
-        ref={input}
-        type="file"
-        accept=".csv,.txt,.tsv,text/csv,text/plain"
-        aria-label="File of the logger"
-        style={{ display: 'none' }}
-        onChange={(event) => {
-          void open(event.target.files?.[0]);
-          event.target.value = '';
-        }}
-      />
+      {input}
       <View style={{ marginVertical: space.l }}>
-        <Button
-          rank={file ? 'second' : 'main'}
-          title={file ? 'Another file' : 'Choose the file'}
-          onPress={() => input.current?.click()}
-        />
+        <Button rank={file ? 'second' : 'main'} title={file ? 'Another file' : 'Choose the file'} onPress={choose} />
       </View>
       {problem !== null ? <Strong role="alert">{problem}</Strong> : null}
       {file ? <MappedFile key={JSON.stringify(file)} file={file} worker={worker} {...{ home, roomId }} /> : null}

@@ -1,5 +1,5 @@
 import LinearProgress from '@rneui/themed/dist/LinearProgress';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { call, CallFailed } from '@/client/api';
 import { problemOf, useHouse } from '@/client/house';
@@ -21,6 +21,7 @@ import { StatusMark } from '../components/StatusMark';
 import { makeStyles, useTheme } from '../components/useStyles';
 import { Body, Heading, Soft, Strong, Title } from '../components/Words';
 import { Button } from '../kit/Button';
+import { useFile } from '../kit/useFile';
 import { Choices } from '../kit/Choices';
 import { Field } from '../kit/Field';
 import { Fold } from '../kit/Fold';
@@ -42,16 +43,18 @@ export function ListsScreen({ kind: asked }: { kind?: string | undefined }) {
   const [text, setText] = useState('');
   const [name, setName] = useState<string>();
   const [chosenKind, setKind] = useState(TABLE_KINDS.find((each) => each === asked));
-  const input = useRef<HTMLInputElement>(null);
   const table = useMemo(() => tableOf(text), [text]);
-  if (loading) return <Screen>{loading}</Screen>;
-  const isEmpty = text.trim() === '';
-  const kind = chosenKind ?? (isEmpty ? undefined : tableKindOf(table.header));
-  const open = async (file: File | undefined) => {
-    if (!file) return;
+  const open = async (file: File) => {
     setName(file.name.slice(0, 120));
     setText(await file.text());
   };
+  const { choose, input } = useFile({
+    ...{ label: 'File of the list', accept: '.csv,.tsv,.txt,text/csv,text/tab-separated-values,text/plain' },
+    onChoose: (file) => void open(file),
+  });
+  if (loading) return <Screen>{loading}</Screen>;
+  const isEmpty = text.trim() === '';
+  const kind = chosenKind ?? (isEmpty ? undefined : tableKindOf(table.header));
   const head = (
     <>
       <PaneHeader back="/residents" title="Residents" />
@@ -62,18 +65,8 @@ export function ListsScreen({ kind: asked }: { kind?: string | undefined }) {
           then what has happened. All of a list comes in, or nothing of it.
         </Soft>
         <Choices label="What is in it" choices={LIST_KIND_WORDS} value={kind} onChange={setKind} />
-        <input
-          ref={input}
-          type="file"
-          accept=".csv,.tsv,.txt,text/csv,text/tab-separated-values,text/plain"
-          aria-label="File of the list"
-          style={{ display: 'none' }}
-          onChange={(event) => {
-            void open(event.target.files?.[0]);
-            event.target.value = '';
-          }}
-        />
-        <Button rank="second" title="Choose a file" onPress={() => input.current?.click()} />
+        {input}
+        <Button rank="second" title="Choose a file" onPress={choose} />
         <Field
           label="Or paste the table here"
           value={text}

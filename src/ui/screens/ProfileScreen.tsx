@@ -14,7 +14,7 @@ import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
 import { makeStyles } from '../components/useStyles';
 import { Body, Heading, Soft, Strong, Title } from '../components/Words';
-import { saveFile } from '../drawings/exportSvg';
+import { saveFile } from '../components/saveFile';
 import { numberIn } from '@/core/measure/typedNumber';
 import { useConfirm } from '../kit/useConfirm';
 import { FormField } from '../forms/FormField';

@@ -1,5 +1,4 @@
 import { router } from 'expo-router';
-import { useRef } from 'react';
 import { View } from 'react-native';
 import { call } from '@/client/api';
 import { problemOf, useHouse } from '@/client/house';
@@ -7,6 +6,7 @@ import { useLog } from '@/client/log';
 import type { CareProfile } from '@/core/profiles/profile';
 import { Button } from '../kit/Button';
 import { ListRow } from '../kit/ListRow';
+import { useFile } from '../kit/useFile';
 import { useLoadState } from '../components/LoadState';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
@@ -18,11 +18,8 @@ import { byGroup } from '@/words/profiles';
 export function ProfilesScreen({ chosenId }: { chosenId?: string | undefined }) {
   const { care, ownProfiles, loadCare } = useHouse();
   const show = useLog((log) => log.show);
-  const input = useRef<HTMLInputElement>(null);
   const loading = useLoadState();
-  if (loading) return <Screen>{loading}</Screen>;
-  const read = async (file: File | undefined) => {
-    if (!file) return;
+  const read = async (file: File) => {
     try {
       const profile = JSON.parse(await file.text()) as CareProfile | null;
       // One of our own that comes back from its file is put in force again; any other is new.
@@ -41,25 +38,17 @@ export function ProfilesScreen({ chosenId }: { chosenId?: string | undefined }) 
       show({ text, isProblem: true });
     }
   };
+  const { choose, input } = useFile({
+    ...{ label: 'Profile to import', accept: 'application/json,.json' },
+    onChoose: (file) => void read(file),
+  });
+  if (loading) return <Screen>{loading}</Screen>;
   return (
-    <Screen
-      place="/profiles"
-      actions={<Button grow rank="second" title="Import a profile" onPress={() => input.current?.click()} />}
-    >
+    <Screen place="/profiles" actions={<Button grow rank="second" title="Import a profile" onPress={choose} />}>
       <PaneHeader back="/settings" title="More" />
       <Title>Care profiles</Title>
       <Soft>Every rule with its numbers and whose practice it is. Copy one to change it.</Soft>
-      <input
-        ref={input}
-        type="file"
-        accept="application/json,.json"
-        aria-label="Profile to import"
-        style={{ display: 'none' }}
-        onChange={(event) => {
-          void read(event.target.files?.[0]);
-          event.target.value = '';
-        }}
-      />
+      {input}
       {byGroup(care.profiles).map(({ group, members }) => (
         <View key={group}>
           <Heading style={{ marginTop: space.l }}>{group}</Heading>

@@ -22,7 +22,7 @@ import { FormDay } from '../forms/FormDay';
 import { useFields } from '../forms/useFields';
 import { space } from '../theme/tokens';
 import { REST_ACT_WORDS } from '@/words/rest';
-import { POWER_CUT_WORDS, restWarningWords, stepPlaceWords } from '@/words/winter';
+import { powerCutWords, restWarningWords, stepPlaceWords } from '@/words/winter';
 import { placeHolding } from '@/core/season/places';
 import { dayWords } from '@/words/days';
 import { calledWords } from '@/words/residents';
@@ -52,6 +52,7 @@ export function RestScreen({ residentId }: { residentId: string }) {
 }
 
 function Winter({ answer, resident }: { answer: ResidentRest; resident: Resident }) {
+  const temperature = useTemperature();
   const { kind, rest } = answer;
   if (!kind) return <Body>Nobody gave the winter of this kind.</Body>;
   if (kind.need === 'never') return <Body>{`It is not cooled down. ${kind.why}`}</Body>;
@@ -71,7 +72,7 @@ function Winter({ answer, resident }: { answer: ResidentRest; resident: Resident
         </>
       )}
       <Fold title="After a power cut">
-        {POWER_CUT_WORDS.map((line) => (
+        {powerCutWords(temperature).map((line) => (
           <Body key={line}>{line}</Body>
         ))}
       </Fold>

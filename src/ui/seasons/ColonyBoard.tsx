@@ -8,7 +8,7 @@ import { daysBetween } from '@/core/measure/day';
 import { FillBar } from '../charts/FillBar';
 import { Body, Heading, Soft, Strong } from '../components/Words';
 import { space } from '../theme/tokens';
-import { headsWords, VERDICT_SHORT } from '@/words/colony';
+import { headsWords, LEAST_PER_WEEK, VERDICT_SHORT } from '@/words/colony';
 import { dayWords } from '@/words/days';
 import { calledWords } from '@/words/residents';
 import { BoardRow } from './BoardRow';
@@ -82,7 +82,7 @@ function ColonyRow({ row, asOf, isCulture }: { row: Row; asOf: string; isCulture
         {[
           ...(fullPct === null ? [] : [`${Math.round(fullPct)} % of its room`]),
           ...(splitOn === null ? [] : [isDue ? `${act} now` : `${act} about ${dayWords(splitOn, asOf)}`]),
-          ...(harvest?.usableOn && harvest.perWeek >= 1
+          ...(harvest?.usableOn && harvest.perWeek >= LEAST_PER_WEEK
             ? [
                 `${headsWords(Math.floor(harvest.perWeek))} a week may go${harvest.usableOn > asOf ? ` from ${dayWords(harvest.usableOn, asOf)} on` : ''}`,
               ]

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { View } from 'react-native';
 import { Line, Rect } from 'react-native-svg';
-import { addDays, daysBetween, type Day } from '@/core/measure/day';
+import { addDays, daysBetween, latestDay, type Day } from '@/core/measure/day';
 import type { CLOSED_BY } from '@/contract/plan';
 import { ChartFrame } from '../charts/ChartFrame';
 import { Slider } from '../kit/Slider';
@@ -39,7 +39,7 @@ const WHY: Record<ClosedDays['why'], string> = {
 /** The day of a move, drawn along its window: beyond it the row does not go, and says why. */
 export function MoveDay({ label, today, on, window, closed, onChange }: Props) {
   const [problem, setProblem] = useState<string>();
-  const first = later(today, addDays(window.from, -MARGIN_DAYS));
+  const first = latestDay(today, addDays(window.from, -MARGIN_DAYS));
   const last = addDays(window.until, MARGIN_DAYS);
   const try_ = (offset: number) => {
     const day = addDays(first, offset);
@@ -81,8 +81,6 @@ export function whyNot(
   if (day > window.until) return `its window closes on ${dayWords(window.until, today)}`;
   return null;
 }
-
-const later = (a: Day, b: Day) => (a > b ? a : b);
 
 function Strip({
   first,

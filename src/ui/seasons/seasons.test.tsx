@@ -9,6 +9,7 @@ import { shippedEggs, shippedMoths, shippedProfiles, shippedSpecies } from '@/co
 import type { EggKind } from '@/core/broods/eggs';
 import { meeting, type MothKind } from '@/core/broods/emergence';
 import { hatchForecast } from '@/core/broods/hatch';
+import { broodOf } from '@/contract/testing/brood';
 import { surplusPlan } from '@/core/broods/surplus';
 import { addDays } from '@/core/measure/day';
 import { careBook } from '@/core/profiles/careBook';
@@ -90,24 +91,14 @@ describe('what hatches', () => {
   const kind = shippedEggs.find((each) => each.profiles.includes('stick-insect')) as EggKind;
   const luna = shippedMoths.find((each) => each.profiles.includes('moth-tropical')) as MothKind;
   const laid = {
+    eggs: 80,
     laidFrom: addDays(TODAY, -100),
     laidTo: addDays(TODAY, -80),
     mating: 'mated' as const,
     temperatureC: 21,
   };
-  const forecast = hatchForecast({ kind, eggs: 80, asOf: TODAY, ...laid });
-  const brood = (change: Partial<Brood>): Brood => ({
-    ...{ residentId: 'Eggs', eggs: 80, ...laid, isGuessed: false, forecast, problem: null, coldWeeks: null },
-    ...{
-      surplus: null,
-      warmSince: null,
-      feedOff: kind.feedOff,
-      freezing: kind.freezing,
-      inHalfAYear: null,
-      bareUntil: null,
-    },
-    ...change,
-  });
+  const forecast = hatchForecast({ kind, asOf: TODAY, ...laid });
+  const brood = (change: Partial<Brood>): Brood => ({ ...broodOf('Eggs', kind, laid, TODAY), ...change });
 
   it('is shown by its weeks, and what has no plan yet is said first', async () => {
     await show(<BroodBoard />, { asOf: TODAY, broods: [brood({})], layers: [], flights: [] });
@@ -117,7 +108,7 @@ describe('what hatches', () => {
 
   it('with a plan says how many eggs to freeze; where nothing goes on, or nothing can hatch, that is said', async () => {
     const surplus = surplusPlan(kind, 80, forecast.expected, { keep: 10, passOn: 5, feedOff: 0 });
-    const cold = hatchForecast({ kind, eggs: 80, asOf: TODAY, ...laid, temperatureC: 4 });
+    const cold = hatchForecast({ kind, asOf: TODAY, ...laid, temperatureC: 4 });
     await show(<BroodBoard />, {
       asOf: TODAY,
       broods: [

@@ -1,4 +1,4 @@
-import { saveFile } from '../drawings/exportSvg';
+import { saveFile } from '../components/saveFile';
 import type { Palette } from '../theme/tokens';
 
 const escaped = (text: string) => text.replaceAll('&', '&amp;').replaceAll('<', '&lt;');
