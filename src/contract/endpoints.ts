@@ -1,6 +1,7 @@
 import type { Endpoint } from './endpoint';
 import { airEndpoints } from './endpointsOfAir';
 import { engineEndpoints } from './endpointsOfEngines';
+import { labelEndpoints } from './endpointsOfLabels';
 import { handbookEndpoints } from './endpointsOfHandbook';
 import { planEndpoints } from './endpointsOfPlans';
 import { recordEndpoints } from './endpointsOfRecords';
@@ -15,4 +16,5 @@ export const endpoints = {
   ...storeEndpoints,
   ...planEndpoints,
   ...handbookEndpoints,
+  ...labelEndpoints,
 } as const satisfies Record<EndpointName, Endpoint>;

@@ -10,6 +10,7 @@ export const ERROR_CODES = [
   'unsupported-media-type',
   'invalid',
   'internal',
+  'unreachable',
   'disk-full',
 ] as const;
 export type ErrorCode = (typeof ERROR_CODES)[number];

@@ -9,6 +9,7 @@ import feederSpringtail from '@data/feeders/springtail.json';
 import foodFile from '@data/foods.json';
 import handlingFile from '@data/handling.json';
 import hazardFile from '@data/hazards.json';
+import labelStockFile from '@data/labelStocks.json';
 import materialFile from '@data/materials.json';
 import mixFile from '@data/mixes.json';
 import antLargeMediterranean from '@data/profiles/ant-large-mediterranean.json';
@@ -72,6 +73,7 @@ import type { Material, Mix } from '@/core/substrate/material';
 import type { RestKind } from '@/core/season/rest';
 import type { HandlingGuide } from '@/core/plan/handling';
 import type { Cause, Sign, TroubleKind } from '@/core/trouble/table';
+import type { StockBook } from './labels';
 import type { Species } from './species';
 
 /*
@@ -125,6 +127,9 @@ export const shippedMixes = mixFile as unknown as readonly Mix[];
 
 /** Sizes of box that are usual to buy. */
 export const shippedBoxSizes = boxSizeFile as unknown as readonly BoxSize[];
+
+/** Sheets and tapes of labels that are usual to buy. */
+export const shippedLabelStocks = (labelStockFile as StockBook).stocks;
 
 /** What stillness means, kind by kind. */
 export const shippedStillness = stillnessFile as unknown as readonly StillnessGuide[];

@@ -8,6 +8,7 @@ import { scientificName } from './primitives';
 import { careProfile, speciesOverrides } from './profile';
 import { eggKind, mothKind } from './broods';
 import { restKind } from './rest';
+import { stockBook } from './labels';
 import { populationKind } from './colony';
 import { feederKind, food } from './feeding';
 import {
@@ -19,6 +20,7 @@ import {
   shippedFoods,
   shippedHandling,
   shippedHazards,
+  shippedLabelStocks,
   shippedMaterials,
   shippedMixes,
   shippedMoths,
@@ -79,6 +81,7 @@ export function checkShippedData(): void {
   check('data/materials.json', z.array(material), shippedMaterials);
   check('data/mixes.json', z.array(mix), shippedMixes);
   check('data/boxSizes.json', z.array(boxSize), shippedBoxSizes);
+  check('data/labelStocks.json', stockBook.shape.stocks, shippedLabelStocks);
   check('data/stillness.json', z.array(stillnessGuide), shippedStillness);
   for (const kind of shippedFeeders) check(`data/feeders/${kind.id}.json`, feederKind, kind);
   check('data/foods.json', z.array(food), shippedFoods);

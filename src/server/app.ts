@@ -34,6 +34,8 @@ import { feedingHandlers } from './resources/feeding';
 import { schoolEffectHandlers } from './resources/schoolEffects';
 import { schoolHandlers } from './resources/schools';
 import { storeHandlers } from './resources/store';
+import { labelHandlers, labelPdfRoute } from './resources/labels';
+import { papersOfNowhere, simulatedPrinter, type LabelPrinter } from './devices/labelPrinter';
 import { groupHandlers } from './resources/groups';
 import { growthHandlers } from './resources/growth';
 import { changesHandlers } from './resources/changes';
@@ -71,6 +73,8 @@ export interface AppOptions extends Deps {
   hosts?: readonly string[];
   /** Makes backups and keeps them; left out, none are kept. */
   backups?: BackupKeeper | undefined;
+  /** Prints labels; left out, a simulated one in a folder of its own. */
+  labelPrinter?: LabelPrinter | undefined;
   /** What only tests may ask, given what tells the open pages of a new time and a new house. */
   testControls?: ((tell: () => void) => RequestHandler) | undefined;
   /** So often it looks whether today's round is to be worked out anew, before anybody asks; left out, it waits. ms */
@@ -103,6 +107,8 @@ export function createApp(options: AppOptions): Express {
   app.post('/api/restore', backups.bringIn);
   // A list of 10,000 rows is larger than anything else that is sent.
   app.use('/api/lists', jsonOnly, express.json({ limit: '8mb', strict: false }));
+  // The ids of every box of a large house.
+  app.use('/api/label-prints', jsonOnly, express.json({ limit: '2mb', strict: false }));
   app.use('/api', jsonOnly, express.json({ limit: '1mb', strict: false }), refuseWhenFull(options));
   app.get('/api/events', events.stream);
   app.use('/api', events.watch, compression());
@@ -119,6 +125,7 @@ export function createApp(options: AppOptions): Express {
   app.get('/api/calendar/:file', calendar.bySecret);
   app.get('/api/keepers/:id/calendar.ics', calendar.byKeeper);
   app.get('/api/absences/:id/sheet.pdf', sheetPdfRoute(options));
+  app.get('/api/label-prints/:file', labelPdfRoute(options));
   app.get('/api/tables/:file', tableRoute(options));
   // Half a second's work that few ask for.
   let document: object | undefined;
@@ -136,6 +143,7 @@ export function createApp(options: AppOptions): Express {
     ...identityHandlers(options),
     ...entryHandlers(options),
     ...exampleHandlers(options),
+    ...labelHandlers(options, options.labelPrinter ?? simulatedPrinter(papersOfNowhere())),
     ...listHandlers(options),
     ...mendingHandlers(options),
     ...takingBackHandlers(options),

@@ -5,6 +5,7 @@ import { createApp } from './app';
 import { backupKeeper, keepBackingUp } from './backup/keeping';
 import { wayBack } from './backup/newest';
 import { startDevices } from './devices/devices';
+import { labelPrinterOf, papersOfNowhere } from './devices/labelPrinter';
 import { scoreKeeper } from './resources/scores';
 import { keepScoring } from './scores/keeping';
 import { settableClock, systemClock, type SettableClock } from './clock';
@@ -49,6 +50,12 @@ function backupFolder({ VB_BACKUPS, VB_DATA, DATABASE_URL }: NodeJS.ProcessEnv):
   return path.resolve(VB_DATA ?? path.join(ROOT, '.data'), 'backups');
 }
 
+/** Where the simulated label printer puts its papers: beside the data; of a house that is in no folder, in one of its own. */
+const paperFolder = ({ VB_DATA, DATABASE_URL }: NodeJS.ProcessEnv): string =>
+  VB_DATA === 'memory' || DATABASE_URL
+    ? papersOfNowhere()
+    : path.resolve(VB_DATA ?? path.join(ROOT, '.data'), 'labels');
+
 /** What the environment asks for. */
 function settings(environment: NodeJS.ProcessEnv) {
   return {
@@ -59,6 +66,7 @@ function settings(environment: NodeJS.ProcessEnv) {
     mqttPort: portOf(environment.VB_MQTT_PORT, 'VB_MQTT_PORT'),
     mqttUrl: environment.VB_MQTT_URL,
     backups: backupFolder(environment),
+    labelPrinter: labelPrinterOf(environment.VB_LABEL_PRINTER, paperFolder(environment)),
     hosts: (environment.VB_HOSTS ?? '').split(',').flatMap((each: string) => each.trim() || []),
     testClock: testClock(environment),
   };
@@ -148,6 +156,7 @@ async function main(): Promise<void> {
     diskIsFull: onDisk ? () => !hasRoomToWrite(wanted.data) : undefined,
     log: true,
     backups: keeper,
+    labelPrinter: wanted.labelPrinter,
     hosts: wanted.hosts,
     // A test asks when it asks.
     readyEveryMs: wanted.testClock ? undefined : 2000,

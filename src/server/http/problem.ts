@@ -12,6 +12,7 @@ const STATUS: Record<ErrorCode, number> = {
   'unsupported-media-type': 415,
   invalid: 422,
   internal: 500,
+  unreachable: 502,
   'disk-full': 507,
 };
 

@@ -37,7 +37,7 @@ export async function fingerprint(queries: Queries): Promise<string> {
        (SELECT value FROM meta WHERE key = 'emergency'), '/',
        (SELECT string_agg(c::text, ',' ORDER BY c.name) FROM own_card c), '/',
        (SELECT string_agg(p::text, ',' ORDER BY p.id) FROM own_plant p), '/',
-       (SELECT count(*) FROM training_answer), '/',
+       (SELECT count(*) FROM training_answer), '/', (SELECT count(*) || '/' || count(undone_at) FROM label_print), '/',
        (SELECT count(*) FROM keeper_busy), '/', (SELECT string_agg(a::text, ',' ORDER BY a.id) FROM absence a), '/',
        (SELECT string_agg(p.id || p.name || p.kind || p.fault, ',' ORDER BY p.id) FROM probe p), '/',
        (SELECT count(*) FROM reading r JOIN probe p ON p.id = r.probe_id WHERE p.kind <> 'simulated')))  AS print`,
@@ -48,6 +48,6 @@ export async function fingerprint(queries: Queries): Promise<string> {
 /** Empties every table of records; the migrations stay. */
 export async function eraseRecords(queries: Queries): Promise<void> {
   await queries.query(
-    'TRUNCATE forecast_kept, own_plant, brought_list, own_card, training_answer, absence, keeper_busy, keeper, school_choice, forbidden_food, stock_entry, feeder_culture, price_list, reading_staged, reading_import, reading_week, reading_hour, reading, room_warmth, probe, meta, entry_photo, entry_version, entry, resident, home_photo, home_was, home, shelf, room, own_profile, own_material',
+    'TRUNCATE label_printed, label_print, forecast_kept, own_plant, brought_list, own_card, training_answer, absence, keeper_busy, keeper, school_choice, forbidden_food, stock_entry, feeder_culture, price_list, reading_staged, reading_import, reading_week, reading_hour, reading, room_warmth, probe, meta, entry_photo, entry_version, entry, resident, home_photo, home_was, home, shelf, room, own_profile, own_material',
   );
 }

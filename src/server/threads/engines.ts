@@ -7,15 +7,16 @@ import { safeHarvest } from '@/core/colony/culture';
 import { tubsFor } from '@/core/colony/tubs';
 import { projectColony } from '@/core/colony/project';
 import { windowScore } from '@/core/scores/summary';
+import { labelPdf } from '../labels/labelPdf';
 
-/** Engines, and the making of the example house, that take longer than the server may be held. What they are asked and what they answer is plain data. */
+/** Engines, and the making of the example house and of papers, that take longer than the server may be held. What they are asked and what they answer is plain data. */
 export const ENGINES = {
-  ...{ calibrate, compareRegimes, meeting, projectColony, ropewalk, safeHarvest, tubsFor, ventPlan, windowScore },
+  ...{ calibrate, compareRegimes, labelPdf, meeting, projectColony, ropewalk, safeHarvest, tubsFor, ventPlan, windowScore },
 };
 
 export type EngineName = keyof typeof ENGINES;
 export type QuestionOf<Name extends EngineName> = Parameters<(typeof ENGINES)[Name]>;
-export type AnswerOf<Name extends EngineName> = ReturnType<(typeof ENGINES)[Name]>;
+export type AnswerOf<Name extends EngineName> = Awaited<ReturnType<(typeof ENGINES)[Name]>>;
 
 /** A piece of work for a thread. */
 export interface Work<Name extends EngineName = EngineName> {
@@ -24,7 +25,7 @@ export interface Work<Name extends EngineName = EngineName> {
 }
 
 /** What an engine answers. */
-export function workedOut<Name extends EngineName>({ name, question }: Work<Name>): AnswerOf<Name> {
-  const engine = ENGINES[name] as unknown as (...asked: QuestionOf<Name>) => AnswerOf<Name>;
+export async function workedOut<Name extends EngineName>({ name, question }: Work<Name>): Promise<AnswerOf<Name>> {
+  const engine = ENGINES[name] as unknown as (...asked: QuestionOf<Name>) => AnswerOf<Name> | Promise<AnswerOf<Name>>;
   return engine(...question);
 }

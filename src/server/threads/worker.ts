@@ -5,9 +5,9 @@ import { workedOut, type AnswerOf, type EngineName, type Work } from './engines'
 export type Told<Name extends EngineName> = { answer: AnswerOf<Name> } | { refused: FieldProblem[] };
 
 /** What a thread of the pool does with a piece of work. */
-export default function work<Name extends EngineName>(asked: Work<Name>): Told<Name> {
+export default async function work<Name extends EngineName>(asked: Work<Name>): Promise<Told<Name>> {
   try {
-    return { answer: workedOut(asked) };
+    return { answer: await workedOut(asked) };
   } catch (error) {
     if (error instanceof Refusal) return { refused: error.fields };
     throw error;
