@@ -47,6 +47,8 @@ export const PLACES: { name: string; open: (page: Page) => Promise<void> }[] = [
       await pick(page, 'Shelf', 'Shelf B, upper');
     },
   },
+  { name: 'the labels', open: async (page) => void (await page.goto('/labels')) },
+  { name: 'the scanner', open: async (page) => void (await page.goto('/scan')) },
   { name: 'the homes', open: async (page) => void (await page.goto('/homes')) },
   {
     name: 'one home',

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { Refusal } from '../refusal';
+import type { Refusal } from '../refusal';
 import { boxAddress, boxOfCode } from './boxCode';
 import { drawLabel, SMALLEST_LABEL_MM, SMALLEST_TYPE_MM, type LabelWords, type WidthOf } from './drawLabel';
 import { labelPlaces, type LabelSheet } from './stock';

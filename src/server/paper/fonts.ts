@@ -13,7 +13,7 @@ const cuts = (family: string, cut: string) =>
 const FACES: Record<LabelFont, string[]> = {
   text: cuts('atkinson-hyperlegible', '400-normal'),
   bold: cuts('atkinson-hyperlegible', '700-normal'),
-  name: cuts('alegreya', '400-italic'),
+  name: cuts('alegreya', '700-italic'),
 };
 
 /** Shown for a letter that no font has. */

@@ -29,11 +29,12 @@ const ORDER: Record<'phone' | 'wide', readonly Place[]> = {
 };
 
 /** Behind the last door: what has no place of its own in the bar. */
-const BEHIND_MORE = ['/handbook', '/keepers', '/profiles', '/probes', '/scores', '/backup'];
+const BEHIND_MORE = ['/handbook', '/keepers', '/profiles', '/probes', '/scores', '/backup', '/labels'];
 
 /** The place in the bar that an address belongs to. */
 function placeOf(here: string, places: readonly Place[]): Place | undefined {
   const own = places.find((path) => here.startsWith(path));
+  if (/^\/(scan|b)(\/|$)/.test(here)) return '/round';
   return own ?? (BEHIND_MORE.some((path) => here.startsWith(path)) ? '/settings' : undefined);
 }
 

@@ -20,6 +20,7 @@ export function PaneHeader({
     | '/store'
     | '/store?part=boxes'
     | '/settings'
+    | '/labels'
     | `/seasons${string}`
     | '/profiles'
     | '/keepers'

@@ -1,6 +1,6 @@
 import type { JobKind } from '@/core/plan/jobs';
 import { router } from 'expo-router';
-import { useState, type ReactNode } from 'react';
+import { Suspense, useState, type ReactNode } from 'react';
 import { Pressable, View } from 'react-native';
 import { v4 as newId } from 'uuid';
 import { fitOf } from '@/client/fitting';
@@ -24,7 +24,7 @@ import { useNames } from '@/words/useNames';
 import { entryFor, isOpened, outcomeAfter, outcomeOf, type OpenedKind } from './answering';
 import { FOUND_WORDS, FoodAnswers, OUTCOME_WORDS, PreyAnswers, type Outcome } from './MealAnswers';
 import { OtherAmounts } from './OtherAmounts';
-import { PutOff } from './PutOff';
+import { PutOff } from '../screens/lazyForms';
 import { useSwipe } from './useSwipe';
 
 interface Props {
@@ -135,6 +135,11 @@ export function JobRow({ job, home, resident, today, children }: Props) {
               />
             </View>
           ) : null}
+          {job.kind === 'label' && !done && !skipped ? (
+            <View style={styles.other}>
+              <Button rank="second" title="Print it" onPress={() => void printLabel(home)} />
+            </View>
+          ) : null}
           {isPrey ? <PreyAnswers code={home.code} onAnswer={answerPrey} /> : null}
           {job.kind === 'damp' && job.water && !done && !skipped ? (
             <OtherAmounts
@@ -161,19 +166,24 @@ export function JobRow({ job, home, resident, today, children }: Props) {
       </View>
       {isOpen && !done && !skipped ? (
         <View style={styles.drawer}>
-          <PutOff
-            job={job}
-            today={today}
-            onPutOff={(until, why) => {
-              setOpen(false);
-              void putOff(resident.id, job.kind, until, why, `${home.code}: put off to ${dayWords(until, today)}.`);
-            }}
-          />
+          <Suspense>
+            <PutOff
+              job={job}
+              today={today}
+              onPutOff={(until, why) => {
+                setOpen(false);
+                void putOff(resident.id, job.kind, until, why, `${home.code}: put off to ${dayWords(until, today)}.`);
+              }}
+            />
+          </Suspense>
         </View>
       ) : null}
     </View>
   );
 }
+
+/** What prints is fetched when something is to be printed. */
+const printLabel = async ({ id }: Home) => (await import('@/client/labels')).printLabelsOf(id);
 
 const isTicked = (job: Job): job is Job & { kind: Exclude<JobKind, OpenedKind> } => !isOpened(job.kind);
 

@@ -112,6 +112,7 @@ function HomePane({ home, isRules }: { home: Home; isRules: boolean }) {
   const links = [
     { title: 'Build sheet', onPress: () => router.push(`/build?homes=${home.id}`) },
     ...(first ? [{ title: 'Compare', onPress: () => router.push(`/residents/${first.id}/compare`) }] : []),
+    { title: 'Label', onPress: () => router.push(`/labels?home=${home.id}`) },
     { title: 'Change the box', onPress: () => router.push(`/homes/${home.id}/edit`) },
     { title: 'More like it', onPress: () => setCopied(true) },
     { title: 'Save drawing', onPress: saveDrawing },

@@ -18,7 +18,7 @@ import { Tip } from '../components/Tip';
 import { useGrowing } from '../components/useGrowing';
 import { ExampleNotice } from '../first/ExampleNotice';
 import { BeginHere } from '../first/BeginHere';
-import { LateBackup } from './lazyForms';
+import { LateBackup, ScanButton } from './lazyForms';
 import { LeaveAloneList } from '../round/LeaveAloneList';
 import { KeptOnPhone } from '../round/KeptOnPhone';
 import { Unworkable } from '../round/Unworkable';
@@ -59,15 +59,20 @@ export function RoundScreen({ chosenHomeId }: { chosenHomeId?: string | undefine
     <Screen place={walk}>
       <View style={styles.head}>
         <Title>{isNight ? 'Night round' : `${weekday(round.on)}’s round`}</Title>
-        <Tappable
-          role="switch"
-          aria-checked={isNight}
-          aria-label="Night colours"
-          onPress={() => set({ look: isNight ? 'day' : 'night' })}
-          style={styles.look}
-        >
-          <Icon name={isNight ? 'Sun' : 'Moon'} />
-        </Tappable>
+        <View style={styles.tools}>
+          <Suspense>
+            <ScanButton />
+          </Suspense>
+          <Tappable
+            role="switch"
+            aria-checked={isNight}
+            aria-label="Night colours"
+            onPress={() => set({ look: isNight ? 'day' : 'night' })}
+            style={styles.look}
+          >
+            <Icon name={isNight ? 'Sun' : 'Moon'} />
+          </Tappable>
+        </View>
       </View>
       {showsKeys ? (
         <View role="note" aria-label="Keys">
@@ -139,6 +144,7 @@ const stopsWords = (stops: Stop[]) => countWords(stops.length, 'stop');
 
 const useStyles = makeStyles(() => ({
   head: { flexDirection: 'row', justifyContent: 'space-between', alignItems: 'center' },
+  tools: { flexDirection: 'row' },
   look: { width: target, height: target, alignItems: 'center', justifyContent: 'center', marginRight: -space.s },
   foot: { marginTop: space.l },
   first: { gap: space.m, marginTop: space.l },

@@ -38,6 +38,10 @@ export function SettingsScreen() {
           <Strong>Rooms and probes</Strong>
           <Soft>The air of each room, sensors and their tokens, files of loggers.</Soft>
         </ListRow>
+        <ListRow label="Labels" onPress={() => router.push('/labels')}>
+          <Strong>Labels</Strong>
+          <Soft>For boxes, with a code that the camera reads: on sheets, or on the label printer.</Soft>
+        </ListRow>
         <ListRow label="Backup" onPress={() => router.push('/backup')}>
           <Strong>Backup</Strong>
           <Soft>The whole house as one file: saved, kept every day, brought in again.</Soft>

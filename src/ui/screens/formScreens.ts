@@ -45,3 +45,8 @@ export { ListsScreen } from './ListsScreen';
 export { SettingsScreen } from './SettingsScreen';
 export { ShelvesScreen } from './ShelvesScreen';
 export { WhoScreen } from './WhoScreen';
+export { LabelsScreen } from './LabelsScreen';
+export { PrinterScreen } from './PrinterScreen';
+export { ScanScreen } from './ScanScreen';
+export { ScanButton } from '../round/ScanButton';
+export { PutOff } from '../round/PutOff';

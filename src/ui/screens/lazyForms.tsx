@@ -90,3 +90,8 @@ export const ListsScreen = later((all) => all.ListsScreen);
 export const SettingsScreen = later((all) => all.SettingsScreen);
 export const ShelvesScreen = later((all) => all.ShelvesScreen);
 export const WhoScreen = later((all) => all.WhoScreen);
+export const LabelsScreen = later((all) => all.LabelsScreen);
+export const PrinterScreen = later((all) => all.PrinterScreen);
+export const ScanScreen = later((all) => all.ScanScreen);
+export const ScanButton = later((all) => all.ScanButton);
+export const PutOff = later((all) => all.PutOff);

@@ -24,7 +24,6 @@ import { temperatureWords } from '@/words/temperature';
 import { usePreferences } from '@/client/preferences';
 import { Arranging, type Spot } from './Arranging';
 import type { Look } from './boxFacts';
-import { exportWall, printWall } from './exportWall';
 import { WallHead } from './WallHead';
 import { wallKeys } from './wallKeys';
 import { StandingBox, WallShelf } from './WallShelf';
@@ -100,11 +99,13 @@ export function WallScreen({ chosenId }: { chosenId?: string | undefined }) {
   const lifted = (home: Home) => (
     <StandingBox {...{ home, view }} tenants={tenantsOf.get(home.id) ?? []} isChosen={false} />
   );
-  const withWhole = (then: (wall: HTMLElement) => void) => {
+  // What takes a picture of the wall is fetched when one is wanted.
+  const withWhole = async (does: 'exportWall' | 'printWall') => {
+    const pictures = await import('./exportWall');
     // Only what is near the window is in the page: for paper all of it is, for a moment.
     flushSync(() => setIsWhole(true));
     const wall = (scroll.current?.getScrollableNode() as HTMLElement | undefined)?.firstElementChild;
-    if (wall instanceof HTMLElement) then(wall);
+    if (wall instanceof HTMLElement) pictures[does](wall, theme.colors);
     setIsWhole(false);
   };
   return (
@@ -130,8 +131,8 @@ export function WallScreen({ chosenId }: { chosenId?: string | undefined }) {
               onZoom={(way) =>
                 startTransition(() => setTimes(zoomed(pxPerMm, way > 0 ? ZOOM_STEP : 1 / ZOOM_STEP) / fitting))
               }
-              onExport={() => withWhole((wall) => exportWall(wall, theme.colors))}
-              onPrint={() => withWhole((wall) => printWall(wall, theme.colors))}
+              onExport={() => void withWhole('exportWall')}
+              onPrint={() => void withWhole('printWall')}
             />
           }
           ListEmptyComponent={

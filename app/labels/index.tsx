@@ -1,0 +1,5 @@
+import { LabelsScreen } from '@/ui/screens/lazyForms';
+
+export default function LabelsRoute() {
+  return <LabelsScreen />;
+}

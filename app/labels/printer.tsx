@@ -1,0 +1,5 @@
+import { PrinterScreen } from '@/ui/screens/lazyForms';
+
+export default function PrinterRoute() {
+  return <PrinterScreen />;
+}

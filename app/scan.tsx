@@ -1,0 +1,5 @@
+import { ScanScreen } from '@/ui/screens/lazyForms';
+
+export default function ScanRoute() {
+  return <ScanScreen />;
+}
