@@ -1,6 +1,6 @@
 import type { JobKind } from '@/core/plan/jobs';
 import { router } from 'expo-router';
-import { Suspense, useState, type ReactNode } from 'react';
+import { lazy, Suspense, useState, type ReactNode } from 'react';
 import { Pressable, View } from 'react-native';
 import { v4 as newId } from 'uuid';
 import { fitOf } from '@/client/fitting';
@@ -24,7 +24,6 @@ import { useNames } from '@/words/useNames';
 import { entryFor, isOpened, outcomeAfter, outcomeOf, type OpenedKind } from './answering';
 import { FOUND_WORDS, FoodAnswers, OUTCOME_WORDS, PreyAnswers, type Outcome } from './MealAnswers';
 import { OtherAmounts } from './OtherAmounts';
-import { PutOff } from '../screens/lazyForms';
 import { useSwipe } from './useSwipe';
 
 interface Props {
@@ -181,6 +180,9 @@ export function JobRow({ job, home, resident, today, children }: Props) {
     </View>
   );
 }
+
+/** Opened by a tap: the walk is drawn without it. */
+const PutOff = lazy(async () => ({ default: (await import('./PutOff')).PutOff }));
 
 /** What prints is fetched when something is to be printed. */
 const printLabel = async ({ id }: Home) => (await import('@/client/labels')).printLabelsOf(id);

@@ -49,4 +49,3 @@ export { LabelsScreen } from './LabelsScreen';
 export { PrinterScreen } from './PrinterScreen';
 export { ScanScreen } from './ScanScreen';
 export { ScanButton } from '../round/ScanButton';
-export { PutOff } from '../round/PutOff';

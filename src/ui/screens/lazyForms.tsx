@@ -94,4 +94,3 @@ export const LabelsScreen = later((all) => all.LabelsScreen);
 export const PrinterScreen = later((all) => all.PrinterScreen);
 export const ScanScreen = later((all) => all.ScanScreen);
 export const ScanButton = later((all) => all.ScanButton);
-export const PutOff = later((all) => all.PutOff);
