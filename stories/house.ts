@@ -49,6 +49,10 @@ export class House {
   async text(path: string): Promise<string> {
     return (await fetch(`${this.address}${path}`)).text();
   }
+  /** A file, as it is. */
+  async bytes(path: string): Promise<Uint8Array> {
+    return new Uint8Array(await (await fetch(`${this.address}${path}`)).arrayBuffer());
+  }
   async post(path: string, body: unknown): Promise<Answer> {
     return this.ask('POST', path, body);
   }

@@ -58,6 +58,7 @@ import { seasonHandlers } from './resources/seasons';
 import { shelfHandlers } from './resources/shelves';
 import { trainingHandlers } from './resources/training';
 import { troubleHandlers } from './resources/trouble';
+import { paperRoute } from './paper/routes';
 import { readEntryPhoto } from './storage/entries';
 import { readPhoto } from './storage/homes';
 import { tableRoute } from './tables/routes';
@@ -126,6 +127,7 @@ export function createApp(options: AppOptions): Express {
   app.get('/api/keepers/:id/calendar.ics', calendar.byKeeper);
   app.get('/api/absences/:id/sheet.pdf', sheetPdfRoute(options));
   app.get('/api/label-prints/:file', labelPdfRoute(options));
+  app.get('/api/paper/:file', paperRoute(options));
   app.get('/api/tables/:file', tableRoute(options));
   // Half a second's work that few ask for.
   let document: object | undefined;

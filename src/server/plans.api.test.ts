@@ -304,7 +304,7 @@ describe('the plans of a house', () => {
     const sheet = (await server.get(`/api/absences/${body.absence.id}/sheet`)).body;
     expect(sheet).toMatchObject({ sitter: 'the neighbour', call: '01632 960 000' });
     const pdf = await fetch(`${server.address}/api/absences/${body.absence.id}/sheet.pdf`);
-    expect(await fontKinds(await pdf.arrayBuffer())).toEqual(['74727565', '74727565']);
+    expect(await fontKinds(await pdf.arrayBuffer())).toEqual(['74727565', '74727565', '74727565']);
     const { path } = (await server.post(`/api/absences/${body.absence.id}/page`, {})).body;
     expect((await server.get(`/api${path}`)).body).toEqual(sheet);
     expect((await server.get(`/api/sitter/${'x'.repeat(32)}`)).status).toBe(404);

@@ -16,6 +16,10 @@ export function dayWords(day: Day, today: Day): string {
 export const fullDayWords = (day: Day): string =>
   parseISO(day).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });
 
+/** "Saturday 19 December". */
+export const longDayWords = (day: Day): string =>
+  parseISO(day).toLocaleDateString('en-GB', { weekday: 'long', day: 'numeric', month: 'long' });
+
 /** The weekday of a day, for a title. */
 export function weekday(day: Day): string {
   return parseISO(day).toLocaleDateString('en-GB', { weekday: 'long' });

@@ -1,7 +1,6 @@
 import type { WateringWay } from '@/core/climate/soilLayers';
 import type { Job, LeaveAlone, ProbeAlarm } from '@/core/plan/work';
 import type { AlarmKind } from '@/core/readings/alarms';
-import type { FitAnswer } from '@/core/housing/fit';
 import { REST_ACT_WORDS } from './rest';
 import { cautionsWords, mealTitle, type Names } from './food';
 import { dayWords, daysWords, timeWords } from './days';
@@ -161,8 +160,14 @@ export const hoursWords = (hours: number): string =>
 
 const BY_WORDS = { damped: 'damped', felt: 'felt', weighed: 'weighed' } as const;
 
-/** Why it is due. `fit` gives the failing rules their words. */
-export function jobReason(job: Job, today: string, fit: FitAnswer | undefined, temperature: TemperatureWords): string {
+/** A rule of a home, and what it is called where it fails. */
+interface RuleTitle {
+  rule: string;
+  title: string;
+}
+
+/** Why it is due. `rules` give those of the home that fail their words. */
+export function jobReason(job: Job, today: string, rules: readonly RuleTitle[], temperature: TemperatureWords): string {
   const { reason } = job;
   const { cautions = [] } = job.meal ?? {};
   const minding = cautions.length > 0 ? `; ${cautionsWords(cautions)}` : '';
@@ -219,7 +224,7 @@ export function jobReason(job: Job, today: string, fit: FitAnswer | undefined, t
       return `planned for ${dayWords(reason.on, today)}; its window is open until ${dayWords(reason.until, today)}`;
     case 'home-fails':
       return reason.rules
-        .map((rule) => fit?.checks.find((check) => check.rule === rule)?.title ?? rule)
+        .map((rule) => rules.find((each) => each.rule === rule)?.title ?? rule)
         .join('; ')
         .toLowerCase();
   }

@@ -56,7 +56,7 @@ describe('sentences', () => {
         const job: Job = { kind, reason, dueOn: TODAY, until: TODAY, cannotWait: false, minutes: 1 };
         const said = [
           jobTitle(job, lengthWords('mm'), names, temperature),
-          jobReason(job, TODAY, undefined, temperature),
+          jobReason(job, TODAY, [], temperature),
           JOB_WORDS[kind].done,
         ];
         expect([kind, reason.code, said.filter((each) => each === '' || BROKEN.test(each))]).toEqual([

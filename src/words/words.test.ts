@@ -135,12 +135,12 @@ describe('jobs', () => {
 
   it('say why they are due', () => {
     const today = '2026-03-14';
-    expect(jobReason(job({}), today, undefined, celsius)).toBe('14 days since the last, 28 Feb');
-    expect(
-      jobReason(job({ reason: { code: 'after-refusal', days: 1, on: '2026-03-13' } }), today, undefined, celsius),
-    ).toBe('refused 1 day ago: offer again');
+    expect(jobReason(job({}), today, [], celsius)).toBe('14 days since the last, 28 Feb');
+    expect(jobReason(job({ reason: { code: 'after-refusal', days: 1, on: '2026-03-13' } }), today, [], celsius)).toBe(
+      'refused 1 day ago: offer again',
+    );
     const fails = job({ reason: { code: 'home-fails', rules: ['gap'] } });
-    expect(jobReason(fails, today, { checks: [check()] } as never, celsius)).toBe('too far to fall');
+    expect(jobReason(fails, today, [check()], celsius)).toBe('too far to fall');
   });
 
   it('say what to pour where, and why', () => {
@@ -157,11 +157,9 @@ describe('jobs', () => {
     expect(jobTitle({ ...damp, water: { ml: 1250, way: 'throughout' } }, mm, names, celsius)).toBe(
       '1.3 L over all the soil',
     );
-    expect(jobReason(damp, today, undefined, celsius)).toBe(
-      'damp end at 56 % of what it holds, wants 60 %; weighed Thursday',
-    );
+    expect(jobReason(damp, today, [], celsius)).toBe('damp end at 56 % of what it holds, wants 60 %; weighed Thursday');
     const dryAir = job({ kind: 'damp', reason: { code: 'dry-air', humidityPct: 48.3, minPct: 65, hours: 72 } });
-    expect(jobReason(dryAir, today, undefined, celsius)).toBe('its air is at 48 % for 3 days, wants 65 %');
+    expect(jobReason(dryAir, today, [], celsius)).toBe('its air is at 48 % for 3 days, wants 65 %');
   });
 
   it('say what a probe complains of, in the keeper’s unit', () => {
@@ -172,7 +170,7 @@ describe('jobs', () => {
     expect(alarmWords({ ...alarm, kind: 'silent', hours: 60 }, celsius)).toBe('B4 air: nothing for 3 days');
     const job_ = job({ kind: 'alarm', reason: { code: 'alarms', alarms: [{ ...alarm, kind: 'stuck', hours: 20 }] } });
     expect(jobTitle(job_, mm, names, celsius)).toBe('Look at the probe: it is stuck');
-    expect(jobReason(job_, '2026-03-14', undefined, celsius)).toBe('B4 air: the very same value for 20 hours');
+    expect(jobReason(job_, '2026-03-14', [], celsius)).toBe('B4 air: the very same value for 20 hours');
   });
 
   it('say why one is left alone', () => {

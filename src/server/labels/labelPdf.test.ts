@@ -1,27 +1,11 @@
 import jsQR from 'jsqr';
-import { getDocument } from 'pdfjs-dist/legacy/build/pdf';
 import { slantedName } from '@/core/measure/slantedName';
 import { boxAddress, boxOfCode } from '@/core/labels/boxCode';
 import { labelPlaces, type LabelSheet } from '@/core/labels/stock';
 import { shippedLabelStocks } from '@/contract/shipped';
+import { readPdf } from '../testing/readPdf';
 import { labelPdf } from './labelPdf';
 import { squaresOf } from './squares';
-
-/** What another reader of PDF finds in a file: the texts of each page with their places, in points from the lower left. */
-async function pagesOf(pdf: Uint8Array) {
-  const document = await getDocument({ data: pdf, useSystemFonts: false }).promise;
-  return Promise.all(
-    Array.from({ length: document.numPages }, async (_, index) => {
-      const page = await document.getPage(index + 1);
-      const { items } = await page.getTextContent();
-      const texts = items.flatMap((item) => ('str' in item && item.str.trim() !== '' ? [item] : []));
-      return {
-        size: page.view.slice(2),
-        texts: texts.map(({ str, transform }) => ({ str: str.trim(), at: transform.slice(4) as number[] })),
-      };
-    }),
-  );
-}
 
 const ID = '6f1c0d3e-2b4a-4c5d-8e9f-0a1b2c3d4e5f';
 const label = (code: string) => ({
@@ -38,16 +22,13 @@ describe('labels as a PDF', () => {
   it('lie on their sheet where the grid has them, with letters of all of Europe, as another reader of PDF finds them', async () => {
     const stock = shippedLabelStocks.find(({ id }) => id === 'a4-21') as LabelSheet;
     const pdf = await labelPdf({ labels: ['A1', 'A2', 'A3'].map(label), stock, startAt: 20, cutMarks: true });
-    const pages = await pagesOf(pdf);
+    const pages = await readPdf(pdf);
     expect(pages.map(({ size }) => size.map(Math.round))).toEqual([
       [595, 842],
       [595, 842],
     ]);
-    expect(pages.map(({ texts }) => texts.filter(({ str }) => /^A\d/.test(str)).length)).toEqual([2, 1]);
-    const read = pages[1]?.texts
-      .map(({ str }) => str)
-      .join(' ')
-      .replace(/\s+/g, ' ');
+    expect(pages.map(({ texts }) => texts.filter(({ text }) => /^A\d/.test(text)).length)).toEqual([2, 1]);
+    const read = pages[1]?.words;
     for (const words of ['A3', 'Cubaris', "sp. 'Ridge'", 'größer', 'Ñandú', 'serious venom'])
       expect(read).toContain(words);
     // Split where another file of the font has the letters: together they are what was written.
@@ -55,7 +36,9 @@ describe('labels as a PDF', () => {
     const places = labelPlaces(stock, 3, 20);
     for (const [index, code] of ['A1', 'A2', 'A3'].entries()) {
       const place = places[index] ?? { page: 0, xMm: 0, yMm: 0 };
-      const found = pages[place.page]?.texts.find(({ str }) => str === code)?.at.map((points) => (points * 25.4) / 72);
+      const found = pages[place.page]?.texts
+        .find(({ text }) => text === code)
+        ?.at.map((points) => (points * 25.4) / 72);
       const [x = 0, y = 0] = found ?? [];
       expect(x).toBeGreaterThan(place.xMm);
       expect(x).toBeLessThan(place.xMm + 5);
@@ -66,7 +49,7 @@ describe('labels as a PDF', () => {
 
   it('of a roll are a page each', async () => {
     const stock = { form: 'tape', widthMm: 62, heightMm: 35 } as const;
-    const pages = await pagesOf(
+    const pages = await readPdf(
       await labelPdf({ labels: [label('A1'), label('A2')], stock, startAt: 1, cutMarks: false }),
     );
     expect(pages.map(({ size }) => size.map((points) => Math.round((points * 25.4) / 72)))).toEqual([

@@ -6,7 +6,8 @@ import type { Handlers } from '../http/mount';
 import { invalid, notFound } from '../http/problem';
 import { digestOf, isSecret, newSecret } from '../secrets';
 import { sheetOf } from '../sheet';
-import { sheetPdf } from '../sheetPdf';
+import { sitterSheetPaper } from '../paper/sitter';
+import { inThread } from '../threads/pool';
 import type { Queries } from '../storage/database';
 import {
   absenceOfPage,
@@ -73,7 +74,8 @@ export function sheetPdfRoute({ database, clock }: Deps): RequestHandler {
     const asked = uuid.safeParse(request.params.id);
     if (!asked.success) throw notFound('absence with that id');
     const absence = await requireOne(database, asked.data);
-    const pdf = await sheetPdf(await sheetOf(database, absence, clock.today(), clock.now()));
+    const sheet = await sheetOf(database, absence, clock.today(), clock.now());
+    const pdf = await inThread('paperPdf', sitterSheetPaper(sheet, 'a4'));
     response.set('Content-Disposition', `inline; filename="looking-in-${absence.from}.pdf"`);
     response.type('application/pdf').send(Buffer.from(pdf));
   };

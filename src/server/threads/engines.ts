@@ -8,10 +8,23 @@ import { tubsFor } from '@/core/colony/tubs';
 import { projectColony } from '@/core/colony/project';
 import { windowScore } from '@/core/scores/summary';
 import { labelPdf } from '../labels/labelPdf';
+import { paperPdf } from '../paper/paperPdf';
 
 /** Engines, and the making of the example house and of papers, that take longer than the server may be held. What they are asked and what they answer is plain data. */
 export const ENGINES = {
-  ...{ calibrate, compareRegimes, labelPdf, meeting, projectColony, ropewalk, safeHarvest, tubsFor, ventPlan, windowScore },
+  ...{
+    calibrate,
+    compareRegimes,
+    labelPdf,
+    meeting,
+    paperPdf,
+    projectColony,
+    ropewalk,
+    safeHarvest,
+    tubsFor,
+    ventPlan,
+    windowScore,
+  },
 };
 
 export type EngineName = keyof typeof ENGINES;

@@ -29,7 +29,7 @@ const ORDER: Record<'phone' | 'wide', readonly Place[]> = {
 };
 
 /** Behind the last door: what has no place of its own in the bar. */
-const BEHIND_MORE = ['/handbook', '/keepers', '/profiles', '/probes', '/scores', '/backup', '/labels'];
+const BEHIND_MORE = ['/handbook', '/keepers', '/profiles', '/probes', '/scores', '/backup', '/labels', '/paper'];
 
 /** The place in the bar that an address belongs to. */
 function placeOf(here: string, places: readonly Place[]): Place | undefined {

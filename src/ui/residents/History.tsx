@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react';
 import { Image, Pressable, View } from 'react-native';
 import { call } from '@/client/api';
+import { openPaper } from '@/client/paper';
 import { problemOf, useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import { ENTRY_FILTERS, type EntryFilter } from '@/words/entryFilters';
@@ -60,6 +61,9 @@ export function History({ residentId, today }: { residentId: string; today: stri
   return (
     <View style={styles.part}>
       <Heading>History</Heading>
+      <LinkRow
+        links={[{ title: 'The whole record on paper', onPress: () => openPaper('record', { resident: residentId }) }]}
+      />
       <Choices label="Show" choices={ENTRY_FILTERS} value={filter} onChange={setFilter} />
       <Tip id="history" isUsed={wasOpened}>
         Tap an entry to see who wrote it, to put it right, or to take it back.

@@ -53,7 +53,7 @@ export function JobRow({ job, home, resident, today, children }: Props) {
   const isLoud = job.cannotWait && !done && !skipped;
   const title = jobTitle(job, length, names, temperature);
   const fit = job.reason.code === 'home-fails' ? fitOf(care, home, resident) : undefined;
-  const reason = jobReason(job, today, fit, temperature);
+  const reason = jobReason(job, today, fit?.checks ?? [], temperature);
   const say = (entries: NewEntry[], words: string) =>
     void answer(resident.id, job.kind, entries, `${home.code}: ${words}`);
   const opened = isOpened(job.kind);

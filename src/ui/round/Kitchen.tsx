@@ -1,28 +1,10 @@
-import { useHouse } from '@/client/house';
 import type { Stop } from '@/contract/round';
-import { countWords, listWords } from '@/words/count';
-import { itemName, kitchenWords } from '@/words/food';
+import { cutAtOnce } from '@/words/kitchen';
 import { useNames } from '@/words/useNames';
 import { Soft } from '../components/Words';
 
-/** What is cut once for several boxes of a part of the walk; nothing where no two get of the same. */
+/** What is cut once for several boxes of a part of the walk. */
 export function Kitchen({ stops }: { stops: readonly Stop[] }) {
-  const names = useNames();
-  const foods = useHouse((house) => house.foods);
-  const cut = new Map<string, { massG: number; boxes: number }>();
-  for (const job of stops.flatMap(({ jobs }) => jobs)) {
-    if (job.kind !== 'feed' || job.doneBy !== undefined || job.skipped) continue;
-    for (const { food, massG, count, volumeMl } of job.meal?.dishes ?? []) {
-      if (massG === undefined || count !== undefined || volumeMl !== undefined) continue;
-      const before = cut.get(food) ?? { massG: 0, boxes: 0 };
-      cut.set(food, { massG: before.massG + massG, boxes: before.boxes + 1 });
-    }
-  }
-  const lines = [...cut].flatMap(([id, { massG, boxes }]) => {
-    const food = foods.find((each) => each.id === id);
-    return boxes > 1
-      ? [`${kitchenWords(food, itemName(names, id), massG)} for ${countWords(boxes, 'box', 'boxes')}`]
-      : [];
-  });
-  return lines.length === 0 ? null : <Soft>{`Cut at once: ${listWords(lines)}.`}</Soft>;
+  const words = cutAtOnce(stops, useNames());
+  return words === null ? null : <Soft>{words}</Soft>;
 }

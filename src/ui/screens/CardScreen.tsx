@@ -2,9 +2,10 @@ import { router } from 'expo-router';
 import { View } from 'react-native';
 import { useBook } from '@/client/handbook';
 import { useHouse } from '@/client/house';
-import { useKindOfName, useNowNamed } from '@/client/names';
+import { openPaper } from '@/client/paper';
+import { useNowNamed } from '@/client/names';
 import type { Resident } from '@/contract/records';
-import { bearing } from '@/core/handbook/knownNames';
+import { cardAbout } from '@/core/handbook/cardAbout';
 import { careCard, CARD_PARTS, type Calculator, type CardLine, type CardPart } from '@/core/handbook/card';
 import { withoutAuthor } from '@/core/measure/nameParts';
 import { Button } from '../kit/Button';
@@ -25,14 +26,8 @@ export function CardScreen({ name }: { name: string }) {
   const book = useBook();
   const loading = useLoadState();
   const now = useNowNamed(name);
-  const asked = now?.name ?? withoutAuthor(name);
-  const own = book?.ownCards.find((card) => card.name === asked);
-  const known = bearing(species, asked);
-  const told = useKindOfName(asked);
-  // Of a species that nobody listed, the kind of its genus; else it is the card of a kind itself.
-  const isOfGenus = !own && !known && told?.by === 'genus';
-  const profileId = own?.profile ?? known?.profile ?? (isOfGenus ? told.profile : asked);
-  const isKind = !own && !known && !isOfGenus;
+  const about = cardAbout(name, book?.ownCards ?? [], species);
+  const { name: asked, profileId, isKind, isOfGenus, own, known } = about;
   if (loading) return <Screen>{loading}</Screen>;
   if (!care.has(profileId)) return <NoCard name={name} />;
   const profile = care.of({ profile: profileId });
@@ -45,7 +40,12 @@ export function CardScreen({ name }: { name: string }) {
   const write = () => router.push(`/handbook/own/${encodeURIComponent(isKind ? 'new' : asked)}`);
   return (
     <Screen
-      actions={<Button grow rank="second" title={own ? 'Change your card' : 'Your own notes on it'} onPress={write} />}
+      actions={
+        <>
+          <Button grow rank="second" title={own ? 'Change your card' : 'Your own notes on it'} onPress={write} />
+          <Button rank="second" title="Print" onPress={() => openPaper('card', { name: asked })} />
+        </>
+      }
     >
       <PaneHeader back="/handbook" title="Handbook" />
       {isKind ? <Title>{profile.name}</Title> : <LargeName>{asked}</LargeName>}

@@ -4,9 +4,11 @@ import { call, CallFailed } from '@/client/api';
 import { dangersIn } from '@/client/dangers';
 import { useHandbook } from '@/client/handbook';
 import { useHouse } from '@/client/house';
+import { openPaper } from '@/client/paper';
 import { useLog } from '@/client/log';
 import type { EmergencyCard } from '@/contract/handbook';
 import { bearing } from '@/core/handbook/knownNames';
+import { whoCanHurt } from '@/core/handbook/whoCanHurt';
 import { Button } from '../kit/Button';
 import { Fold } from '../kit/Fold';
 import { PaneHeader } from '../components/PaneHeader';
@@ -27,7 +29,7 @@ export function EmergencyScreen() {
   const { emergency, loadEmergency } = useHandbook();
   useEffect(() => void loadEmergency(), [loadEmergency]);
   return (
-    <Screen actions={<Button grow rank="second" title="Print" onPress={() => window.print()} />}>
+    <Screen actions={<Button grow rank="second" title="Print" onPress={() => openPaper('emergency')} />}>
       <PaneHeader back="/handbook" title="Handbook" />
       <Title>Emergency card</Title>
       <Body>
@@ -68,14 +70,13 @@ function Numbers({ card: { contacts, address } }: { card: EmergencyCard }) {
 /** Every species of the house that can hurt, with what it does: to be read out on the telephone. */
 function WhoCanHurt() {
   const { residents, species, hazards, homes, care } = useHouse();
-  const named = [...new Map(residents.map((each) => [each.scientificName, each])).values()];
-  const rows = named.flatMap((resident) => {
-    const dangers = dangersIn(hazards, species, care, resident).hazards.filter(({ doNotHandle }) => doNotHandle);
-    if (dangers.length === 0) return [];
-    const boxes = residents.filter(({ scientificName }) => scientificName === resident.scientificName);
-    const codes = boxes.flatMap(({ homeId }) => homes.find(({ id }) => id === homeId)?.code ?? []);
-    return [{ resident, titles: dangers.map(({ title }) => title).join(', '), codes: codes.join(', ') }];
-  });
+  const rows = whoCanHurt(residents, (who) => dangersIn(hazards, species, care, who)).map(
+    ({ one, hazards: dangers, homeIds }) => ({
+      resident: one,
+      titles: dangers.map(({ title }) => title).join(', '),
+      codes: homeIds.flatMap((homeId) => homes.find(({ id }) => id === homeId)?.code ?? []).join(', '),
+    }),
+  );
   if (rows.length === 0) return null;
   return (
     <View style={{ gap: space.s, marginTop: space.l }}>

@@ -4,6 +4,7 @@ import { View } from 'react-native';
 import { call } from '@/client/api';
 import { soilEntry } from '@/client/fitting';
 import { useHouse } from '@/client/house';
+import { openPaper } from '@/client/paper';
 import { useLog, type NewEntry } from '@/client/log';
 import { useMoveSteps } from '@/client/moveSteps';
 import { useCall } from '@/client/useCall';
@@ -22,10 +23,9 @@ import { circle, space, stroke } from '../theme/tokens';
 import { onceDrilledWords } from '@/words/build';
 import { countWords } from '@/words/count';
 import { dayWords } from '@/words/days';
+import { CALL_FIRST, moveSoilWords, PART_TITLES } from '@/words/handling';
 import { useLength } from '@/words/useLength';
 import { Waiting } from '../kit/Waiting';
-
-const PART_TITLES = { before: 'Before', move: 'The move', after: 'After' } as const;
 
 /**
  * The handling sheet of one move: what lies ready, each step to be ticked off, and what to do if it gets out.
@@ -117,7 +117,11 @@ function Sheet({ sheet, resident, home, to, today }: SheetProps) {
               disabled={isWriting}
               onPress={() => (unticked.length === 0 ? void isIn([]) : askSkipped())}
             />
-            <Button rank="second" title="Print" onPress={() => window.print()} />
+            <Button
+              rank="second"
+              title="Print"
+              onPress={() => openPaper('handling', { resident: resident.id, to: to.id })}
+            />
           </>
         ) : (
           <Button grow title="Find a box" onPress={() => router.push(`/residents/${resident.id}/boxes`)} />
@@ -133,11 +137,7 @@ function Sheet({ sheet, resident, home, to, today }: SheetProps) {
           : `Lives in ${home.code}. No move is settled.`}
       </Strong>
       {move?.drill && to ? <Strong>{`${to.code} is a home ${onceDrilledWords(move.drill, length)}`}</Strong> : null}
-      {move && to ? (
-        <Soft>
-          {`Soil in ${to.code}: ${length.long(move.depthMm)}${soilWords(move.soilToAddL)}. First food ${dayWords(move.feedFrom, today)}.`}
-        </Soft>
-      ) : null}
+      {move && to ? <Soft>{moveSoilWords(move, to.code, length, today)}</Soft> : null}
       {move && to ? (
         <QuietPanel
           residentId={resident.id}
@@ -170,9 +170,7 @@ function Sheet({ sheet, resident, home, to, today }: SheetProps) {
         {escape.map((line, index) => (
           <Body key={line}>{`${index + 1}. ${line}`}</Body>
         ))}
-        <Soft>
-          Bites, stings, hairs in an eye, trouble breathing: the emergency services or a poison centre at once.
-        </Soft>
+        <Soft>{CALL_FIRST}</Soft>
       </View>
     </Screen>
   );
@@ -184,12 +182,6 @@ const NONE: readonly string[] = [];
 const MOST_NOTED = 500;
 const skippedWords = (code: string, steps: string[]) =>
   `Moved to ${code} without: ${steps.join(' ')}`.slice(0, MOST_NOTED);
-
-function soilWords(litres: number): string {
-  const shown = Math.round(10 * litres) / 10;
-  if (shown === 0) return '';
-  return shown > 0 ? `, ${shown} L to add` : `, ${-shown} L to take out`;
-}
 
 const useStyles = makeStyles((theme) => ({
   heading: { marginTop: space.l },

@@ -18,7 +18,7 @@ import { Tip } from '../components/Tip';
 import { useGrowing } from '../components/useGrowing';
 import { ExampleNotice } from '../first/ExampleNotice';
 import { BeginHere } from '../first/BeginHere';
-import { LateBackup, ScanButton } from './lazyForms';
+import { LateBackup, RoundTools } from './lazyForms';
 import { LeaveAloneList } from '../round/LeaveAloneList';
 import { KeptOnPhone } from '../round/KeptOnPhone';
 import { Unworkable } from '../round/Unworkable';
@@ -61,7 +61,7 @@ export function RoundScreen({ chosenHomeId }: { chosenHomeId?: string | undefine
         <Title>{isNight ? 'Night round' : `${weekday(round.on)}’s round`}</Title>
         <View style={styles.tools}>
           <Suspense>
-            <ScanButton />
+            <RoundTools />
           </Suspense>
           <Tappable
             role="switch"

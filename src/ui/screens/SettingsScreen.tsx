@@ -42,6 +42,10 @@ export function SettingsScreen() {
           <Strong>Labels</Strong>
           <Soft>For boxes, with a code that the camera reads: on sheets, or on the label printer.</Soft>
         </ListRow>
+        <ListRow label="On paper" onPress={() => router.push('/paper')}>
+          <Strong>On paper</Strong>
+          <Soft>Round, shelf list, cards and records to print, for a helper without a phone.</Soft>
+        </ListRow>
         <ListRow label="Backup" onPress={() => router.push('/backup')}>
           <Strong>Backup</Strong>
           <Soft>The whole house as one file: saved, kept every day, brought in again.</Soft>

@@ -48,4 +48,5 @@ export { WhoScreen } from './WhoScreen';
 export { LabelsScreen } from './LabelsScreen';
 export { PrinterScreen } from './PrinterScreen';
 export { ScanScreen } from './ScanScreen';
-export { ScanButton } from '../round/ScanButton';
+export { RoundTools } from '../round/RoundTools';
+export { PaperScreen } from './PaperScreen';

@@ -93,4 +93,5 @@ export const WhoScreen = later((all) => all.WhoScreen);
 export const LabelsScreen = later((all) => all.LabelsScreen);
 export const PrinterScreen = later((all) => all.PrinterScreen);
 export const ScanScreen = later((all) => all.ScanScreen);
-export const ScanButton = later((all) => all.ScanButton);
+export const RoundTools = later((all) => all.RoundTools);
+export const PaperScreen = later((all) => all.PaperScreen);

@@ -1,0 +1,5 @@
+import { PaperScreen } from '@/ui/screens/lazyForms';
+
+export default function PaperRoute() {
+  return <PaperScreen />;
+}

@@ -1,0 +1,59 @@
+import type { Home, Resident } from '@/contract/records';
+import type { Entry } from '@/contract/storedEntries';
+import { fullDayWords } from '@/words/days';
+import { entryWords } from '@/words/entries';
+import { leftWords, lifeWords } from '@/words/residents';
+import { dangersOfResident } from '../dangers';
+import type { PaperAsked } from './asked';
+import { alert, block, fact, heading, line, whoLine, type PaperPart, type PaperSheet } from './parts';
+
+/** On paper no day is near today: each is written with its year. */
+const NO_DAY = '0001-01-01';
+
+type Left = Parameters<typeof leftWords>[0];
+
+/** Everything that was written about one, the oldest first. */
+export function recordSheet(
+  resident: Resident & Partial<Left>,
+  home: Home | undefined,
+  entries: readonly Entry[],
+  kin: ReadonlyMap<string, string>,
+  on: string,
+  { names, length, paper }: PaperAsked,
+): PaperSheet {
+  const { leftBy, leftOn } = resident;
+  const of = (id: string | null) => (id === null ? undefined : kin.get(id));
+  const hazards = dangersOfResident(resident).hazards.map(({ title }) => title);
+  const entryPart = (entry: Entry, index: number): PaperPart[] => {
+    const sameDay = entries[index - 1]?.on === entry.on;
+    const by = entry.keeper === null ? '' : `by ${entry.keeper}`;
+    const note = entry.note === null || ['noted', 'photo'].includes(entry.kind) ? '' : entry.note;
+    const under = [note, by].filter((part) => part !== '').join('; ');
+    return fact(
+      sameDay ? ' ' : fullDayWords(entry.on),
+      entryWords(entry, length, names, NO_DAY),
+      under === '' ? undefined : under,
+    );
+  };
+  return {
+    ...{ title: 'Record', subtitle: `${resident.called ?? resident.scientificName}, as of ${fullDayWords(on)}`, paper },
+    parts: [
+      whoLine(home?.code ?? '', resident.scientificName, resident.called),
+      ...(hazards.length > 0 ? [alert(`Caution: ${hazards.join(', ')}`)] : []),
+      ...fact('Common name', resident.commonName),
+      ...fact('As it is now', lifeWords(resident, length)),
+      ...fact('Here since', fullDayWords(resident.takenInOn)),
+      ...(leftBy !== undefined && leftOn !== undefined ? fact('Left', leftWords({ leftBy, leftOn }, NO_DAY)) : []),
+      ...fact('Hatched', resident.bornOn === null ? null : fullDayWords(resident.bornOn)),
+      ...fact('Mother', of(resident.motherId)),
+      ...fact('Father', of(resident.fatherId)),
+      ...fact('Came out of', of(resident.outOfId)),
+      ...fact('Batch', resident.batch),
+      ...fact('Came from', resident.source),
+      ...fact('Permit', resident.permit),
+      heading('What was written down'),
+      ...(entries.length === 0 ? [line('Nothing yet.')] : []),
+      ...entries.map((entry, index) => block(...entryPart(entry, index))),
+    ],
+  };
+}
