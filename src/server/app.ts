@@ -61,7 +61,7 @@ import { troubleHandlers } from './resources/trouble';
 import { paperRoute } from './paper/routes';
 import { readEntryPhoto } from './storage/entries';
 import { readPhoto } from './storage/homes';
-import { tableRoute } from './tables/routes';
+import { tableRoute, tablesInRoute, tablesOutRoute } from './tables/routes';
 import { webApp } from './webApp';
 
 export interface AppOptions extends Deps {
@@ -106,6 +106,8 @@ export function createApp(options: AppOptions): Express {
   app.get('/api/backup', backups.download);
   app.get('/api/backups/:name', backups.kept);
   app.post('/api/restore', backups.bringIn);
+  app.get('/api/tables', tablesOutRoute(options));
+  app.post('/api/tables', tablesInRoute(options, events.tellWritten));
   // A list of 10,000 rows is larger than anything else that is sent.
   app.use('/api/lists', jsonOnly, express.json({ limit: '8mb', strict: false }));
   // The ids of every box of a large house.

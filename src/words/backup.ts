@@ -1,5 +1,5 @@
 import type { BackupBoard } from '@/contract/backup';
-import type { TableName } from '@/contract/tables';
+import type { TableName, TablesBroughtIn } from '@/contract/tables';
 import { dayWords } from './days';
 
 /** "2.4 MB", "310 kB". */
@@ -33,9 +33,17 @@ export const tableWords: Record<TableName, { title: string; holds: string }> = {
   residents: { title: 'residents', holds: 'Living and gone: name, box, size, sex, origin' },
   homes: { title: 'boxes', holds: 'Code, place, sides, soil, lid' },
   shelves: { title: 'shelves', holds: 'Name and room' },
+  rooms: { title: 'rooms', holds: 'Name and air' },
+  schools: { title: 'schools', holds: 'Which way of keeping was chosen, for what' },
   entries: { title: 'log', holds: 'Every entry, one row each, with what was measured' },
   readings: { title: 'readings', holds: 'Probes and scales: temperature, humidity, weight' },
   store: { title: 'store', holds: 'What was bought, used and counted' },
   keepers: { title: 'keepers', holds: 'Walk hours and busy days' },
   absences: { title: 'days away', holds: 'From, until, who looks after the house' },
 };
+
+/** "Brought in: boxes 58, residents 45." */
+export const tablesBroughtWords = (written: TablesBroughtIn): string =>
+  `Brought in: ${Object.entries(written)
+    .map(([name, rows]) => `${tableWords[name as TableName].title} ${rows}`)
+    .join(', ')}.`;

@@ -18,14 +18,14 @@ const monthIn = (word: string) => MONTHS.indexOf(word.slice(0, 3).toLowerCase())
 const AGO: Record<string, number> = { day: 1, week: 7, month: 30.4, year: 365.25 };
 
 /**
- * Reads a day as keepers write it: 2026-03-14, 14.3.2026, 14/3/2026 (3/14/2026 where that is the order, or must be), 14 March
+ * Reads a day as keepers write it: 2026-03-14, 14.3.2026, 14/3/2026 or 14/3/26 (3/14/2026 where that is the order, or must be), 14 March
  * 2026, March 14, 2026; and about: March 2026, 2026-03, 2026, 6 weeks ago. A month is taken at its middle, a year likewise.
- * @param today for what is so long ago
+ * @param today for what is so long ago, and for the century of a year in two figures: the last one that is not after next year
  * @returns null for what is no day of the calendar since 1950
  */
 export function typedDay(text: string, order: DateOrder, today: Day): TypedDay | null {
   const typed = text.trim().replace(/\s+/g, ' ');
-  const found = exactDay(typed, order) ?? aboutDay(typed, today);
+  const found = exactDay(typed, order, today) ?? aboutDay(typed, today);
   return found && Number(found.on.slice(0, 4)) >= FIRST_YEAR ? found : null;
 }
 
@@ -36,12 +36,20 @@ const dayOf = (year: string, month: number, day: string): Day | null => {
 const exactly = (on: Day | null): TypedDay | null => (on === null ? null : { on, isAbout: false });
 const about = (on: Day | null): TypedDay | null => (on === null ? null : { on, isAbout: true });
 
-function exactDay(typed: string, order: DateOrder): TypedDay | null {
+/** A year as it is written: in four figures, or in two. */
+function yearOf(written: string, today: Day): string {
+  if (written.length === 4) return written;
+  const here = 2000 + Number(written);
+  return String(here > Number(today.slice(0, 4)) + 1 ? here - 100 : here);
+}
+
+function exactDay(typed: string, order: DateOrder, today: Day): TypedDay | null {
   const iso = /^(\d{4})[-/.](\d{1,2})[-/.](\d{1,2})(?:[T ]\d.*)?$/.exec(typed);
   if (iso) return exactly(dayOf(iso[1] ?? '', Number(iso[2]), iso[3] ?? ''));
-  const numbers = /^(\d{1,2})([./-])(\d{1,2})\2(\d{4})(?: \d.*)?$/.exec(typed);
+  const numbers = /^(\d{1,2})([./-])(\d{1,2})\2(\d{4}|\d{2})(?: \d.*)?$/.exec(typed);
   if (numbers) {
-    const [, first = '', mark, second = '', year = ''] = numbers;
+    const [, first = '', mark, second = '', written = ''] = numbers;
+    const year = yearOf(written, today);
     // With full stops the day comes first everywhere.
     const isDayFirst = mark === '.' || Number(first) > 12 || (order === 'dmy' && Number(second) <= 12);
     return exactly(isDayFirst ? dayOf(year, Number(second), first) : dayOf(year, Number(first), second));
@@ -74,7 +82,7 @@ function aboutDay(typed: string, today: Day): TypedDay | null {
 export function orderOf(texts: readonly string[]): DateOrder | null {
   const orders = new Set<DateOrder>();
   for (const text of texts) {
-    const match = /^\s*(\d{1,2})[/-](\d{1,2})[/-]\d{4}/.exec(text);
+    const match = /^\s*(\d{1,2})[/-](\d{1,2})[/-](?:\d{4}|\d{2})\b/.exec(text);
     if (!match) continue;
     if (Number(match[1]) > 12) orders.add('dmy');
     if (Number(match[2]) > 12) orders.add('mdy');
@@ -86,6 +94,6 @@ export function orderOf(texts: readonly string[]): DateOrder | null {
 /** Whether days with strokes are among them that can be read both ways. */
 export const isAmbiguous = (texts: readonly string[]): boolean =>
   texts.some((text) => {
-    const match = /^\s*(\d{1,2})[/-](\d{1,2})[/-]\d{4}/.exec(text);
+    const match = /^\s*(\d{1,2})[/-](\d{1,2})[/-](?:\d{4}|\d{2})\b/.exec(text);
     return match !== null && Number(match[1]) <= 12 && Number(match[2]) <= 12 && match[1] !== match[2];
   });

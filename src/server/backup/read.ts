@@ -2,13 +2,12 @@ import { createHash } from 'node:crypto';
 import type { Readable } from 'node:stream';
 import { StringDecoder } from 'node:string_decoder';
 import yauzl, { type Entry, type ZipFile } from 'yauzl';
+import { MOST_BYTES } from '../http/fileTransfer';
 import { fileOf, FORMAT, MANIFEST, manifest, type Manifest } from './manifest';
 
 /** What is wrong with a file that is brought as a backup, in words for its keeper. */
 export class BadBackup extends Error {}
 
-/** Larger than any house: what unpacks to more is no backup. Bytes, chosen here */
-export const MOST_BYTES = 2 ** 31;
 const MANIFEST_BYTES = 2 ** 20;
 /** A photo of ten megabytes is one row, of twice its size. Characters, chosen here */
 const MOST_LINE = 2 ** 26;
@@ -29,7 +28,7 @@ export interface OpenBackup {
  * @throws BadBackup with what is wrong
  */
 export async function openBackup(file: string): Promise<OpenBackup> {
-  const zip = await opened(file);
+  const zip = await openZip(file);
   try {
     const entries = await entriesOf(zip);
     const told = await manifestIn(zip, entries);
@@ -53,7 +52,8 @@ export async function openBackup(file: string): Promise<OpenBackup> {
   }
 }
 
-async function opened(file: string): Promise<ZipFile> {
+/** @throws BadBackup where it is no zip */
+export async function openZip(file: string): Promise<ZipFile> {
   try {
     return await yauzl.openPromise(file, { lazyEntries: true, autoClose: false, validateEntrySizes: true });
   } catch (error) {
@@ -62,7 +62,7 @@ async function opened(file: string): Promise<ZipFile> {
 }
 
 /** The files in it by their names; none of them out of its folder, none so large that it would fill the disk. */
-async function entriesOf(zip: ZipFile): Promise<Map<string, Entry>> {
+export async function entriesOf(zip: ZipFile): Promise<Map<string, Entry>> {
   const entries = new Map<string, Entry>();
   let bytes = 0;
   try {
@@ -108,7 +108,7 @@ function jsonIn(text: string): unknown {
   }
 }
 
-async function streamOf(zip: ZipFile, entry: Entry): Promise<Readable> {
+export async function streamOf(zip: ZipFile, entry: Entry): Promise<Readable> {
   try {
     return await zip.openReadStreamPromise(entry);
   } catch (error) {

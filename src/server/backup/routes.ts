@@ -1,14 +1,11 @@
-import fs from 'node:fs';
-import os from 'node:os';
 import path from 'node:path';
-import { Transform } from 'node:stream';
-import { pipeline } from 'node:stream/promises';
-import type { Request, RequestHandler } from 'express';
+import type { RequestHandler } from 'express';
 import { houseToday } from '../house/houseToday';
+import { inFolder, received, sent } from '../http/fileTransfer';
 import { invalid, notFound, Problem } from '../http/problem';
 import type { Deps } from '../resources/deps';
 import type { BackupKeeper } from './keeping';
-import { BadBackup, MOST_BYTES } from './read';
+import { BadBackup } from './read';
 import { restore } from './restore';
 import { holdsAnything } from './tables';
 import { writeBackup } from './write';
@@ -75,34 +72,4 @@ export function backupRoutes(
       });
     },
   };
-}
-
-async function inFolder(work: (folder: string) => Promise<void>): Promise<void> {
-  const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'vb-file-'));
-  try {
-    await work(folder);
-  } finally {
-    fs.rmSync(folder, { recursive: true, force: true });
-  }
-}
-
-async function sent(response: Parameters<RequestHandler>[1], file: string, name: string): Promise<void> {
-  response.set('Content-Disposition', `attachment; filename="${name}"`);
-  response.set('Content-Length', String(fs.statSync(file).size));
-  response.type('application/zip');
-  await pipeline(fs.createReadStream(file), response);
-}
-
-/** Takes a file in as it comes, and no more than it may be. */
-async function received(request: Request, file: string): Promise<void> {
-  if (!request.is('application/zip')) throw new Problem('unsupported-media-type', 'Send the file as application/zip.');
-  let bytes = 0;
-  const counted = new Transform({
-    transform(part: Buffer, _encoding, next) {
-      bytes += part.length;
-      next(bytes > MOST_BYTES ? invalid('file', 'It is larger than 2 GB: that is no house.') : null, part);
-    },
-  });
-  await pipeline(request, counted, fs.createWriteStream(file, { mode: 0o600 }));
-  if (bytes === 0) throw invalid('file', 'It is empty.');
 }

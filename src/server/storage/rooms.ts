@@ -21,6 +21,10 @@ export async function findRoom(queries: Queries, id: string): Promise<RoomRow | 
   return (await queries.query<RoomRow>('SELECT id, name, air FROM room WHERE id = $1', [id]))[0];
 }
 
+export async function insertRoom(queries: Queries, { id, name }: Pick<RoomRow, 'id' | 'name'>): Promise<void> {
+  await queries.query('INSERT INTO room (id, name) VALUES ($1, $2)', [id, name]);
+}
+
 /** The air of a room from a day on. */
 export async function updateRoomAir(queries: Queries, id: string, air: RoomAir | null, from: Day): Promise<void> {
   await queries.query('UPDATE room SET air = $2::jsonb WHERE id = $1', [id, air && JSON.stringify(air)]);

@@ -31,6 +31,16 @@ export async function insertShelf(
   );
 }
 
+/** Writes a shelf as it stood elsewhere, at its place on the walk. */
+export async function insertShelfAt(
+  queries: Queries,
+  shelf: { id: string; roomId: string; name: string; place: number; loadLimitKg?: number | undefined },
+): Promise<void> {
+  await queries.query('INSERT INTO shelf (id, room_id, name, position, load_limit_kg) VALUES ($1, $2, $3, $4, $5)', [
+    ...[shelf.id, shelf.roomId, shelf.name, shelf.place, shelf.loadLimitKg ?? null],
+  ]);
+}
+
 export async function updateShelf(queries: Queries, shelf: Pick<Shelf, 'id' | 'name' | 'loadLimitKg'>): Promise<void> {
   await queries.query('UPDATE shelf SET name = $2, load_limit_kg = $3 WHERE id = $1', [
     shelf.id,

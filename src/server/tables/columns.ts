@@ -15,6 +15,7 @@ export interface ColumnOut<Row> {
 
 const UNITS: readonly (readonly [suffix: RegExp, unit: string])[] = [
   [/Mm2$/, 'mm2'],
+  [/Cm2$/, 'cm2'],
   [/Mm$/, 'mm'],
   [/Ml$/, 'mL'],
   [/Kg$/, 'kg'],
@@ -36,10 +37,24 @@ export const column = <Row>(id: string, type: ColumnOut<Row>['type'], of: Column
   title: titleOf(id),
 });
 
+/** What has no column of its own, as JSON. */
+export const json = <Row>(id: string, of: (row: Row) => unknown): ColumnOut<Row> =>
+  column(id, 'string', (row) => {
+    const value = of(row);
+    return value === undefined || value === null ? undefined : JSON.stringify(value);
+  });
+
 export const text = <Row>(id: string, of: ColumnOut<Row>['of']): ColumnOut<Row> => column(id, 'string', of);
 
 /** Rows that are read and written out in one go, so that others are answered in between. Chosen by measuring */
 export const ROWS_AT_ONCE = 100;
+
+/** What a spreadsheet would take for a formula, also behind the apostrophes that keep it from being one: so that one can be taken away again. */
+const FORMULA = /^'*[=+\-@\t\r].*$/s;
+const KEPT_FROM_IT = /^'+[=+\-@\t\r]/;
+
+/** A cell as it was before it was kept from being a formula. */
+export const cellAsItWas = (cell: string): string => (KEPT_FROM_IT.test(cell) ? cell.slice(1) : cell);
 
 /** The heading of a table as a line of CSV. */
 export const csvHead = <Row>(columns: readonly ColumnOut<Row>[]): string =>
@@ -53,7 +68,7 @@ export const csvHead = <Row>(columns: readonly ColumnOut<Row>[]): string =>
 export function csvLines<Row>(columns: readonly ColumnOut<Row>[], rows: readonly Row[]): string {
   if (rows.length === 0) return '';
   const cells = rows.map((row) => columns.map(({ of }) => of(row) ?? ''));
-  return `${Papa.unparse(cells, { newline: '\r\n', escapeFormulae: true })}\r\n`;
+  return `${Papa.unparse(cells, { newline: '\r\n', escapeFormulae: FORMULA })}\r\n`;
 }
 
 /** A row as JSON has it: what nobody said is not there. */

@@ -31,6 +31,7 @@ export const entryColumns = (): ColumnOut<EntryOut>[] => [
   text('kind', ({ entry }) => entry.kind),
   text('who', ({ who }) => who),
   text('residentId', ({ entry }) => entry.residentId),
+  text('homeId', ({ entry }) => entry.homeId),
   text('box', ({ box }) => box),
   text('keeper', ({ entry }) => entry.keeper),
   text('note', ({ entry }) => entry.note),

@@ -1,11 +1,15 @@
+import path from 'node:path';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import type { RequestHandler } from 'express';
 import { TABLES, type TableName } from '@/contract/tables';
 import { notFound } from '../http/problem';
 import type { Deps } from '../resources/deps';
-import { csvHead, csvLines, jsonRow, schemaOf } from './columns';
-import { tableOut, type TableOut } from './tables';
+import { inFolder, received } from '../http/fileTransfer';
+import { schemaOf } from './columns';
+import { asCsv, asJson } from './lines';
+import { tableOut } from './tables';
+import { tablesFromZip, tablesZip } from './zip';
 
 const FILE = /^([a-z]+)\.(csv|json|schema\.json)$/;
 
@@ -26,20 +30,25 @@ export function tableRoute(deps: Deps): RequestHandler {
   };
 }
 
-async function* asCsv({ columns, rows }: TableOut): AsyncGenerator<string> {
-  yield csvHead(columns);
-  for await (const some of rows) yield csvLines(columns, some);
+/** All tables in one zip. */
+export function tablesOutRoute(deps: Deps): RequestHandler {
+  return async (_request, response) => {
+    response.set('Content-Disposition', `attachment; filename="tables-${deps.clock.today()}.zip"`);
+    response.type('application/zip');
+    await pipeline(await tablesZip(deps), response);
+  };
 }
 
-async function* asJson({ columns, rows }: TableOut): AsyncGenerator<string> {
-  yield '[';
-  let between = '\n';
-  for await (const some of rows) {
-    if (some.length === 0) continue;
-    yield between + some.map((row) => jsonRow(columns, row)).join(',\n');
-    between = ',\n';
-  }
-  yield '\n]\n';
+/** Tables in, out of a zip: all of them or nothing. */
+export function tablesInRoute(deps: Deps, tell: () => void): RequestHandler {
+  return (request, response) =>
+    inFolder(async (folder) => {
+      const file = path.join(folder, 'tables.zip');
+      await received(request, file);
+      const written = await tablesFromZip(deps, file);
+      tell();
+      response.json({ written });
+    });
 }
 
 const isTable = (name: string): name is TableName => TABLES.some((each) => each === name);

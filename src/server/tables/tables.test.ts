@@ -45,6 +45,8 @@ describe('tables of what is kept', () => {
           store: 'SELECT count(*)::int AS count FROM stock_entry WHERE undone_at IS NULL',
           keepers: 'SELECT count(*)::int AS count FROM keeper',
           absences: 'SELECT count(*)::int AS count FROM absence',
+          rooms: 'SELECT count(*)::int AS count FROM room',
+          schools: 'SELECT count(*)::int AS count FROM school_choice',
         }[name],
       );
       expect(rows.length).toBe(count);

@@ -1,6 +1,6 @@
 import type { AbsenceFacts } from '@/contract/plan';
 import type { Keeper } from '@/contract/keepers';
-import type { StockEntry } from '@/contract/store';
+import type { SchoolChoice, StockEntry } from '@/contract/store';
 import type { Resident, Shelf } from '@/contract/records';
 import type { TableName } from '@/contract/tables';
 import { meanDepthMm } from '@/core/housing/soil';
@@ -9,9 +9,11 @@ import type { Deps } from '../resources/deps';
 import { listKeepers } from '../storage/keepers';
 import { listAbsences } from '../storage/absences';
 import { listGone } from '../storage/residents';
+import { listRooms, type RoomRow } from '../storage/rooms';
+import { listChoices } from '../storage/schools';
 import { listShelves } from '../storage/shelves';
 import { listStockEntries } from '../storage/store';
-import { column, ROWS_AT_ONCE, text, type Cell, type ColumnOut } from './columns';
+import { column, json, ROWS_AT_ONCE, text, type Cell, type ColumnOut } from './columns';
 import { entryColumns, entryRows } from './entries';
 
 /** A table that goes out: its columns, and its rows some at a time. */
@@ -39,6 +41,10 @@ export async function tableOut(deps: Deps, name: TableName): Promise<TableOut> {
     }
     case 'shelves':
       return asTable(SHELF_COLUMNS, await listShelves(database));
+    case 'rooms':
+      return asTable(ROOM_COLUMNS, await listRooms(database));
+    case 'schools':
+      return asTable(SCHOOL_COLUMNS, await listChoices(database));
     case 'entries':
       return asTable(entryColumns(), entryRows(database));
     case 'readings':
@@ -46,10 +52,10 @@ export async function tableOut(deps: Deps, name: TableName): Promise<TableOut> {
     case 'store':
       return asTable(
         STORE_COLUMNS,
-        (await listStockEntries(database, null)).filter(({ undoneAt }) => undoneAt === null),
+        (await listStockEntries(database, null)).filter(({ undoneAt }) => undoneAt === null).reverse(),
       );
     case 'keepers':
-      return asTable(KEEPER_COLUMNS, await listKeepers(database, clock.today()));
+      return asTable(KEEPER_COLUMNS, await listKeepers(database, '0001-01-01'));
     case 'absences':
       return asTable(ABSENCE_COLUMNS, await listAbsences(database, '0001-01-01'));
   }
@@ -59,11 +65,28 @@ const SHELF_COLUMNS: ColumnOut<Shelf>[] = [
   text('id', ({ id }) => id),
   text('name', ({ name }) => name),
   text('room', ({ room }) => room),
+  text('roomId', ({ roomId }) => roomId),
+  column('place', 'integer', ({ position }) => position),
+  number('loadLimitKg', ({ loadLimitKg }) => loadLimitKg),
+];
+
+const ROOM_COLUMNS: ColumnOut<RoomRow>[] = [
+  text('id', ({ id }) => id),
+  text('name', ({ name }) => name),
+  json('air', ({ air }) => air),
+];
+
+const SCHOOL_COLUMNS: ColumnOut<SchoolChoice>[] = [
+  text('scope', ({ scope }) => scope),
+  text('about', ({ about }) => about),
+  text('topic', ({ topic }) => topic),
+  text('school', ({ school }) => school),
 ];
 
 const STORE_COLUMNS: ColumnOut<StockEntry>[] = [
   text('id', ({ id }) => id),
   text('on', ({ on }) => on),
+  text('at', ({ at }) => at),
   text('item', ({ item }) => item),
   text('kind', ({ kind }) => kind),
   number('amount', ({ amount }) => amount),
@@ -77,6 +100,7 @@ const KEEPER_COLUMNS: ColumnOut<Keeper>[] = [
   text('walkAt', ({ walkAt }) => walkAt),
   text('zone', ({ zone }) => zone),
   text('busyDays', ({ busyDays }) => busyDays.join(' ')),
+  json('roomIds', ({ roomIds }) => roomIds),
 ];
 
 const ABSENCE_COLUMNS: ColumnOut<AbsenceFacts>[] = [
@@ -84,6 +108,8 @@ const ABSENCE_COLUMNS: ColumnOut<AbsenceFacts>[] = [
   text('from', ({ from }) => from),
   text('until', ({ until }) => until),
   text('sitter', ({ sitter }) => sitter),
+  text('call', ({ call }) => call),
+  text('keeperId', ({ keeperId }) => keeperId),
 ];
 
 async function* once<Row>(rows: Row[]): AsyncGenerator<Row[]> {
@@ -116,10 +142,20 @@ function residentColumns({ homes }: HouseToday): ColumnOut<Living>[] {
     text('batch', ({ batch }) => batch),
     text('motherId', ({ motherId }) => motherId),
     text('fatherId', ({ fatherId }) => fatherId),
+    text('outOfId', ({ outOfId }) => outOfId),
     text('profile', ({ profile }) => profile),
+    number('grownMm', ({ grownMm }) => grownMm),
+    json('plants', ({ plants }) => plants),
+    json('forbidden', ({ forbidden }) => (Object.keys(forbidden).length === 0 ? undefined : forbidden)),
     text('leftOn', ({ leftOn }) => leftOn),
     text('leftBy', ({ leftBy }) => leftBy),
   ];
+}
+
+/** What of a box has no column of its own: its shape, its openings, its walls. */
+function makeOf(container: HomeRow['container']): object {
+  const told = ['lengthMm', 'widthMm', 'diameterMm', 'heightMm', 'walls', 'lid', 'opens'];
+  return Object.fromEntries(Object.entries(container).filter(([name]) => !told.includes(name)));
 }
 
 type HomeRow = HouseToday['homes'][number];
@@ -143,6 +179,15 @@ function homeColumns(shelves: ReadonlyMap<string, Shelf>): ColumnOut<HomeRow>[] 
     text('opens', ({ container }) => container.opens),
     text('mix', ({ mixId }) => mixId),
     text('quarantineSince', ({ quarantineSince }) => quarantineSince),
+    text('shelfId', ({ shelfId }) => shelfId),
+    column('place', 'integer', ({ place }) => place),
+    number('dishAreaCm2', ({ dishAreaCm2 }) => dishAreaCm2),
+    number('weightLimitKg', ({ weightLimitKg }) => weightLimitKg),
+    json('make', ({ container }) => makeOf(container)),
+    json('furniture', ({ furniture }) => furniture),
+    json('nest', ({ nest }) => nest),
+    json('heat', ({ heat }) => heat),
+    json('factors', ({ factors }) => factors),
   ];
 }
 

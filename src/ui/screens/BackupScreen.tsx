@@ -1,12 +1,12 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { call } from '@/client/api';
-import { BACKUP_ADDRESS, bringHouseIn, keptAddress } from '@/client/backupFile';
+import { call, CallFailed } from '@/client/api';
+import { BACKUP_ADDRESS, bringHouseIn, bringTablesIn, keptAddress } from '@/client/backupFile';
 import { problemOf, useHouse } from '@/client/house';
 import { useCall } from '@/client/useCall';
 import type { BackupBoard } from '@/contract/backup';
-import { TABLES, tableAddress } from '@/contract/tables';
-import { backupWords, bringInWords, broughtWords, sizeWords, tableWords } from '@/words/backup';
+import { TABLES, TABLES_ADDRESS, tableAddress } from '@/contract/tables';
+import { backupWords, bringInWords, broughtWords, sizeWords, tablesBroughtWords, tableWords } from '@/words/backup';
 import { dayWords } from '@/words/days';
 import { capital } from '@/words/text';
 import { saveFrom } from '../components/saveFile';
@@ -90,8 +90,67 @@ function Tables() {
           <Soft>{tableWords[name].holds}</Soft>
         </ListRow>
       ))}
+      <View style={{ gap: space.m, marginTop: space.m }}>
+        <Button rank="second" title="All of them as one zip" onPress={() => saveFrom(TABLES_ADDRESS)} />
+        <TablesIn />
+      </View>
     </View>
   );
+}
+
+/** Tables that came out of a house come in again: all of them or nothing. */
+function TablesIn() {
+  const [said, setSaid] = useState<{ text: string; isProblem: boolean }>();
+  const [isWorking, setWorking] = useState(false);
+  const bring = async (file: File) => {
+    setWorking(true);
+    setSaid(undefined);
+    try {
+      setSaid({ text: tablesBroughtWords(await bringTablesIn(file)), isProblem: false });
+      await useHouse.getState().load();
+    } catch (error) {
+      setSaid({ text: wrongRows(error), isProblem: true });
+    } finally {
+      setWorking(false);
+    }
+  };
+  const { choose, input } = useFile({
+    ...{ label: 'Zip of tables', accept: '.zip,application/zip', onChoose: (file: File) => void bring(file) },
+  });
+  return (
+    <View style={{ gap: space.s }}>
+      {input}
+      <Button
+        rank="second"
+        title={isWorking ? 'Bringing them in…' : 'Bring such a zip in'}
+        disabled={isWorking}
+        onPress={choose}
+      />
+      <Soft>
+        Into an empty house it makes the same house again, without photos and readings: those go with a backup. A list
+        of your own is brought in under Residents.
+      </Soft>
+      {said ? (
+        said.isProblem ? (
+          <Strong role="alert">{said.text}</Strong>
+        ) : (
+          <Body role="status">{said.text}</Body>
+        )
+      ) : null}
+    </View>
+  );
+}
+
+/** Rows that are told wrong at a time. */
+const SHOWN_WRONG = 5;
+
+/** What is wrong, row by row. */
+function wrongRows(error: unknown): string {
+  const fields = error instanceof CallFailed ? error.fields : [];
+  if (fields.length === 0) return problemOf(error);
+  const shown = fields.slice(0, SHOWN_WRONG).map(({ path, message }) => `${capital(path)}: ${message}`);
+  const more = fields.length > SHOWN_WRONG ? [`And ${fields.length - SHOWN_WRONG} more.`] : [];
+  return ['Nothing was written.', ...shown, ...more].join(' ');
 }
 
 function BringIn({ today, board }: { today: string; board: BackupBoard }) {

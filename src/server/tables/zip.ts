@@ -1,0 +1,72 @@
+import { Readable } from 'node:stream';
+import { buffer } from 'node:stream/consumers';
+import { ZipFile } from 'yazl';
+import { TABLES, type TablesBroughtIn } from '@/contract/tables';
+import { BadBackup, entriesOf, openZip, streamOf } from '../backup/read';
+import { invalid } from '../http/problem';
+import type { Deps } from '../resources/deps';
+import { inThread } from '../threads/pool';
+import { bringTablesIn } from './bringIn';
+import { schemaOf } from './columns';
+import { asCsv } from './lines';
+import { TABLES_IN, type Cells, type TableIn } from './rowsIn';
+import { tableOut } from './tables';
+
+/** A table of more is brought in as a backup. Bytes, chosen here: a hundred years of a large house */
+const MOST_TABLE_BYTES = 128 * 2 ** 20;
+
+/** Every table as CSV, with what its columns are as JSON Schema, in one zip. */
+export async function tablesZip(deps: Deps): Promise<NodeJS.ReadableStream> {
+  const zip = new ZipFile();
+  for (const name of TABLES) {
+    const table = await tableOut(deps, name);
+    zip.addBuffer(Buffer.from(`${JSON.stringify(schemaOf(name, table.columns), null, 2)}\n`), `${name}.schema.json`);
+    zip.addReadStream(Readable.from(asCsv(table)), `${name}.csv`);
+  }
+  zip.end();
+  return zip.outputStream;
+}
+
+/** Brings in the tables of a zip: those it has, as CSV or JSON. @throws Problem naming what cannot be */
+export async function tablesFromZip(deps: Deps, file: string): Promise<TablesBroughtIn> {
+  const texts = await textsIn(file);
+  const found = TABLES_IN.filter((name) => texts.has(name));
+  if (found.length === 0)
+    throw invalid('file', `It holds none of ${TABLES_IN.map((name) => `${name}.csv`).join(', ')}.`);
+  const tables: Partial<Record<TableIn, Cells[]>> = {};
+  for (const name of found) {
+    const { text, form } = texts.get(name) ?? { text: '', form: 'csv' };
+    const { columns } = await tableOut(deps, name);
+    const names = Object.fromEntries(
+      columns.flatMap(({ id, title }) => [
+        [id.toLowerCase(), id],
+        [title.toLowerCase(), id],
+      ]),
+    );
+    const rows = await inThread('tableRows', { text, form, names });
+    if (typeof rows === 'string') throw invalid(`${name}.${form}`, rows);
+    tables[name] = rows;
+  }
+  return bringTablesIn(deps.database, tables, deps.clock.today());
+}
+
+async function textsIn(file: string): Promise<Map<string, { text: string; form: 'csv' | 'json' }>> {
+  try {
+    const zip = await openZip(file);
+    try {
+      const texts = new Map<string, { text: string; form: 'csv' | 'json' }>();
+      for (const [path, entry] of await entriesOf(zip)) {
+        const [, name, form] = /(?:^|\/)([a-z]+)\.(csv|json)$/.exec(path) ?? [];
+        if (name === undefined || (form !== 'csv' && form !== 'json')) continue;
+        if (entry.uncompressedSize > MOST_TABLE_BYTES) throw new BadBackup(`${path} is larger than 128 MB.`);
+        texts.set(name, { text: (await buffer(await streamOf(zip, entry))).toString('utf8'), form });
+      }
+      return texts;
+    } finally {
+      zip.close();
+    }
+  } catch (error) {
+    if (error instanceof BadBackup) throw invalid('file', error.message.replace('no backup', 'no zip of tables'));
+    throw error;
+  }
+}
