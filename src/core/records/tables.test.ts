@@ -55,18 +55,10 @@ describe('a day as keepers write it', () => {
     ['1.2.98', '1998-02-01', false],
   ])('%s is %s', (text, on, isAbout) => expect(typedDay(text, 'mdy', TODAY)).toEqual({ on, isAbout }));
 
-  it.each([
-    '',
-    '2026-02-30',
-    '31.4.2026',
-    '1900-01-01',
-    '0',
-    '12/25',
-    'soon',
-    'Smarch 2024',
-    '2024-13',
-    '40000',
-  ])('%j is none', (text) => expect(typedDay(text, 'dmy', TODAY)).toBeNull());
+  it.each(['', '2026-02-30', '31.4.2026', '1900-01-01', '0', '12/25', 'soon', 'Smarch 2024', '2024-13', '40000'])(
+    '%j is none',
+    (text) => expect(typedDay(text, 'dmy', TODAY)).toBeNull(),
+  );
 
   it('tells its order where one can be read one way only', () => {
     expect(orderOf(['3/4/2025', '13/4/2025'])).toBe('dmy');
