@@ -1,7 +1,7 @@
 import { usePreferences } from './preferences';
 
 /** Sheets that the server puts on paper. */
-export type SheetName = 'round' | 'shelves' | 'emergency' | 'card' | 'handling' | 'record';
+export type SheetName = 'round' | 'shelves' | 'emergency' | 'card' | 'handling' | 'record' | 'new-keeper';
 
 /** Where a sheet lies, in the units of this device: US paper goes with inches. */
 export function paperAddress(

@@ -1,6 +1,7 @@
 import type { Endpoint } from './endpoint';
 import { airEndpoints } from './endpointsOfAir';
 import { engineEndpoints } from './endpointsOfEngines';
+import { lifeEndpoints } from './endpointsOfLives';
 import { labelEndpoints } from './endpointsOfLabels';
 import { handbookEndpoints } from './endpointsOfHandbook';
 import { planEndpoints } from './endpointsOfPlans';
@@ -17,4 +18,5 @@ export const endpoints = {
   ...planEndpoints,
   ...handbookEndpoints,
   ...labelEndpoints,
+  ...lifeEndpoints,
 } as const satisfies Record<EndpointName, Endpoint>;

@@ -25,6 +25,7 @@ import { computeClimateHandlers } from './resources/computeClimate';
 import type { Deps } from './resources/deps';
 import { entryHandlers } from './resources/entries';
 import { exampleHandlers } from './resources/example';
+import { lifeHandlers } from './resources/lives';
 import { listHandlers } from './resources/lists';
 import { mendingHandlers } from './resources/mending';
 import { takingBackHandlers } from './resources/takingBack';
@@ -111,6 +112,8 @@ export function createApp(options: AppOptions): Express {
   // A list of 10,000 rows is larger than anything else that is sent.
   app.use('/api/lists', jsonOnly, express.json({ limit: '8mb', strict: false }));
   // The ids of every box of a large house.
+  // A life of decades.
+  app.use('/api/lives', jsonOnly, express.json({ limit: '16mb', strict: false }));
   app.use('/api/label-prints', jsonOnly, express.json({ limit: '2mb', strict: false }));
   app.use('/api', jsonOnly, express.json({ limit: '1mb', strict: false }), refuseWhenFull(options));
   app.get('/api/events', events.stream);
@@ -148,6 +151,7 @@ export function createApp(options: AppOptions): Express {
     ...entryHandlers(options),
     ...exampleHandlers(options),
     ...labelHandlers(options, options.labelPrinter ?? simulatedPrinter(papersOfNowhere())),
+    ...lifeHandlers(options),
     ...listHandlers(options),
     ...mendingHandlers(options),
     ...takingBackHandlers(options),

@@ -4,7 +4,7 @@ import { dayWords } from './days';
 import type { LengthWords } from './lengths';
 
 /** What the keepers call an animal; its scientific name where it has no other. */
-export function calledWords(resident: Resident): string {
+export function calledWords(resident: Pick<Resident, 'called' | 'scientificName'>): string {
   return resident.called ?? resident.scientificName;
 }
 

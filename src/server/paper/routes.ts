@@ -19,9 +19,12 @@ import { temperatureWords } from '@/words/temperature';
 import { houseToday } from '../house/houseToday';
 import { invalid, invalidBy, notFound } from '../http/problem';
 import type { Deps } from '../resources/deps';
+import { dangersOfResident } from '../dangers';
+import { growthHandlers } from '../resources/growth';
 import { moveHandlers } from '../resources/moves';
 import { roundOf } from '../resources/round';
 import { historyOf } from '../storage/entries';
+import { forebearsOf } from '../storage/forebears';
 import { listOwnCards, readEmergency } from '../storage/handbook';
 import { listGone } from '../storage/residents';
 import { listShelves } from '../storage/shelves';
@@ -30,12 +33,13 @@ import type { PaperAsked } from './asked';
 import { cardSheet } from './card';
 import { emergencySheet } from './emergency';
 import { handlingSheetPaper } from './handling';
+import { newKeeperSheet } from './newKeeper';
 import { recordSheet } from './record';
 import { roundSheet } from './round';
 import { shelfSheet } from './shelves';
 import type { PaperSheet } from './parts';
 
-const SHEETS = ['round', 'shelves', 'emergency', 'card', 'handling', 'record'] as const;
+const SHEETS = ['round', 'shelves', 'emergency', 'card', 'handling', 'record', 'new-keeper'] as const;
 
 /** How a sheet is asked for: in whose units, on which paper, and what it is about. */
 const asked = z.object({
@@ -53,6 +57,9 @@ const asked = z.object({
   name: oneLine('the name on the card', 90).optional(),
 });
 type Asked = z.infer<typeof asked>;
+
+/** What care cards are made of, beside the profiles. */
+const SOURCES = { rests: shippedRests, eggs: shippedEggs, moths: shippedMoths, populations: shippedPopulations };
 
 /** Entries of one record that go on paper, the newest of them. Chosen here: some 60 pages */
 const MOST_ENTRIES = 2000;
@@ -97,9 +104,8 @@ async function sheetOf(name: (typeof SHEETS)[number], question: Asked, deps: Dep
       if (!house.care.has(about.profileId)) throw notFound('card of that name');
       const scientificName = about.isKind ? undefined : about.name;
       const profile = house.care.of({ profile: about.profileId, scientificName });
-      const sources = { rests: shippedRests, eggs: shippedEggs, moths: shippedMoths, populations: shippedPopulations };
       const dangers = dangersOf(shippedHazards, house.care.kindOf(about.profileId), about.known);
-      return cardSheet(about, { profile, dangers, lines: careCard(profile, sources, scientificName) }, how);
+      return cardSheet(about, { profile, dangers, lines: careCard(profile, SOURCES, scientificName) }, how);
     }
     case 'handling': {
       const resident = house.residents.find(({ id }) => id === question.resident);
@@ -111,13 +117,30 @@ async function sheetOf(name: (typeof SHEETS)[number], question: Asked, deps: Dep
       const to = house.homes.find(({ id }) => id === handling.move?.toHomeId);
       return handlingSheetPaper(handling, { resident, home, to, on }, how);
     }
+    case 'new-keeper':
     case 'record': {
       const everybody = [...house.residents, ...(await listGone(database))];
       const resident = everybody.find(({ id }) => id === question.resident);
       if (!resident) throw invalid('resident', 'There is nobody in the records with that id. See /api/residents.');
       const home = house.homes.find(({ id }) => id === resident.homeId);
       const entries = (await historyOf(database, resident.id, MOST_ENTRIES)).reverse();
-      const kin = new Map(everybody.map((each) => [each.id, calledWords(each)]));
+      const forebears = await forebearsOf(database, resident.id);
+      const kin = new Map([...forebears, ...everybody].map((each) => [each.id, calledWords(each)]));
+      if (name === 'new-keeper') {
+        const isHere = house.residents.includes(resident as (typeof house.residents)[number]);
+        const ask = { params: { id: resident.id }, query: undefined, body: undefined, token: undefined };
+        const moult = isHere ? await growthHandlers(deps).residentMoult(ask) : undefined;
+        return newKeeperSheet(
+          { resident, home, entries, kin },
+          {
+            dangers: dangersOfResident(resident),
+            lines: careCard(house.care.of(resident), SOURCES, resident.scientificName),
+            next: moult?.forecast.next ?? null,
+          },
+          on,
+          how,
+        );
+      }
       return recordSheet(resident, home, entries, kin, on, how);
     }
   }

@@ -35,6 +35,7 @@ const BEHIND_MORE = ['/handbook', '/keepers', '/profiles', '/probes', '/scores',
 function placeOf(here: string, places: readonly Place[]): Place | undefined {
   const own = places.find((path) => here.startsWith(path));
   if (/^\/(scan|b)(\/|$)/.test(here)) return '/round';
+  if (here === '/life') return '/residents';
   return own ?? (BEHIND_MORE.some((path) => here.startsWith(path)) ? '/settings' : undefined);
 }
 

@@ -10,6 +10,7 @@ import type { Entry } from '@/contract/storedEntries';
 import { Button } from '../kit/Button';
 import { Choices } from '../kit/Choices';
 import { LinkRow } from '../components/LinkRow';
+import { saveFrom } from '../components/saveFile';
 import { Tip } from '../components/Tip';
 import { makeStyles } from '../components/useStyles';
 import { Body, Heading, Soft } from '../components/Words';
@@ -62,7 +63,11 @@ export function History({ residentId, today }: { residentId: string; today: stri
     <View style={styles.part}>
       <Heading>History</Heading>
       <LinkRow
-        links={[{ title: 'The whole record on paper', onPress: () => openPaper('record', { resident: residentId }) }]}
+        links={[
+          { title: 'The whole record on paper', onPress: () => openPaper('record', { resident: residentId }) },
+          { title: 'A page for a new keeper', onPress: () => openPaper('new-keeper', { resident: residentId }) },
+          { title: 'Its life as a file', onPress: () => saveFrom(`/api/residents/${residentId}/life`, 'life.json') },
+        ]}
       />
       <Choices label="Show" choices={ENTRY_FILTERS} value={filter} onChange={setFilter} />
       <Tip id="history" isUsed={wasOpened}>

@@ -5,6 +5,7 @@ import { call } from '@/client/api';
 import { useGone } from '@/client/gone';
 import { useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
+import { useCall } from '@/client/useCall';
 import type { Resident } from '@/contract/records';
 import { areSiblings } from '@/core/growth/kin';
 import { Fold } from '../kit/Fold';
@@ -26,6 +27,7 @@ export function Kin({ resident, today }: { resident: Resident; today: string }) 
   useEffect(() => void load().catch(() => undefined), [load, residents]);
   const ofKind = [...residents, ...gone].filter((each) => each.scientificName === resident.scientificName);
   const named = (id: string | null) => ofKind.find((each) => each.id === id);
+  const isStrange = [resident.motherId, resident.fatherId, resident.outOfId].some((id) => id !== null && !named(id));
   const parents = [
     { word: 'Mother', who: named(resident.motherId) },
     { word: 'Father', who: named(resident.fatherId) },
@@ -53,6 +55,7 @@ export function Kin({ resident, today }: { resident: Resident; today: string }) 
       <View style={{ gap: space.xs }}>
         {facts.length === 0 && kin.length === 0 ? <Soft>Nothing is written down yet.</Soft> : null}
         {facts.length > 0 ? <Soft>{facts.join(', ')}</Soft> : null}
+        {isStrange ? <Forebears id={resident.id} /> : null}
         {kin.map(({ word, links }) => (
           <View key={word}>
             <Soft>{word}</Soft>
@@ -64,6 +67,27 @@ export function Kin({ resident, today }: { resident: Resident; today: string }) 
     </Fold>
   );
 }
+
+/** Of whom it comes that never lived in this house. */
+function Forebears({ id }: { id: string }) {
+  const { answer } = useCall(id, () => call('lineage', { params: { id } }));
+  const strangers = (answer?.forebears ?? []).filter(({ isOfThisHouse }) => !isOfThisHouse);
+  if (strangers.length === 0) return null;
+  return (
+    <View>
+      <Soft>Comes of, in other houses</Soft>
+      {strangers.map((each) => (
+        <Strong key={each.id}>
+          {[calledWords(each), each.sex === 'unknown' ? '' : each.sex, GENERATIONS[each.generation] ?? 'further back']
+            .filter((word) => word !== '')
+            .join(', ')}
+        </Strong>
+      ))}
+    </View>
+  );
+}
+
+const GENERATIONS: Record<number, string> = { 1: 'parent', 2: 'grandparent' };
 
 const NOBODY = 'nobody';
 

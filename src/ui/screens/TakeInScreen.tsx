@@ -17,6 +17,7 @@ import { usualForm } from '@/core/profiles/animal';
 import { SEXES, type Stage } from '@/core/profiles/profile';
 import { Button } from '../kit/Button';
 import { Choices } from '../kit/Choices';
+import { LinkRow } from '../components/LinkRow';
 import { useLoadState } from '../components/LoadState';
 import { Screen } from '../components/Screen';
 import { makeStyles } from '../components/useStyles';
@@ -183,6 +184,7 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
       }
     >
       <Title>Take in</Title>
+      <LinkRow links={[{ title: 'It comes with a file of its life', onPress: () => router.push('/life') }]} />
       <View style={styles.part}>
         <Heading>Who it is</Heading>
         <View style={styles.known}>

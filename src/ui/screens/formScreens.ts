@@ -50,3 +50,4 @@ export { PrinterScreen } from './PrinterScreen';
 export { ScanScreen } from './ScanScreen';
 export { RoundTools } from '../round/RoundTools';
 export { PaperScreen } from './PaperScreen';
+export { LifeScreen } from './LifeScreen';

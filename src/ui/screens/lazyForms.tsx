@@ -95,3 +95,4 @@ export const PrinterScreen = later((all) => all.PrinterScreen);
 export const ScanScreen = later((all) => all.ScanScreen);
 export const RoundTools = later((all) => all.RoundTools);
 export const PaperScreen = later((all) => all.PaperScreen);
+export const LifeScreen = later((all) => all.LifeScreen);

@@ -1,0 +1,5 @@
+import { LifeScreen } from '@/ui/screens/lazyForms';
+
+export default function LifeRoute() {
+  return <LifeScreen />;
+}
