@@ -17,6 +17,9 @@ export type TableName = (typeof TABLES)[number];
 /** All tables at once, and where they are brought in again. */
 export const TABLES_ADDRESS = '/api/tables';
 
+/** The collection with its births and deaths, for archives of natural history. */
+export const DARWIN_CORE_ADDRESS = '/api/darwin-core';
+
 /** What came in of each table. */
 export type TablesBroughtIn = Partial<Record<TableName, number>>;
 

@@ -62,6 +62,7 @@ import { troubleHandlers } from './resources/trouble';
 import { paperRoute } from './paper/routes';
 import { readEntryPhoto } from './storage/entries';
 import { readPhoto } from './storage/homes';
+import { darwinCoreRoute } from './tables/darwinCore';
 import { tableRoute, tablesInRoute, tablesOutRoute } from './tables/routes';
 import { webApp } from './webApp';
 
@@ -108,6 +109,7 @@ export function createApp(options: AppOptions): Express {
   app.get('/api/backups/:name', backups.kept);
   app.post('/api/restore', backups.bringIn);
   app.get('/api/tables', tablesOutRoute(options));
+  app.get('/api/darwin-core', darwinCoreRoute(options));
   app.post('/api/tables', tablesInRoute(options, events.tellWritten));
   // A list of 10,000 rows is larger than anything else that is sent.
   app.use('/api/lists', jsonOnly, express.json({ limit: '8mb', strict: false }));

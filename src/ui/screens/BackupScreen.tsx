@@ -5,7 +5,7 @@ import { BACKUP_ADDRESS, bringHouseIn, bringTablesIn, keptAddress } from '@/clie
 import { problemOf, useHouse } from '@/client/house';
 import { useCall } from '@/client/useCall';
 import type { BackupBoard } from '@/contract/backup';
-import { TABLES, TABLES_ADDRESS, tableAddress } from '@/contract/tables';
+import { DARWIN_CORE_ADDRESS, TABLES, TABLES_ADDRESS, tableAddress } from '@/contract/tables';
 import { backupWords, bringInWords, broughtWords, sizeWords, tablesBroughtWords, tableWords } from '@/words/backup';
 import { dayWords } from '@/words/days';
 import { capital } from '@/words/text';
@@ -93,6 +93,8 @@ function Tables() {
       <View style={{ gap: space.m, marginTop: space.m }}>
         <Button rank="second" title="All of them as one zip" onPress={() => saveFrom(TABLES_ADDRESS)} />
         <TablesIn />
+        <Button rank="second" title="Darwin Core Archive" onPress={() => saveFrom(DARWIN_CORE_ADDRESS)} />
+        <Soft>The collection with its births and deaths, in the form that archives of natural history read.</Soft>
       </View>
     </View>
   );
