@@ -14,6 +14,8 @@ export const backupBoard = z
     provenOn: day.nullable(),
     /** Why the last one did not work. */
     problem: z.string().nullable(),
+    /** How many tables of the file that is written now are read; null while none is written. */
+    writing: z.object({ done: z.int(), of: z.int() }).nullable(),
     /** None has worked for three days. */
     isLate: z.boolean(),
   })

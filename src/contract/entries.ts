@@ -10,7 +10,7 @@ import { surplusWish } from './broods';
 import { dish } from './feeding';
 import { headCount, measures, soil, stage, substrateDepthMm } from './housing';
 import { day, id, instar, instars, line, mm, oneOf, quantity, stageName } from './primitives';
-import { massG, newPhoto, sex, sexEvidence } from './records';
+import { jpegBase64, massG, sex, sexEvidence } from './records';
 import { wetness } from './substrate';
 import { signIds } from './trouble';
 
@@ -262,4 +262,4 @@ export const newJoin = z.strictObject({
 });
 
 /** A picture of a resident, with a note. */
-export const newResidentPhoto = z.strictObject({ ...newPhoto.shape, ...entryFields });
+export const newResidentPhoto = z.strictObject({ jpegBase64: jpegBase64(11_000_000), ...entryFields });

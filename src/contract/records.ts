@@ -140,13 +140,17 @@ export const newCopies = z.strictObject({
   firstCode: homeFields.code.optional(),
 });
 
-/** A photo as the browser has made it smaller: JPEG, base64. */
-export const newPhoto = z.strictObject({
-  jpegBase64: z
+/** A JPEG picture in base64, of so many letters at most: four for each three bytes. */
+export const jpegBase64 = (most: number) => {
+  const kilobytes = Math.round((most * 3) / 4 / 1000);
+  return z
     .string({ error: 'Must be a JPEG picture in base64.' })
-    .max(900_000, { error: 'The picture is too large: at most 650 KB. Make it smaller first.' })
-    .regex(/^\/9j\/[A-Za-z0-9+/]+={0,2}$/, { error: 'Must be a JPEG picture in base64.' }),
-});
+    .max(most, { error: `The picture is too large: at most ${kilobytes} kB. Make it smaller first.` })
+    .regex(/^\/9j\/[A-Za-z0-9+/]+={0,2}$/, { error: 'Must be a JPEG picture in base64.' });
+};
+
+/** A photo as the browser has made it smaller. */
+export const newPhoto = z.strictObject({ jpegBase64: jpegBase64(900_000) });
 
 /** Contents that are not given stay; null takes litter or a nest away. */
 export const homeChange = z

@@ -45,7 +45,7 @@ import { importHandlers } from './resources/imports';
 import { keeperHandlers } from './resources/keepers';
 import { materialHandlers } from './resources/materials';
 import { moveHandlers } from './resources/moves';
-import { photoRoute } from './resources/photos';
+import { entryPhotoRoute, photoRoute } from './resources/photos';
 import { probeHandlers } from './resources/probes';
 import { profileHandlers } from './resources/profiles';
 import { identityHandlers } from './resources/identity';
@@ -60,7 +60,6 @@ import { shelfHandlers } from './resources/shelves';
 import { trainingHandlers } from './resources/training';
 import { troubleHandlers } from './resources/trouble';
 import { paperRoute } from './paper/routes';
-import { readEntryPhoto } from './storage/entries';
 import { readPhoto } from './storage/homes';
 import { darwinCoreRoute } from './tables/darwinCore';
 import { tableRoute, tablesInRoute, tablesOutRoute } from './tables/routes';
@@ -113,6 +112,8 @@ export function createApp(options: AppOptions): Express {
   app.post('/api/tables', tablesInRoute(options, events.tellWritten));
   // A list of 10,000 rows is larger than anything else that is sent.
   app.use('/api/lists', jsonOnly, express.json({ limit: '8mb', strict: false }));
+  // A photo in full size.
+  app.use(/^\/api\/residents\/[^/]+\/photos$/, jsonOnly, express.json({ limit: '16mb', strict: false }));
   // The ids of every box of a large house.
   // A life of decades.
   app.use('/api/lives', jsonOnly, express.json({ limit: '16mb', strict: false }));
@@ -121,7 +122,7 @@ export function createApp(options: AppOptions): Express {
   app.get('/api/events', events.stream);
   app.use('/api', events.watch, compression());
   app.get('/api/homes/:id/photo', photoRoute(options, readPhoto));
-  app.get('/api/entries/:id/photo', photoRoute(options, readEntryPhoto, true));
+  app.get('/api/entries/:id/photo', entryPhotoRoute(options));
   if (options.testControls) {
     const tell = () => {
       events.tellTime();
@@ -144,7 +145,7 @@ export function createApp(options: AppOptions): Express {
   });
   const handlers: Handlers = {
     ...aboutHandlers(options),
-    ...backupHandlers(options, options.backups),
+    ...backupHandlers(options, options.backups, backups.writing),
     ...shelfHandlers(options),
     ...homeHandlers(options),
     ...changesHandlers(options),

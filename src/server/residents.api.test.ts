@@ -56,6 +56,10 @@ describe('residents of every form', () => {
     expect((await server.post(`/api/residents/${one.id}/photos`, { id: entry.id, jpegBase64: JPEG })).body).toEqual(
       photo.body,
     );
+    for (const size of ['', '?small=1']) {
+      const picture = await fetch(`${server.address}/api/entries/${entry.id}/photo${size}`);
+      expect([picture.status, picture.headers.get('content-type')]).toEqual([200, 'image/jpeg']);
+    }
     const notes = (await server.get(`/api/residents/${one.id}/entries?kinds=photo,noted`)).body.entries;
     expect(notes).toMatchObject([{ kind: 'photo', note: 'On its bramble' }]);
     expect(fields(await server.post(`/api/residents/${one.id}/photos`, { jpegBase64: 'AAAA' }))).toEqual([

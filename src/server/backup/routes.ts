@@ -17,6 +17,13 @@ export interface BackupRoutes {
   kept: RequestHandler;
   /** Puts a file in the place of this house; what was there is kept aside first. */
   bringIn: RequestHandler;
+  /** How far the file is that is written now; null while none is. */
+  writing: () => Writing | null;
+}
+
+export interface Writing {
+  done: number;
+  of: number;
 }
 
 /** Backups over HTTP: out as a file, and in again. */
@@ -25,11 +32,19 @@ export function backupRoutes(
   keeper: BackupKeeper | undefined,
   tell: () => void,
 ): BackupRoutes {
+  let writing: Writing | null = null;
   return {
+    writing: () => writing,
+
     download: async (_request, response) => {
       await inFolder(async (folder) => {
         const file = path.join(folder, 'backup.zip');
-        await writeBackup(database, file, { program: version, madeAt: clock.now() });
+        const progress = (done: number, of: number) => void (writing = { done, of });
+        try {
+          await writeBackup(database, file, { program: version, madeAt: clock.now(), progress });
+        } finally {
+          writing = null;
+        }
         await sent(response, file, `verdant-burrow-${clock.today()}.zip`);
       });
     },

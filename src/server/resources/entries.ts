@@ -6,6 +6,7 @@ import { notFound } from '../http/problem';
 import { replayed } from '../replay';
 import { findEntry, insertEntry, writeEntryPhoto } from '../storage/entries';
 import { findEver } from '../storage/residents';
+import { bareJpeg } from './photos';
 import { dayOf, type Deps } from './deps';
 import { requireInItsLife } from './sense';
 
@@ -36,7 +37,7 @@ export function entryHandlers({ database, clock }: Deps): Pick<Handlers, Names> 
         const { keeper = null, note = null } = body;
         const photo = { id, kind: 'photo' as const, residentId: resident.id, homeId: null, on, at: clock.now() };
         await insertEntry(queries, { ...photo, keeper, note, data: {} });
-        await writeEntryPhoto(queries, id, body.jpegBase64);
+        await writeEntryPhoto(queries, id, bareJpeg(body.jpegBase64));
         return { entry: await requireEntry(queries, id) };
       }),
   };

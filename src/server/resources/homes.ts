@@ -26,6 +26,7 @@ import {
   type HomeFacts,
 } from '../storage/homes';
 import { findShelf } from '../storage/shelves';
+import { bareJpeg } from './photos';
 import { dayOf, type Deps } from './deps';
 
 type Names =
@@ -115,7 +116,7 @@ export function homeHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
     setHomePhoto: ({ params, body }) =>
       database.transaction(async (queries) => {
         if (!(await holdHome(queries, params.id))) throw notFound('home with that id');
-        await writePhoto(queries, params.id, body.jpegBase64);
+        await writePhoto(queries, params.id, bareJpeg(body.jpegBase64));
         return { home: await requireHome(queries, params.id) };
       }),
 

@@ -1,7 +1,10 @@
 import type { RequestHandler } from 'express';
 import { id } from '@/contract/primitives';
+import { withoutMetadata } from '@/core/records/jpegParts';
 import { notFound } from '../http/problem';
 import type { Queries } from '../storage/database';
+import { readEntryPhoto, readSmallPhoto, writeSmallPhoto } from '../storage/entries';
+import { inThread } from '../threads/pool';
 import type { Deps } from './deps';
 
 /** A picture itself: the one answer that is not JSON. An address that names its version is safe to keep. */
@@ -18,4 +21,26 @@ export function photoRoute(
     response.set('Cache-Control', mayKeep ? 'private, max-age=31536000' : 'no-cache');
     response.type('image/jpeg').send(jpeg);
   };
+}
+
+/** A photo as it is kept: without where and when it was taken. */
+export const bareJpeg = (jpegBase64: string): string =>
+  Buffer.from(withoutMetadata(Buffer.from(jpegBase64, 'base64'))).toString('base64');
+
+/** The photo of an entry; with `?small=1` as a strip shows it, made when it is first asked for. */
+export function entryPhotoRoute(deps: Pick<Deps, 'database'>): RequestHandler {
+  const whole = photoRoute(deps, readEntryPhoto, true);
+  const small = photoRoute(deps, smallOf, true);
+  return (request, response, next) => (request.query.small === '1' ? small : whole)(request, response, next);
+}
+
+async function smallOf(queries: Queries, entryId: string): Promise<Buffer | undefined> {
+  const kept = await readSmallPhoto(queries, entryId);
+  if (kept) return kept;
+  const whole = await readEntryPhoto(queries, entryId);
+  const made = whole && (await inThread('smallPhoto', whole));
+  if (!made) return whole;
+  const jpeg = Buffer.from(made);
+  await writeSmallPhoto(queries, entryId, jpeg.toString('base64'));
+  return jpeg;
 }

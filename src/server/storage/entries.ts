@@ -307,6 +307,19 @@ export async function writeEntryPhoto(queries: Queries, entryId: string, jpegBas
   ]);
 }
 
+/** A photo as a strip shows it; undefined where it was not made yet. */
+export async function readSmallPhoto(queries: Queries, entryId: string): Promise<Buffer | undefined> {
+  const [row] = await queries.query<{ jpeg: string | null }>(
+    `SELECT encode(small, 'base64') AS jpeg FROM entry_photo WHERE entry_id = $1`,
+    [entryId],
+  );
+  return row?.jpeg ? Buffer.from(row.jpeg, 'base64') : undefined;
+}
+
+export async function writeSmallPhoto(queries: Queries, entryId: string, jpegBase64: string): Promise<void> {
+  await queries.query(`UPDATE entry_photo SET small = decode($2, 'base64') WHERE entry_id = $1`, [entryId, jpegBase64]);
+}
+
 export async function readEntryPhoto(queries: Queries, entryId: string): Promise<Buffer | undefined> {
   const [row] = await queries.query<{ jpeg: string }>(
     `SELECT encode(jpeg, 'base64') AS jpeg FROM entry_photo WHERE entry_id = $1`,

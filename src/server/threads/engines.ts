@@ -7,6 +7,7 @@ import { safeHarvest } from '@/core/colony/culture';
 import { tubsFor } from '@/core/colony/tubs';
 import { projectColony } from '@/core/colony/project';
 import { windowScore } from '@/core/scores/summary';
+import { smallPhoto } from '../photos/smallPhoto';
 import { tableRows } from '../tables/readCsv';
 import { labelPdf } from '../labels/labelPdf';
 import { paperPdf } from '../paper/paperPdf';
@@ -22,6 +23,7 @@ export const ENGINES = {
     projectColony,
     ropewalk,
     safeHarvest,
+    smallPhoto,
     tableRows,
     tubsFor,
     ventPlan,

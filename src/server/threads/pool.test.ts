@@ -1,5 +1,4 @@
 import fs from 'node:fs';
-import os from 'node:os';
 import path from 'node:path';
 import { buildSync } from 'esbuild';
 import { shippedPopulations } from '@/contract/shipped';
@@ -9,7 +8,9 @@ import { ROOT } from '../root';
 import { inThread, threadPool } from './pool';
 
 describe('engines in threads', () => {
-  const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'vb-threads-'));
+  // Beside the program, as the server has it: it looks for the fonts of its papers from there.
+  fs.mkdirSync(path.join(ROOT, '.cache'), { recursive: true });
+  const folder = fs.mkdtempSync(path.join(ROOT, '.cache/threads-'));
   const script = path.join(folder, 'thread.cjs');
   let pool: ReturnType<typeof threadPool>;
   const kind = shippedPopulations.find(({ laying }) => laying.by === 'female');

@@ -146,7 +146,7 @@ function EntryRow({ entry, today, isFirstOfDay, onOpen }: RowProps) {
       </Pressable>
       {entry.kind === 'photo' ? (
         <Image
-          source={{ uri: `/api/entries/${entry.id}/photo` }}
+          source={{ uri: `/api/entries/${entry.id}/photo${isOpen ? '' : '?small=1'}` }}
           accessibilityLabel={entry.note ?? `Photo of ${day}`}
           style={isOpen ? styles.largePhoto : styles.photo}
           resizeMode={isOpen ? 'contain' : 'cover'}

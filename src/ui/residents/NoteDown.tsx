@@ -8,6 +8,7 @@ import { keeperField } from '@/client/preferences';
 import type { Resident } from '@/contract/records';
 import { MOULT_SIGNS, type Form as ResidentForm, type MoultSign } from '@/core/profiles/profile';
 import { Choices } from '../kit/Choices';
+import { Switch } from '../kit/Switch';
 import { PhotoPicker } from '../components/PhotoPicker';
 import { needed } from '../forms/checks';
 import { Form } from '../forms/Form';
@@ -204,6 +205,7 @@ function PhotoForm({ resident, onDone }: FormProps) {
   const show = useLog((log) => log.show);
   const start = { on: TODAY, note: '' };
   const form = useFields(start);
+  const [isFull, setFull] = useState(false);
   // A photo that was picked is kept at once.
   const keep = (picture: Promise<string>) =>
     form.handleSubmit(async ({ on, note }) => {
@@ -226,9 +228,12 @@ function PhotoForm({ resident, onDone }: FormProps) {
     <View style={{ gap: space.m }}>
       <When control={form.control} />
       <FormField control={form.control} name="note" label="What it shows, if you like" />
-      <PhotoPicker label="Photo of the resident" onPick={(picture) => void keep(picture)} />
+      <Switch label="Keep it in full size" value={isFull} onChange={setFull} />
+      <PhotoPicker label="Photo of the resident" isFull={isFull} onPick={(picture) => void keep(picture)} />
       <Problems form={form} />
-      <Soft>Made smaller on this device, then kept with the record. No flash on a moulting animal.</Soft>
+      <Soft>
+        {`${isFull ? 'Kept as it is' : 'Made smaller on this device'}, without where and when it was taken. No flash on a moulting animal.`}
+      </Soft>
     </View>
   );
 }

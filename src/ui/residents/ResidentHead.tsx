@@ -54,7 +54,7 @@ function Portrait({ residentId, silhouette, stage }: PortraitProps & { residentI
   if (photo) {
     return (
       <Avatar
-        source={{ uri: `/api/entries/${photo.id}/photo` }}
+        source={{ uri: `/api/entries/${photo.id}/photo?small=1` }}
         size={SIDE}
         containerStyle={styles.portrait}
         imageProps={{ accessibilityLabel: 'Its last photo' } as object}

@@ -1,3 +1,4 @@
+import LinearProgress from '@rneui/themed/dist/LinearProgress';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { call, CallFailed } from '@/client/api';
@@ -13,6 +14,7 @@ import { saveFrom } from '../components/saveFile';
 import { useLoadState } from '../components/LoadState';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
+import { useTheme } from '../components/useStyles';
 import { Body, Heading, Soft, Strong, Title } from '../components/Words';
 import { Button } from '../kit/Button';
 import { Choices } from '../kit/Choices';
@@ -38,7 +40,7 @@ export function BackupScreen() {
         plain text that other programs can read too.
       </Body>
       <View style={{ gap: space.m, marginVertical: space.l }}>
-        <Button title="Save the house as a file" onPress={() => saveFrom(BACKUP_ADDRESS)} />
+        <SaveHouse />
       </View>
       <Heading>Every day</Heading>
       {answer ? <Kept board={answer} today={today} /> : <Waiting problem={problem}>Looking into the folder…</Waiting>}
@@ -47,6 +49,52 @@ export function BackupScreen() {
       <Heading style={{ marginTop: space.xl }}>Bring a house in</Heading>
       {answer ? <BringIn today={today} board={answer} /> : <Waiting>Looking what is here…</Waiting>}
     </Screen>
+  );
+}
+
+/** So often it is asked how far the file is, and so long it is waited for its beginning. ms */
+const ASKED_EVERY_MS = 400;
+const BEGINS_WITHIN_MS = 2000;
+
+/** The house of this moment as a file; a large one takes some seconds, and how far it is shows meanwhile. */
+function SaveHouse() {
+  const { theme } = useTheme();
+  const [share, setShare] = useState<number>();
+  const save = async () => {
+    saveFrom(BACKUP_ADDRESS);
+    setShare(0);
+    const begun = Date.now();
+    let wasWriting = false;
+    for (;;) {
+      await new Promise((resume) => setTimeout(resume, ASKED_EVERY_MS));
+      const writing = await call('backups', {}).then(
+        (board) => board.writing,
+        () => null,
+      );
+      if (writing) setShare(writing.done / writing.of);
+      else if (wasWriting || Date.now() - begun > BEGINS_WITHIN_MS) break;
+      wasWriting = writing !== null;
+    }
+    setShare(undefined);
+  };
+  return (
+    <>
+      <Button
+        title={share === undefined ? 'Save the house as a file' : 'Writing the file…'}
+        disabled={share !== undefined}
+        onPress={() => void save()}
+      />
+      {share === undefined ? null : (
+        <LinearProgress
+          value={share}
+          variant="determinate"
+          animation={false}
+          color={theme.colors.good}
+          trackColor={theme.colors.line}
+          aria-label="How far the file is"
+        />
+      )}
+    </>
   );
 }
 

@@ -19,6 +19,7 @@ import { Kin } from '../residents/Kin';
 import { NobodyHere } from '../residents/NobodyHere';
 import { NoteDown } from '../residents/NoteDown';
 import { NowTab } from '../residents/NowTab';
+import { PhotoStrip } from '../residents/PhotoStrip';
 import { ResidentHead } from '../residents/ResidentHead';
 import { goToWriteDown } from '../residents/writeDown';
 import { space } from '../theme/tokens';
@@ -90,6 +91,7 @@ function ResidentPane({ resident, home }: { resident: Resident; home: Home }) {
       {tab === 'log' ? (
         <>
           <NoteDown key={`write ${write ?? ''}`} resident={resident} />
+          <PhotoStrip residentId={resident.id} today={today} />
           <History residentId={resident.id} today={today} />
         </>
       ) : null}
@@ -113,6 +115,7 @@ function GonePane({ resident }: { resident: GoneResident }) {
       <View style={{ marginTop: space.l }}>
         <Kin resident={resident} today={today} />
       </View>
+      <PhotoStrip residentId={resident.id} today={today} />
       <History residentId={resident.id} today={today} />
     </Screen>
   );
