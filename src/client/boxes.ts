@@ -4,7 +4,8 @@ import { rankHomes, type RankedHome } from '@/core/housing/rank';
 import { companyWith, together } from '@/core/housing/together';
 import { tellsSize } from '@/core/profiles/animal';
 import type { CareBook } from '@/core/profiles/careBook';
-import { asked, isEggs, lodgerOf, settledIn, tenantsBeside, type Joining, type Measured } from './fitting';
+import { isEggs, lodgerOf, tenantsBeside, type Joining } from './company';
+import { asked, settledIn, type Measured } from './fitting';
 
 /** Boxes for an animal, best first: those that are put forward, and those where it would live with others that it bears. */
 export interface Boxes {

@@ -3,7 +3,9 @@ import type { Home, Resident } from '@/contract/records';
 import { materials } from '@/contract/testing/profileOf';
 import { careBook } from '@/core/profiles/careBook';
 import { boxesFor } from './boxes';
-import { askedOf, companyOf, fitOf, planOf, sectionOf, soilEntry, subjectOf, withSoil } from './fitting';
+import { companyOf } from './company';
+import { askedOf, fitOf, sectionOf, soilEntry, subjectOf, withSoil } from './fitting';
+import { planOf } from './planOf';
 import { fillingMassG, loadOf } from './weights';
 
 const care = careBook(shippedProfiles, shippedSpecies);

@@ -1,7 +1,5 @@
 import type { Home, Resident } from '@/contract/records';
-import { company, type CompanyAnswer } from '@/core/housing/company';
 import { fit, type FitAnswer } from '@/core/housing/fit';
-import { planView, type PlanView } from '@/core/housing/planView';
 import type { Homeless } from '@/core/housing/ladder';
 import type { HomeState } from '@/core/housing/quantities';
 import { sectionPlan, type SectionPlan, type SectionSubject } from '@/core/housing/section';
@@ -74,19 +72,6 @@ export function fitOf(care: CareBook, home: HomeState, animal: Measured): FitAns
   }
 }
 
-export const isEggs = ({ stage }: { stage?: string }) => stage === 'egg';
-
-export const tenantsBeside = (animal: { id?: string }, home: Home, residents: readonly Resident[]) =>
-  residents.filter((each) => each.homeId === home.id && each.id !== animal.id);
-
-export const lodgerOf = (care: CareBook, each: Joining) => ({
-  label: each.called ?? each.scientificName,
-  scientificName: each.scientificName,
-  profile: care.of(each),
-  headCount: each.headCount,
-  isEggs: isEggs(each),
-});
-
 /** Who is drawn in a home, at its measure. */
 export function subjectOf(care: CareBook, animal: Measured): SectionSubject {
   const profile = care.of(animal);
@@ -105,24 +90,3 @@ export function subjectOf(care: CareBook, animal: Measured): SectionSubject {
 export function sectionOf(care: CareBook, home: HomeState, animal: Measured | undefined): SectionPlan {
   return sectionPlan(home, animal && tellsSize(care.of(animal), animal) ? subjectOf(care, animal) : null);
 }
-
-/** The home from above. */
-export function planOf(care: CareBook, home: HomeState, animal: Measured | undefined): PlanView {
-  return planView(home, animal && tellsSize(care.of(animal), animal) ? subjectOf(care, animal) : null);
-}
-
-/** Of a resident or a newcomer, what its company has to know. */
-export type Joining = Pick<Resident, 'scientificName' | 'profile' | 'headCount'> & {
-  id?: string;
-  stage?: Resident['stage'];
-  called: string | null;
-};
-
-/** What speaks against an animal joining those who live in a home; nothing where it is free. */
-export function companyOf(care: CareBook, animal: Joining, home: Home, residents: Resident[]): CompanyAnswer {
-  return companyIn(care, [...tenantsBeside(animal, home, residents), animal]);
-}
-
-/** Whether some who live in one home, or would, bear each other. */
-export const companyIn = (care: CareBook, tenants: readonly Joining[]): CompanyAnswer =>
-  company(tenants.map((each) => lodgerOf(care, each)));

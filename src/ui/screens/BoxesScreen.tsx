@@ -1,7 +1,7 @@
 import { airSchool } from '@/core/profiles/schools';
 import { router } from 'expo-router';
 import { useState } from 'react';
-import { companyOf } from '@/client/fitting';
+import { companyOf } from '@/client/company';
 import { useHouse } from '@/client/house';
 import { useRanking } from '@/client/useRanking';
 import { Button } from '../kit/Button';

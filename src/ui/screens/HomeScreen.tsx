@@ -1,7 +1,9 @@
 import { router, useLocalSearchParams } from 'expo-router';
 import { useRef, useState } from 'react';
 import { Image, View } from 'react-native';
-import { companyIn, fitOf, planOf, sectionOf, soilEntry, withSoil } from '@/client/fitting';
+import { companyIn } from '@/client/company';
+import { fitOf, sectionOf, soilEntry, withSoil } from '@/client/fitting';
+import { planOf } from '@/client/planOf';
 import { call } from '@/client/api';
 import { problemOf, useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
