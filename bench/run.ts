@@ -10,6 +10,7 @@ import { benchFeeding } from './feeding';
 import { benchGrowth } from './growth';
 import { benchHandbook } from './handbook';
 import { median, row } from './measure';
+import { benchPaper } from './paper';
 import { benchPlan } from './plan';
 import { benchReadings } from './readings';
 import { benchResidents } from './residents';
@@ -92,6 +93,7 @@ const PARTS: Record<string, () => unknown> = {
   plan: benchPlan,
   residents: benchResidents,
   readings: benchReadings,
+  paper: benchPaper,
 };
 
 /** All of them, or those named: `npm run bench -- air growth`. */

@@ -22,11 +22,11 @@ const PICTURES: Picture[] = [
   { name: 'residents', size: PHONE, open: (page) => page.goto('/residents') },
   { name: 'resident', size: PHONE, open: (page) => openResident(page, 'Widow Orme') },
   {
-    name: 'scores',
+    name: 'labels',
     size: PHONE,
     open: async (page) => {
-      await page.goto('/scores');
-      await page.getByRole('img', { name: /^Drying/ }).waitFor();
+      await page.goto('/labels');
+      await page.getByRole('img', { name: /^Label: A2/ }).scrollIntoViewIfNeeded();
     },
   },
   {

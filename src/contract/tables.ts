@@ -13,7 +13,6 @@ export const TABLES = [
 ] as const;
 export type TableName = (typeof TABLES)[number];
 
-/** Where a table lies, as CSV or as JSON. */
 /** All tables at once, and where they are brought in again. */
 export const TABLES_ADDRESS = '/api/tables';
 
@@ -23,4 +22,16 @@ export const DARWIN_CORE_ADDRESS = '/api/darwin-core';
 /** What came in of each table. */
 export type TablesBroughtIn = Partial<Record<TableName, number>>;
 
-export const tableAddress = (name: TableName, form: 'csv' | 'json'): string => `/api/tables/${name}.${form}`;
+/** An address holds so many ids. */
+export const MOST_IDS = 300;
+
+/** Where a table lies, as CSV or as JSON: all of it, or what a list shows. */
+export const tableAddress = (
+  name: TableName,
+  form: 'csv' | 'json',
+  filter: Partial<Record<'ids' | 'resident' | 'kinds', string | undefined>> = {},
+): string => {
+  const given = Object.entries(filter).flatMap(([key, value]) => (value === undefined ? [] : [[key, value]]));
+  const query = new URLSearchParams(given).toString();
+  return `/api/tables/${name}.${form}${query && `?${query}`}`;
+};

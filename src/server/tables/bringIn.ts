@@ -28,7 +28,7 @@ const AT_ONCE = 50;
  */
 export async function bringTablesIn(
   database: Database,
-  tables: Partial<Record<TableIn, readonly Cells[]>>,
+  tables: Partial<Record<TableIn, Iterable<Cells>>>,
   today: string,
 ): Promise<TablesBroughtIn> {
   const problems: FieldMessage[] = [];
@@ -36,7 +36,9 @@ export async function bringTablesIn(
   const rows: { [Name in TableIn]?: RowIn<Name>[] } = {};
   for (const name of TABLES_IN) {
     const read: RowIn<TableIn>[] = [];
-    for (const [index, cells] of (tables[name] ?? []).entries()) {
+    let index = -1;
+    for (const cells of tables[name] ?? []) {
+      index += 1;
       const parsed = rowIn(name, cells);
       if (parsed.success) read.push(parsed.data);
       else problems.push(...fieldMessages(parsed.error).map((each) => at(name, index, each)));
@@ -52,7 +54,7 @@ export async function bringTablesIn(
     // What points to nobody is told here, not after it was said to be written.
     await asRefusal('residents', -1, () => queries.query('SET CONSTRAINTS ALL IMMEDIATE'));
   });
-  return Object.fromEntries(TABLES_IN.flatMap((name) => (tables[name] ? [[name, tables[name].length]] : [])));
+  return Object.fromEntries(TABLES_IN.flatMap((name) => (tables[name] ? [[name, rows[name]?.length ?? 0]] : [])));
 }
 
 const at = (table: TableIn, index: number, { path, message }: FieldMessage): FieldMessage => ({

@@ -9,36 +9,66 @@ export interface TableText {
   names: Readonly<Record<string, string>>;
 }
 
+/** The rows of a table, a line of JSON for each, of the cells that hold something; or what is wrong with the text. */
+export type TableLines = { lines: string } | { problem: string };
+
 /**
- * The rows of a table by the names of their columns. A column of another name is not read.
- * @returns a sentence where the text is no table
+ * Reads a table, in a thread: rows go back as one text, for to hand over a hundred thousand objects would hold the server for seconds.
+ * A column of another name is not read.
  */
-export function tableRows({ text, form, names }: TableText): Cells[] | string {
+export function tableLines({ text, form, names }: TableText): TableLines {
   return form === 'json' ? jsonRows(text) : csvRows(text, names);
 }
 
-function csvRows(text: string, names: Readonly<Record<string, string>>): Cells[] | string {
+/** The rows of what `tableLines` gave, one after the other. */
+export function* rowsIn(lines: string): Generator<Cells> {
+  for (let from = 0; from < lines.length;) {
+    const end = lines.indexOf('\n', from);
+    yield JSON.parse(lines.slice(from, end)) as Cells;
+    from = end + 1;
+  }
+}
+
+const asLines = (rows: readonly Cells[]): TableLines => ({
+  lines: rows.map((row) => `${JSON.stringify(row)}\n`).join(''),
+});
+
+function csvRows(text: string, names: Readonly<Record<string, string>>): TableLines {
   const { data, errors } = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: true });
   const [wrong] = errors.filter(({ type }) => type !== 'Delimiter');
-  if (wrong) return `Line ${(wrong.row ?? 0) + 1} is no line of CSV: ${wrong.message}.`;
+  if (wrong) return { problem: `Line ${(wrong.row ?? 0) + 1} is no line of CSV: ${wrong.message}.` };
   const [head = [], ...body] = data;
   const columns = head.map((title) => names[title.trim().toLowerCase()]);
-  return body.map((row) =>
-    Object.fromEntries(columns.flatMap((name, at) => (name === undefined ? [] : [[name, cellAsItWas(row[at] ?? '')]]))),
+  return asLines(
+    body.map((row) =>
+      Object.fromEntries(
+        columns.flatMap((name, at) => {
+          const cell = row[at] ?? '';
+          return name === undefined || cell === '' ? [] : [[name, cellAsItWas(cell)]];
+        }),
+      ),
+    ),
   );
 }
 
-function jsonRows(text: string): Cells[] | string {
+function jsonRows(text: string): TableLines {
   let rows: unknown;
   try {
     rows = JSON.parse(text);
   } catch (error) {
-    return `It is no JSON: ${(error as Error).message}.`;
+    return { problem: `It is no JSON: ${(error as Error).message}.` };
   }
   if (!Array.isArray(rows) || rows.some((row) => typeof row !== 'object' || row === null))
-    return 'It is no list of rows.';
-  return (rows as Record<string, unknown>[]).map((row) =>
-    Object.fromEntries(Object.entries(row).map(([name, value]) => [name, asText(value)])),
+    return { problem: 'It is no list of rows.' };
+  return asLines(
+    (rows as Record<string, unknown>[]).map((row) =>
+      Object.fromEntries(
+        Object.entries(row).flatMap(([name, value]) => {
+          const cell = asText(value);
+          return cell === '' ? [] : [[name, cell]];
+        }),
+      ),
+    ),
   );
 }
 

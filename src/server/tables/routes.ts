@@ -2,14 +2,26 @@ import path from 'node:path';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import type { RequestHandler } from 'express';
-import { TABLES, type TableName } from '@/contract/tables';
-import { notFound } from '../http/problem';
+import { z } from 'zod';
+import { id, oneOf } from '@/contract/primitives';
+import { ENTRY_KINDS } from '@/contract/storedEntries';
+import { MOST_IDS, TABLES, type TableName } from '@/contract/tables';
+import { invalidBy, notFound } from '../http/problem';
 import type { Deps } from '../resources/deps';
 import { inFolder, received } from '../http/fileTransfer';
 import { schemaOf } from './columns';
 import { asCsv, asJson } from './lines';
 import { tableOut } from './tables';
 import { tablesFromZip, tablesZip } from './zip';
+
+/** Ids and kinds with commas between: what a list shows, as far as an address holds it. */
+const list = (of: z.ZodType<string, string>) =>
+  z
+    .string()
+    .transform((text) => text.split(','))
+    .pipe(z.array(of).max(MOST_IDS, { error: `At most ${MOST_IDS} at a time.` }))
+    .optional();
+const asked = z.object({ ids: list(id), resident: id.optional(), kinds: list(oneOf(ENTRY_KINDS)) });
 
 const FILE = /^([a-z]+)\.(csv|json|schema\.json)$/;
 
@@ -19,7 +31,9 @@ export function tableRoute(deps: Deps): RequestHandler {
     const [, name = '', form = ''] = FILE.exec(String(request.params.file)) ?? [];
     if (!isTable(name))
       throw notFound(`table of that name: there are ${TABLES.join(', ')}, as .csv, .json or .schema.json`);
-    const table = await tableOut(deps, name);
+    const filter = asked.safeParse(request.query);
+    if (!filter.success) throw invalidBy(filter.error);
+    const table = await tableOut(deps, name, filter.data);
     if (form === 'schema.json') {
       response.json(schemaOf(name, table.columns));
       return;

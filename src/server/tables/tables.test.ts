@@ -78,6 +78,17 @@ describe('tables of what is kept', () => {
     expect(read).toEqual(['a, "b"\r\nc', '\'=HYPERLINK("x")', "'@SUM(A1)", "'+1", "'-2", '-2']);
   });
 
+  it('are what a list shows, where that is asked for', async () => {
+    const [one, other] = JSON.parse(await text('residents.json')) as { id: string }[];
+    const some = JSON.parse(await text(`residents.json?ids=${one?.id},${other?.id}`)) as { id: string }[];
+    expect(some.map(({ id }) => id)).toEqual([one?.id, other?.id]);
+    const moults = JSON.parse(await text(`entries.json?kinds=moulted,sexed`)) as { kind: string }[];
+    expect(new Set(moults.map(({ kind }) => kind))).toEqual(new Set(['moulted', 'sexed']));
+    const own = JSON.parse(await text(`entries.json?resident=${one?.id}`)) as { residentId: string }[];
+    expect(new Set(own.map(({ residentId }) => residentId))).toEqual(new Set([one?.id]));
+    expect((await server.get('/api/tables/entries.csv?kinds=eaten-up')).status).toBe(422);
+  });
+
   it('of another name, or in another form, there is none', async () => {
     for (const file of ['secrets.csv', 'residents.xml', '..%2Fentries.csv'])
       expect((await server.get(`/api/tables/${file}`)).status).toBe(404);

@@ -14,7 +14,7 @@ import { listChoices } from '../storage/schools';
 import { listShelves } from '../storage/shelves';
 import { listStockEntries } from '../storage/store';
 import { column, json, ROWS_AT_ONCE, text, type Cell, type ColumnOut } from './columns';
-import { entryColumns, entryRows } from './entries';
+import { entryColumns, entryRows, type EntryFilter } from './entries';
 
 /** A table that goes out: its columns, and its rows some at a time. */
 export interface TableOut<Row = unknown> {
@@ -24,15 +24,21 @@ export interface TableOut<Row = unknown> {
 
 const number = <Row>(id: string, of: (row: Row) => Cell) => column<Row>(id, 'number', of);
 
-/** Everything of one kind that the house keeps, as a table. */
-export async function tableOut(deps: Deps, name: TableName): Promise<TableOut> {
+/** What a list shows of a table: some residents, or entries by whose and of which kind they are. */
+export interface TableFilter extends EntryFilter {
+  ids?: readonly string[] | undefined;
+}
+
+/** What the house keeps of one kind, as a table: all of it, or what a list shows. */
+export async function tableOut(deps: Deps, name: TableName, { ids, ...filter }: TableFilter = {}): Promise<TableOut> {
   const { database, clock } = deps;
   const asTable = <Row>(columns: ColumnOut<Row>[], rows: Iterable<Row> | AsyncGenerator<Row[]>): TableOut =>
     ({ columns, rows: Symbol.asyncIterator in rows ? rows : once([...rows]) }) as TableOut;
   switch (name) {
     case 'residents': {
       const house = await houseToday(database, clock.today(), clock.now());
-      return asTable<Living>(residentColumns(house), [...house.residents, ...(await listGone(database))]);
+      const everybody = [...house.residents, ...(await listGone(database))];
+      return asTable<Living>(residentColumns(house), ids ? everybody.filter(({ id }) => ids.includes(id)) : everybody);
     }
     case 'homes': {
       const { homes } = await houseToday(database, clock.today(), clock.now());
@@ -46,7 +52,7 @@ export async function tableOut(deps: Deps, name: TableName): Promise<TableOut> {
     case 'schools':
       return asTable(SCHOOL_COLUMNS, await listChoices(database));
     case 'entries':
-      return asTable(entryColumns(), entryRows(database));
+      return asTable(entryColumns(), entryRows(database, filter));
     case 'readings':
       return asTable(READING_COLUMNS, readingRows(deps));
     case 'store':

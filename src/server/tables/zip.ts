@@ -9,6 +9,7 @@ import { inThread } from '../threads/pool';
 import { bringTablesIn } from './bringIn';
 import { schemaOf } from './columns';
 import { asCsv } from './lines';
+import { rowsIn } from './readCsv';
 import { TABLES_IN, type Cells, type TableIn } from './rowsIn';
 import { tableOut } from './tables';
 
@@ -33,7 +34,7 @@ export async function tablesFromZip(deps: Deps, file: string): Promise<TablesBro
   const found = TABLES_IN.filter((name) => texts.has(name));
   if (found.length === 0)
     throw invalid('file', `It holds none of ${TABLES_IN.map((name) => `${name}.csv`).join(', ')}.`);
-  const tables: Partial<Record<TableIn, Cells[]>> = {};
+  const tables: Partial<Record<TableIn, Iterable<Cells>>> = {};
   for (const name of found) {
     const { text, form } = texts.get(name) ?? { text: '', form: 'csv' };
     const { columns } = await tableOut(deps, name);
@@ -43,9 +44,9 @@ export async function tablesFromZip(deps: Deps, file: string): Promise<TablesBro
         [title.toLowerCase(), id],
       ]),
     );
-    const rows = await inThread('tableRows', { text, form, names });
-    if (typeof rows === 'string') throw invalid(`${name}.${form}`, rows);
-    tables[name] = rows;
+    const read = await inThread('tableLines', { text, form, names });
+    if ('problem' in read) throw invalid(`${name}.${form}`, read.problem);
+    tables[name] = rowsIn(read.lines);
   }
   return bringTablesIn(deps.database, tables, deps.clock.today());
 }

@@ -8,7 +8,7 @@ import { tubsFor } from '@/core/colony/tubs';
 import { projectColony } from '@/core/colony/project';
 import { windowScore } from '@/core/scores/summary';
 import { smallPhoto } from '../photos/smallPhoto';
-import { tableRows } from '../tables/readCsv';
+import { tableLines } from '../tables/readCsv';
 import { labelPdf } from '../labels/labelPdf';
 import { paperPdf } from '../paper/paperPdf';
 
@@ -24,7 +24,7 @@ export const ENGINES = {
     ropewalk,
     safeHarvest,
     smallPhoto,
-    tableRows,
+    tableLines,
     tubsFor,
     ventPlan,
     windowScore,

@@ -5,6 +5,7 @@ import { openPaper } from '@/client/paper';
 import { problemOf, useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import { ENTRY_FILTERS, type EntryFilter } from '@/words/entryFilters';
+import { tableAddress } from '@/contract/tables';
 import type { EntryVersion } from '@/contract/mending';
 import type { Entry } from '@/contract/storedEntries';
 import { Button } from '../kit/Button';
@@ -66,6 +67,11 @@ export function History({ residentId, today }: { residentId: string; today: stri
         links={[
           { title: 'The whole record on paper', onPress: () => openPaper('record', { resident: residentId }) },
           { title: 'A page for a new keeper', onPress: () => openPaper('new-keeper', { resident: residentId }) },
+          {
+            title: 'These entries as a table',
+            onPress: () =>
+              saveFrom(tableAddress('entries', 'csv', { resident: residentId, kinds: kinds || undefined })),
+          },
           { title: 'Its life as a file', onPress: () => saveFrom(`/api/residents/${residentId}/life`, 'life.json') },
         ]}
       />

@@ -5,13 +5,16 @@ import { useGone } from '@/client/gone';
 import { useNextMoults } from '@/client/growthWorker';
 import { useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
+import { MOST_IDS, tableAddress } from '@/contract/tables';
 import type { GoneResident, Home, Resident, TakenBack } from '@/contract/records';
 import { Button } from '../kit/Button';
 import { Choices } from '../kit/Choices';
 import { BoxTile } from '../drawings/BoxTile';
 import { SearchField } from '../kit/SearchField';
 import { ListRow } from '../kit/ListRow';
+import { LinkRow } from '../components/LinkRow';
 import { ListScreen } from '../components/ListScreen';
+import { saveFrom } from '../components/saveFile';
 import { useLoadState } from '../components/LoadState';
 import { useKept } from '../components/places';
 import { Screen } from '../components/Screen';
@@ -64,6 +67,9 @@ export function ResidentsScreen({ chosenId }: { chosenId?: string | undefined })
           <Choices label="Order" choices={ORDERS} value={order} onChange={setOrder} />
           {items === null ? <Body>Working out the next moults.</Body> : null}
           {items?.length === 0 ? <Body>{nobody(order, typed)}</Body> : null}
+          {items && items.length > 0 ? (
+            <LinkRow links={[{ title: 'These as a table', onPress: () => saveFrom(tableOf(items, typed)) }]} />
+          ) : null}
         </View>
       }
       actions={
@@ -74,6 +80,13 @@ export function ResidentsScreen({ chosenId }: { chosenId?: string | undefined })
       }
     />
   );
+}
+
+/** Those that were searched for, as far as an address holds them; else everybody. */
+function tableOf(items: readonly Item[], typed: string): string {
+  const ids = items.flatMap((each) => ('resident' in each ? each.resident.id : 'gone' in each ? each.gone.id : []));
+  const isAll = typed.trim() === '' || ids.length > MOST_IDS;
+  return tableAddress('residents', 'csv', isAll ? {} : { ids: ids.join(',') });
 }
 
 function nobody(order: Order, typed: string): string {
