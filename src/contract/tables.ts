@@ -10,6 +10,7 @@ export const TABLES = [
   'keepers',
   'absences',
   'schools',
+  'plans',
 ] as const;
 export type TableName = (typeof TABLES)[number];
 

@@ -17,6 +17,7 @@ import { migrate } from './storage/migrate';
 import { countRows, openFolder, openMemory, wasCounted } from './storage/pglite';
 import { openPostgres } from './storage/postgres';
 import { preparedCluster } from './storage/preparedCluster';
+import { readEveryPage } from './storage/readEveryPage';
 import { demoCluster, testControls } from './testing/testHouse';
 
 /** @throws naming the setting, where it is no port. */
@@ -104,12 +105,13 @@ async function openDatabase({
   const cluster = path.join(data, 'cluster');
   const folder = openedOrNot(data, cluster, backups);
   try {
-    return await openFolder(folder, packed);
+    const database = await openFolder(folder, packed);
+    await readEveryPage(database);
+    return database;
   } catch (error) {
     folder.release();
-    throw new Error(`The data in ${folder.cluster} could not be opened.\n${wayBack(folder.cluster, backups)}`, {
-      cause: error,
-    });
+    const what = error instanceof DamagedData ? error.message : `The data in ${folder.cluster} could not be opened.`;
+    throw new Error(`${what}\n${wayBack(folder.cluster, backups)}`, { cause: error });
   }
 }
 

@@ -34,6 +34,7 @@ export const tableWords: Record<TableName, { title: string; holds: string }> = {
   homes: { title: 'boxes', holds: 'Code, place, sides, soil, lid' },
   shelves: { title: 'shelves', holds: 'Name and room' },
   rooms: { title: 'rooms', holds: 'Name and air' },
+  plans: { title: 'plans', holds: 'The work of the next 90 days, day by day, levelled' },
   schools: { title: 'schools', holds: 'Which way of keeping was chosen, for what' },
   entries: { title: 'log', holds: 'Every entry, one row each, with what was measured' },
   readings: { title: 'readings', holds: 'Probes and scales: temperature, humidity, weight' },

@@ -9,11 +9,13 @@ import { migrate } from '../storage/migrate';
 import { openFolder, openMemory } from '../storage/pglite';
 import { openPostgres } from '../storage/postgres';
 import { asideName } from './kept';
+import { rescue } from './rescue';
 import { restore } from './restore';
 import { holdsAnything } from './tables';
 import { writeBackup } from './write';
 
 const USAGE = `usage: bin/backup FILE                writes everything that is kept into a file
+       bin/backup --rescue FILE       saves what still reads of damaged data, which stays as it is
        bin/restore FILE [--instead]   puts a file into an empty house, or in the place of this one
        bin/restore --try FILE         restores a file on trial, and says whether it is whole
 The house is the one in VB_DATA (${path.join(ROOT, '.data')}), or of the server in DATABASE_URL.`;
@@ -31,6 +33,24 @@ async function backup(file: string): Promise<void> {
     console.log(`${tables.reduce((sum, { rows }) => sum + rows, 0)} rows of ${tables.length} tables are in ${file}.`);
   } finally {
     await database.close();
+  }
+}
+
+/** What still reads of data that can no longer be opened as a house is. */
+async function saveWhatReads(file: string): Promise<void> {
+  if (process.env.DATABASE_URL) throw new Error('A PostgreSQL server has tools of its own for damaged data.');
+  const folder = dataFolder();
+  const unlock = lockFolder(path.join(folder, 'cluster.lock'), folder);
+  try {
+    const facts = { program: packageFacts.version, madeAt: systemClock.now() };
+    const { rows, left, leftIn } = await rescue(path.join(folder, 'cluster'), path.resolve(file), facts);
+    console.log(
+      `${rows} rows still read, and are in ${file}.` +
+        (leftIn === null ? '' : ` ${left} more are about what does not read: they are in ${leftIn}.`) +
+        ` Nothing was changed in ${folder}.`,
+    );
+  } finally {
+    unlock();
   }
 }
 
@@ -102,12 +122,13 @@ async function tryOut(file: string): Promise<void> {
 async function main([command = '', ...rest]: string[]): Promise<void> {
   const flags = rest.filter((each) => each.startsWith('--'));
   const [file, ...more] = rest.filter((each) => !each.startsWith('--'));
-  const isKnown = flags.every((each) => command === 'restore' && ['--instead', '--try'].includes(each));
+  const known = command === 'restore' ? ['--instead', '--try'] : ['--rescue'];
+  const isKnown = flags.every((each) => known.includes(each));
   if (file === undefined || more.length > 0 || !isKnown) {
     console.error(USAGE);
     process.exit(2);
   }
-  if (command === 'backup') return backup(file);
+  if (command === 'backup') return flags.includes('--rescue') ? saveWhatReads(file) : backup(file);
   return flags.includes('--try') ? tryOut(file) : bringIn(file, flags.includes('--instead'));
 }
 

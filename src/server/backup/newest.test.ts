@@ -31,7 +31,7 @@ describe('the way back from data that cannot be opened', () => {
   });
 
   it('is an empty house where there is none', () => {
-    expect(wayBack('/data/cluster', folder)).toContain('Move /data/cluster away');
+    expect(wayBack('/data/cluster', folder)).toContain('move /data/cluster away');
     expect(wayBack('/data/cluster', undefined)).toContain('No backup was found');
     expect(wayBack('/data/cluster', path.join(folder, 'missing'))).toContain('No backup was found');
   });

@@ -35,11 +35,11 @@ export function wayBack(cluster: string, folder: string | undefined): string {
   const proven = folder === undefined ? null : provenIn(folder);
   const newest = daily.find(({ day }) => proven === null || day <= proven) ?? daily[0];
   if (folder === undefined || !newest)
-    return `No backup was found. Move ${cluster} away and start again for an empty house, or bring a backup in: bin/restore FILE --instead`;
+    return `No backup was found. Save what still reads: bin/backup --rescue FILE. Then move ${cluster} away and start again for an empty house, or bring a backup in: bin/restore FILE --instead`;
   const file = path.join(folder, newest.name);
   return (
     `The newest good backup is of ${newest.day}: what was written since that day is lost with it. Bring it in with\n` +
     `  bin/restore ${file} --instead\n` +
-    `What is there now is kept beside it, in case more of it can be read.`
+    `What is there now is kept beside it. What still reads of it is saved before with\n  bin/backup --rescue FILE`
   );
 }

@@ -1,7 +1,7 @@
 import type { ErrorRequestHandler, RequestHandler } from 'express';
 import type { ErrorCode, ErrorReply } from '@/contract/errors';
 import { Refusal } from '@/core/refusal';
-import { DISK_FULL, sqlState } from '../storage/database';
+import { DISK_FULL, isDamage, sqlState } from '../storage/database';
 import { Problem } from './problem';
 
 /** What the body parser throws. */
@@ -17,12 +17,17 @@ const PARSER_PROBLEMS: Record<string, [ErrorCode, string] | undefined> = {
   'encoding.unsupported': ['unsupported-media-type', 'Send the body as UTF-8 JSON.'],
 };
 
+/** An index is read when it is needed: what is wrong with one is met while the server runs. */
+const DAMAGED =
+  'A part of the data is damaged on the disk. Stop the server, save what still reads with bin/backup --rescue FILE, and bring it in with bin/restore FILE --instead.';
+
 function asProblem(error: unknown): Problem | undefined {
   if (error instanceof Problem) return error;
   if (error instanceof Refusal) return new Problem('invalid', 'This cannot be computed.', error.fields);
   const fromParser = PARSER_PROBLEMS[(error as HttpError).type ?? ''];
   if (fromParser) return new Problem(...fromParser);
   if (error instanceof URIError) return new Problem('not-found', 'The address is not readable.');
+  if (isDamage(error)) return new Problem('internal', DAMAGED);
   const status = (error as HttpError).status;
   return status !== undefined && status >= 400 && status < 500
     ? new Problem('bad-json', 'The request could not be read.')

@@ -37,3 +37,6 @@ export function sqlState(error: unknown): string | undefined {
 export const UNIQUE_VIOLATION = '23505';
 export const FOREIGN_KEY_VIOLATION = '23503';
 export const DISK_FULL = '53100';
+
+/** A page, or an index, that is not what was written. @source PostgreSQL, error codes, class XX */
+export const isDamage = (error: unknown): boolean => ['XX001', 'XX002'].includes(sqlState(error) ?? '');

@@ -5,7 +5,7 @@ import { migrate } from '../storage/migrate';
 import { openMemory } from '../storage/pglite';
 import type { Database } from '../storage/database';
 import { seedDemo } from '../demo';
-import { fixedClock, startServer, type TestServer } from '../testing/server';
+import { fixedClock, startServer, TODAY, type TestServer } from '../testing/server';
 import { csvLines, titleOf } from './columns';
 
 describe('tables of what is kept', () => {
@@ -47,6 +47,8 @@ describe('tables of what is kept', () => {
           absences: 'SELECT count(*)::int AS count FROM absence',
           rooms: 'SELECT count(*)::int AS count FROM room',
           schools: 'SELECT count(*)::int AS count FROM school_choice',
+          // Worked out, and written nowhere.
+          plans: `SELECT ${rows.length}::int AS count`,
         }[name],
       );
       expect(rows.length).toBe(count);
@@ -76,6 +78,19 @@ describe('tables of what is kept', () => {
     );
     const read = Papa.parse<string[]>(csv, { skipEmptyLines: true }).data.map(([cell]) => cell);
     expect(read).toEqual(['a, "b"\r\nc', '\'=HYPERLINK("x")', "'@SUM(A1)", "'+1", "'-2", '-2']);
+  });
+
+  it('of the work ahead say what the round of today says, and go on for a season', async () => {
+    const plans = JSON.parse(await text('plans.json')) as { on: string; job: string; residentId: string }[];
+    const { stops } = (await server.get('/api/round')).body as {
+      stops: { residentId: string; jobs: { cannotWait: boolean; doneBy?: string }[] }[];
+    };
+    const pressing = stops.filter(({ jobs }) => jobs.some(({ cannotWait, doneBy }) => cannotWait && !doneBy));
+    const today = new Set(plans.filter(({ on }) => on === TODAY).map(({ residentId }) => residentId));
+    expect(pressing.length).toBeGreaterThan(5);
+    expect(pressing.filter(({ residentId }) => !today.has(residentId))).toEqual([]);
+    expect(plans.map(({ on }) => on)).toEqual(plans.map(({ on }) => on).toSorted());
+    expect(new Set(plans.map(({ on }) => on)).size).toBeGreaterThan(60);
   });
 
   it('are what a list shows, where that is asked for', async () => {

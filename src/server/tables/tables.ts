@@ -4,6 +4,9 @@ import type { SchoolChoice, StockEntry } from '@/contract/store';
 import type { Resident, Shelf } from '@/contract/records';
 import type { TableName } from '@/contract/tables';
 import { meanDepthMm } from '@/core/housing/soil';
+import { addDays, type Day } from '@/core/measure/day';
+import { JOB_WORDS } from '@/words/jobKinds';
+import { busyDaysOf, planOf } from '../house/housePlan';
 import { houseToday, type HouseToday } from '../house/houseToday';
 import type { Deps } from '../resources/deps';
 import { listKeepers } from '../storage/keepers';
@@ -49,6 +52,10 @@ export async function tableOut(deps: Deps, name: TableName, { ids, ...filter }: 
       return asTable(SHELF_COLUMNS, await listShelves(database));
     case 'rooms':
       return asTable(ROOM_COLUMNS, await listRooms(database));
+    case 'plans': {
+      const house = await houseToday(database, clock.today(), clock.now());
+      return asTable(PLAN_COLUMNS, await plansOf(house, await busyDaysOf(database, house.on, PLAN_DAYS)));
+    }
     case 'schools':
       return asTable(SCHOOL_COLUMNS, await listChoices(database));
     case 'entries':
@@ -81,6 +88,43 @@ const ROOM_COLUMNS: ColumnOut<RoomRow>[] = [
   text('name', ({ name }) => name),
   json('air', ({ air }) => air),
 ];
+
+/** As far ahead as a table of the work goes. Chosen here: a season */
+const PLAN_DAYS = 90;
+
+interface PlanRow {
+  on: Day;
+  dueOn: Day;
+  until: Day;
+  job: string;
+  minutes: number;
+  resident: Resident;
+  box: string;
+}
+
+const PLAN_COLUMNS: ColumnOut<PlanRow>[] = [
+  text('on', ({ on }) => on),
+  text('job', ({ job }) => job),
+  text('who', ({ resident }) => resident.called ?? resident.scientificName),
+  text('residentId', ({ resident }) => resident.id),
+  text('box', ({ box }) => box),
+  text('dueOn', ({ dueOn }) => dueOn),
+  text('until', ({ until }) => until),
+  number('minutes', ({ minutes }) => minutes),
+];
+
+/** The work ahead, day by day, each on the day on which it is best done. */
+async function plansOf(house: HouseToday, busyDays: readonly Day[]): Promise<PlanRow[]> {
+  const { jobs } = await planOf(house, PLAN_DAYS, busyDays);
+  const rows = house.lodgers.flatMap(({ resident, home }) =>
+    (jobs.get(resident.id) ?? []).flatMap(({ kind, due, until, on, minutes }): PlanRow[] => {
+      if (on >= PLAN_DAYS) return [];
+      const [first, last, best] = [due, until, on].map((days) => addDays(house.on, days)) as [Day, Day, Day];
+      return [{ on: best, dueOn: first, until: last, job: JOB_WORDS[kind].noun, minutes, resident, box: home.code }];
+    }),
+  );
+  return rows.sort((one, other) => one.on.localeCompare(other.on));
+}
 
 const SCHOOL_COLUMNS: ColumnOut<SchoolChoice>[] = [
   text('scope', ({ scope }) => scope),
