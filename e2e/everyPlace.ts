@@ -48,6 +48,9 @@ export const PLACES: { name: string; open: (page: Page) => Promise<void> }[] = [
     },
   },
   { name: 'the labels', open: async (page) => void (await page.goto('/labels')) },
+  { name: 'what is printed', open: async (page) => void (await page.goto('/paper')) },
+  { name: 'a life from another house', open: async (page) => void (await page.goto('/life')) },
+  { name: 'the label printer', open: async (page) => void (await page.goto('/labels/printer')) },
   { name: 'the scanner', open: async (page) => void (await page.goto('/scan')) },
   { name: 'the homes', open: async (page) => void (await page.goto('/homes')) },
   {

@@ -9,6 +9,7 @@ import { entryWords } from '@/words/entries';
 import { CALL_FIRST } from '@/words/handling';
 import { containerWords, lifeWords } from '@/words/residents';
 import type { PaperAsked } from './asked';
+import { originFacts } from './record';
 import { alert, block, fact, heading, line, whoLine, type PaperPart, type PaperSheet } from './parts';
 
 /** What of the care card a new keeper has to know on the first day. */
@@ -35,7 +36,6 @@ export function newKeeperSheet(
   const last = (...kinds: Entry['kind'][]) => entries.findLast(({ kind }) => kinds.includes(kind));
   const told = (label: string, entry: Entry | undefined): PaperPart[] =>
     entry ? fact(label, entryWords(entry, length, names, NO_DAY), fullDayWords(entry.on)) : [];
-  const of = (id: string | null) => (id === null ? undefined : kin.get(id));
   return {
     ...{
       title: resident.called ?? resident.scientificName,
@@ -47,12 +47,7 @@ export function newKeeperSheet(
       ...dangers.hazards.map(({ text }) => alert(text)),
       ...(dangers.law ? [line(dangers.law.text)] : []),
       ...fact('It is', lifeWords(resident, length)),
-      ...fact('Hatched', resident.bornOn === null ? null : fullDayWords(resident.bornOn)),
-      ...fact('Mother', of(resident.motherId)),
-      ...fact('Father', of(resident.fatherId)),
-      ...fact('Batch', resident.batch),
-      ...fact('Came from', resident.source),
-      ...fact('Permit', resident.permit),
+      ...originFacts(resident, kin),
       heading('As it lived here'),
       ...(home ? fact('Box', containerWords(home, length), `soil ${length.long(home.substrateDepthMm)}`) : []),
       ...fact('Warmth', home?.temperatureC === undefined ? null : temperature.long(home.temperatureC)),

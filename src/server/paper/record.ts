@@ -10,6 +10,23 @@ import { alert, block, fact, heading, line, whoLine, type PaperPart, type PaperS
 /** On paper no day is near today: each is written with its year. */
 const NO_DAY = '0001-01-01';
 
+/** Where one comes from, as far as it is known. @param kin what those it may come of are called, by their ids */
+export function originFacts(
+  { bornOn, motherId, fatherId, outOfId, batch, source, permit }: Resident,
+  kin: ReadonlyMap<string, string>,
+): PaperPart[] {
+  const of = (id: string | null) => (id === null ? undefined : kin.get(id));
+  return [
+    ...fact('Hatched', bornOn === null ? null : fullDayWords(bornOn)),
+    ...fact('Mother', of(motherId)),
+    ...fact('Father', of(fatherId)),
+    ...fact('Came out of', of(outOfId)),
+    ...fact('Batch', batch),
+    ...fact('Came from', source),
+    ...fact('Permit', permit),
+  ];
+}
+
 type Left = Parameters<typeof leftWords>[0];
 
 /** Everything that was written about one, the oldest first. */
@@ -22,7 +39,6 @@ export function recordSheet(
   { names, length, paper }: PaperAsked,
 ): PaperSheet {
   const { leftBy, leftOn } = resident;
-  const of = (id: string | null) => (id === null ? undefined : kin.get(id));
   const hazards = dangersOfResident(resident).hazards.map(({ title }) => title);
   const entryPart = (entry: Entry, index: number): PaperPart[] => {
     const sameDay = entries[index - 1]?.on === entry.on;
@@ -44,13 +60,7 @@ export function recordSheet(
       ...fact('As it is now', lifeWords(resident, length)),
       ...fact('Here since', fullDayWords(resident.takenInOn)),
       ...(leftBy !== undefined && leftOn !== undefined ? fact('Left', leftWords({ leftBy, leftOn }, NO_DAY)) : []),
-      ...fact('Hatched', resident.bornOn === null ? null : fullDayWords(resident.bornOn)),
-      ...fact('Mother', of(resident.motherId)),
-      ...fact('Father', of(resident.fatherId)),
-      ...fact('Came out of', of(resident.outOfId)),
-      ...fact('Batch', resident.batch),
-      ...fact('Came from', resident.source),
-      ...fact('Permit', resident.permit),
+      ...originFacts(resident, kin),
       heading('What was written down'),
       ...(entries.length === 0 ? [line('Nothing yet.')] : []),
       ...entries.map((entry, index) => block(...entryPart(entry, index))),

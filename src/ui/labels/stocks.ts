@@ -6,6 +6,12 @@ import { lengthIn } from '../forms/checks';
 /** Sizes of sheets that are typed. */
 export const OWN = 'own';
 
+/** How many labels an own sheet has. */
+export const GRID_FIELDS = [
+  { name: 'columns', label: 'Labels across', most: 20 },
+  { name: 'rows', label: 'Labels down', most: 40 },
+] as const;
+
 /** The measures of an own sheet, as they are typed. */
 export const OWN_FIELDS = [
   { name: 'paperWide', label: 'Paper, width', mm: 210, least: 50, most: 330 },

@@ -1,4 +1,3 @@
-import LinearProgress from '@rneui/themed/dist/LinearProgress';
 import { useState } from 'react';
 import { View } from 'react-native';
 import { call, CallFailed } from '@/client/api';
@@ -14,11 +13,11 @@ import { saveFrom } from '../components/saveFile';
 import { useLoadState } from '../components/LoadState';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
-import { useTheme } from '../components/useStyles';
 import { Body, Heading, Soft, Strong, Title } from '../components/Words';
 import { Button } from '../kit/Button';
 import { Choices } from '../kit/Choices';
 import { ListRow } from '../kit/ListRow';
+import { Progress } from '../kit/Progress';
 import { useFile } from '../kit/useFile';
 import { useConfirm } from '../kit/useConfirm';
 import { Waiting } from '../kit/Waiting';
@@ -58,7 +57,6 @@ const BEGINS_WITHIN_MS = 2000;
 
 /** The house of this moment as a file; a large one takes some seconds, and how far it is shows meanwhile. */
 function SaveHouse() {
-  const { theme } = useTheme();
   const [share, setShare] = useState<number>();
   const save = async () => {
     saveFrom(BACKUP_ADDRESS);
@@ -84,16 +82,7 @@ function SaveHouse() {
         disabled={share !== undefined}
         onPress={() => void save()}
       />
-      {share === undefined ? null : (
-        <LinearProgress
-          value={share}
-          variant="determinate"
-          animation={false}
-          color={theme.colors.good}
-          trackColor={theme.colors.line}
-          aria-label="How far the file is"
-        />
-      )}
+      {share === undefined ? null : <Progress label="How far the file is" share={share} />}
     </>
   );
 }

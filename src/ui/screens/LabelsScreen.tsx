@@ -27,7 +27,7 @@ import { Fold } from '../kit/Fold';
 import { Switch } from '../kit/Switch';
 import { Waiting } from '../kit/Waiting';
 import { LabelPicture } from '../labels/LabelPicture';
-import { fieldOf, OWN, OWN_FIELDS, stockOf, valuesOf, type SheetValues } from '../labels/stocks';
+import { fieldOf, GRID_FIELDS, OWN, OWN_FIELDS, stockOf, valuesOf, type SheetValues } from '../labels/stocks';
 import { space } from '../theme/tokens';
 
 /** Labels for boxes: which ones, on what, and how they will look. */
@@ -133,20 +133,16 @@ function Labels({ board, onPrinted }: { board: LabelBoard; onPrinted: () => void
         />
         {values.stockId === OWN ? (
           <>
-            <FormField
-              control={form.control}
-              name="columns"
-              label="Labels across"
-              check={countCheck}
-              steps={{ least: 1, most: 20 }}
-            />
-            <FormField
-              control={form.control}
-              name="rows"
-              label="Labels down"
-              check={countCheck}
-              steps={{ least: 1, most: 40 }}
-            />
+            {GRID_FIELDS.map(({ name, label, most }) => (
+              <FormField
+                key={name}
+                control={form.control}
+                name={name}
+                label={label}
+                check={countCheck}
+                steps={{ least: 1, most }}
+              />
+            ))}
             {OWN_FIELDS.map(({ name, label, least, most }) => (
               <FormField
                 key={name}

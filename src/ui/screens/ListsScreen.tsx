@@ -1,4 +1,3 @@
-import LinearProgress from '@rneui/themed/dist/LinearProgress';
 import { useEffect, useMemo, useState } from 'react';
 import { View } from 'react-native';
 import { call, CallFailed } from '@/client/api';
@@ -18,7 +17,7 @@ import { useLoadState } from '../components/LoadState';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
 import { StatusMark } from '../components/StatusMark';
-import { makeStyles, useTheme } from '../components/useStyles';
+import { makeStyles } from '../components/useStyles';
 import { Body, Heading, Soft, Strong, Title } from '../components/Words';
 import { Button } from '../kit/Button';
 import { useFile } from '../kit/useFile';
@@ -26,6 +25,7 @@ import { Choices } from '../kit/Choices';
 import { Field } from '../kit/Field';
 import { Fold } from '../kit/Fold';
 import { ListInput } from '../kit/ListInput';
+import { Progress } from '../kit/Progress';
 import { space, stroke } from '../theme/tokens';
 
 const ORDERS = [
@@ -107,7 +107,6 @@ interface MappedProps {
 /** One list: which column is what, what becomes of each row, and then all of it. */
 function MappedList({ kind, table, name, head, onDone }: MappedProps) {
   const styles = useStyles();
-  const { theme } = useTheme();
   const { unit } = useLength();
   const known = useKnownNames();
   const show = useLog((log) => log.show);
@@ -211,14 +210,7 @@ function MappedList({ kind, table, name, head, onDone }: MappedProps) {
         {progress === undefined ? null : (
           <>
             <Body role="status">{`${rowsWords(kind, rows.length)} are held against the house and written down.`}</Body>
-            <LinearProgress
-              value={progress}
-              variant="determinate"
-              animation={false}
-              color={theme.colors.good}
-              trackColor={theme.colors.line}
-              aria-label="How far it has come"
-            />
+            <Progress label="How far it has come" share={progress} />
           </>
         )}
         <Heading>What becomes of each row</Heading>
