@@ -5,6 +5,7 @@ export const TABLES = [
   'shelves',
   'rooms',
   'entries',
+  'probes',
   'readings',
   'store',
   'keepers',

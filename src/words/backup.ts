@@ -37,6 +37,7 @@ export const tableWords: Record<TableName, { title: string; holds: string }> = {
   plans: { title: 'plans', holds: 'The work of the next 90 days, day by day, levelled' },
   schools: { title: 'schools', holds: 'Which way of keeping was chosen, for what' },
   entries: { title: 'log', holds: 'Every entry, one row each, with what was measured' },
+  probes: { title: 'probes', holds: 'What they are called, and where they hang' },
   readings: { title: 'readings', holds: 'Probes and scales: temperature, humidity, weight' },
   store: { title: 'store', holds: 'What was bought, used and counted' },
   keepers: { title: 'keepers', holds: 'Walk hours and busy days' },

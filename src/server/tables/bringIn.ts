@@ -1,6 +1,8 @@
 import type { TablesBroughtIn } from '@/contract/tables';
 import type { EntryToKeep } from '@/contract/storedEntries';
 import { fieldMessages, type FieldMessage } from '@/contract/errors';
+import { groupBy } from '@/core/groupBy';
+import { HOUR_MS } from '@/core/readings/reading';
 import { pauses } from '../house/inTurn';
 import { Problem } from '../http/problem';
 import { insertAbsence } from '../storage/absences';
@@ -8,6 +10,8 @@ import { FOREIGN_KEY_VIOLATION, sqlState, UNIQUE_VIOLATION, type Database, type 
 import { insertEntries } from '../storage/entries';
 import { insertHome, updateFactors } from '../storage/homes';
 import { insertKeeper, writeBusyDays } from '../storage/keepers';
+import { insertProbe } from '../storage/probes';
+import { insertReadings, refreshHours } from '../storage/readings';
 import { insertResident, writeForbidden, writePlants } from '../storage/residents';
 import { insertRoom, updateRoomAir } from '../storage/rooms';
 import { writeChoice } from '../storage/schools';
@@ -19,6 +23,7 @@ import { rowIn, TABLES_IN, type Cells, type RowIn, type TableIn } from './rowsIn
 const MOST_TOLD = 50;
 /** No statement holds the embedded database for long. */
 const AT_ONCE = 50;
+const READINGS_AT_ONCE = 500;
 
 /**
  * Writes tables as they came out of a house, all of them or nothing. What is derived in them (how large somebody is now) is not
@@ -85,7 +90,7 @@ async function asRefusal(table: TableIn, index: number, work: () => Promise<unkn
 
 type Writers = { [Name in TableIn]: (queries: Queries, row: RowIn<Name>, today: string) => Promise<unknown> };
 
-const WRITERS: Omit<Writers, 'entries'> = {
+const WRITERS: Omit<Writers, 'entries' | 'readings'> = {
   rooms: async (queries, { id, name, air }, today) => {
     await insertRoom(queries, { id, name });
     if (air) await updateRoomAir(queries, id, air, today);
@@ -101,6 +106,8 @@ const WRITERS: Omit<Writers, 'entries'> = {
     if (plants) await writePlants(queries, resident.id, plants);
     if (Object.keys(forbidden).length > 0) await writeForbidden(queries, resident.id, forbidden);
   },
+  // Of a device the token is shown once, where it was made: it is given a new one here.
+  probes: (queries, probe) => insertProbe(queries, { ...probe, tokenSha256: null }),
   store: (queries, entry) => insertStockEntry(queries, entry),
   keepers: async (queries, { busyDays, ...keeper }) => {
     await insertKeeper(queries, keeper);
@@ -125,9 +132,41 @@ async function writeTable(
     }
     return;
   }
+  if (name === 'readings') return writeReadings(queries, rows as RowIn<'readings'>[], pause);
   const write = WRITERS[name] as (queries: Queries, row: RowIn<TableIn>, today: string) => Promise<unknown>;
   for (const [index, row] of rows.entries()) {
     await asRefusal(name, index, () => write(queries, row, today));
     await pause();
+  }
+}
+
+/** Hours are worked out of so many days of readings at a time. */
+const DAYS_AT_ONCE = 30;
+const DAY_MS = 24 * HOUR_MS;
+
+/** Readings probe by probe, and the hours and weeks that are made of them. */
+async function writeReadings(
+  queries: Queries,
+  rows: readonly RowIn<'readings'>[],
+  pause: ReturnType<typeof pauses>,
+): Promise<void> {
+  for (const [probeId, own] of groupBy(rows, (row) => row.probeId)) {
+    const readings = own.map(({ at: instant, probeId: _probeId, ...reading }) => ({
+      ...reading,
+      at: Date.parse(instant),
+    }));
+    for (let from = 0; from < readings.length; from += READINGS_AT_ONCE) {
+      const some = readings.slice(from, from + READINGS_AT_ONCE) as Parameters<typeof insertReadings>[2];
+      await asRefusal('readings', rows.indexOf(own[from] as RowIn<'readings'>), () =>
+        insertReadings(queries, probeId, some),
+      );
+      await pause();
+    }
+    const last = readings.reduce((latest, { at: ms }) => Math.max(latest, ms), 0);
+    const first = readings.reduce((earliest, { at: ms }) => Math.min(earliest, ms), last);
+    for (let from = first; from <= last; from += DAYS_AT_ONCE * DAY_MS) {
+      await refreshHours(queries, probeId, from, Math.min(last, from + DAYS_AT_ONCE * DAY_MS));
+      await pause();
+    }
   }
 }

@@ -9,7 +9,7 @@ import type { Database } from '../storage/database';
 import { seedDemo } from '../demo';
 import { fixedClock, startServer, TODAY, type TestServer } from '../testing/server';
 
-const SAME = TABLES.filter((name) => name !== 'readings' && name !== 'plans');
+const SAME = TABLES.filter((name) => name !== 'plans');
 
 async function zipOf(files: Record<string, string>): Promise<Uint8Array> {
   const zip = new ZipFile();

@@ -1,6 +1,8 @@
 import { z } from 'zod';
 import { factors, roomAir } from '@/contract/climate';
-import { day, id, line, profileId, scientificName } from '@/contract/primitives';
+import { day, id, instant, line, profileId, scientificName } from '@/contract/primitives';
+import { PROBE_KINDS, PROBE_PLACES } from '@/contract/readings';
+import { MARKS } from '@/core/readings/reading';
 import { newHome, resident as residentShape, shelf as shelfShape } from '@/contract/records';
 import { schoolChoice, stockEntry } from '@/contract/store';
 import { dataShape, entry as entryShape, ENTRY_KINDS, type EntryKind } from '@/contract/storedEntries';
@@ -9,13 +11,15 @@ import type { TableName } from '@/contract/tables';
 /** The cells of a row by the names of their columns, as text; empty where there are none. */
 export type Cells = Readonly<Record<string, string>>;
 
-/** Tables that are brought in, in the order in which each rests on those before it. Readings come by the page of their probe. */
+/** Tables that are brought in, in the order in which each rests on those before it. */
 export const TABLES_IN = [
   'rooms',
   'shelves',
   'homes',
   'residents',
   'entries',
+  'probes',
+  'readings',
   'store',
   'keepers',
   'absences',
@@ -63,6 +67,18 @@ export const ROWS_IN = {
     forbidden: z.record(z.string(), z.string()),
   }),
   entries: entryShape,
+  probes: z.strictObject({
+    ...{ id, name: line('what the probe is called', 60), kind: z.enum(PROBE_KINDS), place: z.enum(PROBE_PLACES) },
+    ...{ homeId: id.nullable(), roomId: id.nullable(), addedAt: instant },
+  }),
+  readings: z.strictObject({
+    ...{ probeId: id, at: instant, mark: z.enum(MARKS).nullable() },
+    ...{
+      temperatureC: z.number().optional(),
+      relativeHumidityPct: z.number().optional(),
+      massG: z.number().optional(),
+    },
+  }),
   store: stockEntry.omit({ undoneAt: true }),
   keepers: z.strictObject({
     ...{ id, name: line('the name of the keeper', 60), walkAt: z.string(), zone: z.string() },
@@ -110,6 +126,15 @@ const ASKED: Record<TableIn, (cells: Cells) => unknown> = {
     ...nullable(cells, 'residentId', 'homeId', 'keeper', 'note'),
     data: dataIn(cells),
     undoneAt: null,
+  }),
+  probes: (cells) => ({
+    ...given(cells, 'id', 'name', 'kind', 'place', 'addedAt'),
+    ...nullable(cells, 'homeId', 'roomId'),
+  }),
+  readings: (cells) => ({
+    ...given(cells, 'probeId', 'at'),
+    ...numbers(cells, 'temperatureC', 'relativeHumidityPct', 'massG'),
+    mark: textIn(cells, 'doubt'),
   }),
   store: (cells) => ({
     ...given(cells, 'id', 'on', 'at', 'item', 'kind'),

@@ -46,6 +46,7 @@ describe('tables of what is kept', () => {
           keepers: 'SELECT count(*)::int AS count FROM keeper',
           absences: 'SELECT count(*)::int AS count FROM absence',
           rooms: 'SELECT count(*)::int AS count FROM room',
+          probes: 'SELECT count(*)::int AS count FROM probe',
           schools: 'SELECT count(*)::int AS count FROM school_choice',
           // Worked out, and written nowhere.
           plans: `SELECT ${rows.length}::int AS count`,

@@ -1,5 +1,6 @@
 import type { AbsenceFacts } from '@/contract/plan';
 import type { Keeper } from '@/contract/keepers';
+import type { Probe } from '@/contract/readings';
 import type { SchoolChoice, StockEntry } from '@/contract/store';
 import type { Resident, Shelf } from '@/contract/records';
 import type { TableName } from '@/contract/tables';
@@ -12,6 +13,7 @@ import type { Deps } from '../resources/deps';
 import { listKeepers } from '../storage/keepers';
 import { listAbsences } from '../storage/absences';
 import { listGone } from '../storage/residents';
+import { listProbes } from '../storage/probes';
 import { listRooms, type RoomRow } from '../storage/rooms';
 import { listChoices } from '../storage/schools';
 import { listShelves } from '../storage/shelves';
@@ -60,6 +62,8 @@ export async function tableOut(deps: Deps, name: TableName, { ids, ...filter }: 
       return asTable(SCHOOL_COLUMNS, await listChoices(database));
     case 'entries':
       return asTable(entryColumns(), entryRows(database, filter));
+    case 'probes':
+      return asTable(PROBE_COLUMNS, await listProbes(database));
     case 'readings':
       return asTable(READING_COLUMNS, readingRows(deps));
     case 'store':
@@ -241,7 +245,18 @@ function homeColumns(shelves: ReadonlyMap<string, Shelf>): ColumnOut<HomeRow>[] 
   ];
 }
 
+const PROBE_COLUMNS: ColumnOut<Probe>[] = [
+  text('id', ({ id }) => id),
+  text('name', ({ name }) => name),
+  text('kind', ({ kind }) => kind),
+  text('place', ({ place }) => place),
+  text('homeId', ({ homeId }) => homeId),
+  text('roomId', ({ roomId }) => roomId),
+  text('addedAt', ({ addedAt }) => addedAt),
+];
+
 interface ReadingOut {
+  probe_id: string;
   at: string;
   probe: string;
   place: string;
@@ -256,6 +271,7 @@ interface ReadingOut {
 
 const READING_COLUMNS: ColumnOut<ReadingOut>[] = [
   text('at', ({ at }) => at),
+  text('probeId', ({ probe_id }) => probe_id),
   text('probe', ({ probe }) => probe),
   text('place', ({ place }) => place),
   text('box', ({ box }) => box),
@@ -272,7 +288,7 @@ async function* readingRows({ database }: Deps): AsyncGenerator<ReadingOut[]> {
     let after = '0001-01-01T00:00:00.000Z';
     for (;;) {
       const rows = await database.query<ReadingOut>(
-        `SELECT r.at, p.name AS probe, p.place, h.code AS box, m.name AS room, r.temperature_c, r.relative_humidity_pct,
+        `SELECT r.probe_id, r.at, p.name AS probe, p.place, h.code AS box, m.name AS room, r.temperature_c, r.relative_humidity_pct,
            r.mass_g, r.mark
          FROM reading r JOIN probe p ON p.id = r.probe_id
            LEFT JOIN home h ON h.id = p.home_id LEFT JOIN room m ON m.id = p.room_id

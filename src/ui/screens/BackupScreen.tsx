@@ -166,8 +166,8 @@ function TablesIn() {
         onPress={choose}
       />
       <Soft>
-        Into an empty house it makes the same house again, without photos and readings: those go with a backup. A list
-        of your own is brought in under Residents.
+        Into an empty house it makes the same house again, without photos: those go with a backup. A list of your own is
+        brought in under Residents.
       </Soft>
       {said ? (
         said.isProblem ? (
