@@ -410,4 +410,11 @@ export const PLACES: { name: string; open: (page: Page) => Promise<void> }[] = [
       await expect(page.getByText(/^Line 3/)).toBeVisible();
     },
   },
+  {
+    name: 'an address where nothing is',
+    open: async (page) => {
+      await page.goto('/labels/of/yesterday');
+      await expect(page.getByText('No such page')).toBeVisible();
+    },
+  },
 ];

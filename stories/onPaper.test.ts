@@ -52,6 +52,24 @@ describe('On paper', () => {
     expect(card).toMatch(/\d F/);
   });
 
+  it('a page for the new keeper says of its first food what the program says, and nothing of hunting to those that eat leaves', async () => {
+    const house = await emptyHouse('2026-03-14');
+    await house.box('A1', 'flat-2', { soilMm: 40 });
+    await house.box('A2', 'tall-3');
+    const spider = await house.takeIn('Grammostola pulchra', 'A1', { stage: 'juvenile', legSpanMm: 60 });
+    const leafEater = await house.takeIn('Carausius morosus', 'A2', { stage: 'nymph', bodyLengthMm: 30 });
+    const pageOf = async ({ id }: { id: string }) =>
+      (await readPaper(house, 'new-keeper', `?resident=${id}`)).join(' ');
+    const { profiles } = (await house.get('/api/profiles')).body;
+    const settles = profiles.find(({ id }: { id: string }) => id === spider.profile).feeding.settleDays.value;
+    expect(await pageOf(spider)).toContain(`First food ${settles} day`);
+    expect(await pageOf(leafEater)).not.toContain('First food');
+    expect(await pageOf(leafEater)).toContain('about to moult');
+    await house.box('A3', 'flat-1', { soilMm: 40 });
+    const snail = await house.takeIn('Cornu aspersum', 'A3', { stage: 'adult', bodyLengthMm: 30 });
+    expect(await pageOf(snail)).not.toContain('about to moult');
+  });
+
   it('what is asked for wrongly is refused, naming the field', async () => {
     const house = await emptyHouse('2026-03-14');
     const refused = async (path: string) => (await house.get(`/api/paper/${path}`)).body.error;

@@ -57,6 +57,36 @@ describe('A life that goes from house to house', () => {
     expect(await next.silent(resident)).toEqual([]);
   });
 
+  it('keeps the kind that it was kept as, also under a name that nobody here knows', async () => {
+    const first = await emptyHouse('2026-03-14');
+    await first.box('A1', 'flat-2', { soilMm: 50 });
+    const facts = { stage: 'juvenile', legSpanMm: 40, profile: 'burrowing-tarantula' };
+    const one = await first.takeIn('Nullabora ignota', 'A1', facts);
+    const { life } = { life: first.granted(await first.get(`/api/residents/${one.id}/life`)) };
+    const next = await emptyHouse('2026-03-20');
+    const box = await next.box('N1', 'flat-2', { soilMm: 50 });
+    const { resident } = next.granted(await next.post('/api/lives', { life, homeId: box.id }), 201);
+    expect(resident.profile).toBe('burrowing-tarantula');
+  });
+
+  it('goes on where a forebear was of a kind that its house had made for itself', async () => {
+    const { life, mother } = await lifeOfOne(await emptyHouse('2026-03-14'));
+    const next = await emptyHouse('2026-03-20');
+    const box = await next.box('N1', 'flat-2', { soilMm: 50 });
+    const grandmother = {
+      ...life.forebears[0],
+      id: '11111111-1111-4111-8111-111111111111',
+      profile: 'kind-of-their-own',
+    };
+    const forebears = [{ ...life.forebears[0], motherId: grandmother.id }, grandmother];
+    const { resident } = next.granted(
+      await next.post('/api/lives', { life: { ...life, forebears }, homeId: box.id }),
+      201,
+    );
+    const line = (await next.get(`/api/residents/${resident.id}/lineage`)).body.forebears;
+    expect(line.map(({ id }: { id: string }) => id)).toEqual([mother.id, grandmother.id]);
+  });
+
   it('that is not this file, or makes no sense, is refused whole', async () => {
     const { life } = await lifeOfOne(await emptyHouse('2026-03-14'));
     const next = await emptyHouse('2026-03-20');
@@ -73,6 +103,7 @@ describe('A life that goes from house to house', () => {
     expect((await refused({ resident: { ...life.resident, scientificName: 'nobody' } })).path).toContain(
       'scientificName',
     );
+    expect((await refused({ resident: { ...life.resident, kind: 'no-such-kind' } })).path).toBe('profile');
     const born = { ...life.resident, bornOn: '2025-12-01' };
     expect((await refused({ resident: born })).path).toContain('2024');
   });

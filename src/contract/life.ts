@@ -6,6 +6,9 @@ import { entry } from './storedEntries';
 /** What stands at the head of a file with the life of one animal. */
 export const LIFE_FORMAT = 'verdant-burrow-life';
 
+/** As much as a file may tell: decades of a colony that is fed daily. */
+export const MOST_LIFE_ENTRIES = 20_000;
+
 /** One of whom it comes, as far as its house knew. */
 export const forebear = z.strictObject({
   ...{ id, scientificName, profile: profileId, sex, form: resident.shape.form },
@@ -18,7 +21,7 @@ export const forebear = z.strictObject({
 export type Forebear = z.infer<typeof forebear>;
 
 const whose = resident.pick({
-  ...{ id: true, scientificName: true, called: true, commonName: true, stage: true, sex: true, form: true },
+  ...{ id: true, scientificName: true, kind: true, called: true, commonName: true, stage: true, sex: true, form: true },
   ...{ legSpanMm: true, bodyLengthMm: true, carapaceWidthMm: true, massG: true, headCount: true, instar: true },
   ...{ bornOn: true, batch: true, source: true, permit: true, grownMm: true },
   ...{ motherId: true, fatherId: true, outOfId: true },
@@ -33,7 +36,7 @@ export const life = z
     on: day,
     resident: whose,
     forebears: z.array(forebear).max(500, { error: 'At most 500 forebears.' }),
-    entries: z.array(entry).max(20_000, { error: 'At most 20,000 entries.' }),
+    entries: z.array(entry).max(MOST_LIFE_ENTRIES, { error: `At most ${MOST_LIFE_ENTRIES} entries.` }),
   })
   .meta({ id: 'Life' });
 export type Life = z.infer<typeof life>;

@@ -1,9 +1,9 @@
-/** The tables that what is kept goes out as. */
-export const TABLES = [
-  'residents',
-  'homes',
-  'shelves',
+/** The tables of what is kept: brought in again, each rests on those before it. */
+export const TABLES_IN = [
   'rooms',
+  'shelves',
+  'homes',
+  'residents',
   'entries',
   'probes',
   'readings',
@@ -11,8 +11,11 @@ export const TABLES = [
   'keepers',
   'absences',
   'schools',
-  'plans',
 ] as const;
+export type TableIn = (typeof TABLES_IN)[number];
+
+/** The tables that go out: what is kept, and what is worked out of it. */
+export const TABLES = [...TABLES_IN, 'plans'] as const;
 export type TableName = (typeof TABLES)[number];
 
 /** All tables at once, and where they are brought in again. */
@@ -22,7 +25,7 @@ export const TABLES_ADDRESS = '/api/tables';
 export const DARWIN_CORE_ADDRESS = '/api/darwin-core';
 
 /** What came in of each table. */
-export type TablesBroughtIn = Partial<Record<TableName, number>>;
+export type TablesBroughtIn = Partial<Record<TableIn, number>>;
 
 /** An address holds so many ids. */
 export const MOST_IDS = 300;

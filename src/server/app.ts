@@ -106,19 +106,20 @@ export function createApp(options: AppOptions): Express {
   const backups = backupRoutes(options, options.backups, events.tellWritten);
   app.get('/api/backup', backups.download);
   app.get('/api/backups/:name', backups.kept);
-  app.post('/api/restore', backups.bringIn);
+  const isWritable = refuseWhenFull(options);
+  app.post('/api/restore', isWritable, backups.bringIn);
   app.get('/api/tables', tablesOutRoute(options));
+  app.post('/api/tables', isWritable, tablesInRoute(options, events.tellWritten));
   app.get('/api/darwin-core', darwinCoreRoute(options));
-  app.post('/api/tables', tablesInRoute(options, events.tellWritten));
   // A list of 10,000 rows is larger than anything else that is sent.
   app.use('/api/lists', jsonOnly, express.json({ limit: '8mb', strict: false }));
   // A photo in full size.
   app.use(/^\/api\/residents\/[^/]+\/photos$/, jsonOnly, express.json({ limit: '16mb', strict: false }));
-  // The ids of every box of a large house.
   // A life of decades.
   app.use('/api/lives', jsonOnly, express.json({ limit: '16mb', strict: false }));
+  // The ids of every box of a large house.
   app.use('/api/label-prints', jsonOnly, express.json({ limit: '2mb', strict: false }));
-  app.use('/api', jsonOnly, express.json({ limit: '1mb', strict: false }), refuseWhenFull(options));
+  app.use('/api', jsonOnly, express.json({ limit: '1mb', strict: false }), isWritable);
   app.get('/api/events', events.stream);
   app.use('/api', events.watch, compression());
   app.get('/api/homes/:id/photo', photoRoute(options, readPhoto));

@@ -1,4 +1,4 @@
-import { addDays, daysBetween, latestDay, type Day } from '@/core/measure/day';
+import { addDays, daysBetween, earliestDay, latestDay, type Day } from '@/core/measure/day';
 
 /** From a day on it lives in a home. */
 export interface Stay {
@@ -40,8 +40,8 @@ export function warmthBetween({ stays, warmth }: Lived, from: Day, to: Day): num
     const next = addDays(monday, WEEK_DAYS);
     for (let at = 0; at < stays.length; at += 1) {
       const stay = stays[at] as Stay;
-      const begins = latestDay(stay.from, latestDay(from, monday));
-      const ends = earliest(stays[at + 1]?.from ?? to, earliest(to, next));
+      const begins = latestDay(stay.from, from, monday);
+      const ends = earliestDay(stays[at + 1]?.from ?? to, to, next);
       if (begins >= ends) continue;
       const temperatureC = warmth(stay.homeId, monday);
       if (temperatureC === undefined) continue;
@@ -53,8 +53,6 @@ export function warmthBetween({ stays, warmth }: Lived, from: Day, to: Day): num
   if (known === 0 || known < COVERS_SHARE * daysBetween(from, to)) return undefined;
   return Math.round((10 * sum) / known) / 10;
 }
-
-const earliest = (a: Day, b: Day): Day => (a < b ? a : b);
 
 /** Moults, oldest first, each with how warm the interval was that ended with it, as far as that is known. */
 export function asLived<Moult extends { on: Day }>(

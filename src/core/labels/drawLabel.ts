@@ -57,14 +57,18 @@ export const SMALLEST_TYPE_MM = 1.76;
 /** Larger type says no more. mm, chosen here */
 const LARGEST_TYPE_MM = 4;
 const STEP_MM = 0.08;
-/** From baseline to baseline, and from the top of a row to its baseline, in ems. */
+/** From baseline to baseline, and from the top of a row to its baseline. In ems, by eye: close lines that do not touch */
 const LEADING = 1.22;
 const ASCENT = 0.95;
-/** The code of the box is read from a step away. In ems of the other rows */
+/** Left free along the edge, of the height of the label: printers are off by a millimetre. mm, chosen here */
+const EDGE_SHARE = 0.06;
+const [NARROWEST_EDGE_MM, WIDEST_EDGE_MM] = [1.3, 2.5];
+/** The code of the box is read from a step away. In ems of the other rows, chosen here */
 const CODE_EMS = 1.5;
 /** The smallest square that a phone reads from a hand's breadth with an address in it, and the largest that is of use. mm, from memory */
 const SMALLEST_CODE_MM = 12;
 const LARGEST_CODE_MM = 24;
+/** The words keep the rest of the width. Chosen here */
 const LARGEST_SHARE = 0.4;
 
 /** The smallest label that holds its code and one row of type beside it. mm */
@@ -93,7 +97,7 @@ export function drawLabel(
   { widthMm, heightMm }: { widthMm: number; heightMm: number },
   widthOf: WidthOf,
 ): DrawnLabel {
-  const edgeMm = Math.min(2.5, Math.max(1.3, 0.06 * heightMm));
+  const edgeMm = Math.min(WIDEST_EDGE_MM, Math.max(NARROWEST_EDGE_MM, EDGE_SHARE * heightMm));
   const most = Math.min(heightMm - 2 * edgeMm, LARGEST_SHARE * widthMm, LARGEST_CODE_MM);
   const codeMm = Math.max(SMALLEST_CODE_MM, most);
   const code = { xMm: widthMm - edgeMm - codeMm, yMm: (heightMm - codeMm) / 2, sizeMm: codeMm };
@@ -113,7 +117,7 @@ export function drawLabel(
       const baseMm = yMm + ASCENT * emMm;
       let xMm = edgeMm;
       if (row.isWarning) {
-        warning ??= { xMm, yMm: baseMm - 0.82 * emMm, sizeMm: emMm };
+        warning ??= { xMm, yMm: baseMm - WARNING_HIGH * emMm, sizeMm: emMm };
         xMm += WARNING_EMS * emMm;
       }
       for (const { text, font } of row.pieces) {
@@ -127,8 +131,9 @@ export function drawLabel(
   }
 }
 
-/** The triangle, and the room behind it. In ems */
+/** The triangle, and the room behind it; how high it stands over the baseline: as high as a capital. In ems, by eye */
 const WARNING_EMS = 1.25;
+const WARNING_HIGH = 0.82;
 
 const heightOf = (rows: readonly Row[]) => rows.reduce((sum, { ems }) => sum + ems * LEADING, 0);
 
@@ -160,12 +165,11 @@ function largest(words: LabelWords, room: Room, widthOf: WidthOf): { rows: Row[]
 function cut(words: LabelWords, room: Room, widthOf: WidthOf): { rows: Row[]; sizeMm: number } {
   const sizeMm = SMALLEST_TYPE_MM;
   const ems = room.widthMm / sizeMm;
-  const [first, ...rest] = [
+  const rows = [
     ...titleRows(words, Infinity, widthOf),
     ...wrapped(namePieces(words), Infinity, widthOf).map(plain),
     ...dangerRows(words, Infinity, widthOf),
   ];
-  const rows = first ? [first, ...rest] : rest;
   return { rows: rows.map((row) => shortened(row, ems / row.ems, widthOf)), sizeMm };
 }
 

@@ -31,7 +31,8 @@ export interface LabelPlace {
   yMm: number;
 }
 
-/** Grids are told in tenths of a millimetre: so much beyond the paper is rounding. mm */
+/** Grids are told in tenths of a millimetre: so much in one step, and in all of a sheet, is rounding. mm, chosen here */
+const STEP_ROUNDING_MM = 0.05;
 const ROUNDING_MM = 0.5;
 
 /**
@@ -74,7 +75,7 @@ function requireGrid({ paper, columns, rows, widthMm, heightMm, leftMm, topMm, a
           },
         ];
   const apart = (path: string, stepMm: number, sizeMm: number, several: boolean): FieldProblem[] =>
-    !several || stepMm >= sizeMm - 0.05
+    !several || stepMm >= sizeMm - STEP_ROUNDING_MM
       ? []
       : [{ path, message: `Must be at least the size of a label, ${tenths(sizeMm)} mm; got ${tenths(stepMm)} mm.` }];
   const problems = [

@@ -17,11 +17,10 @@ export interface Specimen {
   fatherId: string | null;
 }
 
-export const LIFE_EVENTS = ['birth', 'arrival', 'death', 'departure'] as const;
 /** What happened to one: it hatched, came, died or left. */
 export interface LifeEvent {
   id: string;
-  kind: (typeof LIFE_EVENTS)[number];
+  kind: 'birth' | 'arrival' | 'death' | 'departure';
   organismId: string;
   on: Day;
   by: string | null;
@@ -47,9 +46,9 @@ export interface ArchiveTable {
 }
 
 const DWC = 'http://rs.tdwg.org/dwc/terms/';
-export const EVENT_TYPE = `${DWC}Event`;
-export const OCCURRENCE_TYPE = `${DWC}Occurrence`;
-export const MEASUREMENT_TYPE = `${DWC}MeasurementOrFact`;
+const EVENT_TYPE = `${DWC}Event`;
+const OCCURRENCE_TYPE = `${DWC}Occurrence`;
+const MEASUREMENT_TYPE = `${DWC}MeasurementOrFact`;
 const UNITS: Record<Measured['what'], string> = {
   ...{ 'leg span': 'mm', 'body length': 'mm', 'carapace width': 'mm', mass: 'g' },
   ...{ instar: '', 'head count': 'individuals' },
@@ -122,7 +121,7 @@ function occurrenceOf({ id, kind, by, count }: LifeEvent, specimen: Specimen): s
   const remarks = [source === null ? '' : `from ${source}`, permit === null ? '' : `permit ${permit}`];
   return [
     ...[urn(id), `${urn(id)}:occurrence`, 'LivingSpecimen', 'present', urn(specimen.id), called ?? '', box ?? ''],
-    ...[scientificName, author?.replace(/^\((.*)\)$/, '($1)') ?? '', genus, isNamed ? epithet : ''],
+    ...[scientificName, author ?? '', genus, isNamed ? epithet : ''],
     ...[
       rank === 'subspecies' ? infra : '',
       rank,

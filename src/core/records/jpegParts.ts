@@ -1,6 +1,8 @@
 /** Marks of a JPEG file. @source ITU-T T.81, table B.1; where cameras write what, from memory */
 const START = 0xd8;
+const END = 0xd9;
 const SCAN = 0xda;
+const RESTART = 0xd0;
 const APP0 = 0xe0;
 const APP1 = 0xe1;
 const APP2 = 0xe2;
@@ -12,34 +14,66 @@ const KEPT = [APP0, APP2, APP14];
 
 const EXIF = [0x45, 0x78, 0x69, 0x66, 0, 0];
 const ORIENTATION = 0x0112;
+const UPRIGHT = 1;
+
+/** A part of a file: its mark, what it holds, and where it lies. */
+interface Part {
+  mark: number;
+  body: Uint8Array;
+  from: number;
+  to: number;
+}
 
 /**
- * A JPEG without what a camera wrote into it beside the picture: where and when it was taken, by which device, and the small
- * picture inside. Which way up it is held stays. The picture itself is not touched.
- * @returns the same bytes where the file is none, or is cut off within its head: whoever reads it says so
+ * The parts of a JPEG up to its end, the picture itself in one of them with the head before it. What lies behind the end is none.
+ * @returns null where it is none, or is cut off
+ * @source ITU-T T.81, B.1.1 (marks, filling) and B.2 (order). From memory
+ */
+function partsOf(jpeg: Uint8Array): Part[] | null {
+  if (jpeg[0] !== 0xff || jpeg[1] !== START) return null;
+  const parts: Part[] = [];
+  for (let at = 2; ;) {
+    const from = at;
+    while (jpeg[at] === 0xff && jpeg[at + 1] === 0xff) at += 1;
+    const mark = jpeg[at + 1];
+    if (jpeg[at] !== 0xff || mark === undefined) return null;
+    if (mark === END) return [...parts, { mark, body: jpeg.subarray(at, at), from, to: at + 2 }];
+    let to = at + 2 + ((jpeg[at + 2] ?? 0) << 8) + (jpeg[at + 3] ?? 0);
+    if (to <= at + 3 || to > jpeg.length) return null;
+    const body = jpeg.subarray(at + 4, to);
+    // The picture runs on behind its head up to the next mark.
+    if (mark === SCAN) while (to < jpeg.length && !isMark(jpeg, to)) to += 1;
+    parts.push({ mark, body, from, to });
+    at = to;
+  }
+}
+
+/** Within a picture 0xff stands for itself where 0 follows, and before the marks from which reading can begin anew. */
+function isMark(jpeg: Uint8Array, at: number): boolean {
+  const next = jpeg[at + 1] ?? 0;
+  return jpeg[at] === 0xff && next !== 0 && next !== 0xff && (next < RESTART || next > RESTART + 7);
+}
+
+/**
+ * A JPEG without what a camera wrote into it beside the picture: where and when it was taken, by which device, the small picture
+ * inside, and whatever stands behind it. Which way up it is held stays. The picture itself is not touched.
+ * @returns the same bytes where the file is none, or is cut off: whoever reads it says so
  * @source Exif 2.3, 4.5 and 4.6.4 (orientation). From memory
  */
 export function withoutMetadata(jpeg: Uint8Array): Uint8Array {
-  if (jpeg[0] !== 0xff || jpeg[1] !== START) return jpeg;
-  const parts: Uint8Array[] = [jpeg.subarray(0, 2)];
-  let turned = 1;
-  let at = 2;
-  for (;;) {
-    const mark = jpeg[at + 1];
-    if (jpeg[at] !== 0xff || mark === undefined) return jpeg;
-    if (mark === SCAN) break;
-    const end = at + 2 + ((jpeg[at + 2] ?? 0) << 8) + (jpeg[at + 3] ?? 0);
-    if (end <= at + 3 || end > jpeg.length) return jpeg;
-    const isTold = (mark >= APP0 && mark <= APP15) || mark === COMMENT;
-    if (mark === APP1) turned = orientationIn(jpeg.subarray(at + 4, end)) ?? turned;
-    if (!isTold || KEPT.includes(mark)) parts.push(jpeg.subarray(at, end));
-    at = end;
-  }
-  if (turned !== 1) parts.splice(1, 0, orientationPart(turned));
-  parts.push(jpeg.subarray(at));
-  const all = new Uint8Array(parts.reduce((sum, { length }) => sum + length, 0));
+  const parts = partsOf(jpeg);
+  if (!parts) return jpeg;
+  const turned = turnedBy(parts);
+  const isTold = (mark: number) => (mark >= APP0 && mark <= APP15) || mark === COMMENT;
+  const kept = parts.filter(({ mark }) => !isTold(mark) || KEPT.includes(mark));
+  const bytes = [
+    jpeg.subarray(0, 2),
+    ...(turned === UPRIGHT ? [] : [orientationPart(turned)]),
+    ...kept.map(({ from, to }) => jpeg.subarray(from, to)),
+  ];
+  const all = new Uint8Array(bytes.reduce((sum, { length }) => sum + length, 0));
   let put = 0;
-  for (const part of parts) {
+  for (const part of bytes) {
     all.set(part, put);
     put += part.length;
   }
@@ -47,15 +81,11 @@ export function withoutMetadata(jpeg: Uint8Array): Uint8Array {
 }
 
 /** Which way up a JPEG is held, from 1 (as it is) to 8. */
-export function orientationOf(jpeg: Uint8Array): number {
-  for (let at = 2; jpeg[at] === 0xff && jpeg[at + 1] !== SCAN;) {
-    const end = at + 2 + ((jpeg[at + 2] ?? 0) << 8) + (jpeg[at + 3] ?? 0);
-    if (end <= at + 3 || end > jpeg.length) return 1;
-    const found = jpeg[at + 1] === APP1 ? orientationIn(jpeg.subarray(at + 4, end)) : undefined;
-    if (found !== undefined) return found;
-    at = end;
-  }
-  return 1;
+export const orientationOf = (jpeg: Uint8Array): number => turnedBy(partsOf(jpeg) ?? []);
+
+function turnedBy(parts: readonly Part[]): number {
+  const told = parts.flatMap(({ mark, body }) => (mark === APP1 ? (orientationIn(body) ?? []) : []));
+  return told.at(-1) ?? UPRIGHT;
 }
 
 function orientationIn(exif: Uint8Array): number | undefined {

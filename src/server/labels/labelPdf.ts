@@ -1,6 +1,7 @@
 import { deflateSync } from 'node:zlib';
 import { PDFDocument, PDFName, type PDFPage, type PDFRef } from 'pdf-lib';
 import { drawLabel, type DrawnLabel, type DrawnSquare, type LabelFont, type LabelWords } from '@/core/labels/drawLabel';
+import { warningStrokes, type Strokes } from '@/core/labels/warningStrokes';
 import { labelPlaces, labelsPerPage, type LabelPlace, type LabelStock } from '@/core/labels/stock';
 import { fontsIn, widthOnPaper } from '../paper/fonts';
 import { squaresOf, type Squares } from './squares';
@@ -74,7 +75,7 @@ function packed(document: PDFDocument, bytes: Uint8Array, facts: Record<string, 
 }
 
 /**
- * Writes labels in the operators of PDF itself: `drawText` and `drawRectangle` take four times as long for thousands.
+ * Writes labels in the operators of PDF itself, each text laid out by its font once: `drawText` does so each time it is met.
  * @source ISO 32000-1, 8.4 (graphics state), 8.5 (paths), 8.9 (images), 9.4 (text)
  */
 class Pen {
@@ -95,7 +96,7 @@ class Pen {
         written.push(`BT ${name} ${n(sizeMm * POINTS_PER_MM)} Tf ${place} ${hex} Tj ET`);
       }
     }
-    if (drawn.warning) written.push(triangle(drawn.warning, at));
+    if (drawn.warning) written.push(stroked(warningStrokes(drawn.warning), at));
     written.push(this.code(page, squares, drawn.code, at));
     return written.join('\n');
   }
@@ -146,13 +147,12 @@ function bitsOf({ count, isDark }: Squares): Uint8Array {
   return all;
 }
 
-/** A triangle with its stroke, in the height of a letter. */
-function triangle({ xMm, yMm, sizeMm }: DrawnSquare, { x, y }: Points): string {
-  const high = 0.88 * sizeMm;
-  const middle = x(xMm + sizeMm / 2);
-  const bar = (from: number, to: number) => `${middle} ${y(yMm + from * high)} m ${middle} ${y(yMm + to * high)} l`;
-  const sides = `${middle} ${y(yMm)} m ${x(xMm + sizeMm)} ${y(yMm + high)} l ${x(xMm)} ${y(yMm + high)} l h`;
-  return `q ${n(0.1 * sizeMm * POINTS_PER_MM)} w ${sides} ${bar(0.34, 0.66)} ${bar(0.76, 0.86)} S Q`;
+/** Lines through points. */
+function stroked({ widthMm, lines }: Strokes, { x, y }: Points): string {
+  const drawn = lines.map((points) =>
+    points.map(([xMm, yMm], index) => `${x(xMm)} ${y(yMm)} ${index === 0 ? 'm' : 'l'}`).join(' '),
+  );
+  return `q 1 j ${n(widthMm * POINTS_PER_MM)} w ${drawn.join(' ')} S Q`;
 }
 
 /** A small cross at each corner of every label. */

@@ -1,4 +1,6 @@
 import type { EmergencyCard } from '@/contract/handbook';
+import { shippedSpecies } from '@/contract/shipped';
+import { bearing } from '@/core/handbook/knownNames';
 import { whoCanHurt } from '@/core/handbook/whoCanHurt';
 import { fullDayWords } from '@/words/days';
 import { dangersOfResident } from '../dangers';
@@ -30,10 +32,12 @@ export function emergencySheet(
           { as: 'line', spans: nameSpans(one.scientificName) },
           line(
             [
-              ...(one.commonName === null ? [] : [one.commonName]),
+              bearing(shippedSpecies, one.scientificName)?.commonName ?? one.commonName ?? '',
               hazards.map(({ title }) => title).join(', '),
               homeIds.map((id) => codes.get(id) ?? '').join(', '),
-            ].join('; '),
+            ]
+              .filter((word) => word !== '')
+              .join('; '),
             { isSmall: true },
           ),
         ),

@@ -1,6 +1,7 @@
 import type { Handling } from '@/contract/handling';
 import type { Home, Resident } from '@/contract/records';
 import { HANDLING_PARTS } from '@/core/plan/handling';
+import { onceDrilledWords } from '@/words/build';
 import { fullDayWords } from '@/words/days';
 import { CALL_FIRST, moveSoilWords, PART_TITLES } from '@/words/handling';
 import { dangersOfResident } from '../dangers';
@@ -20,6 +21,7 @@ export function handlingSheetPaper(
     parts: [
       whoLine(home.code, resident.scientificName, resident.called),
       ...cautions,
+      ...(move?.drill && to ? [alert(`${to.code} is a home ${onceDrilledWords(move.drill, length)}`)] : []),
       ...(move && to ? [line(moveSoilWords(move, to.code, length, on))] : []),
       heading('Lies ready'),
       ...tools.map((tool): PaperPart => ({ as: 'task', text: tool })),

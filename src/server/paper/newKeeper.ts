@@ -3,8 +3,9 @@ import type { ResidentMoult } from '@/contract/growth';
 import type { Entry } from '@/contract/storedEntries';
 import type { CardLine, CardPart } from '@/core/handbook/card';
 import type { Dangers } from '@/core/profiles/hazards';
+import type { CareProfile } from '@/core/profiles/profile';
 import { cardLabel, cardValue, PART_WORDS } from '@/words/card';
-import { fullDayWords } from '@/words/days';
+import { daysWords, fullDayWords } from '@/words/days';
 import { entryWords } from '@/words/entries';
 import { CALL_FIRST } from '@/words/handling';
 import { containerWords, lifeWords } from '@/words/residents';
@@ -29,7 +30,13 @@ export function newKeeperSheet(
     dangers,
     lines,
     next,
-  }: { dangers: Dangers; lines: readonly CardLine[]; next: ResidentMoult['forecast']['next'] | null },
+    profile,
+  }: {
+    dangers: Dangers;
+    lines: readonly CardLine[];
+    next: ResidentMoult['forecast']['next'] | null;
+    profile: CareProfile;
+  },
   on: string,
   { names, length, temperature, paper }: PaperAsked,
 ): PaperSheet {
@@ -63,12 +70,11 @@ export function newKeeperSheet(
           : `between ${fullDayWords(next.p10)} and ${fullDayWords(next.p90)}, eight times in ten`,
       ),
       heading('The first days'),
-      line(
-        'Its box stands ready and damp before it comes. Then it is left alone until it has settled; water, and no food.',
-      ),
-      line(
-        'Refused food is taken out the same day. One that has sealed itself in, turned dark or hangs is about to moult: nothing is done to it.',
-      ),
+      line('Its box stands ready before it comes. Then it is left alone.'),
+      ...(profile.feeding ? fact('First food', `${daysWords(profile.feeding.settleDays.value)} after it came`) : []),
+      ...(profile.growth.intervals
+        ? [line('One that seals itself in, turns dark or hangs is about to moult: nothing is done to it.')]
+        : []),
       ...FIRST.flatMap((part): PaperPart[] => {
         const here = lines.filter((each) => each.part === part);
         if (here.length === 0) return [];

@@ -3,9 +3,9 @@ import type { Entry } from '@/contract/storedEntries';
 import { fullDayWords } from '@/words/days';
 import { entryWords } from '@/words/entries';
 import { leftWords, lifeWords } from '@/words/residents';
-import { dangersOfResident } from '../dangers';
 import type { PaperAsked } from './asked';
-import { alert, block, fact, heading, line, whoLine, type PaperPart, type PaperSheet } from './parts';
+import { cautionLine } from './caution';
+import { block, fact, heading, line, whoLine, type PaperPart, type PaperSheet } from './parts';
 
 /** On paper no day is near today: each is written with its year. */
 const NO_DAY = '0001-01-01';
@@ -31,15 +31,24 @@ type Left = Parameters<typeof leftWords>[0];
 
 /** Everything that was written about one, the oldest first. */
 export function recordSheet(
-  resident: Resident & Partial<Left>,
-  home: Home | undefined,
-  entries: readonly Entry[],
-  kin: ReadonlyMap<string, string>,
+  {
+    resident,
+    home,
+    entries,
+    isCut,
+    kin,
+  }: {
+    resident: Resident & Partial<Left>;
+    home: Home | undefined;
+    entries: readonly Entry[];
+    /** More was written than is handed in: the oldest is left out. */
+    isCut: boolean;
+    kin: ReadonlyMap<string, string>;
+  },
   on: string,
   { names, length, paper }: PaperAsked,
 ): PaperSheet {
   const { leftBy, leftOn } = resident;
-  const hazards = dangersOfResident(resident).hazards.map(({ title }) => title);
   const entryPart = (entry: Entry, index: number): PaperPart[] => {
     const sameDay = entries[index - 1]?.on === entry.on;
     const by = entry.keeper === null ? '' : `by ${entry.keeper}`;
@@ -55,7 +64,7 @@ export function recordSheet(
     ...{ title: 'Record', subtitle: `${resident.called ?? resident.scientificName}, as of ${fullDayWords(on)}`, paper },
     parts: [
       whoLine(home?.code ?? '', resident.scientificName, resident.called),
-      ...(hazards.length > 0 ? [alert(`Caution: ${hazards.join(', ')}`)] : []),
+      ...cautionLine(resident),
       ...fact('Common name', resident.commonName),
       ...fact('As it is now', lifeWords(resident, length)),
       ...fact('Here since', fullDayWords(resident.takenInOn)),
@@ -63,6 +72,7 @@ export function recordSheet(
       ...originFacts(resident, kin),
       heading('What was written down'),
       ...(entries.length === 0 ? [line('Nothing yet.')] : []),
+      ...(isCut ? [line('What was written before this is left out here; it is in the tables and the backup.')] : []),
       ...entries.map((entry, index) => block(...entryPart(entry, index))),
     ],
   };

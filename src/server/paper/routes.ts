@@ -124,24 +124,27 @@ async function sheetOf(name: (typeof SHEETS)[number], question: Asked, deps: Dep
       if (!resident) throw invalid('resident', 'There is nobody in the records with that id. See /api/residents.');
       const home = house.homes.find(({ id }) => id === resident.homeId);
       const entries = (await historyOf(database, resident.id, MOST_ENTRIES)).reverse();
+      const isCut = entries.length === MOST_ENTRIES;
       const forebears = await forebearsOf(database, resident.id);
       const kin = new Map([...forebears, ...everybody].map((each) => [each.id, calledWords(each)]));
       if (name === 'new-keeper') {
         const isHere = house.residents.includes(resident as (typeof house.residents)[number]);
         const ask = { params: { id: resident.id }, query: undefined, body: undefined, token: undefined };
+        const profile = house.care.of(resident);
         const moult = isHere ? await growthHandlers(deps).residentMoult(ask) : undefined;
         return newKeeperSheet(
           { resident, home, entries, kin },
           {
             dangers: dangersOfResident(resident),
-            lines: careCard(house.care.of(resident), SOURCES, resident.scientificName),
+            profile,
+            lines: careCard(profile, SOURCES, resident.scientificName),
             next: moult?.forecast.next ?? null,
           },
           on,
           how,
         );
       }
-      return recordSheet(resident, home, entries, kin, on, how);
+      return recordSheet({ resident, home, entries, isCut, kin }, on, how);
     }
   }
 }

@@ -15,7 +15,6 @@ import { pathOf, squaresOf } from '../labels/squares';
 import { widthOnPaper } from '../paper/fonts';
 import type { Queries } from '../storage/database';
 import {
-  countLabels,
   findPrint,
   insertPrint,
   labelsOfPrint,
@@ -23,6 +22,7 @@ import {
   listPrints,
   markPrintUndone,
   type PrintedLabel,
+  type PrintMade,
   type PrintRow,
 } from '../storage/labels';
 import { inThread } from '../threads/pool';
@@ -58,7 +58,7 @@ export function labelHandlers({ database, clock }: Deps, printer: LabelPrinter):
     printLabels: async ({ body: { about, ...asked } }) => {
       const id = asked.id ?? randomUUID();
       const known = await findPrint(database, id);
-      if (known) return { print: await printOf(database, known) };
+      if (known) return { print: printOf(known) };
       const print: PrintRow = { ...asked, id, printedAt: clock.now() };
       const printed = chosen(await labels(), about).map(({ words, ...whose }) => ({ ...whose, says: saidBy(words) }));
       // Refused before anything is printed, or noted as printed.
@@ -67,22 +67,20 @@ export function labelHandlers({ database, clock }: Deps, printer: LabelPrinter):
         const pdf = await pdfOf(print, printed);
         await printer.print({ name: `${print.printedAt.replace(/[:.]/g, '-')}-${id.slice(0, 8)}`, pdf });
       }
-      return database.transaction(async (queries) => {
-        await insertPrint(queries, print, printed);
-        return { print: await printOf(queries, print) };
-      });
+      await database.transaction((queries) => insertPrint(queries, print, printed));
+      return { print: printOf({ ...print, labels: printed.length }) };
     },
 
     undoLabelPrint: ({ params }) =>
       database.transaction(async (queries) => {
         const print = await requirePrint(queries, params.id);
         await markPrintUndone(queries, print.id, clock.now());
-        return { print: await printOf(queries, print) };
+        return { print: printOf(print) };
       }),
 
     labelPrinter: async () => {
       const prints = await listPrints(database, 'printer', SHOWN_PRINTS);
-      return { name, isSimulated, folder, prints: await Promise.all(prints.map((each) => printOf(database, each))) };
+      return { name, isSimulated, folder, prints: prints.map(printOf) };
     },
 
     labelPlaces: ({ body: { stock, count, startAt } }) => ({
@@ -127,12 +125,11 @@ function chosen(labels: readonly HouseLabel[], about: readonly string[]): HouseL
 const pagesOf = (stock: LabelStock, count: number, startAt: number) =>
   Math.ceil((count + (stock.form === 'tape' ? 0 : startAt - 1)) / labelsPerPage(stock));
 
-async function printOf(queries: Queries, { id, printedAt, wentTo, stock, startAt }: PrintRow): Promise<LabelPrint> {
-  const labels = await countLabels(queries, id);
-  return { id, printedAt, wentTo, labels, pages: pagesOf(stock, labels, startAt) };
-}
+const printOf = ({ id, printedAt, wentTo, stock, startAt, labels }: PrintMade): LabelPrint => ({
+  ...{ id, printedAt, wentTo, labels, pages: pagesOf(stock, labels, startAt) },
+});
 
-async function requirePrint(queries: Queries, id: string): Promise<PrintRow> {
+async function requirePrint(queries: Queries, id: string): Promise<PrintMade> {
   const print = await findPrint(queries, id);
   if (!print) throw notFound('print of labels with that id');
   return print;

@@ -1,7 +1,8 @@
 import { randomUUID } from 'node:crypto';
-import { LIFE_FORMAT, type Life } from '@/contract/life';
+import { LIFE_FORMAT, MOST_LIFE_ENTRIES, type Forebear, type Life } from '@/contract/life';
 import { newResident, type NewResident } from '@/contract/records';
 import { lifeBefore } from '@/core/records/lifeBefore';
+import type { CareBook } from '@/core/profiles/careBook';
 import { withoutUndefined } from '@/core/withoutUndefined';
 import { careOf } from '../care';
 import { entryWriter } from '../entryWriter';
@@ -11,15 +12,12 @@ import { invalidBy, notFound, Problem } from '../http/problem';
 import { writeRows } from '../lists';
 import type { Queries } from '../storage/database';
 import { historyOf } from '../storage/entries';
-import { forebearsOf, insertForebears, writeParents } from '../storage/forebears';
+import { forebearsOf, insertForebears, knownAmong, writeParents } from '../storage/forebears';
 import { pairAll } from '../storage/mending';
 import { isKnown, listGone } from '../storage/residents';
 import { takeIn } from '../takingIn';
 import { dayOf, type Deps } from './deps';
 import { requireResident } from './identity';
-
-/** As many entries as a file may hold. */
-const MOST_ENTRIES = 20_000;
 
 /** Lives that go from house to house: out as a file, and in again. */
 export function lifeHandlers({ database, clock }: Deps): Pick<Handlers, 'life' | 'lineage' | 'takeInLife'> {
@@ -30,7 +28,7 @@ export function lifeHandlers({ database, clock }: Deps): Pick<Handlers, 'life' |
       const everybody = [...residents, ...(await listGone(database))];
       const resident = everybody.find(({ id }) => id === params.id);
       if (!resident) throw notFound('resident with that id');
-      const entries = (await historyOf(database, resident.id, MOST_ENTRIES)).reverse();
+      const entries = (await historyOf(database, resident.id, MOST_LIFE_ENTRIES)).reverse();
       const forebears = await forebearsOf(database, resident.id);
       return {
         ...{ format: LIFE_FORMAT, version: 1, on: clock.today(), resident, entries },
@@ -49,7 +47,7 @@ export function lifeHandlers({ database, clock }: Deps): Pick<Handlers, 'life' |
       return database.transaction(async (queries) => {
         // One that was here before comes back as another: what was written of it then stays with what it was.
         const id = (await isKnown(queries, life.resident.id)) ? randomUUID() : life.resident.id;
-        await insertForebears(queries, await unknownOnly(queries, life, care.has));
+        await insertForebears(queries, await forebearsOfLife(queries, life, care));
         const { id: residentId, entryIds } = await takeIn(
           queries,
           care,
@@ -86,20 +84,22 @@ export function lifeHandlers({ database, clock }: Deps): Pick<Handlers, 'life' |
   };
 }
 
-/** Those it comes of, as far as each line leads to somebody who is told. A kind that is not known here goes by its name. */
-async function unknownOnly(queries: Queries, { forebears }: Life, isProfile: (id: string) => boolean) {
+/**
+ * Those it comes of, as far as each line leads to somebody who is told, or is known here. One of a kind that its house had made for
+ * itself is of the kind of its young.
+ */
+async function forebearsOfLife(queries: Queries, { forebears, resident }: Life, care: CareBook): Promise<Forebear[]> {
   const told = new Set(forebears.map(({ id }) => id));
-  const here = await queries.query<{ id: string }>('SELECT id FROM resident WHERE id = ANY ($1::uuid[])', [
-    forebears.flatMap(({ motherId, fatherId, outOfId }) => [motherId, fatherId, outOfId].flatMap((each) => each ?? [])),
-  ]);
-  for (const { id } of here) told.add(id);
+  const parents = forebears.flatMap(({ motherId, fatherId, outOfId }) =>
+    [motherId, fatherId, outOfId].flatMap((each) => each ?? []),
+  );
+  for (const id of await knownAmong(queries, parents)) told.add(id);
   const known = (id: string | null) => (id !== null && told.has(id) ? id : null);
-  return forebears
-    .filter(({ profile }) => isProfile(profile))
-    .map((each) => ({
-      ...each,
-      ...{ motherId: known(each.motherId), fatherId: known(each.fatherId), outOfId: known(each.outOfId) },
-    }));
+  return forebears.map((each) => ({
+    ...each,
+    profile: care.has(each.profile) ? each.profile : resident.kind,
+    ...{ motherId: known(each.motherId), fatherId: known(each.fatherId), outOfId: known(each.outOfId) },
+  }));
 }
 
 interface Arrival {
@@ -116,7 +116,8 @@ function newcomer({ resident }: Life, { id, homeId, on, from, keeper }: Arrival)
   const read = newResident.safeParse(
     withoutUndefined({
       ...{ id, homeId, on, keeper, legSpanMm, bodyLengthMm, carapaceWidthMm, massG, headCount, instar },
-      ...{ scientificName: resident.scientificName, stage: resident.stage, sex: resident.sex, form: resident.form },
+      ...{ scientificName: resident.scientificName, profile: resident.kind, stage: resident.stage },
+      ...{ sex: resident.sex, form: resident.form },
       called: resident.called ?? undefined,
       commonName: resident.commonName ?? undefined,
       bornOn: resident.bornOn ?? undefined,

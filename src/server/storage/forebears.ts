@@ -24,6 +24,12 @@ export async function forebearsOf(queries: Queries, id: string): Promise<Lineage
   );
 }
 
+/** Those of some ids that are written down here, whether they ever lived here or not. */
+export async function knownAmong(queries: Queries, ids: readonly string[]): Promise<string[]> {
+  const rows = await queries.query<{ id: string }>('SELECT id FROM resident WHERE id = ANY ($1::uuid[])', [ids]);
+  return rows.map(({ id }) => id);
+}
+
 /** Writes those down that are not known yet: they never lived here, and others come of them. */
 export async function insertForebears(queries: Queries, forebears: readonly Forebear[]): Promise<void> {
   await queries.query(

@@ -1,7 +1,7 @@
 import type { LabelStock } from '@/core/labels/stock';
 import type { Queries } from './database';
 
-/** A print of labels, as it was asked for. */
+/** A print of labels, as it is asked for. */
 export interface PrintRow {
   id: string;
   printedAt: string;
@@ -10,6 +10,11 @@ export interface PrintRow {
   startAt: number;
   address: string;
   cutMarks: boolean;
+}
+
+/** One that was made. */
+export interface PrintMade extends PrintRow {
+  labels: number;
 }
 
 /** A label of a print: whose, of which box, and what it says. */
@@ -25,7 +30,8 @@ export interface LastPrinted {
   printedAt: string;
 }
 
-const PRINT = `id, printed_at AS "printedAt", went_to AS "wentTo", stock, start_at AS "startAt", address, cut_marks AS "cutMarks"`;
+const PRINT = `id, printed_at AS "printedAt", went_to AS "wentTo", stock, start_at AS "startAt", address, cut_marks AS "cutMarks",
+  (SELECT count(*)::int FROM label_printed l WHERE l.print_id = label_print.id) AS labels`;
 
 /** What each label said when it was printed last. */
 export async function lastPrinted(queries: Queries): Promise<Map<string, LastPrinted>> {
@@ -37,13 +43,13 @@ export async function lastPrinted(queries: Queries): Promise<Map<string, LastPri
   return new Map(rows.map((row) => [row.about, row]));
 }
 
-export async function findPrint(queries: Queries, id: string): Promise<PrintRow | undefined> {
-  return (await queries.query<PrintRow>(`SELECT ${PRINT} FROM label_print WHERE id = $1`, [id]))[0];
+export async function findPrint(queries: Queries, id: string): Promise<PrintMade | undefined> {
+  return (await queries.query<PrintMade>(`SELECT ${PRINT} FROM label_print WHERE id = $1`, [id]))[0];
 }
 
 /** The newest first. */
-export const listPrints = (queries: Queries, wentTo: PrintRow['wentTo'] | null, most: number): Promise<PrintRow[]> =>
-  queries.query<PrintRow>(
+export const listPrints = (queries: Queries, wentTo: PrintRow['wentTo'] | null, most: number): Promise<PrintMade[]> =>
+  queries.query<PrintMade>(
     `SELECT ${PRINT} FROM label_print WHERE $1::text IS NULL OR went_to = $1 ORDER BY printed_at DESC, id LIMIT $2`,
     [wentTo, most],
   );
@@ -53,14 +59,6 @@ export const labelsOfPrint = (queries: Queries, id: string): Promise<PrintedLabe
     'SELECT about, home_id AS "homeId", says FROM label_printed WHERE print_id = $1 ORDER BY place',
     [id],
   );
-
-export async function countLabels(queries: Queries, id: string): Promise<number> {
-  const [row] = await queries.query<{ count: number }>(
-    'SELECT count(*)::int AS count FROM label_printed WHERE print_id = $1',
-    [id],
-  );
-  return row?.count ?? 0;
-}
 
 export async function insertPrint(
   queries: Queries,

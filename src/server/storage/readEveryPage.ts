@@ -3,7 +3,7 @@ import { isDamage, type Database } from './database';
 
 /**
  * Reads every page of every table once: what is damaged is told before anybody writes beside it, and not when somebody happens to ask
- * for it. 92,000 entries take a fifth of a second.
+ * for it. 92,000 entries take 0.4 s from a cold disk, 0.15 s after.
  * @throws DamagedData naming the table
  */
 export async function readEveryPage(database: Database): Promise<void> {

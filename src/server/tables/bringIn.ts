@@ -1,4 +1,4 @@
-import type { TablesBroughtIn } from '@/contract/tables';
+import { TABLES_IN, type TableIn, type TablesBroughtIn } from '@/contract/tables';
 import type { EntryToKeep } from '@/contract/storedEntries';
 import { fieldMessages, type FieldMessage } from '@/contract/errors';
 import { groupBy } from '@/core/groupBy';
@@ -17,7 +17,7 @@ import { insertRoom, updateRoomAir } from '../storage/rooms';
 import { writeChoice } from '../storage/schools';
 import { insertShelfAt } from '../storage/shelves';
 import { insertStockEntry } from '../storage/store';
-import { rowIn, TABLES_IN, type Cells, type RowIn, type TableIn } from './rowsIn';
+import { rowIn, type Cells, type RowIn } from './rowsIn';
 
 /** Rows that are told wrong at a time. */
 const MOST_TOLD = 50;

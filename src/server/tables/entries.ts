@@ -68,6 +68,5 @@ export async function* entryRows(queries: Queries, { resident, kinds }: EntryFil
     if (!last) return;
     yield rows.map((row) => ({ entry: fromRow(row), who: row.who, box: row.box }));
     after = last;
-    await new Promise(setImmediate);
   }
 }

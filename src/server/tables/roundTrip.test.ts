@@ -1,15 +1,13 @@
 import fc from 'fast-check';
 import { ZipFile } from 'yazl';
 import { buffer } from 'node:stream/consumers';
-import { TABLES, type TableName } from '@/contract/tables';
+import { TABLES_IN, type TableName } from '@/contract/tables';
 import { migrate } from '../storage/migrate';
 import { eraseRecords } from '../storage/meta';
 import { openMemory } from '../storage/pglite';
 import type { Database } from '../storage/database';
 import { seedDemo } from '../demo';
 import { fixedClock, startServer, TODAY, type TestServer } from '../testing/server';
-
-const SAME = TABLES.filter((name) => name !== 'plans');
 
 async function zipOf(files: Record<string, string>): Promise<Uint8Array> {
   const zip = new ZipFile();
@@ -39,7 +37,9 @@ describe('what goes out as tables', () => {
     return { status: response.status, body: (await response.json()) as never as Record<string, never> };
   };
   const all = async (house: TestServer) =>
-    Object.fromEntries(await Promise.all(SAME.map(async (name) => [name, await text(house, `${name}.csv`)] as const)));
+    Object.fromEntries(
+      await Promise.all(TABLES_IN.map(async (name) => [name, await text(house, `${name}.csv`)] as const)),
+    );
   const outAndIn = async () => {
     const zip = new Uint8Array(await (await fetch(`${from().address}/api/tables`)).arrayBuffer());
     const { status, body } = await send(zip);
@@ -146,5 +146,8 @@ describe('what goes out as tables', () => {
     expect(ofKind.error.fields[0]?.path).toMatch(/^entries, line \d+, kind/);
     expect((await send(await zipOf({ 'photo.jpg': 'x' }))).status).toBe(422);
     expect((await send(Buffer.from('no zip'))).status).toBe(422);
+    const torn = Buffer.from(await zipOf({ 'rooms.csv': 'id,name\r\n'.repeat(500) }));
+    torn.fill(0x5a, 45, 60);
+    expect((await send(torn)).body).toMatchObject({ error: { fields: [{ path: 'file' }] } });
   }, 120_000);
 });

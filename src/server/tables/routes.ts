@@ -33,7 +33,7 @@ export function tableRoute(deps: Deps): RequestHandler {
       throw notFound(`table of that name: there are ${TABLES.join(', ')}, as .csv, .json or .schema.json`);
     const filter = asked.safeParse(request.query);
     if (!filter.success) throw invalidBy(filter.error);
-    const table = await tableOut(deps, name, filter.data);
+    const table = tableOut(deps, name, filter.data);
     if (form === 'schema.json') {
       response.json(schemaOf(name, table.columns));
       return;
@@ -49,7 +49,7 @@ export function tablesOutRoute(deps: Deps): RequestHandler {
   return async (_request, response) => {
     response.set('Content-Disposition', `attachment; filename="tables-${deps.clock.today()}.zip"`);
     response.type('application/zip');
-    await pipeline(await tablesZip(deps), response);
+    await pipeline(tablesZip(deps), response);
   };
 }
 

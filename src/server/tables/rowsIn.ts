@@ -6,26 +6,10 @@ import { MARKS } from '@/core/readings/reading';
 import { newHome, resident as residentShape, shelf as shelfShape } from '@/contract/records';
 import { schoolChoice, stockEntry } from '@/contract/store';
 import { dataShape, entry as entryShape, ENTRY_KINDS, type EntryKind } from '@/contract/storedEntries';
-import type { TableName } from '@/contract/tables';
+import type { TableIn } from '@/contract/tables';
 
 /** The cells of a row by the names of their columns, as text; empty where there are none. */
 export type Cells = Readonly<Record<string, string>>;
-
-/** Tables that are brought in, in the order in which each rests on those before it. */
-export const TABLES_IN = [
-  'rooms',
-  'shelves',
-  'homes',
-  'residents',
-  'entries',
-  'probes',
-  'readings',
-  'store',
-  'keepers',
-  'absences',
-  'schools',
-] as const satisfies readonly TableName[];
-export type TableIn = (typeof TABLES_IN)[number];
 
 /** The text of a cell; null where it is empty. */
 const textIn = (cells: Cells, name: string): string | null => (cells[name] ?? '') || null;

@@ -1,4 +1,5 @@
 import Ajv from 'ajv/dist/2020';
+import { buffer } from 'node:stream/consumers';
 import Papa from 'papaparse';
 import { TABLES } from '@/contract/tables';
 import { migrate } from '../storage/migrate';
@@ -7,6 +8,7 @@ import type { Database } from '../storage/database';
 import { seedDemo } from '../demo';
 import { fixedClock, startServer, TODAY, type TestServer } from '../testing/server';
 import { csvLines, titleOf } from './columns';
+import { tablesZip } from './zip';
 
 describe('tables of what is kept', () => {
   let database: Database;
@@ -103,6 +105,12 @@ describe('tables of what is kept', () => {
     const own = JSON.parse(await text(`entries.json?resident=${one?.id}`)) as { residentId: string }[];
     expect(new Set(own.map(({ residentId }) => residentId))).toEqual(new Set([one?.id]));
     expect((await server.get('/api/tables/entries.csv?kinds=eaten-up')).status).toBe(422);
+  });
+
+  it('end with the error where one cannot be read, and stop no server', async () => {
+    const failing = { ...database, query: () => Promise.reject(new Error('The disk is gone.')) };
+    const zip = tablesZip({ database: failing, clock: fixedClock(), version: 'test' });
+    await expect(buffer(zip as AsyncIterable<Buffer> & NodeJS.ReadableStream)).rejects.toThrow('The disk is gone.');
   });
 
   it('of another name, or in another form, there is none', async () => {

@@ -1,7 +1,8 @@
 import { Readable } from 'node:stream';
 import { buffer } from 'node:stream/consumers';
+import type { Entry, ZipFile as ZipFileRead } from 'yauzl';
 import { ZipFile } from 'yazl';
-import { TABLES, type TablesBroughtIn } from '@/contract/tables';
+import { TABLES, TABLES_IN, type TableIn, type TablesBroughtIn } from '@/contract/tables';
 import { BadBackup, entriesOf, openZip, streamOf } from '../backup/read';
 import { invalid } from '../http/problem';
 import type { Deps } from '../resources/deps';
@@ -10,22 +11,27 @@ import { bringTablesIn } from './bringIn';
 import { schemaOf } from './columns';
 import { asCsv } from './lines';
 import { rowsIn } from './readCsv';
-import { TABLES_IN, type Cells, type TableIn } from './rowsIn';
+import type { Cells } from './rowsIn';
+import { COLUMNS_OUT } from './tableColumns';
 import { tableOut } from './tables';
 
 /** A table of more is brought in as a backup. Bytes, chosen here: a hundred years of a large house */
 const MOST_TABLE_BYTES = 128 * 2 ** 20;
 
 /** Every table as CSV, with what its columns are as JSON Schema, in one zip. */
-export async function tablesZip(deps: Deps): Promise<NodeJS.ReadableStream> {
+export function tablesZip(deps: Deps): Readable {
   const zip = new ZipFile();
+  const out = zip.outputStream as Readable;
   for (const name of TABLES) {
-    const table = await tableOut(deps, name);
+    const table = tableOut(deps, name);
     zip.addBuffer(Buffer.from(`${JSON.stringify(schemaOf(name, table.columns), null, 2)}\n`), `${name}.schema.json`);
-    zip.addReadStream(Readable.from(asCsv(table)), `${name}.csv`);
+    const lines = Readable.from(asCsv(table));
+    // The packer does not listen: what goes wrong in a table goes wrong in the file, and stops no server.
+    lines.on('error', (error) => out.destroy(error));
+    zip.addReadStream(lines, `${name}.csv`);
   }
   zip.end();
-  return zip.outputStream;
+  return out;
 }
 
 /** Brings in the tables of a zip: those it has, as CSV or JSON. @throws Problem naming what cannot be */
@@ -37,9 +43,8 @@ export async function tablesFromZip(deps: Deps, file: string): Promise<TablesBro
   const tables: Partial<Record<TableIn, Iterable<Cells>>> = {};
   for (const name of found) {
     const { text, form } = texts.get(name) ?? { text: '', form: 'csv' };
-    const { columns } = await tableOut(deps, name);
     const names = Object.fromEntries(
-      columns.flatMap(({ id, title }) => [
+      COLUMNS_OUT[name].flatMap(({ id, title }) => [
         [id.toLowerCase(), id],
         [title.toLowerCase(), id],
       ]),
@@ -51,6 +56,14 @@ export async function tablesFromZip(deps: Deps, file: string): Promise<TablesBro
   return bringTablesIn(deps.database, tables, deps.clock.today());
 }
 
+async function textOf(zip: ZipFileRead, entry: Entry): Promise<string> {
+  try {
+    return (await buffer(await streamOf(zip, entry))).toString('utf8');
+  } catch (error) {
+    throw new BadBackup(`${entry.fileName} is not what was packed: the file was cut off or changed.`, { cause: error });
+  }
+}
+
 async function textsIn(file: string): Promise<Map<string, { text: string; form: 'csv' | 'json' }>> {
   try {
     const zip = await openZip(file);
@@ -60,7 +73,7 @@ async function textsIn(file: string): Promise<Map<string, { text: string; form: 
         const [, name, form] = /(?:^|\/)([a-z]+)\.(csv|json)$/.exec(path) ?? [];
         if (name === undefined || (form !== 'csv' && form !== 'json')) continue;
         if (entry.uncompressedSize > MOST_TABLE_BYTES) throw new BadBackup(`${path} is larger than 128 MB.`);
-        texts.set(name, { text: (await buffer(await streamOf(zip, entry))).toString('utf8'), form });
+        texts.set(name, { text: await textOf(zip, entry), form });
       }
       return texts;
     } finally {

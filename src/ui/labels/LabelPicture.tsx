@@ -1,6 +1,7 @@
-import { G, Line, Path, Rect, Svg, Text } from 'react-native-svg';
+import { G, Path, Rect, Svg, Text } from 'react-native-svg';
 import type { DrawnLabels } from '@/contract/labels';
 import type { DrawnSquare } from '@/core/labels/drawLabel';
+import { warningStrokes } from '@/core/labels/warningStrokes';
 import { useTheme } from '../components/useStyles';
 import { fonts } from '../theme/tokens';
 
@@ -25,7 +26,7 @@ export function LabelPicture({ label, widthPx }: { label: DrawnLabels['labels'][
           {text.replace(/ /g, '\u00a0')}
         </Text>
       ))}
-      {warning ? <Triangle {...warning} ink={ink} /> : null}
+      {warning ? <Warning {...warning} ink={ink} /> : null}
       <G transform={`translate(${code.xMm} ${code.yMm}) scale(${code.sizeMm / squares})`}>
         <Path d={path} fill={ink} />
       </G>
@@ -33,15 +34,8 @@ export function LabelPicture({ label, widthPx }: { label: DrawnLabels['labels'][
   );
 }
 
-function Triangle({ xMm, yMm, sizeMm, ink }: DrawnSquare & { ink: string }) {
-  const high = 0.88 * sizeMm;
-  const middle = xMm + sizeMm / 2;
-  const stroke = { stroke: ink, strokeWidth: 0.1 * sizeMm };
-  return (
-    <G>
-      <Path d={`M${middle} ${yMm}L${xMm + sizeMm} ${yMm + high}H${xMm}Z`} fill="none" {...stroke} />
-      <Line x1={middle} x2={middle} y1={yMm + 0.34 * high} y2={yMm + 0.66 * high} {...stroke} />
-      <Line x1={middle} x2={middle} y1={yMm + 0.76 * high} y2={yMm + 0.86 * high} {...stroke} />
-    </G>
-  );
+function Warning({ ink, ...square }: DrawnSquare & { ink: string }) {
+  const { widthMm, lines } = warningStrokes(square);
+  const path = lines.map((points) => `M${points.map((point) => point.join(' ')).join('L')}`).join('');
+  return <Path d={path} fill="none" stroke={ink} strokeWidth={widthMm} strokeLinejoin="round" />;
 }

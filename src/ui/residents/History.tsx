@@ -65,14 +65,14 @@ export function History({ residentId, today }: { residentId: string; today: stri
       <Heading>History</Heading>
       <LinkRow
         links={[
-          { title: 'The whole record on paper', onPress: () => openPaper('record', { resident: residentId }) },
-          { title: 'A page for a new keeper', onPress: () => openPaper('new-keeper', { resident: residentId }) },
+          { title: 'Record on paper', onPress: () => openPaper('record', { resident: residentId }) },
+          { title: 'Page for a new keeper', onPress: () => openPaper('new-keeper', { resident: residentId }) },
           {
-            title: 'These entries as a table',
+            title: 'Entries as a table',
             onPress: () =>
               saveFrom(tableAddress('entries', 'csv', { resident: residentId, kinds: kinds || undefined })),
           },
-          { title: 'Its life as a file', onPress: () => saveFrom(`/api/residents/${residentId}/life`, 'life.json') },
+          { title: 'Life as a file', onPress: () => saveFrom(`/api/residents/${residentId}/life`, 'life.json') },
         ]}
       />
       <Choices label="Show" choices={ENTRY_FILTERS} value={filter} onChange={setFilter} />

@@ -14,6 +14,8 @@ import { makeStyles } from '../components/useStyles';
 import { Body, Heading, Soft, Strong } from '../components/Words';
 import { space, stroke } from '../theme/tokens';
 
+/** Entries that tell a size. */
+const SIZED = ['taken-in', 'moulted', 'measured', 'hatched'];
 const WIDTH = 132;
 const ASPECT = 4 / 3;
 
@@ -23,7 +25,7 @@ export function PhotoStrip({ residentId, today }: { residentId: string; today: s
   const length = useLength();
   const round = useHouse((house) => house.round);
   const [chosen, setChosen] = useState<string[]>([]);
-  const kinds = 'photo,taken-in,moulted,measured,hatched';
+  const kinds = `photo,${SIZED.join(',')}`;
   const { answer } = useCall(round, () => call('history', { params: { id: residentId }, query: { kinds } }));
   const entries = (answer?.entries ?? []).toReversed();
   const photos = entries.filter(({ kind }) => kind === 'photo');
@@ -74,6 +76,7 @@ export function PhotoStrip({ residentId, today }: { residentId: string; today: s
           ))}
         </View>
       ) : null}
+      {answer?.hasMore ? <Soft>The earlier ones stand in the history below.</Soft> : null}
       {first && second ? (
         <Body role="status">{comparedWords(sizes, first, second, length.long)}</Body>
       ) : photos.length > 1 ? (

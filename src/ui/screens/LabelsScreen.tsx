@@ -1,11 +1,12 @@
 import { router, useLocalSearchParams } from 'expo-router';
-import { useMemo, useState } from 'react';
+import { useState } from 'react';
 import { View } from 'react-native';
 import { call } from '@/client/api';
 import { useHouse } from '@/client/house';
 import { printLabels } from '@/client/labels';
 import { useCall } from '@/client/useCall';
 import type { Label, LabelBoard } from '@/contract/labels';
+import type { Home } from '@/contract/records';
 import type { LabelStock } from '@/core/labels/stock';
 import { countWords } from '@/words/count';
 import { dayWords } from '@/words/days';
@@ -61,14 +62,9 @@ function Labels({ board, onPrinted }: { board: LabelBoard; onPrinted: () => void
   const { values } = form;
   const stock = stockOf(values, board.stocks, length.unit);
   const isSheet = stock?.form !== 'tape';
-  const free = useMemo(
-    () => new Set(homes.filter(({ residentIds }) => residentIds.length === 0).map(({ id }) => id)),
-    [homes],
+  const labels = chosen(board.labels, which, one?.id, homes).filter(
+    (each) => which === 'one' || withFree || !isOfFree(each),
   );
-  const labels = chosen(board.labels, which, {
-    one: one?.id,
-    shelfOf: (id) => homes.find((each) => each.id === id)?.shelfId,
-  }).filter(({ about }) => which === 'one' || withFree || !free.has(about));
   const print = async (wentTo: 'printer' | 'file', { startAt, address }: SheetValues) => {
     if (!stock) return;
     const asked = { about: labels.map(({ about }) => about), stock, address: address.trim(), cutMarks, wentTo };
@@ -116,7 +112,9 @@ function Labels({ board, onPrinted }: { board: LabelBoard; onPrinted: () => void
             onChange={setWhich}
           />
         )}
-        {one || free.size === 0 ? null : <Switch label="Free boxes too" value={withFree} onChange={setWithFree} />}
+        {one || !board.labels.some(isOfFree) ? null : (
+          <Switch label="Free boxes too" value={withFree} onChange={setWithFree} />
+        )}
         <Body>{countedWords(labels, which, today)}</Body>
       </View>
       <Heading style={{ marginTop: space.xl }}>Printed on</Heading>
@@ -195,15 +193,20 @@ const NoBoxes = () => (
 
 const zeroOr = (check: (text: string) => string | true) => (text: string) => text.trim() === '0' || check(text);
 
+/** The label of a box in which nobody lives is about the box. */
+const isOfFree = ({ about, homeId }: Label) => about === homeId;
+
 function chosen(
   labels: readonly Label[],
   which: Which,
-  { one, shelfOf }: { one: string | undefined; shelfOf: (homeId: string) => string | undefined },
+  one: string | undefined,
+  homes: readonly Pick<Home, 'id' | 'shelfId'>[],
 ): Label[] {
   if (which === 'one') return labels.filter(({ homeId }) => homeId === one);
   if (which === 'all') return [...labels];
   if (which === 'changed') return labels.filter(({ standing }) => standing !== 'same');
-  return labels.filter(({ homeId }) => `shelf ${shelfOf(homeId)}` === which);
+  const onShelf = new Set(homes.filter(({ shelfId }) => `shelf ${shelfId}` === which).map(({ id }) => id));
+  return labels.filter(({ homeId }) => onShelf.has(homeId));
 }
 
 function countedWords(labels: readonly Label[], which: Which, today: string): string {

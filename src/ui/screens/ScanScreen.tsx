@@ -2,6 +2,7 @@ import { useEffect, useState } from 'react';
 import { View } from 'react-native';
 import { beenOn, useBeenHere } from '@/client/beenHere';
 import { useHouse } from '@/client/house';
+import { groupBy } from '@/core/groupBy';
 import { boxOfCode, uuidOf } from '@/core/labels/boxCode';
 import { countWords } from '@/words/count';
 import { foreignWords, jobCountWords, LOST_WORDS } from '@/words/scan';
@@ -102,7 +103,8 @@ function Walked({ onBox }: Ways) {
   const been = useBeenHere();
   if (!round) return null;
   const here = new Set(beenOn(been, round.on));
-  const jobsAt = (homeId: string) => round.stops.filter((stop) => stop.homeId === homeId).flatMap(({ jobs }) => jobs);
+  const stopsAt = groupBy(round.stops, ({ homeId }) => homeId);
+  const jobsAt = (homeId: string) => (stopsAt.get(homeId) ?? []).flatMap(({ jobs }) => jobs);
   const isOpen = (homeId: string) => jobsAt(homeId).some(({ doneBy, skipped }) => doneBy === undefined && !skipped);
   const left = homes.filter(({ id }) => !here.has(id) && isOpen(id));
   const walked = homes.filter(({ id }) => here.has(id));

@@ -49,5 +49,6 @@ export { LabelsScreen } from './LabelsScreen';
 export { PrinterScreen } from './PrinterScreen';
 export { ScanScreen } from './ScanScreen';
 export { RoundTools } from '../round/RoundTools';
+export { NoPageScreen } from './NoPageScreen';
 export { PaperScreen } from './PaperScreen';
 export { LifeScreen } from './LifeScreen';

@@ -94,5 +94,6 @@ export const LabelsScreen = later((all) => all.LabelsScreen);
 export const PrinterScreen = later((all) => all.PrinterScreen);
 export const ScanScreen = later((all) => all.ScanScreen);
 export const RoundTools = later((all) => all.RoundTools);
+export const NoPageScreen = later((all) => all.NoPageScreen);
 export const PaperScreen = later((all) => all.PaperScreen);
 export const LifeScreen = later((all) => all.LifeScreen);

@@ -1,0 +1,5 @@
+import { NoPageScreen } from '@/ui/screens/lazyForms';
+
+export default function NotFoundRoute() {
+  return <NoPageScreen />;
+}
