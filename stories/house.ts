@@ -231,7 +231,8 @@ export class House {
     const headers = { 'Content-Type': 'application/json', ...more };
     const response = await fetch(`${this.address}${path}`, {
       method,
-      ...(body !== undefined && { body: JSON.stringify(body), headers }),
+      headers,
+      ...(body !== undefined && { body: JSON.stringify(body) }),
     });
     const text = await response.text();
     return { status: response.status, body: text === '' ? undefined : JSON.parse(text) };

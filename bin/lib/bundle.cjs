@@ -17,8 +17,9 @@ function bundled(entry, outfile) {
     platform: 'node',
     target: 'node20',
     format: 'cjs',
-    // PGlite finds its WebAssembly beside its own files, and Piscina its worker; pg looks for an optional native part.
-    external: ['@electric-sql/pglite', '@electric-sql/pglite/*', 'pg', 'piscina'],
+    // PGlite finds its WebAssembly beside its own files, and Piscina its worker; pg looks for an optional native part, and
+    // argon2 for one that may not be there.
+    external: ['@electric-sql/pglite', '@electric-sql/pglite/*', 'pg', 'piscina', 'argon2'],
     sourcemap: 'inline',
     metafile: true,
     logLevel: 'error',

@@ -30,6 +30,10 @@ export class CallFailed extends Error {
   }
 }
 
+let hearRefused: () => void = () => undefined;
+/** Is told whenever the server says that nobody is signed in here, or the session is locked. */
+export const onRefused = (hear: () => void): void => void (hearRefused = hear);
+
 /** Names this page to the server, which tells the others what it has written, and not this one. */
 export const PAGE = newId();
 
@@ -58,7 +62,8 @@ export async function send<Answer>(
 ): Promise<Answer> {
   const response = await fetch(address, {
     method: method.toUpperCase(),
-    headers: { 'X-Page': PAGE, ...(sent && { 'Content-Type': sent.type }) },
+    // Also without a body: so the server knows that no form of another page sent it.
+    headers: { 'X-Page': PAGE, 'Content-Type': sent?.type ?? 'application/json' },
     ...(sent && { body: sent.body }),
   }).catch(() => {
     throw new CallFailed('The server does not answer. Nothing was saved; try again when it is back.', [], true);
@@ -66,6 +71,7 @@ export async function send<Answer>(
   const answer: unknown = await response.json().catch(() => undefined);
   // The server has parsed what it sends by the same schemas; to parse it again would load them on every phone.
   if (response.ok && answer !== undefined) return answer as Answer;
+  if (response.status === 401) hearRefused();
   const refusal = (answer as Partial<ErrorReply> | undefined)?.error;
   if (!refusal) throw new CallFailed(`The server answered ${response.status}. Nothing was saved.`);
   const inUnit = ({ path, message }: FieldMessage) => ({ path, message: inOwnUnit(message) });

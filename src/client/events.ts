@@ -1,4 +1,5 @@
 import { create } from 'zustand';
+import { useAccess } from './access';
 import { PAGE } from './api';
 import { hearTime } from './clock';
 import { useHouse } from './house';
@@ -27,7 +28,11 @@ export function listen(): () => void {
     useLine.setState({ isAway: false });
     void deliver().then((hasArrived) => (wasAway || hasArrived) && refresh());
   });
-  source.addEventListener('error', () => useLine.setState({ isAway: true }));
+  source.addEventListener('error', () => {
+    // Shut for good: this page is not let in any more, and asks why.
+    if (source.readyState === EventSource.CLOSED) void useAccess.getState().load();
+    else useLine.setState({ isAway: true });
+  });
   source.addEventListener('clock', ({ data }: MessageEvent<string>) => {
     const { now, today } = JSON.parse(data) as { now: string; today: string };
     hearTime(now);

@@ -8,7 +8,9 @@ import type { Job } from '@/core/plan/work';
 import type { Hemisphere } from '@/core/season/year';
 import { careBook, type CareBook } from '@/core/profiles/careBook';
 import type { HazardBook } from '@/core/profiles/hazards';
+import { dayOfMoment } from '@/core/measure/day';
 import { call, CallFailed } from './api';
+import { houseNow } from './clock';
 import { keepAnswers } from './offline';
 import { useQueue, type Act } from './queue';
 import { sameAs } from './sameAs';
@@ -206,3 +208,6 @@ export function problemOf(error: unknown): string {
   if (error instanceof CallFailed) return [error.message, ...error.fields.map((field) => field.message)].join(' ');
   return 'Something went wrong in this page. Load it again.';
 }
+
+/** The day of the house, as it was last told. */
+export const useToday = (): string => useHouse((house) => house.round?.on) ?? dayOfMoment(new Date(houseNow()));

@@ -11,6 +11,12 @@ const CACHE = 'house';
 const KEPT_AFTER_MS = 2000;
 let timer: ReturnType<typeof setTimeout> | undefined;
 
+/** Takes away what was kept of the house: whoever uses this browser next has not been let in. */
+export async function forgetAnswers(): Promise<void> {
+  clearTimeout(timer);
+  if (typeof caches !== 'undefined') await caches.delete(CACHE).catch(() => undefined);
+}
+
 /** Keeps lists as they are now, put together from what has changed, for a page that starts while the server is away. */
 export function keepAnswers(answers: Readonly<Record<string, unknown>>): void {
   if (typeof caches === 'undefined') return;

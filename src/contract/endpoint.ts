@@ -5,6 +5,10 @@ export interface Endpoint {
   method: 'get' | 'post' | 'patch' | 'put' | 'delete';
   /** With `:name` for what stands in the path. */
   path: string;
+  /**
+   * Where in the body stands who writes it down; `*` for each of a list. Whoever is signed in signs there, whatever was sent.
+   */
+  signed?: readonly string[];
   summary: string;
   params?: z.ZodObject;
   query?: z.ZodObject;

@@ -1,4 +1,5 @@
 import type { Endpoint } from './endpoint';
+import { accessEndpoints } from './endpointsOfAccess';
 import { airEndpoints } from './endpointsOfAir';
 import { engineEndpoints } from './endpointsOfEngines';
 import { lifeEndpoints } from './endpointsOfLives';
@@ -11,6 +12,7 @@ import type { EndpointName } from './routes';
 
 /** Every route of the server. */
 export const endpoints = {
+  ...accessEndpoints,
   ...recordEndpoints,
   ...airEndpoints,
   ...engineEndpoints,

@@ -38,6 +38,7 @@ export const handbookEndpoints = {
   },
   writeOwnCard: {
     ...routes.writeOwnCard,
+    signed: ['keeper'],
     summary: 'A keeper’s own card of a species; one for each name.',
     params: byName,
     body: ownCard,
@@ -102,6 +103,7 @@ export const handbookEndpoints = {
   training: { ...routes.training, summary: 'How each helper answered.', reply: tallies },
   addTrainingAnswer: {
     ...routes.addTrainingAnswer,
+    signed: ['keeper'],
     summary: 'Writes down how a case was answered.',
     body: newTrainingAnswer,
     reply: tallies,

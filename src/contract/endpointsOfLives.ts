@@ -22,6 +22,7 @@ export const lifeEndpoints = {
   },
   takeInLife: {
     ...routes.takeInLife,
+    signed: ['keeper'],
     summary:
       'Takes in an animal with its life from another house: who it is, those it comes of, what was written of it.',
     body: newLife,

@@ -235,6 +235,7 @@ export const recordEndpoints = {
   },
   takeIn: {
     ...routes.takeIn,
+    signed: ['keeper'],
     summary: 'Takes an animal in: who it is, its first size, and the home it moves into.',
     body: newResident,
     reply: z.object({ resident, entry }),
@@ -266,6 +267,7 @@ export const recordEndpoints = {
   },
   addEntry: {
     ...routes.addEntry,
+    signed: ['keeper'],
     summary: 'Writes down what was done, seen or measured. Sent twice with the same id it is written once.',
     body: newEntry,
     reply: z.object({ entry, already }),
@@ -304,6 +306,7 @@ export const recordEndpoints = {
   },
   mendEntry: {
     ...routes.mendEntry,
+    signed: ['by'],
     summary: 'Puts an entry right: its day, its numbers, whom it is about. How it stood before can still be read.',
     params: byId,
     body: entryChange,
@@ -338,6 +341,7 @@ export const recordEndpoints = {
   },
   addEntries: {
     ...routes.addEntries,
+    signed: ['entries.*.keeper'],
     summary: 'Many entries as one act: all are written, or none and a refusal that names the entry and its field.',
     body: newEntries,
     reply: z.object({ entries: z.array(entry), already }),
@@ -345,6 +349,7 @@ export const recordEndpoints = {
   },
   replayEntries: {
     ...routes.replayEntries,
+    signed: ['acts.*.entries.*.keeper'],
     summary:
       'What was done while the server was away, in order: each act is written whole, once, or refused by itself.',
     body: replay,
@@ -370,6 +375,7 @@ export const recordEndpoints = {
   },
   partResident: {
     ...routes.partResident,
+    signed: ['keeper'],
     summary: 'Takes some of a group out, as a resident of its own that remembers where it came from.',
     params: byId,
     body: newPart,
@@ -378,6 +384,7 @@ export const recordEndpoints = {
   },
   joinResident: {
     ...routes.joinResident,
+    signed: ['keeper'],
     summary: 'Makes two groups of one species one. Of different kinds it is refused.',
     params: byId,
     body: newJoin,
@@ -386,6 +393,7 @@ export const recordEndpoints = {
   },
   addResidentPhoto: {
     ...routes.addResidentPhoto,
+    signed: ['keeper'],
     summary: 'Keeps a photo with the record; GET /api/entries/{id}/photo for the picture.',
     params: byId,
     body: newResidentPhoto,

@@ -55,6 +55,7 @@ export const storeEndpoints = {
   },
   addStockEntry: {
     ...routes.addStockEntry,
+    signed: ['keeper'],
     summary: 'Bought, harvested, counted, died or thrown away. More cannot go out than is there.',
     body: newStockEntry,
     reply: z.object({ entry: stockEntry }),

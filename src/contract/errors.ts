@@ -9,8 +9,10 @@ export const ERROR_CODES = [
   'too-large',
   'unsupported-media-type',
   'invalid',
+  'too-many',
   'internal',
   'unreachable',
+  'busy',
   'disk-full',
 ] as const;
 export type ErrorCode = (typeof ERROR_CODES)[number];

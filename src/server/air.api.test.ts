@@ -1,3 +1,4 @@
+import { log } from './log';
 import { randomUUID } from 'node:crypto';
 import { connect } from 'mqtt';
 import type { Database } from './storage/database';
@@ -194,7 +195,7 @@ describe.each(databases)('air and water on $kind', ({ open }) => {
           return database.transaction(work);
         },
       };
-      const complaints = jest.spyOn(console, 'error').mockImplementation(() => undefined);
+      const complaints = jest.spyOn(log, 'error').mockImplementation(() => undefined);
       const broker = await startBroker({ database: slow, clock }, 0);
       const client = connect(`mqtt://127.0.0.1:${broker.port}`, { password: token, username: 'x', reconnectPeriod: 0 });
       const stored = async () => (await server.get(`/api/probes/${probe.id}/readings`)).body.readings;
@@ -220,7 +221,7 @@ describe.each(databases)('air and water on $kind', ({ open }) => {
     it('may speak MQTT, with its token as password and to its own topic alone', async () => {
       const { home } = await house();
       const { probe, token } = await device(home.id);
-      const complaints = jest.spyOn(console, 'error').mockImplementation(() => undefined);
+      const complaints = jest.spyOn(log, 'error').mockImplementation(() => undefined);
       const broker = await startBroker({ database, clock }, 0);
       const open_ = (password: string) =>
         connect(`mqtt://127.0.0.1:${broker.port}`, { password, username: 'x', reconnectPeriod: 0 });

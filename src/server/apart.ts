@@ -1,4 +1,5 @@
 import { Refusal } from '@/core/refusal';
+import { complain } from './log';
 
 /**
  * One part of an answer about many, worked out by itself: where one strange record keeps it from being worked out, that is
@@ -9,7 +10,7 @@ export function apartOf<Part>(work: () => Part, told?: (why: string) => void): P
   try {
     return work();
   } catch (error) {
-    if (!(error instanceof Refusal)) console.error(error);
+    if (!(error instanceof Refusal)) complain('One record could not be worked out.', error);
     told?.(
       error instanceof Refusal
         ? error.fields.map(({ message }) => message).join(' ')

@@ -217,7 +217,8 @@ describe('the API', () => {
         415,
         'unsupported-media-type',
       ],
-      ['no body', { method: 'POST' }, 422, 'invalid'],
+      ['no body', { method: 'POST', headers: json }, 422, 'invalid'],
+      ['no word of what it sends', { method: 'POST' }, 415, 'unsupported-media-type'],
     ])('%s', async (_name, init, status, code) => {
       const answer = await server.raw('/api/residents', init);
       expect(answer).toMatchObject({ status, body: { error: { code, message: expect.stringMatching(/.+/) } } });

@@ -1,17 +1,23 @@
 import fs from 'node:fs';
 import path from 'node:path';
 import compression from 'compression';
-import express, { type Express, type Request, type RequestHandler, type Response } from 'express';
+import express, { type Express, type RequestHandler } from 'express';
 import helmet from 'helmet';
-import morgan from 'morgan';
+import type { NetworkFacts } from './access/deps';
+import { doorOf } from './access/door';
+import { limitSecrets, limitSignIn } from './access/limits';
+import { ownAccessHandlers } from './access/own';
+import { peopleHandlers } from './access/people';
+import type { SetupCode } from './access/setupCode';
+import { signingInHandlers, stateTeller } from './access/signingIn';
 import type { BackupKeeper } from './backup/keeping';
 import { backupRoutes } from './backup/routes';
 import { eventHub } from './events';
-import { failures, jsonOnly, unknownAddress } from './http/failures';
-import { loggedUrl } from './http/loggedUrl';
+import { failures, jsonOnly } from './http/failures';
 import { mount, type Handlers } from './http/mount';
 import { ownHosts } from './http/ownHosts';
 import { Problem } from './http/problem';
+import { requestLog } from './http/requestLog';
 import { readyAnswers } from './http/readyAnswers';
 import { openApiDocument } from './openapi';
 import { aboutHandlers } from './resources/about';
@@ -71,8 +77,14 @@ export interface AppOptions extends Deps {
   /** True when there is too little disk left to write. */
   diskIsFull?: (() => boolean) | undefined;
   log?: boolean;
-  /** Names beside those of this computer under which it answers: a proxy brings keepers in. */
+  /** Names beside those of this computer under which it answers: a network or a proxy brings keepers in. */
   hosts?: readonly string[];
+  /** Whose forwarded headers count: addresses and networks of proxies. */
+  proxies?: readonly string[];
+  /** What the terminal shows to whoever sets the house up from elsewhere. */
+  setupCode?: SetupCode | undefined;
+  /** Where the home network finds the house; left out where it answers this machine alone. */
+  network?: (() => NetworkFacts) | undefined;
   /** Makes backups and keeps them; left out, none are kept. */
   backups?: BackupKeeper | undefined;
   /** Prints labels; left out, a simulated one in a folder of its own. */
@@ -100,9 +112,20 @@ export function createApp(options: AppOptions): Express {
       strictTransportSecurity: false,
     }),
   );
-  if (options.log) app.use(requestLog());
+  if (options.log) app.use(requestLog);
+  app.set('trust proxy', options.proxies ?? false);
   app.use(ownHosts(options.hosts ?? []));
   const events = eventHub(options.clock);
+  const isBehindProxy = (options.proxies ?? []).length > 0;
+  const isForTests = options.testControls !== undefined;
+  const door = doorOf({ ...options, isShared: isBehindProxy, isForTests });
+  door.sessions.onShut(events.shut);
+  app.use(door.gate);
+  app.use(
+    ['setup', 'sign-in', 'unlock', 'pair', 'passkey'].map((each) => `/api/access/${each}`),
+    limitSignIn(),
+  );
+  app.use(['/api/calendar', '/api/sitter', '/api/readings'], limitSecrets());
   const backups = backupRoutes(options, options.backups, events.tellWritten);
   app.get('/api/backup', backups.download);
   app.get('/api/backups/:name', backups.kept);
@@ -126,6 +149,7 @@ export function createApp(options: AppOptions): Express {
   app.get('/api/entries/:id/photo', entryPhotoRoute(options));
   if (options.testControls) {
     const tell = () => {
+      door.sessions.forget();
       events.tellTime();
       events.tellWritten();
     };
@@ -144,7 +168,11 @@ export function createApp(options: AppOptions): Express {
     document ??= openApiDocument(options.version);
     response.json(document);
   });
+  const access = { ...options, door, stateOf: stateTeller({ database: options.database, door }) };
   const handlers: Handlers = {
+    ...signingInHandlers(access),
+    ...ownAccessHandlers(access),
+    ...peopleHandlers(access),
     ...aboutHandlers(options),
     ...backupHandlers(options, options.backups, backups.writing),
     ...shelfHandlers(options),
@@ -179,7 +207,7 @@ export function createApp(options: AppOptions): Express {
     ...scoreHandlers(options),
     ...seasonHandlers(options),
     ...absenceHandlers(options),
-    ...keeperHandlers(options),
+    ...keeperHandlers(access),
     ...profileHandlers(options),
     ...materialHandlers(options),
     ...handbookHandlers(options),
@@ -188,17 +216,10 @@ export function createApp(options: AppOptions): Express {
     ...trainingHandlers(options),
   };
   mount(app, { ...handlers, ...keptReady(handlers, options) });
-  app.use('/api', unknownAddress);
   if (options.webFolder && fs.existsSync(path.join(options.webFolder, 'index.html')))
     app.use(webApp(options.webFolder));
   app.use(failures);
   return app;
-}
-
-/** One line for each request, in which no address opens anything. */
-function requestLog(): RequestHandler {
-  morgan.token<Request>('place', (request) => loggedUrl(request.originalUrl));
-  return morgan<Request, Response>(':date[iso] :method :place :status :res[content-length] B :response-time ms');
 }
 
 /** What every page asks for when it opens, and what looks over the whole house, are worked out once for all of them. */

@@ -1,8 +1,9 @@
 import { ThemeProvider } from '@rneui/themed/dist/config';
 import { usePathname } from 'expo-router';
 import { StatusBar } from 'expo-status-bar';
-import { useEffect, useMemo, type ReactNode } from 'react';
+import { Suspense, useEffect, useMemo, type ReactNode } from 'react';
 import { View } from 'react-native';
+import { useAccess } from '@/client/access';
 import { listen } from '@/client/events';
 import { useHouse } from '@/client/house';
 import { keepForOffline } from '@/client/offline';
@@ -10,7 +11,7 @@ import { usePreferences } from '@/client/preferences';
 import { NavBar } from './components/NavBar';
 import { NoticeBar } from './components/NoticeBar';
 import { useIsWide } from './components/useLayout';
-import { fetchWhenIdle } from './screens/lazyForms';
+import { DoorScreen, fetchWhenIdle, IdleLock } from './screens/lazyForms';
 import { DAY, NIGHT } from './theme/tokens';
 import { themeFor } from './theme/theme';
 
@@ -21,9 +22,14 @@ export function Shell({ children }: { children: ReactNode }) {
   const isReady = useHouse((house) => house.state === 'ready');
   const isWide = useIsWide();
   const theme = useMemo(() => themeFor(look), [look]);
-  const isSitters = usePathname().startsWith('/sitter/');
+  const here = usePathname();
+  /** What is opened by its own address, whoever is in. */
+  const isByAddress = here.startsWith('/sitter/') || here === '/pair';
+  const access = useAccess((store) => store.access);
+  const isShut = access !== null && access.state !== 'open' && access.state !== 'signed-in' && !isByAddress;
+  const lockAfterMin = access?.state === 'signed-in' ? access.lockAfterMin : null;
   useEffect(() => {
-    if (isSitters) return undefined;
+    if (isByAddress || isShut) return undefined;
     void load();
     // A phone that was in a pocket shows the state of the house now, and the round of the new day.
     const refresh = () => document.visibilityState === 'visible' && void load();
@@ -34,8 +40,13 @@ export function Shell({ children }: { children: ReactNode }) {
       document.removeEventListener('visibilitychange', refresh);
       stop();
     };
-  }, [load, isSitters]);
-  useEffect(() => (isReady && !isSitters ? fetchWhenIdle() : undefined), [isReady, isSitters]);
+  }, [load, isByAddress, isShut]);
+  useEffect(() => {
+    if (!isReady || isByAddress) return undefined;
+    // The walk comes first; who walks can be told a moment later.
+    void useAccess.getState().load();
+    return fetchWhenIdle();
+  }, [isReady, isByAddress]);
   const ground = (look === 'night' ? NIGHT : DAY).ground;
   useEffect(() => {
     document.body.style.backgroundColor = ground;
@@ -45,10 +56,17 @@ export function Shell({ children }: { children: ReactNode }) {
       <StatusBar style="light" />
       <View style={{ flex: 1, flexDirection: isWide ? 'row-reverse' : 'column', backgroundColor: ground }}>
         <View style={{ flex: 1 }}>
-          <View style={{ flex: 1 }}>{children}</View>
+          {isShut ? (
+            <Suspense>
+              <DoorScreen access={access} />
+            </Suspense>
+          ) : null}
+          {/* Stays as it is behind the door, and nobody sees or hears it: a form half filled in is there again. */}
+          <View style={{ flex: 1, display: isShut ? 'none' : 'flex' }}>{children}</View>
           <NoticeBar />
+          <Suspense>{lockAfterMin === null ? null : <IdleLock minutes={lockAfterMin} />}</Suspense>
         </View>
-        <NavBar />
+        {isShut ? null : <NavBar />}
       </View>
     </ThemeProvider>
   );

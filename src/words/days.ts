@@ -1,5 +1,5 @@
 import { parseISO } from 'date-fns/parseISO';
-import { daysBetween, type Day } from '@/core/measure/day';
+import { dayOfMoment, daysBetween, type Day } from '@/core/measure/day';
 import { countWords } from './count';
 
 /** A day near today in words, else as a date: "today", "yesterday", "Sunday", "1 Dec", "14 Jan 2027". */
@@ -29,6 +29,10 @@ export function weekday(day: Day): string {
 export function timeWords(instant: string): string {
   return new Date(instant).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
 }
+
+/** "today at 19:40", on this device's clock. */
+export const momentWords = (instant: string, today: Day): string =>
+  `${dayWords(dayOfMoment(new Date(instant)), today)} at ${timeWords(instant)}`;
 
 export function daysWords(days: number): string {
   return countWords(days, 'day');

@@ -8,6 +8,7 @@ import type { Database } from '../storage/database';
 import { asideName, keptOf } from './kept';
 import { dailyIn, provenIn, writeProof } from './newest';
 import { writeBackup } from './write';
+import { complain } from '../log';
 
 /** A backup in the folder. */
 export interface KeptBackup {
@@ -84,7 +85,7 @@ export function backupKeeper({ database, clock, version, folder, prove = proveAp
         for (const { name, day } of list()) if (!kept.has(day)) fs.rmSync(path.join(folder, name));
       } catch (error) {
         problem = error instanceof Error ? error.message : String(error);
-        console.error(`The backup of ${today} did not work: ${problem}`);
+        complain(`The backup of ${today} did not work: ${problem}`);
       }
     },
   };

@@ -1,3 +1,4 @@
+import { log } from '../log';
 import fs from 'node:fs';
 import type { AddressInfo } from 'node:net';
 import os from 'node:os';
@@ -134,7 +135,7 @@ describe('backups over HTTP', () => {
       clock: { today: () => day, now: () => `${day}T10:00:00.000Z` },
       prove: async () => Promise.reject(new Error('A page is damaged.')),
     });
-    const silent = jest.spyOn(console, 'error').mockImplementation(() => undefined);
+    const silent = jest.spyOn(log, 'error').mockImplementation(() => undefined);
     for (day of ['2026-03-14', '2026-03-15', '2026-03-16']) {
       await failing.daily();
       expect(failing.state()).toMatchObject({ isLate: false, problem: 'A page is damaged.' });

@@ -1,6 +1,7 @@
 import type { Clock } from '../clock';
 import type { Database } from '../storage/database';
 import { simulateProbes } from './simulate';
+import { complain } from '../log';
 
 const LOOKS_EVERY_MS = 60_000;
 
@@ -17,7 +18,7 @@ export async function startDevices(
   const look = () => {
     busy = busy
       .then(() => simulateProbes(deps))
-      .catch((error: unknown) => console.error('The simulated probes could not report.', error));
+      .catch((error: unknown) => complain('The simulated probes could not report.', error));
     return busy;
   };
   // What they have to tell of the last days is there before the first page asks.

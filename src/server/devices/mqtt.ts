@@ -9,6 +9,7 @@ import { findProbeOfDigest } from '../storage/probes';
 import { readMeta, writeMeta } from '../storage/meta';
 import { digestOf, newSecret } from '../secrets';
 import { takeReadings } from './takeReadings';
+import { complain } from '../log';
 
 /** Devices publish here what they would post to /api/readings; the password of the connection is their token. */
 export const READINGS_TOPIC = 'burrow/readings';
@@ -47,7 +48,7 @@ async function take(deps: Deps, token: string | undefined, payload: Buffer): Pro
       error instanceof Problem
         ? [error.message, ...(error.fields ?? []).map((each) => `${each.path}: ${each.message}`)]
         : ['The message is not JSON.'];
-    console.error(`MQTT: a reading was refused. ${why.join(' ')}`);
+    complain(`MQTT: a reading was refused. ${why.join(' ')}`);
   }
 }
 
@@ -85,7 +86,7 @@ export async function startBroker(deps: Deps, port: number, host = '127.0.0.1'):
 }
 
 const notStored = (done: (error: Error) => void) => (error: unknown) => {
-  console.error('MQTT: a reading could not be stored.', error);
+  complain('MQTT: a reading could not be stored.', error);
   done(error instanceof Error ? error : new Error(String(error)));
 };
 
@@ -95,7 +96,7 @@ const notStored = (done: (error: Error) => void) => (error: unknown) => {
 export async function listenOn(deps: Deps, url: string): Promise<Mqtt> {
   const client: MqttClient = connect(url, { clientId: await clientId(deps.database), clean: false });
   client.on('connect', () => client.subscribe('burrow/+/readings', { qos: 1 }));
-  client.on('error', (error) => console.error(`MQTT: ${error.message}`));
+  client.on('error', (error) => complain(`MQTT: ${error.message}`));
   // Acknowledged when this calls back.
   client.handleMessage = (packet, done) => {
     const token = TOPIC_WITH_TOKEN.exec(packet.topic)?.[1];

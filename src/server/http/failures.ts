@@ -3,6 +3,7 @@ import type { ErrorCode, ErrorReply } from '@/contract/errors';
 import { Refusal } from '@/core/refusal';
 import { DISK_FULL, isDamage, sqlState } from '../storage/database';
 import { Problem } from './problem';
+import { complain } from '../log';
 
 /** What the body parser throws. */
 interface HttpError extends Error {
@@ -35,19 +36,19 @@ function asProblem(error: unknown): Problem | undefined {
 }
 
 /** The last handler: everything thrown leaves in the one error shape, without a stack. */
-export const failures: ErrorRequestHandler = (error, _request, response, next) => {
+export const failures: ErrorRequestHandler = (error, request, response, next) => {
   if (response.headersSent) {
     next(error);
     return;
   }
   const problem = asProblem(error) ?? new Problem('internal', 'Something went wrong here. Nothing was saved.');
-  if (problem.code === 'internal') console.error(error);
+  if (problem.code === 'internal') complain(`${request.method} failed.`, error);
   const { code, message, fields } = problem;
   const reply: ErrorReply = { error: { code, message, ...(fields && { fields }) } };
   response.status(problem.status).json(reply);
   if (sqlState(error) === DISK_FULL) {
     // The embedded database does not come back from a full disk: stop before a query spins for ever.
-    console.error('The disk is full. The server stops; what was acknowledged is safe. Make room and start it again.');
+    complain('The disk is full. The server stops; what was acknowledged is safe. Make room and start it again.');
     process.exit(70);
   }
 };
@@ -57,11 +58,16 @@ export const unknownAddress: RequestHandler = (request) => {
   throw new Problem('not-found', `There is nothing at ${request.method} ${request.path}. See /api/openapi.json.`);
 };
 
-/** A body in another format would otherwise look like no body at all. */
+/**
+ * A body in another format would otherwise look like no body at all. What writes says JSON even without a body: a form of
+ * another page cannot say so.
+ */
 export const jsonOnly: RequestHandler = (request, _response, next) => {
+  const reads = request.method === 'GET' || request.method === 'HEAD';
   const hasBody = request.headers['content-length'] !== undefined && request.headers['content-length'] !== '0';
   const chunked = request.headers['transfer-encoding'] !== undefined;
-  if ((hasBody || chunked) && !request.is('application/json')) {
+  const isJson = /^application\/json\s*(;|$)/i.test(request.headers['content-type'] ?? '');
+  if ((!reads || hasBody || chunked) && !isJson) {
     throw new Problem('unsupported-media-type', 'Send JSON, with Content-Type: application/json.');
   }
   next();

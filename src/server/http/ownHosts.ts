@@ -4,6 +4,9 @@ import { Problem } from './problem';
 /** The names under which this computer reaches itself. */
 const OWN = ['localhost', '127.0.0.1', '[::1]'];
 
+/** What changes nothing, whoever asks. */
+const READS = new Set(['GET', 'HEAD', 'OPTIONS']);
+
 /** The name in `Host` or `Origin`, without its port. */
 const nameIn = (host: string) => host.replace(/:\d+$/, '').toLowerCase();
 
@@ -25,6 +28,13 @@ export function ownHosts(others: readonly string[]): RequestHandler {
     if (origin !== undefined && !isOf(origin, host)) {
       throw new Problem('forbidden', 'Pages of other addresses may not ask here.', [
         { path: 'Origin', message: 'Must be the address of this house.' },
+      ]);
+    }
+    // Told by browsers alone, and by no page: which page asks.
+    const from = request.headers['sec-fetch-site'];
+    if (!READS.has(request.method) && from !== undefined && from !== 'same-origin' && from !== 'none') {
+      throw new Problem('forbidden', 'Pages of other addresses may not write here.', [
+        { path: 'Sec-Fetch-Site', message: `Must be same-origin; got ${from}.` },
       ]);
     }
     next();

@@ -11,8 +11,10 @@ const STATUS: Record<ErrorCode, number> = {
   'too-large': 413,
   'unsupported-media-type': 415,
   invalid: 422,
+  'too-many': 429,
   internal: 500,
   unreachable: 502,
+  busy: 503,
   'disk-full': 507,
 };
 

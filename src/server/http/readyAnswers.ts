@@ -2,6 +2,7 @@ import type { Clock } from '../clock';
 import { houseState } from '../houseState';
 import { remembering } from '../remembering';
 import type { Database } from '../storage/database';
+import { complain } from '../log';
 
 export interface ReadyAnswers {
   /** The same handler, which works out again only what something written since, or the time, may have changed. */
@@ -35,7 +36,7 @@ export function readyAnswers({ database, clock }: { database: Database; clock: C
         seen = now;
         if (now === undefined || !isCalm || now === ready) return;
         ready = now;
-        ask().catch((error: unknown) => console.error('An answer could not be made ready.', error));
+        ask().catch((error: unknown) => complain('An answer could not be made ready.', error));
       };
       look();
       setInterval(look, everyMs).unref();

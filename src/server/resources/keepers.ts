@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Keeper } from '@/contract/keepers';
+import { requireKeeperLeft } from '../access/people';
 import { busyDaysOf } from '../calendar/busy';
 import type { Handlers } from '../http/mount';
 import { invalid, notFound, Problem } from '../http/problem';
@@ -14,7 +15,8 @@ import {
   writeCalendarSecret,
 } from '../storage/keepers';
 import { listRooms } from '../storage/rooms';
-import type { Deps } from './deps';
+import { deletePerson, listPeople, updatePerson } from '../storage/access';
+import type { AccessDeps } from '../access/deps';
 
 type Names =
   'keepers' | 'addKeeper' | 'changeKeeper' | 'removeKeeper' | 'setBusyDays' | 'renewCalendar' | 'closeCalendar';
@@ -22,7 +24,11 @@ type Names =
 /** A keeper's own calendar is read so many days ahead. */
 const BUSY_DAYS = 400;
 
-export function keeperHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
+export function keeperHandlers({
+  database,
+  clock,
+  door,
+}: Pick<AccessDeps, 'database' | 'clock' | 'door'>): Pick<Handlers, Names> {
   const one = async (queries: Queries, id: string): Promise<Keeper> => {
     const keeper = (await listKeepers(queries, clock.today())).find((each) => each.id === id);
     if (!keeper) throw notFound('keeper with that id');
@@ -48,8 +54,8 @@ export function keeperHandlers({ database, clock }: Deps): Pick<Handlers, Names>
         return { keeper: await one(queries, id) };
       }),
 
-    changeKeeper: ({ params, body }) =>
-      changed(params.id, async (queries, keeper) => {
+    changeKeeper: async ({ params, body }) => {
+      const answer = await changed(params.id, async (queries, keeper) => {
         const { name, roomIds } = body;
         if (name !== undefined) await requireName(queries, name, clock.today(), keeper.id);
         if (roomIds) await requireRooms(queries, roomIds);
@@ -61,14 +67,25 @@ export function keeperHandlers({ database, clock }: Deps): Pick<Handlers, Names>
           walkAt,
           zone,
         });
-      }),
+        const person = await personCalled(queries, keeper.name);
+        if (person && name !== undefined) await updatePerson(queries, { ...person, name });
+      });
+      door.sessions.forget();
+      return answer;
+    },
 
-    removeKeeper: ({ params }) =>
-      database.transaction(async (queries) => {
-        await one(queries, params.id);
+    removeKeeper: async ({ params }) => {
+      const keeper = await one(database, params.id);
+      const person = await personCalled(database, keeper.name);
+      if (person) await requireKeeperLeft(door.sessions, person);
+      await database.transaction(async (queries) => {
         await deleteKeeper(queries, params.id);
-        return { removed: params.id };
-      }),
+        if (person) await deletePerson(queries, person.id);
+      });
+      door.sessions.forget();
+      if (person) await door.sessions.endAllOf(person.id);
+      return { removed: params.id };
+    },
 
     setBusyDays: async ({ params, body }) => {
       const today = clock.today();
@@ -92,6 +109,10 @@ export function keeperHandlers({ database, clock }: Deps): Pick<Handlers, Names>
     closeCalendar: ({ params }) => changed(params.id, (queries, { id }) => writeCalendarSecret(queries, id, null)),
   };
 }
+
+/** A keeper who can sign in is there under one name. */
+const personCalled = async (queries: Queries, name: string) =>
+  (await listPeople(queries)).find((each) => each.name.toLowerCase() === name.toLowerCase());
 
 async function requireName(queries: Queries, name: string, today: string, of?: string): Promise<void> {
   const same = (await listKeepers(queries, today)).find(

@@ -12,6 +12,7 @@ import { hatchWindows } from './hatchings';
 import { moultWindows } from './moults';
 import { NEED_DAYS, needWindows } from './needs';
 import { putInForce } from './spread';
+import { complain } from '../log';
 
 /** What the keeping of score asks of the rest of the server. */
 export interface ScoreKeeper {
@@ -56,7 +57,8 @@ const EVERY_MS = 6 * 3_600_000;
 
 /** Keeps score also while nobody asks. */
 export function keepScoring(keeper: ScoreKeeper): void {
-  const keep = () => void keepScore(keeper).catch(console.error);
+  const keep = () =>
+    void keepScore(keeper).catch((error: unknown) => complain('Forecasts could not be scored.', error));
   setTimeout(keep, FIRST_AFTER_MS).unref();
   setInterval(keep, EVERY_MS).unref();
 }

@@ -2,6 +2,7 @@ import path from 'node:path';
 import { Worker } from 'node:worker_threads';
 import type { Solve, Solved } from '@/core/plan/chain/solve';
 import { ROOT } from '../root';
+import { complain } from '../log';
 
 const SCRIPT = path.join(ROOT, 'src/server/solver/highsWorker.cjs');
 /** A solver that has not come back so long after its own limit is stopped. */
@@ -64,7 +65,7 @@ export function sharedSolver(): Solve {
   const { solve } = running;
   return (question) =>
     solve(question).catch((error: Error) => {
-      console.error(error.message);
+      complain(error.message);
       return null;
     });
 }

@@ -1,3 +1,4 @@
+import { log } from '../log';
 import loadHighs from 'highs';
 import { sharedSolver } from './highs';
 import { solveProgramme } from './solveProgramme.cjs';
@@ -44,7 +45,7 @@ describe('HiGHS', () => {
   });
 
   it('in its thread tells what it cannot read, has found nothing, and goes on answering', async () => {
-    const told = jest.spyOn(console, 'error').mockImplementation(() => undefined);
+    const told = jest.spyOn(log, 'error').mockImplementation(() => undefined);
     const solve = sharedSolver();
     expect(await solve(ask('Minimize nothing that is a programme'))).toBeNull();
     expect(told).toHaveBeenCalledWith(expect.stringMatching(/^The solver refused the problem: /));

@@ -15,8 +15,10 @@ export interface Database extends Queries {
   close(): Promise<void>;
 }
 
-/** Whether a statement may change something. */
-export const mayWrite = (sql: string): boolean => /\b(INSERT|UPDATE|DELETE|TRUNCATE|ALTER|DROP|CREATE)\b/.test(sql);
+/** Whether a statement may change something of the house: that somebody came in or was seen is nothing of it. */
+export const mayWrite = (sql: string): boolean =>
+  /\b(INSERT|UPDATE|DELETE|TRUNCATE|ALTER|DROP|CREATE)\b/.test(sql) &&
+  !/^\s*(INSERT INTO|UPDATE|DELETE FROM) access\./.test(sql);
 
 /** The PostgreSQL type ids whose JavaScript form is set here, the same for both databases. */
 const OID = { int8: 20, date: 1082, timestamp: 1114, timestamptz: 1184 } as const;

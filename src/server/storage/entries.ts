@@ -2,6 +2,7 @@ import type { Entry, EntryKind, EntryOf, EntryToKeep } from '@/contract/storedEn
 import { HEAD_KINDS } from '@/core/growth/census';
 import type { BodyMeasure, Stage } from '@/core/profiles/profile';
 import { withoutUndefined } from '@/core/withoutUndefined';
+import { signature } from '../signature';
 import type { Queries } from './database';
 import { EVER_IN_HOME } from './residents';
 
@@ -56,7 +57,7 @@ export async function insertEntry(queries: Queries, entry: EntryToKeep, pair: st
       entry.homeId,
       entry.on,
       entry.at,
-      entry.keeper,
+      entry.keeper ?? signature() ?? null,
       entry.note,
       JSON.stringify(entry.data),
       pair,

@@ -1,5 +1,6 @@
 import { Pool, types, type PoolClient } from 'pg';
 import { typeParsers, type Database, type Queries } from './database';
+import { complain } from '../log';
 
 /** The same storage on a PostgreSQL server (15 or later), for those who run one. */
 export async function openPostgres(url: string): Promise<Database> {
@@ -12,7 +13,7 @@ export async function openPostgres(url: string): Promise<Database> {
         typeParsers[oid] ?? types.getTypeParser(oid, format)) as typeof types.getTypeParser,
     },
   });
-  pool.on('error', (error) => console.error(`PostgreSQL connection lost: ${error.message}`));
+  pool.on('error', (error) => complain(`PostgreSQL connection lost: ${error.message}`));
   const queriesOf = (on: Pool | PoolClient): Queries => ({
     query: async <Row>(sql: string, parameters: unknown[] = []) => (await on.query(sql, parameters)).rows as Row[],
   });

@@ -8,7 +8,8 @@ import { isDamage, type Database } from './database';
  */
 export async function readEveryPage(database: Database): Promise<void> {
   const tables = await database.query<{ name: string }>(
-    `SELECT quote_ident(tablename) AS name FROM pg_tables WHERE schemaname = 'public' ORDER BY tablename`,
+    `SELECT format('%I.%I', schemaname, tablename) AS name FROM pg_tables
+      WHERE schemaname IN ('public', 'access') ORDER BY schemaname DESC, tablename`,
   );
   await database.transaction(async (queries) => {
     for (const way of ['indexscan', 'indexonlyscan', 'bitmapscan'])
@@ -18,7 +19,7 @@ export async function readEveryPage(database: Database): Promise<void> {
         await queries.query(`SELECT count(*) FROM ${name}`);
       } catch (error) {
         if (!isDamage(error)) throw error;
-        const message = `A page of ${name} is not what was written: the disk has damaged it. Nothing was changed.`;
+        const message = `A page of ${name.replace(/^public\./, '')} is not what was written: the disk has damaged it. Nothing was changed.`;
         throw new DamagedData(message, { cause: error });
       }
     }

@@ -1,3 +1,4 @@
+import { eraseAccess } from '../storage/access';
 import type { Database, Queries } from '../storage/database';
 
 /** Every table of records; which migrations were made is none of them, nor what was touched. */
@@ -27,6 +28,7 @@ export async function putBack(database: Database, holds: 'nothing' | 'kept'): Pr
   await database.transaction(async (queries) => {
     const names = await tables(queries);
     await queries.query(`TRUNCATE ${names.join(', ')}`);
+    await eraseAccess(queries);
     if (holds === 'nothing') return;
     // The copy was whole when it was made: what points to what need not be asked again, so that any order does.
     await queries.query('SET LOCAL session_replication_role = replica');

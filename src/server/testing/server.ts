@@ -51,7 +51,7 @@ export async function startServer(database: Database, clock = fixedClock()): Pro
     post: send('POST'),
     patch: send('PATCH'),
     put: send('PUT'),
-    remove: (path) => raw(path, { method: 'DELETE' }),
+    remove: (path) => raw(path, { method: 'DELETE', headers: { 'Content-Type': 'application/json' } }),
     close: () => new Promise((resolve) => server.close(() => resolve())),
   };
 }

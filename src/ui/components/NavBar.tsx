@@ -29,7 +29,17 @@ const ORDER: Record<'phone' | 'wide', readonly Place[]> = {
 };
 
 /** Behind the last door: what has no place of its own in the bar. */
-const BEHIND_MORE = ['/handbook', '/keepers', '/profiles', '/probes', '/scores', '/backup', '/labels', '/paper'];
+const BEHIND_MORE = [
+  '/handbook',
+  '/keepers',
+  '/profiles',
+  '/probes',
+  '/scores',
+  '/backup',
+  '/labels',
+  '/paper',
+  '/people',
+];
 
 /** The place in the bar that an address belongs to. */
 function placeOf(here: string, places: readonly Place[]): Place | undefined {
@@ -48,7 +58,7 @@ export function NavBar() {
   const at = placeOf(here, places);
   const cannotWait = useCannotWait();
   // Whoever looks in sees the sheet, and nothing else of the house.
-  if (here.startsWith('/sitter/')) return null;
+  if (here.startsWith('/sitter/') || here === '/pair') return null;
   return (
     <View role="navigation" aria-label="Places" style={styles.bar}>
       {places.map((path) => {

@@ -24,6 +24,7 @@ export function PaneHeader({
     | `/seasons${string}`
     | '/profiles'
     | '/keepers'
+    | '/people'
     | '/probes'
     | '/handbook'
     | `/homes/${string}`

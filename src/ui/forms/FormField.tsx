@@ -9,10 +9,22 @@ interface Props<Values extends FieldValues> extends AskedFieldProps<Values> {
   /** So many lines are shown; one if left out. */
   lines?: number;
   steps?: Steps;
+  isSecret?: 'current-password' | 'new-password' | 'one-time-code';
+  fills?: 'username';
+  onSubmit?: () => void;
 }
 
 /** A field to write in, with its problem under it. */
-export function FormField<Values extends FieldValues>({ hint, keyboard, lines, steps, ...asked }: Props<Values>) {
+export function FormField<Values extends FieldValues>({
+  hint,
+  keyboard,
+  lines,
+  steps,
+  isSecret,
+  fills,
+  onSubmit,
+  ...asked
+}: Props<Values>) {
   return (
     <AskedField {...asked}>
       {(field, problem) => (
@@ -24,6 +36,7 @@ export function FormField<Values extends FieldValues>({ hint, keyboard, lines, s
           inputRef={field.ref}
           problem={problem}
           hint={hint}
+          {...{ isSecret, fills, onSubmit }}
           {...(keyboard && { keyboard })}
           {...(lines !== undefined && { lines })}
           {...(steps && { steps, keyboard: 'number-pad' as const })}

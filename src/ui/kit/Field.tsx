@@ -28,6 +28,11 @@ interface Props {
   lines?: number;
   /** A whole number that is set with a thumb as well as typed. */
   steps?: Steps;
+  /** What is typed is not shown; a password manager is told what it is. */
+  isSecret?: 'current-password' | 'new-password' | 'one-time-code' | undefined;
+  /** What a browser may fill in. */
+  fills?: 'username' | undefined;
+  onSubmit?: (() => void) | undefined;
   /** Lets a form put the cursor here. */
   inputRef?: Ref<{ focus: () => void }>;
 }
@@ -43,6 +48,9 @@ export function Field({
   keyboard = 'default',
   lines = 1,
   steps,
+  isSecret,
+  fills,
+  onSubmit,
   inputRef,
 }: Props) {
   const { theme } = useTheme();
@@ -73,6 +81,9 @@ export function Field({
         numberOfLines={lines}
         autoCapitalize="none"
         autoCorrect={false}
+        {...(isSecret && { secureTextEntry: true, autoComplete: isSecret })}
+        {...(fills && { autoComplete: fills })}
+        {...(onSubmit && { onSubmitEditing: onSubmit })}
         {...(steps && { rightIcon: <Stepper label={label} value={value} onChange={onChange} steps={steps} /> })}
       />
       {hint !== undefined && problem === undefined ? <Soft>{hint}</Soft> : null}

@@ -1,5 +1,6 @@
 import { router } from 'expo-router';
 import { View } from 'react-native';
+import { useAccess } from '@/client/access';
 import { useHouse } from '@/client/house';
 import { usePreferences } from '@/client/preferences';
 import { Field } from '../kit/Field';
@@ -13,6 +14,7 @@ import { space } from '../theme/tokens';
 export function SettingsScreen() {
   const { look, lengthUnit, temperatureUnit, keeper, set } = usePreferences();
   const hemisphere = useHouse((house) => house.hemisphere);
+  const isSignedIn = useAccess(({ access }) => access?.state === 'signed-in');
   const standIn = useHouse((house) => house.standIn);
   return (
     <Screen>
@@ -29,6 +31,10 @@ export function SettingsScreen() {
         <ListRow label="Keepers" onPress={() => router.push('/keepers')}>
           <Strong>Keepers</Strong>
           <Soft>Who walks which rooms and when, calendars, days without time.</Soft>
+        </ListRow>
+        <ListRow label="People" onPress={() => router.push('/people')}>
+          <Strong>People</Strong>
+          <Soft>Who may come in and as what, their phones, and who was here.</Soft>
         </ListRow>
         <ListRow label="Care profiles" onPress={() => router.push('/profiles')}>
           <Strong>Care profiles</Strong>
@@ -82,12 +88,14 @@ export function SettingsScreen() {
         <Soft>
           The night round is black with deep red ink: nothing white or blue that would disturb nocturnal animals.
         </Soft>
-        <Field
-          label="Who you are"
-          value={keeper}
-          onChange={(name) => set({ keeper: name.slice(0, 60) })}
-          hint="Written beside everything you log from this device."
-        />
+        {isSignedIn ? null : (
+          <Field
+            label="Who you are"
+            value={keeper}
+            onChange={(name) => set({ keeper: name.slice(0, 60) })}
+            hint="Written beside everything you log from this device."
+          />
+        )}
         <Setting
           title="The house"
           label="Where the house stands"

@@ -1,0 +1,5 @@
+import { PairScreen } from '@/ui/screens/lazyForms';
+
+export default function PairRoute() {
+  return <PairScreen />;
+}

@@ -1,0 +1,5 @@
+import { AccessLogScreen } from '@/ui/screens/lazyForms';
+
+export default function AccessLogRoute() {
+  return <AccessLogScreen />;
+}

@@ -1,0 +1,5 @@
+import { OwnAccessScreen } from '@/ui/screens/lazyForms';
+
+export default function OwnAccessRoute() {
+  return <OwnAccessScreen />;
+}

@@ -1,0 +1,117 @@
+import { useState } from 'react';
+import { View } from 'react-native';
+import { startAuthentication } from '@simplewebauthn/browser';
+import { useAccess } from '@/client/access';
+import { call } from '@/client/api';
+import { problemOf } from '@/client/house';
+import type { Access } from '@/contract/access';
+import { Screen } from '../components/Screen';
+import { Body, Soft, Title } from '../components/Words';
+import { Form } from '../forms/Form';
+import { FormField } from '../forms/FormField';
+import { useFields } from '../forms/useFields';
+import { Button } from '../kit/Button';
+import { Switch } from '../kit/Switch';
+import { space } from '../theme/tokens';
+import { UnlockPane } from './UnlockPane';
+
+/** In the place of every screen while nobody is in: signing in, unlocking, or setting the house up from another machine. */
+export function DoorScreen({ access }: { access: Access }) {
+  return (
+    <Screen>
+      <View style={{ gap: space.l, maxWidth: 440, width: '100%', alignSelf: 'center', marginTop: space.xl }}>
+        {access.state === 'locked' ? <UnlockPane access={access} /> : null}
+        {access.state === 'setup' ? <SetUpPane /> : null}
+        {access.state === 'signed-out' ? <SignInPane access={access} /> : null}
+      </View>
+    </Screen>
+  );
+}
+
+function SignInPane({ access }: { access: Access }) {
+  const heard = useAccess((store) => store.heard);
+  const form = useFields({ name: '', password: '' });
+  const [isShared, setShared] = useState(false);
+  const save = async ({ name, password }: { name: string; password: string }) =>
+    heard(await call('signIn', { body: { name, password, isShared } }));
+  return (
+    <>
+      <Title>Sign in</Title>
+      {access.hasPasskeys ? <PasskeyButton /> : null}
+      <Form
+        form={form}
+        act="Sign in"
+        rank={access.hasPasskeys ? 'second' : 'main'}
+        disabled={form.values.name.trim() === '' || form.values.password === ''}
+        save={save}
+      >
+        <FormField control={form.control} name="name" label="Your name" fills="username" />
+        <FormField
+          control={form.control}
+          name="password"
+          label="Password"
+          isSecret="current-password"
+          onSubmit={() => void form.handleSubmit((values) => save(values).catch(form.place))()}
+        />
+        <Switch label="Several of us share this tablet" value={isShared} onChange={setShared} />
+        {isShared ? <Soft>It locks after five minutes without a touch; the PIN of each opens it.</Soft> : null}
+      </Form>
+      <Soft>
+        No password yet? A keeper shows you a code under People: your phone reads it, and is in. A password that was
+        lost is given anew by another keeper, or by whoever starts the server with --setup.
+      </Soft>
+    </>
+  );
+}
+
+/** Two taps: this one, and the finger or face that the phone asks for. */
+export function PasskeyButton() {
+  const heard = useAccess((store) => store.heard);
+  const [problem, setProblem] = useState<string>();
+  const open = async () => {
+    setProblem(undefined);
+    try {
+      const optionsJSON = (await call('passkeySignInOptions', {})) as never;
+      const answer = await startAuthentication({ optionsJSON });
+      heard(await call('passkeySignIn', { body: { ...answer } as Record<string, unknown> }));
+    } catch (error) {
+      const isGivenUp = error instanceof Error && error.name === 'NotAllowedError';
+      setProblem(isGivenUp ? 'The passkey was not given. Try again, or use the password.' : problemOf(error));
+    }
+  };
+  return (
+    <>
+      <Button title="Use a passkey" onPress={() => void open()} />
+      {problem === undefined ? null : <Body role="alert">{problem}</Body>}
+    </>
+  );
+}
+
+function SetUpPane() {
+  const heard = useAccess((store) => store.heard);
+  const form = useFields({ code: '', name: '', password: '' });
+  return (
+    <>
+      <Title>Set this house up</Title>
+      <Body>
+        Nobody can sign in yet. Whoever has started the server reads a code in its terminal: it makes you its keeper.
+      </Body>
+      <Form
+        form={form}
+        act="Set up and come in"
+        disabled={Object.values(form.values).some((text) => text.trim() === '')}
+        save={async (body) => heard(await call('setUp', { body }))}
+      >
+        <FormField control={form.control} name="code" label="Code from the terminal" isSecret="one-time-code" />
+        <FormField control={form.control} name="name" label="Your name" fills="username" />
+        <FormField
+          control={form.control}
+          name="password"
+          label="A password"
+          isSecret="new-password"
+          hint="At least ten letters: a few words will do."
+        />
+      </Form>
+    </>
+  );
+}
