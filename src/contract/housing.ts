@@ -18,7 +18,7 @@ import { FURNITURE_KINDS, type Furniture } from '@/core/housing/furniture';
 import type { Nest } from '@/core/housing/nest';
 import { deepestMm, meanDepthMm, type Soil } from '@/core/housing/soil';
 import { BASES, PLACES, QUANTITIES, STAGES } from '@/core/profiles/profile';
-import { line, mm, oneOf, profileId, quantity } from './primitives';
+import { line, mm, oneOf, profileId, quantity, MOST_AT_ONCE, tooMany } from './primitives';
 
 export const vent = z
   .strictObject({
@@ -319,7 +319,7 @@ export const rankRequest = z
     ...animal,
     /** The school on openings, for what is drilled. */
     openings: oneOf(OPENING_SCHOOLS).optional(),
-    homes: z.array(candidateHome).max(2000),
+    homes: z.array(candidateHome).max(MOST_AT_ONCE, { error: tooMany('homes') }),
   })
   .meta({ id: 'RankRequest' });
 
@@ -371,8 +371,10 @@ export const ladderReply = z
 
 export const boxesRequest = z
   .strictObject({
-    residents: z.array(z.strictObject({ id: z.string().min(1).max(60), ...animal })).max(2000),
-    freeHomes: z.array(candidateHome).max(2000),
+    residents: z
+      .array(z.strictObject({ id: z.string().min(1).max(60), ...animal }))
+      .max(MOST_AT_ONCE, { error: tooMany('residents') }),
+    freeHomes: z.array(candidateHome).max(MOST_AT_ONCE, { error: tooMany('homes') }),
   })
   .meta({ id: 'BoxesRequest' });
 export const boxesReply = z

@@ -7,7 +7,7 @@ import { HEMISPHERES } from '@/core/season/year';
 import { ENTRY_KINDS } from './storedEntries';
 import { schools } from './feeding';
 import { animal, boxSize, candidateHome, container, homeContents, status, substrateDepthMm } from './housing';
-import { day, id, oneOf, quantity } from './primitives';
+import { day, id, oneOf, quantity, MOST_AT_ONCE, tooMany } from './primitives';
 import { leaveAlone, job } from './round';
 
 const text = z.string().min(1).max(60);
@@ -50,12 +50,21 @@ export const dueReply = z
 
 const daysAhead = quantity('days', 1, 366, true);
 
+/** A year of 200 residents, or two months of 500. Chosen here: the answer stays below some megabytes */
+const MOST_WORK_DAYS = 80_000;
+
 export const workRequest = z
   .strictObject({
     from: day,
     days: daysAhead,
-    residents: z.array(workSubject, { error: 'Must be a list of residents.' }).max(2000),
+    residents: z
+      .array(workSubject, { error: 'Must be a list of residents.' })
+      .max(MOST_AT_ONCE, { error: tooMany('residents') }),
     busyDays: z.array(day).max(366).default([]),
+  })
+  .refine(({ residents, days }) => residents.length * days <= MOST_WORK_DAYS, {
+    path: ['days'],
+    error: `Must be fewer: residents times days must come to at most ${MOST_WORK_DAYS}.`,
   })
   .meta({ id: 'WorkRequest' });
 export const workReply = z
@@ -104,8 +113,8 @@ export const chainRequest = z
         }),
         { error: 'Must be a list of residents.' },
       )
-      .max(500),
-    tubs: z.array(candidateHome, { error: 'Must be a list of tubs.' }).max(1000),
+      .max(MOST_AT_ONCE, { error: tooMany('residents') }),
+    tubs: z.array(candidateHome, { error: 'Must be a list of tubs.' }).max(MOST_AT_ONCE, { error: tooMany('tubs') }),
     days: chainDays,
     perDay,
     cleaningDays,
@@ -261,7 +270,9 @@ export const absenceRequest = z
     today: day,
     from: day,
     until: day,
-    residents: z.array(workSubject.extend({ isDangerous: z.boolean().default(false) })).max(2000),
+    residents: z
+      .array(workSubject.extend({ isDangerous: z.boolean().default(false) }))
+      .max(MOST_AT_ONCE, { error: tooMany('residents') }),
   })
   .refine(inOrder, wrongOrder)
   .meta({ id: 'AbsenceRequest' });

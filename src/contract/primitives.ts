@@ -39,6 +39,8 @@ export const id = z.uuid({ error: (issue) => `Must be an id (a UUID); got ${show
 
 /** The first day that a record is believed of. Chosen here */
 const FIRST_DAY = '1950-01-01';
+/** And the last that is planned for: an animal of today lives no longer. Chosen here */
+const LAST_DAY = '2199-12-31';
 
 export const day = z
   .string({ error: (issue) => `Must be a day written YYYY-MM-DD; got ${shown(issue.input)}.` })
@@ -48,7 +50,15 @@ export const day = z
   // What a sheet makes of an empty cell is a day of 1900; nobody who keeps these animals has a record of then.
   .refine((value) => value >= FIRST_DAY || !isDay(value), {
     error: (issue) => `Must not be before ${FIRST_DAY}; got ${shown(issue.input)}.`,
+  })
+  .refine((value) => value <= LAST_DAY || !isDay(value), {
+    error: (issue) => `Must not be after ${LAST_DAY}; got ${shown(issue.input)}.`,
   });
+
+/** What is asked of an engine from outside is read in one go, while nobody else is answered: so many at a time. Chosen here */
+export const MOST_AT_ONCE = 500;
+export const tooMany = (what: string): string =>
+  `At most ${MOST_AT_ONCE} ${what} at a time: ask for the rest after them.`;
 
 export const instant = z.iso.datetime();
 

@@ -146,7 +146,10 @@ export const jpegBase64 = (most: number) => {
   return z
     .string({ error: 'Must be a JPEG picture in base64.' })
     .max(most, { error: `The picture is too large: at most ${kilobytes} kB. Make it smaller first.` })
-    .regex(/^\/9j\/[A-Za-z0-9+/]+={0,2}$/, { error: 'Must be a JPEG picture in base64.' });
+    .regex(/^\/9j\/[A-Za-z0-9+/]+={0,2}$/, { error: 'Must be a JPEG picture in base64.' })
+    .refine((text) => text.length % 4 === 0, {
+      error: 'Must be whole: base64 comes in fours, and this ends in between.',
+    });
 };
 
 /** A photo as the browser has made it smaller. */

@@ -13,10 +13,9 @@ import { signingInHandlers, stateTeller } from './access/signingIn';
 import type { BackupKeeper } from './backup/keeping';
 import { backupRoutes } from './backup/routes';
 import { eventHub } from './events';
-import { failures, jsonOnly } from './http/failures';
+import { failures, jsonOnly, readableText } from './http/failures';
 import { mount, type Handlers } from './http/mount';
 import { ownHosts } from './http/ownHosts';
-import { Problem } from './http/problem';
 import { requestLog } from './http/requestLog';
 import { readyAnswers } from './http/readyAnswers';
 import { openApiDocument } from './openapi';
@@ -74,8 +73,6 @@ import { webApp } from './webApp';
 export interface AppOptions extends Deps {
   /** Where the built web app lies; left out, the server answers the API alone. */
   webFolder?: string | undefined;
-  /** True when there is too little disk left to write. */
-  diskIsFull?: (() => boolean) | undefined;
   log?: boolean;
   /** Names beside those of this computer under which it answers: a network or a proxy brings keepers in. */
   hosts?: readonly string[];
@@ -129,20 +126,23 @@ export function createApp(options: AppOptions): Express {
   const backups = backupRoutes(options, options.backups, events.tellWritten);
   app.get('/api/backup', backups.download);
   app.get('/api/backups/:name', backups.kept);
-  const isWritable = refuseWhenFull(options);
-  app.post('/api/restore', isWritable, backups.bringIn);
+  app.post('/api/restore', backups.bringIn);
   app.get('/api/tables', tablesOutRoute(options));
-  app.post('/api/tables', isWritable, tablesInRoute(options, events.tellWritten));
+  app.post('/api/tables', tablesInRoute(options, events.tellWritten));
   app.get('/api/darwin-core', darwinCoreRoute(options));
   // A list of 10,000 rows is larger than anything else that is sent.
-  app.use('/api/lists', jsonOnly, express.json({ limit: '8mb', strict: false }));
+  app.use('/api/lists', jsonOnly, express.json({ limit: '8mb', strict: false, verify: readableText }));
   // A photo in full size.
-  app.use(/^\/api\/residents\/[^/]+\/photos$/, jsonOnly, express.json({ limit: '16mb', strict: false }));
+  app.use(
+    /^\/api\/residents\/[^/]+\/photos$/,
+    jsonOnly,
+    express.json({ limit: '16mb', strict: false, verify: readableText }),
+  );
   // A life of decades.
-  app.use('/api/lives', jsonOnly, express.json({ limit: '16mb', strict: false }));
+  app.use('/api/lives', jsonOnly, express.json({ limit: '16mb', strict: false, verify: readableText }));
   // The ids of every box of a large house.
-  app.use('/api/label-prints', jsonOnly, express.json({ limit: '2mb', strict: false }));
-  app.use('/api', jsonOnly, express.json({ limit: '1mb', strict: false }), isWritable);
+  app.use('/api/label-prints', jsonOnly, express.json({ limit: '2mb', strict: false, verify: readableText }));
+  app.use('/api', jsonOnly, express.json({ limit: '1mb', strict: false, verify: readableText }));
   app.get('/api/events', events.stream);
   app.use('/api', events.watch, compression());
   app.get('/api/homes/:id/photo', photoRoute(options, readPhoto));
@@ -240,14 +240,4 @@ function keptReady(handlers: Handlers, options: AppOptions) {
   const opening = () => Promise.all([kept.round({ ...none, query: {} }), kept.homes(none), kept.residents(none)]);
   if (options.readyEveryMs !== undefined) ready.keepReady(opening, options.readyEveryMs);
   return kept;
-}
-
-/** Reading and computing go on with a full disk; writing is refused before it can go wrong half-way. */
-function refuseWhenFull({ diskIsFull }: AppOptions): RequestHandler {
-  return (request, _response, next) => {
-    const writes = request.method !== 'GET' && !request.path.startsWith('/compute/');
-    if (writes && diskIsFull?.())
-      throw new Problem('disk-full', 'The disk is full: nothing was saved. Make room first.');
-    next();
-  };
 }

@@ -18,8 +18,9 @@ import { keepScoring } from './scores/keeping';
 import { systemClock } from './clock';
 import { seedDemo } from './demo';
 import { packageFacts, ROOT } from './root';
-import { DamagedData, hasRoomToWrite, openDataFolder } from './storage/dataFolder';
+import { DamagedData, fullness, openDataFolder } from './storage/dataFolder';
 import type { Database } from './storage/database';
+import { guarded } from './storage/guarded';
 import { migrate } from './storage/migrate';
 import { countRows, openFolder, openMemory, wasCounted } from './storage/pglite';
 import { openPostgres } from './storage/postgres';
@@ -77,7 +78,7 @@ async function keepCounted(database: Database | undefined): Promise<void> {
 
 /** Forgets what was touched so long ago that nobody asks for it. */
 async function keepForgetting(database: Database): Promise<void> {
-  await forgetTouched(database);
+  await forgetTouched(database).catch((error: unknown) => complain('What was touched long ago stays for now.', error));
   setInterval(
     () =>
       void forgetTouched(database).catch((error: unknown) =>
@@ -91,26 +92,29 @@ async function main(): Promise<void> {
   const { version } = packageFacts;
   checkShippedData();
   const wanted = settings(process.env);
-  const database = await openDatabase(wanted);
-  await migrate(database);
+  const opened = await openDatabase(wanted);
+  await migrate(opened);
+  const onDisk = !wanted.databaseUrl && wanted.data !== 'memory';
+  const database = onDisk ? guarded(opened, fullness(wanted.data)) : opened;
   const clock = wanted.testClock ?? systemClock;
   if (wanted.demo) await seedDemo(database, clock);
   await keepCounted(wanted.databaseUrl ? undefined : database);
   await keepForgetting(database);
   // A test asks when it asks.
   if (!wanted.testClock) keepScoring(scoreKeeper({ database, clock }));
-  const devices = await startDevices({ database, clock }, wanted.mqttPort, wanted.mqttUrl);
+  const network = wanted.lan ? await homeNetwork(wanted) : undefined;
+  const devices = await startDevices({ database, clock }, wanted.mqttPort, wanted.mqttUrl, {
+    waits: wanted.testClock !== undefined,
+    secure: network?.certificate(),
+  });
   const keeper = wanted.backups ? backupKeeper({ database, clock, version, folder: wanted.backups }) : undefined;
   if (keeper && !wanted.testClock) keepBackingUp(keeper);
-  const onDisk = !wanted.databaseUrl && wanted.data !== 'memory';
   const setupCode = await setupCodeFor(wanted, database);
-  const network = wanted.lan ? await homeNetwork(wanted) : undefined;
   const app = createApp({
     database,
     clock,
     version,
     webFolder: path.join(ROOT, 'dist'),
-    diskIsFull: onDisk ? () => !hasRoomToWrite(wanted.data) : undefined,
     log: true,
     backups: keeper,
     labelPrinter: wanted.labelPrinter,

@@ -1,5 +1,6 @@
 import type { JobKind } from '@/core/plan/jobs';
 import type { SkipReason } from '@/core/plan/work';
+import { listWords } from './count';
 import { JOB_WORDS } from './jobKinds';
 
 /** Why a job is put off. */
@@ -17,3 +18,6 @@ export function waitingWords(kinds: readonly JobKind[]): string {
   const words = kinds.flatMap((kind) => JOB_WORDS[kind].waiting ?? []);
   return words.length === 0 ? '' : `; waiting: ${words.join(', ')}`;
 }
+
+/** Who else logged the same, as it is kept: "Ben", or "Ben, Cleo". */
+export const alsoWords = (names: string): string => `${listWords(names.split(', '))} logged it too`;

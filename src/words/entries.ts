@@ -8,7 +8,7 @@ import { FEEL_WORDS } from './home';
 import type { Day } from '@/core/measure/day';
 import type { TroubleEnd } from '@/core/trouble/table';
 import { dayWords } from './days';
-import { SKIP_WORDS } from './doing';
+import { alsoWords, SKIP_WORDS } from './doing';
 import { signWords, waterWords } from './jobs';
 import { capital } from './text';
 import type { LengthWords } from './lengths';
@@ -93,7 +93,7 @@ function offeredWords(data: EntryData['offered'], length: LengthWords, names: Na
     ? dishes.map((dish) => dishWords(names, dish)).join(', ')
     : `${preyCount}${preyLengthMm === undefined ? '' : ` of ${length.long(preyLengthMm)}`}`;
   const quiet = inQuiet === undefined ? '' : ', while it was to be left alone';
-  return `Offered ${what}${quiet}${alsoBy === undefined ? '' : `; ${alsoBy} logged it too`}`;
+  return `Offered ${what}${quiet}${alsoBy === undefined ? '' : `; ${alsoWords(alsoBy)}`}`;
 }
 
 export const TROUBLE_END_WORDS: Record<TroubleEnd, string> = {

@@ -19,7 +19,7 @@ const CLOSE_ENOUGH = 1e-13;
  * @param matrix square, no entry under 0
  * @param initial as many as it has stages, none under 0
  * @param steps 0 or more
- * @throws Refusal naming the row that has not as many entries as there are stages
+ * @throws Refusal naming the row that has not as many entries as there are stages, and what grows beyond counting
  * @source Caswell, H. (2001), Matrix Population Models, 2nd ed.
  */
 export function projectMatrix(
@@ -41,12 +41,25 @@ export function projectMatrix(
   const times = (vector: readonly number[]) =>
     matrix.map((row) => row.reduce((sum, entry, column) => sum + entry * (vector[column] ?? 0), 0));
   const series = [[...initial]];
-  for (let step = 0; step < steps; step += 1) series.push(times(series[step] ?? []));
+  for (let step = 0; step < steps; step += 1) {
+    const next = times(series[step] ?? []);
+    if (!next.every(Number.isFinite)) {
+      throw new Refusal([
+        { path: 'steps', message: `Must be at most ${step}: after that there are more than can be counted.` },
+      ]);
+    }
+    series.push(next);
+  }
   let shares = matrix.map(() => 1 / size);
   let lambda = 0;
   for (let round = 0; round < MOST_ROUNDS; round += 1) {
     const next = times(shares).map((value, index) => value + (shares[index] ?? 0));
     const total = next.reduce((sum, value) => sum + value, 0);
+    if (!Number.isFinite(total)) {
+      throw new Refusal([
+        { path: 'matrix', message: 'Must hold smaller numbers: one becomes more than can be counted.' },
+      ]);
+    }
     const moved = next.reduce(
       (most, value, index) => Math.max(most, Math.abs(value / total - (shares[index] ?? 0))),
       0,

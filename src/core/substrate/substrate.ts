@@ -106,7 +106,8 @@ export function shares(recipe: RecipePart[]): { material: MaterialId; share: num
 /** Whole bricks for an amount of a material, and the piece of them that is used; none where it is not sold in bricks. */
 export function bricksFor({ material, volumeL }: MaterialAmount, { brick, waterHeldMlPerL }: Material): BricksToSoak[] {
   if (!brick || volumeL <= 0) return [];
-  const count = Math.ceil(volumeL / brick.looseVolumeL.value - 1e-9);
+  // However little it is: somebody breaks a piece off one.
+  const count = Math.max(1, Math.ceil(volumeL / brick.looseVolumeL.value - 1e-9));
   const soakWaterMl = count * brick.soakWaterL.value * 1000;
   const looseVolumeL = count * brick.looseVolumeL.value;
   const share = volumeL / brick.looseVolumeL.value;

@@ -5,6 +5,7 @@ import type { Clock } from '../clock';
 import { unknownAddress } from '../http/failures';
 import { Problem } from '../http/problem';
 import { insertAccessEvent } from '../storage/access';
+import { LOOPBACK } from '../lan/speakingTls';
 import type { Database } from '../storage/database';
 import { routeAt, type KnownRoute } from './routeTable';
 import { sessionsOf, type Sessions } from './sessions';
@@ -31,7 +32,6 @@ export interface Door {
 
 /** Headers of those who bring somebody else's request: it did not come from this machine. */
 const BROUGHT = ['forwarded', 'x-forwarded-for', 'x-forwarded-host', 'x-real-ip', 'via', 'cf-connecting-ip'];
-const LOOPBACK = /^(::1|127\.|::ffff:127\.)/;
 
 const ROLE_WORDS: Record<Role, string> = { keeper: 'a keeper', helper: 'a helper', reader: 'a reader' };
 

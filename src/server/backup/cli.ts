@@ -40,7 +40,7 @@ async function backup(file: string): Promise<void> {
 async function saveWhatReads(file: string): Promise<void> {
   if (process.env.DATABASE_URL) throw new Error('A PostgreSQL server has tools of its own for damaged data.');
   const folder = dataFolder();
-  const unlock = lockFolder(path.join(folder, 'cluster.lock'), folder);
+  const { release: unlock } = lockFolder(path.join(folder, 'cluster.lock'), folder);
   try {
     const facts = { program: packageFacts.version, madeAt: systemClock.now() };
     const { rows, left, leftIn } = await rescue(path.join(folder, 'cluster'), path.resolve(file), facts);
@@ -82,11 +82,17 @@ async function bringIn(file: string, isInstead: boolean): Promise<void> {
 /** The cluster that was there is kept under another name, also where it can no longer be opened. */
 async function bringInBeside(file: string, folder: string): Promise<void> {
   // Not opened as a house is: what lies there may be damaged.
-  const unlock = lockFolder(path.join(folder, 'cluster.lock'), folder);
+  const { release: unlock } = lockFolder(path.join(folder, 'cluster.lock'), folder);
   const beside = path.join(folder, 'cluster.restored');
   try {
     fs.rmSync(beside, { recursive: true, force: true });
-    const scratch = { cluster: beside, draft: `${beside}.new`, isNew: true, release: () => undefined };
+    const scratch = {
+      cluster: beside,
+      draft: `${beside}.new`,
+      isNew: true,
+      isHeld: () => true,
+      release: () => undefined,
+    };
     const database = await openFolder(scratch);
     try {
       await migrate(database);

@@ -16,7 +16,13 @@ describe('a house with damaged pages', () => {
   const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'vb-damaged-'));
   const cluster = path.join(folder, 'cluster');
   const open = () =>
-    openFolder({ cluster, draft: `${cluster}.new`, isNew: !fs.existsSync(cluster), release: () => undefined });
+    openFolder({
+      cluster,
+      draft: `${cluster}.new`,
+      isNew: !fs.existsSync(cluster),
+      isHeld: () => true,
+      release: () => undefined,
+    });
   afterAll(() => fs.rmSync(folder, { recursive: true }));
 
   const count = async (queries: Queries, table: string) =>

@@ -25,7 +25,13 @@ export async function rescue(cluster: string, file: string, facts: BackupFacts):
   try {
     const copy = path.join(folder, 'cluster');
     fs.cpSync(cluster, copy, { recursive: true });
-    const database = await openFolder({ cluster: copy, draft: `${copy}.new`, isNew: false, release: () => undefined });
+    const database = await openFolder({
+      cluster: copy,
+      draft: `${copy}.new`,
+      isNew: false,
+      isHeld: () => true,
+      release: () => undefined,
+    });
     try {
       await readWhatReads(database);
       const leftIn = `${file}.left.jsonl`;

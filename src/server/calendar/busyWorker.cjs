@@ -2,6 +2,7 @@
 const { parentPort, workerData } = require('node:worker_threads');
 const { busyDays, Unreadable } = require('./busyDays.cjs');
 
+require('../threads/stepBack.cjs').stepBack();
 const { text, zone, from, days, hours } = workerData;
 try {
   parentPort.postMessage({ busy: busyDays(text, zone, from, days, hours, (at) => parentPort.postMessage({ at })) });

@@ -13,6 +13,7 @@ export async function startDevices(
   deps: { database: Database; clock: Clock },
   mqttPort: number | undefined,
   mqttUrl: string | undefined,
+  { waits = false, secure }: { waits?: boolean; secure?: { cert: string; key: string } | undefined } = {},
 ): Promise<{ look: () => Promise<void>; stop: () => Promise<void> }> {
   let busy: Promise<void> = Promise.resolve();
   const look = () => {
@@ -21,12 +22,16 @@ export async function startDevices(
       .catch((error: unknown) => complain('The simulated probes could not report.', error));
     return busy;
   };
-  // What they have to tell of the last days is there before the first page asks.
-  await look();
+  // What they have to tell of the last days follows while the first pages ask; a test finds it there.
+  const first = look();
+  if (waits) await first;
   const timer = setInterval(() => void look(), LOOKS_EVERY_MS);
   const mqtt = mqttPort === undefined && mqttUrl === undefined ? undefined : await import('./mqtt');
-  const broker = mqttPort === undefined ? undefined : await mqtt?.startBroker(deps, mqttPort);
-  if (broker) console.log(`MQTT: devices may publish to 127.0.0.1:${broker.port}.`);
+  const broker = mqttPort === undefined ? undefined : await mqtt?.startBroker(deps, mqttPort, secure);
+  if (broker)
+    console.log(
+      `MQTT: devices may publish to port ${broker.port}${secure ? ', over TLS from the home network' : ' of this machine'}.`,
+    );
   const listener = mqttUrl === undefined ? undefined : await mqtt?.listenOn(deps, mqttUrl);
   return {
     look,

@@ -1,14 +1,16 @@
-import net, { type AddressInfo } from 'node:net';
+import net, { type AddressInfo, type Socket } from 'node:net';
 import Aedes, { type Client } from 'aedes';
 import { connect, type MqttClient } from 'mqtt';
+import type { ErrorCode } from '@/contract/errors';
 import { deviceReadings } from '@/contract/readings';
 import type { Clock } from '../clock';
+import { speakingTls } from '../lan/speakingTls';
 import { invalidBy, Problem } from '../http/problem';
 import type { Database } from '../storage/database';
 import { findProbeOfDigest } from '../storage/probes';
 import { readMeta, writeMeta } from '../storage/meta';
 import { digestOf, newSecret } from '../secrets';
-import { takeReadings } from './takeReadings';
+import { readingQueue } from './readingQueue';
 import { complain } from '../log';
 
 /** Devices publish here what they would post to /api/readings; the password of the connection is their token. */
@@ -31,19 +33,23 @@ interface KnownClient extends Client {
   token?: string;
 }
 
+type Queue = ReturnType<typeof readingQueue>;
+/** Nothing is wrong with the message: sent again later, it is taken. */
+const CANNOT_NOW = new Set<ErrorCode>(['busy', 'disk-full', 'internal']);
+
 /**
  * Takes one message in; it is stored when this comes back. What is wrong with it is logged: MQTT has no answer to give, and
  * sent again it would be no better.
  * @throws what keeps the house from storing it: then it is not acknowledged, and its device sends it again
  */
-async function take(deps: Deps, token: string | undefined, payload: Buffer): Promise<void> {
+async function take(queue: Queue, token: string | undefined, payload: Buffer): Promise<void> {
   try {
     if (payload.length > LARGEST_PAYLOAD) throw new Problem('too-large', 'The message is too large.');
     const parsed = deviceReadings.safeParse(JSON.parse(payload.toString('utf8')));
     if (!parsed.success) throw invalidBy(parsed.error);
-    await takeReadings(deps, token, parsed.data);
+    await queue(token, parsed.data);
   } catch (error) {
-    if (!(error instanceof Problem) && !(error instanceof SyntaxError)) throw error;
+    if (error instanceof Problem ? CANNOT_NOW.has(error.code) : !(error instanceof SyntaxError)) throw error;
     const why =
       error instanceof Problem
         ? [error.message, ...(error.fields ?? []).map((each) => `${each.path}: ${each.message}`)]
@@ -52,9 +58,20 @@ async function take(deps: Deps, token: string | undefined, payload: Buffer): Pro
   }
 }
 
-/** A broker that ships with the program, on this computer only: a device comes in with its token as password. */
-export async function startBroker(deps: Deps, port: number, host = '127.0.0.1'): Promise<Mqtt> {
+/** Who connects says who he is within so long; who is silent for so long is cut, whatever it has promised. ms, chosen here */
+const CONNECTS_WITHIN_MS = 10_000;
+const SILENT_MS = 15 * 60_000;
+const MOST_CLIENTS = 500;
+
+/**
+ * A broker that ships with the program: a device comes in with its token as password. On this machine in plain, and from the home
+ * network over TLS alone.
+ * @param secure the certificate of the house, where the home network is served
+ */
+export async function startBroker(deps: Deps, port: number, secure?: { cert: string; key: string }): Promise<Mqtt> {
+  const queue = readingQueue(deps);
   const broker = new Aedes({
+    connectTimeout: CONNECTS_WITHIN_MS,
     authenticate: (client, _user, password, done) => {
       const token = password?.toString() ?? '';
       findProbeOfDigest(deps.database, digestOf(token)).then(
@@ -70,14 +87,20 @@ export async function startBroker(deps: Deps, port: number, host = '127.0.0.1'):
     authorizePublish: (client, packet, done) => {
       if (packet.topic !== READINGS_TOPIC) return done(new Error(`Publish to ${READINGS_TOPIC}.`));
       const { token } = (client ?? {}) as Partial<KnownClient>;
-      take(deps, token, Buffer.from(packet.payload)).then(() => done(null), notStored(done));
+      take(queue, token, Buffer.from(packet.payload)).then(() => done(null), notStored(done));
     },
     authorizeSubscribe: (_client, _subscription, done) => done(null, null),
   });
-  const server = net.createServer(broker.handle);
+  const { handle } = broker;
+  const open = (socket: Socket) => {
+    socket.setTimeout(SILENT_MS, () => socket.destroy());
+    handle(socket as never);
+  };
+  const server = secure ? speakingTls(secure, open) : net.createServer(open);
+  server.maxConnections = MOST_CLIENTS;
   await new Promise<void>((resolve, reject) => {
     server.once('error', reject);
-    server.listen(port, host, resolve);
+    server.listen(port, secure ? '0.0.0.0' : '127.0.0.1', resolve);
   });
   return {
     port: (server.address() as AddressInfo).port,
@@ -94,6 +117,7 @@ const notStored = (done: (error: Error) => void) => (error: unknown) => {
  * Listens on a broker that is there already, as the same client each time: what it sent and nobody acknowledged it sends again.
  */
 export async function listenOn(deps: Deps, url: string): Promise<Mqtt> {
+  const queue = readingQueue(deps);
   const client: MqttClient = connect(url, { clientId: await clientId(deps.database), clean: false });
   client.on('connect', () => client.subscribe('burrow/+/readings', { qos: 1 }));
   client.on('error', (error) => complain(`MQTT: ${error.message}`));
@@ -105,7 +129,7 @@ export async function listenOn(deps: Deps, url: string): Promise<Mqtt> {
       // A broker sends again what was not acknowledged when its client comes back.
       client.stream.destroy();
     };
-    take(deps, token, Buffer.from(packet.payload)).then(() => done(), notStored(again));
+    take(queue, token, Buffer.from(packet.payload)).then(() => done(), notStored(again));
   };
   return { port: null, close: () => client.endAsync() };
 }

@@ -16,10 +16,16 @@ import { listSimulated } from '../storage/probes';
 import { residentsIn } from '../storage/residents';
 import { roomOfShelf } from '../storage/rooms';
 import { momentOf } from '../house/waterFacts';
+import { letOthersIn } from '../house/inTurn';
+import { log } from '../log';
 import { addReadings } from './takeReadings';
 
 /** A probe that was just hung up has this much to tell, so that charts are not empty. */
 const HISTORY_DAYS = 10;
+/** A probe that was away for long tells of so much at once, and lets others in. */
+const STEP_MS = 5 * DAY_MS;
+/** It is told that one has more than this to tell. */
+const TOLD_MS = 2 * HISTORY_DAYS * DAY_MS;
 /** A damping before this is as good as forgotten. */
 const LONGEST_DAYS = 120;
 
@@ -35,15 +41,19 @@ export async function simulateProbes({ database, clock }: { database: Database; 
   const world = await worldOf(database, clock);
   for (const probe of due) {
     const from = probe.lastAt === null ? now - HISTORY_DAYS * DAY_MS : Date.parse(probe.lastAt);
-    const readings = await readingsOf(database, world, probe, from, now);
-    if (readings.length === 0) continue;
-    await database.transaction((queries) =>
-      addReadings(
-        queries,
-        probe.id,
-        readings.map((each) => ({ ...each, mark: null })),
-      ),
-    );
+    if (now - from > TOLD_MS) log.info(`A simulated probe tells of ${Math.round((now - from) / DAY_MS)} days.`);
+    for (let at = from; at < now; at += STEP_MS) {
+      const readings = await readingsOf(database, world, probe, at, Math.min(now, at + STEP_MS));
+      if (readings.length === 0) continue;
+      await database.transaction((queries) =>
+        addReadings(
+          queries,
+          probe.id,
+          readings.map((each) => ({ ...each, mark: null })),
+        ),
+      );
+      await letOthersIn();
+    }
   }
 }
 

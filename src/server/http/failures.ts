@@ -11,9 +11,24 @@ interface HttpError extends Error {
   status?: number;
 }
 
+const UNREADABLE = 'The body holds a character that no text has: U+0000, or half of a pair (\\ud800 to \\udfff).';
+
+/**
+ * What no database keeps and no page shows, though JSON can write it: U+0000, and one half of a surrogate pair. Looked for in the
+ * body as it came.
+ */
+export function readableText(_request: unknown, _response: unknown, body: Buffer): void {
+  if (!body.includes('\\u')) return;
+  const text = body.toString('utf8').replaceAll('\\\\', '');
+  if (/\\u0000|\\ud[89ab][0-9a-f]{2}(?!\\ud[c-f])|(?<!\\ud[89ab][0-9a-f]{2})\\ud[c-f]/i.test(text)) {
+    throw Object.assign(new Error(UNREADABLE), { type: 'text.unreadable', status: 400 });
+  }
+}
+
 const PARSER_PROBLEMS: Record<string, [ErrorCode, string] | undefined> = {
   'entity.parse.failed': ['bad-json', 'The body is not JSON.'],
   'entity.too.large': ['too-large', 'The body is too large: at most 1 MB.'],
+  'text.unreadable': ['bad-json', UNREADABLE],
   'charset.unsupported': ['unsupported-media-type', 'Send the body as UTF-8 JSON.'],
   'encoding.unsupported': ['unsupported-media-type', 'Send the body as UTF-8 JSON.'],
 };

@@ -6,7 +6,7 @@ import type { accessEndpoints } from '@/contract/endpointsOfAccess';
 import { fieldMessages } from '@/contract/errors';
 import type { EndpointName } from '@/contract/routes';
 import { setToken, signatureOf, visitorOf, type Visitor } from '../access/visitor';
-import { signedBy } from '../signature';
+import { askedFor } from '../asking';
 import { serialised } from './serialised';
 import { invalidBy, Problem } from './problem';
 import { signed } from './signed';
@@ -62,12 +62,16 @@ export function mount(app: Express, handlers: Handlers): void {
         token: /^Bearer (\S{1,200})$/.exec(request.headers.authorization ?? '')?.[1],
       };
       const keep = (token: string | null) => setToken(response, visitor, token);
-      const answer = await signedBy(signature, () => handler(input, { visitor, request, keep }));
+      const gone = new AbortController();
+      response.on('close', () => gone.abort());
+      const asked = { signature, by: visitor.session?.id ?? visitor.address, signal: gone.signal };
+      const answer = await askedFor(asked, () => handler(input, { visitor, request, keep }));
       const report = (why: string) => complain(`The reply of ${name} has not the shape it should have: ${why}`);
+      const text = await serialised(endpoint.reply, answer, report);
       response
         .status(endpoint.status ?? 200)
         .type('json')
-        .send(serialised(endpoint.reply, answer, report));
+        .send(text);
     });
   }
 }

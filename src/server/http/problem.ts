@@ -36,8 +36,11 @@ export class Problem extends Error {
 /** A refusal of what a schema found, field by field. */
 export function invalidBy(error: z.ZodError): Problem {
   const fields = fieldMessages(error);
-  return new Problem('invalid', refusedFields(fields.length), fields);
+  return new Problem('invalid', refusedFields(fields.length), fields.slice(0, MOST_FIELDS));
 }
+
+/** So many fields are named: who sends 35,000 wrong ones sees by these what is wrong with the others. Chosen here */
+const MOST_FIELDS = 60;
 
 /** A refusal of one field. */
 export const invalid = (path: string, message: string) => new Problem('invalid', refusedFields(1), [{ path, message }]);

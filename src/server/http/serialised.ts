@@ -9,21 +9,37 @@ const texts = new WeakMap<z.ZodType, WeakMap<object, string>>();
  * @param report is told what has not the shape it should have; it is sent all the same: a page that misses one number shows more
  *   than a page that gets nothing
  */
-export function serialised(schema: z.ZodType, answer: unknown, report: (why: string) => void): string {
+export async function serialised(schema: z.ZodType, answer: unknown, report: (why: string) => void): Promise<string> {
   const isPlain = schema instanceof z.ZodObject && schema.def.catchall === undefined;
   if (!isPlain || typeof answer !== 'object' || answer === null) {
     return textOf(schema, answer, report);
   }
-  const parts = Object.entries(schema.shape as Record<string, z.ZodType>).flatMap(([name, of]) => {
+  const parts: string[] = [];
+  for (const [name, of] of Object.entries(schema.shape as Record<string, z.ZodType>)) {
     const value = (answer as Record<string, unknown>)[name];
-    if (value === undefined && isOptional(of)) return [];
+    if (value === undefined && isOptional(of)) continue;
     const text =
       of instanceof z.ZodArray && Array.isArray(value)
-        ? `[${value.map((row) => rowText(of.element as z.ZodType, row, report)).join(',')}]`
+        ? `[${(await rowTexts(of.element as z.ZodType, value, report)).join(',')}]`
         : textOf(of, value, (why) => report(`${name}: ${why}`));
-    return text === undefined ? [] : [`${JSON.stringify(name)}:${text}`];
-  });
+    if (text !== undefined) parts.push(`${JSON.stringify(name)}:${text}`);
+  }
   return `{${parts.join(',')}}`;
+}
+
+/** Others are let in after so long: a list of a thousand takes ten times that. ms */
+const PART_MS = 8;
+
+async function rowTexts(schema: z.ZodType, rows: unknown[], report: (why: string) => void): Promise<string[]> {
+  const texts: string[] = [];
+  let began = performance.now();
+  for (const row of rows) {
+    texts.push(rowText(schema, row, report));
+    if (performance.now() - began < PART_MS) continue;
+    await new Promise(setImmediate);
+    began = performance.now();
+  }
+  return texts;
 }
 
 const isOptional = (schema: z.ZodType) => {

@@ -1,15 +1,10 @@
 import http, { type RequestListener } from 'node:http';
 import https from 'node:https';
-import net, { type Socket } from 'node:net';
-
-/** The first byte of every handshake of TLS. @source RFC 8446, 5.1: the content type handshake is 22 */
-const HANDSHAKE = 22;
-/** Who says nothing for so long is cut. ms */
-const FIRST_BYTE_MS = 10_000;
-const LOOPBACK = /^(::1|127\.|::ffff:127\.)/;
+import type { Server, Socket } from 'node:net';
+import { byFirstByte, LOOPBACK } from './speakingTls';
 
 export interface Speaking {
-  server: net.Server;
+  server: Server;
   /** Shows another certificate to those who come from now on. */
   show: (cert: { cert: string; key: string }) => void;
   close: (done: () => void) => void;
@@ -26,19 +21,13 @@ export function speakBoth(app: RequestListener, plain: RequestListener, cert: { 
   );
   for (const each of [secure, open]) tuned(each);
   const sockets = new Set<Socket>();
-  const server = net.createServer((socket) => {
+  const server = byFirstByte(
+    (socket) => secure.emit('connection', socket),
+    (socket) => open.emit('connection', socket),
+  );
+  server.on('connection', (socket) => {
     sockets.add(socket);
     socket.on('close', () => sockets.delete(socket));
-    socket.on('error', () => socket.destroy());
-    const silent = setTimeout(() => socket.destroy(), FIRST_BYTE_MS);
-    socket.once('data', (first: Buffer) => {
-      clearTimeout(silent);
-      socket.pause();
-      socket.unshift(first);
-      (first[0] === HANDSHAKE ? secure : open).emit('connection', socket);
-      process.nextTick(() => socket.resume());
-    });
-    socket.once('close', () => clearTimeout(silent));
   });
   return {
     server,

@@ -8,7 +8,7 @@ import { broodsOf, layersOf } from '../broods';
 import { houseToday } from '../house/houseToday';
 import { ofKind, type Whose } from '../care';
 import { eggKindOf, mothKindOf, populationOf } from '../kinds';
-import { inThread } from '../threads/pool';
+import { inTime } from '../threads/pool';
 import type { Handlers } from '../http/mount';
 import { invalid } from '../http/problem';
 import type { Queries } from '../storage/database';
@@ -30,7 +30,7 @@ export function broodHandlers({ database, clock }: Deps): Pick<Handlers, Names> 
     meeting: async ({ body }) => {
       const { asOf = clock.today(), ...question } = body;
       const kind = await requireMoth(database, body);
-      return inThread('meeting', { ...question, kind, asOf });
+      return inTime('meeting', { ...question, kind, asOf });
     },
 
     spinning: async ({ body }) => {

@@ -5,7 +5,6 @@ import type { Resident } from '@/contract/records';
 import { usableOn, type SafeHarvest } from '@/core/colony/culture';
 import { foundingState } from '@/core/colony/founding';
 import type { PopulationKind } from '@/core/colony/kind';
-import { projectMatrix } from '@/core/colony/matrix';
 import { nestAdvice } from '@/core/colony/nestSteps';
 import { fullnessPct } from '@/core/colony/fullness';
 import { prepareHomes, rankHomes, rankPrepared } from '@/core/housing/rank';
@@ -23,7 +22,7 @@ import { houseToday, type HouseToday } from '../house/houseToday';
 import type { Queries } from '../storage/database';
 import { entriesOfKinds } from '../storage/entries';
 import { findResident } from '../storage/residents';
-import { inThread } from '../threads/pool';
+import { inThread, inTime } from '../threads/pool';
 import type { Deps } from './deps';
 
 type Names = 'population' | 'colony' | 'founding' | 'nest' | 'tubs' | 'count' | 'residentColony' | 'colonies';
@@ -31,14 +30,14 @@ type Names = 'population' | 'colony' | 'founding' | 'nest' | 'tubs' | 'count' | 
 /** Colonies and cultures: the engines over HTTP, one of the house, and all side by side. */
 export function colonyHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
   return {
-    population: ({ body }) => projectMatrix(body.matrix, body.initial, body.steps),
+    population: ({ body }) => inTime('projectMatrix', body.matrix, body.initial, body.steps),
 
     colony: async ({ body }) => {
       const { asOf = clock.today(), temperatureC, temperaturesC, countedLow, countedHigh, ...question } = body;
       const kind = await requireKind(database, body);
       const spread = countSpread(countedLow, countedHigh);
       const asked = { ...question, kind, temperatureC: temperaturesC ?? temperatureC ?? 0, countSpread: spread };
-      const { series, crowdedWeek } = await inThread('projectColony', asked);
+      const { series, crowdedWeek } = await inTime('projectColony', asked);
       const now = Object.values(question.counts).reduce((sum, count) => sum + count, 0);
       const { roomForHeads, counts } = question;
       return {
@@ -49,7 +48,7 @@ export function colonyHandlers({ database, clock }: Deps): Pick<Handlers, Names>
         harvest:
           temperatureC === undefined || kind.laying.by === 'queen'
             ? null
-            : asDays(await inThread('safeHarvest', { ...asked, temperatureC }), asOf),
+            : asDays(await inTime('safeHarvest', { ...asked, temperatureC }), asOf),
         castes: kind.castes ? castesOf(kind.castes, Math.round(question.counts.worker ?? 0)) : [],
       };
     },
@@ -70,7 +69,7 @@ export function colonyHandlers({ database, clock }: Deps): Pick<Handlers, Names>
     tubs: async ({ body }) => {
       const kind = await requireKind(database, body);
       if (!kind.headsPerL) throw invalid('profile', `Nobody gave how many of ${body.profile} live in a litre.`);
-      return inThread('tubsFor', { ...body, kind });
+      return inTime('tubsFor', { ...body, kind });
     },
 
     count: ({ body }) => countedInPart(body.counted, body.sharePct),

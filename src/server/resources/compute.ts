@@ -2,9 +2,8 @@ import { shippedBoxSizes } from '@/contract/shipped';
 import { soilOf } from '@/contract/substrate';
 import { company } from '@/core/housing/company';
 import { fit } from '@/core/housing/fit';
-import { boxesToBuy, sizeLadder } from '@/core/housing/ladder';
+import { sizeLadder } from '@/core/housing/ladder';
 import { withUsualAir } from '@/core/climate/homeAir';
-import { rankHomes } from '@/core/housing/rank';
 import { buildHome } from '@/core/substrate/buildSheet';
 import { plaster } from '@/core/substrate/plaster';
 import { pool } from '@/core/substrate/pool';
@@ -13,6 +12,7 @@ import { shelfLoad } from '@/core/substrate/shelfLoad';
 import { substrate } from '@/core/substrate/substrate';
 import { careOf, materialTable } from '../care';
 import type { Handlers } from '../http/mount';
+import { inTime } from '../threads/pool';
 import type { Deps } from './deps';
 
 type Names =
@@ -33,13 +33,19 @@ export function computeHandlers({ database }: Pick<Deps, 'database'>): Pick<Hand
   return {
     fit: async ({ body }) => fit((await careOf(database)).of(body), body),
     rankHomes: async ({ body: { homes, openings, ...animal } }) => ({
-      ranking: rankHomes((await careOf(database)).of(animal), animal, homes.map(withUsualAir), openings),
+      ranking: await inTime(
+        'rankHomes',
+        (await careOf(database)).of(animal),
+        animal,
+        homes.map(withUsualAir),
+        openings,
+      ),
     }),
     sizeLadder: async ({ body }) => sizeLadder((await careOf(database)).of(body), body, sizes),
     boxesToBuy: async ({ body }) => {
       const care = await careOf(database);
       const homeless = body.residents.map((each) => ({ ...each, profile: care.of(each) }));
-      return boxesToBuy(homeless, body.freeHomes.map(withUsualAir), sizes);
+      return inTime('boxesToBuy', homeless, body.freeHomes.map(withUsualAir), sizes);
     },
     company: async ({ body }) => {
       const care = await careOf(database);

@@ -15,7 +15,7 @@ import type { MaterialTable } from '@/core/substrate/material';
 import { careOf, materialTable } from '../care';
 import type { Handlers } from '../http/mount';
 import { invalid } from '../http/problem';
-import { inThread } from '../threads/pool';
+import { inTime } from '../threads/pool';
 import type { Deps } from './deps';
 
 type Names = 'psychrometrics' | 'vents' | 'moisture' | 'ventPlan' | 'calibrate' | 'airSchools';
@@ -85,7 +85,7 @@ export function computeClimateHandlers({ database }: Pick<Deps, 'database'>): Pi
 
     ventPlan: async ({ body }) => {
       const { container, room, warmingK, wishes, factors } = body;
-      const plan = await inThread(
+      const plan = await inTime(
         'ventPlan',
         {
           container,
@@ -105,7 +105,7 @@ export function computeClimateHandlers({ database }: Pick<Deps, 'database'>): Pi
 
     calibrate: async ({ body }) => {
       const { days: _, ...question } = questionOf(body, await materialTable(database), 1);
-      return inThread('calibrate', question, body.measured);
+      return inTime('calibrate', question, body.measured);
     },
 
     airSchools: async ({ body }) => {
@@ -113,7 +113,7 @@ export function computeClimateHandlers({ database }: Pick<Deps, 'database'>): Pi
       const wishes = body.wishes ?? {};
       const withDish = questionOf(body, materials, body.days);
       const without = questionOf({ ...body, dishAreaCm2: 0 }, materials, body.days);
-      const answers = await inThread('compareRegimes', withDish, without, wishes, body.mistToPct, body.mistMl);
+      const answers = await inTime('compareRegimes', withDish, without, wishes, body.mistToPct, body.mistMl);
       return {
         schools: answers.map(({ regime, forecast, ...rest }) => ({ school: regime, ...rest, ...answerOf(forecast) })),
       };

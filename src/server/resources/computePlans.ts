@@ -1,23 +1,17 @@
 import type { WorkSubject } from '@/contract/plan';
-import { absencePlan, MOST_ABSENT_DAYS } from '@/core/plan/absence';
-import { solveChain } from '@/core/plan/chain/solve';
-import { chainOfTenants, type Tenant } from '@/core/plan/chain/tenants';
+import { MOST_ABSENT_DAYS } from '@/core/plan/absence';
+import type { Tenant } from '@/core/plan/chain/tenants';
 import { dueWork } from '@/core/plan/due';
-import { planHouse } from '@/core/plan/levelling';
 import type { LogEntry, LogKind, ResidentToday } from '@/core/plan/work';
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
 import type { CareBook } from '@/core/profiles/careBook';
 import { careOf } from '../care';
 import type { Handlers } from '../http/mount';
 import { invalid } from '../http/problem';
-import { movesOf, unplacedOf } from '../moves';
-import { sharedSolver } from '../solver/highs';
+import { inTime, planned } from '../threads/pool';
 import type { Deps } from './deps';
 
 type Names = 'due' | 'workAhead' | 'chain' | 'absencePlan';
-
-/** The solver is given so long for a plan of moves. */
-export const SOLVER_SECONDS = 7;
 
 /** Engine 9 over HTTP: it knows the profiles of the house, and nothing of its records. */
 export function computePlanHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
@@ -28,36 +22,20 @@ export function computePlanHandlers({ database, clock }: Deps): Pick<Handlers, N
       const care = await careOf(database);
       const { from, days, busyDays } = body;
       const residents = body.residents.map((each) => ({ id: each.id, today: subjectOf(care, each) }));
-      const busy = new Set(busyDays.map((day) => daysBetween(from, day)));
-      const plan = planHouse(residents, from, days, busy);
-      const dayAt = dayTable(from, days);
-      const jobs = [...plan.jobs].flatMap(([residentId, list]) =>
-        list.map(({ kind, due, until, on, minutes }) => ({
-          ...{ residentId, kind, minutes },
-          ...{ dueOn: dayAt(due), until: dayAt(Math.max(until, due)), on: dayAt(on) },
-        })),
-      );
-      const counts = new Uint32Array(days);
-      for (const list of plan.jobs.values()) for (const { on } of list) counts[on] = (counts[on] ?? 0) + 1;
-      return {
-        days: Array.from(plan.minutes, (minutes, day) => ({
-          ...{ on: dayAt(day), minutes, jobs: counts[day] ?? 0, isBusy: busy.has(day) },
-        })),
-        jobs,
-      };
+      return inTime('workOf', residents, from, days, busyDays);
     },
 
     chain: async ({ body }) => {
       const care = await careOf(database);
       const { tubs, days, perDay, cleaningDays, startOn = clock.today() } = body;
       const busy = new Set(body.busyDays);
+      const open = Array.from({ length: days }, (_, index) => ({ index, day: addDays(startOn, index) })).filter(
+        ({ day }) => !busy.has(day),
+      );
       const tenants = body.residents.map((each): Tenant => {
         const isOpen = (day: Day) =>
           !each.windows || each.windows.some(({ from, until }) => day >= from && day <= until);
-        const allowed = Array.from({ length: days }, (_, index) => index).filter((index) => {
-          const day = addDays(startOn, index);
-          return !busy.has(day) && isOpen(day);
-        });
+        const allowed = open.filter(({ day }) => isOpen(day)).map(({ index }) => index);
         const outgrownIn = each.outgrownOn === undefined ? null : daysBetween(startOn, each.outgrownOn);
         return {
           ...each,
@@ -67,16 +45,8 @@ export function computePlanHandlers({ database, clock }: Deps): Pick<Handlers, N
           outgrownIn: outgrownIn !== null && outgrownIn < days ? outgrownIn : null,
         };
       });
-      const chain = chainOfTenants(tenants, tubs, days, perDay, cleaningDays);
-      const solution = await solveChain(chain.problem, sharedSolver(), SOLVER_SECONDS);
-      const { cost, bound, by } = solution;
-      const why = unplacedOf(chain, solution);
-      return {
-        moves: movesOf(chain, solution, startOn),
-        unplaced: why.map(({ resident }) => resident),
-        unplacedWhy: why,
-        ...{ cost, bound, by },
-      };
+      const plan = await planned(undefined, 'planChain', tenants, tubs, days, perDay, cleaningDays, startOn);
+      return { ...plan, unplaced: plan.unplacedWhy.map(({ resident }) => resident) };
     },
 
     absencePlan: async ({ body }) => {
@@ -86,7 +56,7 @@ export function computePlanHandlers({ database, clock }: Deps): Pick<Handlers, N
       const residents = body.residents.map(({ isDangerous, ...each }) => ({
         ...{ id: each.id, isDangerous, today: subjectOf(care, each) },
       }));
-      return absencePlan({ residents, today, from, until });
+      return inTime('absencePlan', { residents, today, from, until });
     },
   };
 }
@@ -101,17 +71,6 @@ export function requireAbsence(today: Day, from: Day, until: Day): void {
   const latest = addDays(from, MOST_ABSENT_DAYS - 1);
   if (until > latest)
     throw invalid('until', `Must be at most ${MOST_ABSENT_DAYS} days, until ${latest}; got ${until}.`);
-}
-
-/** Days by their number from a first one, each worked out once; those long gone by or far off too. */
-function dayTable(from: Day, days: number): (index: number) => Day {
-  const known = new Map<number, Day>();
-  return (index) => {
-    const at = Math.max(-3650, Math.min(days + 3650, Math.floor(index)));
-    const day = known.get(at) ?? addDays(from, at);
-    known.set(at, day);
-    return day;
-  };
 }
 
 /** One animal as it was sent, ready for the engines. */

@@ -1,5 +1,4 @@
 import { shippedStillness } from '@/contract/shipped';
-import { groupCourse } from '@/core/growth/census';
 import { degreeDays, degreeDaysOf } from '@/core/growth/degreeDays';
 import { forgivingForecast, moultForecast, type MoultForecast, type MoultQuestion } from '@/core/growth/forecast';
 import { outgrownAtMm } from '@/core/growth/outgrown';
@@ -19,6 +18,7 @@ import { isUntold, subjectOf } from '../house/growthFacts';
 import { houseToday } from '../house/houseToday';
 import type { Handlers } from '../http/mount';
 import { notFound } from '../http/problem';
+import { inTime } from '../threads/pool';
 import type { Deps } from './deps';
 
 type Names = 'moult' | 'survival' | 'degreeDays' | 'stillness' | 'census' | 'residentMoult' | 'moultFacts';
@@ -71,14 +71,14 @@ export function growthHandlers({ database, clock }: Deps): Pick<Handlers, Names>
       };
     },
 
-    census: ({ body }) => {
+    census: async ({ body }) => {
       const entries = body.entries.map(({ kind, on, ...data }, index) => ({
         kind,
         on,
         at: `${on}T12:00:00.${String(index).padStart(4, '0')}Z`,
         data,
       }));
-      const { lives: _, ...course } = groupCourse(entries, body.asOf);
+      const { lives: _, ...course } = await inTime('groupCourse', entries, body.asOf);
       return course;
     },
 

@@ -2,9 +2,7 @@ import type { Handling } from '@/contract/handling';
 import type { MovesReply } from '@/contract/plan';
 import { shippedBoxSizes, shippedHandling } from '@/contract/shipped';
 import { handlingSheet } from '@/core/plan/handling';
-import { solveChain } from '@/core/plan/chain/solve';
-import { chainOfTenants, type Need, type Tenant } from '@/core/plan/chain/tenants';
-import { boxesToBuy } from '@/core/housing/ladder';
+import type { Need, Tenant } from '@/core/plan/chain/tenants';
 import { withUsualAir } from '@/core/climate/homeAir';
 import { rankHomes, soilToAddL, type CandidateHome } from '@/core/housing/rank';
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
@@ -16,12 +14,12 @@ import { busyDaysOf, growthAhead, openHomes } from '../house/housePlan';
 import { houseToday, type HouseToday, type Lodger } from '../house/houseToday';
 import type { Handlers } from '../http/mount';
 import { invalid, notFound } from '../http/problem';
-import { movesOf, unplacedOf } from '../moves';
-import { sharedSolver } from '../solver/highs';
-import { SOLVER_SECONDS } from './computePlans';
+import { latestOfEach } from '../latestOfEach';
+import { inTime, planned } from '../threads/pool';
 import type { Deps } from './deps';
 
 export function moveHandlers({ database, clock }: Deps): Pick<Handlers, 'movesPlan' | 'handling'> {
+  const latest = latestOfEach();
   return {
     handling: async ({ params, query }): Promise<Handling> => {
       const on = clock.today();
@@ -62,19 +60,18 @@ export function moveHandlers({ database, clock }: Deps): Pick<Handlers, 'movesPl
       const known = new Set(tubs.map(({ id }) => id));
       // Whoever is kept apart stays so.
       const movers = alone.filter(({ from }) => from === null || known.has(from));
-      const chain = chainOfTenants(movers, tubs, days, perDay, cleaningDays);
-      const solution = await solveChain(chain.problem, sharedSolver(), SOLVER_SECONDS);
-      const unplaced = unplacedOf(chain, solution);
+      const plan = await latest((superseded) =>
+        planned(superseded, 'planChain', movers, tubs, days, perDay, cleaningDays, on),
+      );
+      const { moves, unplacedWhy: unplaced, cost, bound, by } = plan;
       const lodgerOf = new Map(movable.map((lodger) => [lodger.resident.id, lodger]));
       const homeOf = new Map(house.homes.map((home) => [home.id, home]));
-      const moves = movesOf(chain, solution, on);
       const leaves = new Map(moves.map((move) => [move.resident, move.on]));
       const homeless = unplaced.flatMap(({ resident }) => {
         const lodger = lodgerOf.get(resident);
         return lodger ? [{ ...lodger.resident, profile: house.care.of(lodger.resident) }] : [];
       });
-      const { buy, unserved } = boxesToBuy(homeless, [], [...shippedBoxSizes]);
-      const { cost, bound, by } = solution;
+      const { buy, unserved } = await inTime('boxesToBuy', homeless, [], [...shippedBoxSizes]);
       return {
         ...{ cost, bound, by, buy, unserved, unplacedWhy: unplaced },
         unplaced: unplaced.map(({ resident }) => resident),

@@ -1,4 +1,5 @@
 // Runs HiGHS beside the server, one problem at a time: its calls block for as long as they take.
+require('../threads/stepBack.cjs').stepBack();
 const { parentPort } = require('node:worker_threads');
 const { solveProgramme } = require('./solveProgramme.cjs');
 const loaded = require('highs')();

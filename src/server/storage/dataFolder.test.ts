@@ -63,10 +63,10 @@ describe('the data folder', () => {
       fs.writeFileSync(lockFile(), JSON.stringify({ pid, startedAt, since: 'then' }));
 
     it('lets in one at a time and says who holds it', () => {
-      const release = lockFolder(lockFile(), 'F');
+      const { release } = lockFolder(lockFile(), 'F');
       expect(() => lockFolder(lockFile(), 'F')).toThrow(`F is in use by process ${process.pid}`);
       release();
-      lockFolder(lockFile(), 'F')();
+      lockFolder(lockFile(), 'F').release();
       expect(fs.readdirSync(root)).toEqual([]);
     });
 
@@ -74,12 +74,12 @@ describe('the data folder', () => {
       const child = spawn(process.execPath, ['-e', '']);
       await new Promise((resolve) => child.on('exit', resolve));
       locked(child.pid ?? 0);
-      lockFolder(lockFile(), 'F')();
+      lockFolder(lockFile(), 'F').release();
     });
 
     it('is not mistaken for that of another process with the same pid', () => {
       locked(process.pid, 'another start');
-      lockFolder(lockFile(), 'F')();
+      lockFolder(lockFile(), 'F').release();
     });
 
     describe('from another container, whose processes nobody here sees', () => {
@@ -98,7 +98,7 @@ describe('the data folder', () => {
 
       it('is taken over once nobody touches it', () => {
         foreign();
-        lockFolder(lockFile(), 'F', undefined, WATCHED_MS)();
+        lockFolder(lockFile(), 'F', undefined, WATCHED_MS).release();
         expect(fs.readdirSync(root)).toEqual([]);
       });
     });
@@ -106,15 +106,17 @@ describe('the data folder', () => {
     it('is touched while it is held; taken all the same, its holder is told, and does not give away what is not its own', () => {
       jest.useFakeTimers({ now: new Date('2026-03-14T18:00:00Z') });
       const lost = jest.fn();
-      const release = lockFolder(lockFile(), 'F', lost);
+      const { isHeld, release } = lockFolder(lockFile(), 'F', lost);
       const touched = () => fs.statSync(lockFile()).mtimeMs;
       fs.utimesSync(lockFile(), 1, 1);
       jest.advanceTimersByTime(4000);
       expect(touched()).toBeGreaterThan(1000);
       expect(lost).not.toHaveBeenCalled();
       locked(1);
+      // Before the next commit, and if there is none at the next beat.
+      expect(isHeld()).toBe(false);
       jest.advanceTimersByTime(4000);
-      expect(lost).toHaveBeenCalledTimes(1);
+      expect(lost).toHaveBeenCalledTimes(2);
       release();
       expect(fs.existsSync(lockFile())).toBe(true);
       jest.useRealTimers();
@@ -122,7 +124,7 @@ describe('the data folder', () => {
 
     it('is taken over when it is no lock at all', () => {
       fs.writeFileSync(lockFile(), '{"pid":');
-      lockFolder(lockFile(), 'F')();
+      lockFolder(lockFile(), 'F').release();
     });
   });
 });

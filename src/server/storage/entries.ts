@@ -2,7 +2,7 @@ import type { Entry, EntryKind, EntryOf, EntryToKeep } from '@/contract/storedEn
 import { HEAD_KINDS } from '@/core/growth/census';
 import type { BodyMeasure, Stage } from '@/core/profiles/profile';
 import { withoutUndefined } from '@/core/withoutUndefined';
-import { signature } from '../signature';
+import { asking } from '../asking';
 import type { Queries } from './database';
 import { EVER_IN_HOME } from './residents';
 
@@ -57,7 +57,7 @@ export async function insertEntry(queries: Queries, entry: EntryToKeep, pair: st
       entry.homeId,
       entry.on,
       entry.at,
-      entry.keeper ?? signature() ?? null,
+      entry.keeper ?? asking()?.signature ?? null,
       entry.note,
       JSON.stringify(entry.data),
       pair,
@@ -251,12 +251,13 @@ export async function holdResident(queries: Queries, id: string): Promise<void> 
   await queries.query('SELECT id FROM resident WHERE id = $1 FOR UPDATE', [id]);
 }
 
-/** Notes on an entry who else logged the same. */
+/** Notes on an entry who else logged the same: all of them, each once, with commas between. */
 export async function noteAlso(queries: Queries, id: string, keeper: string): Promise<void> {
-  await queries.query(`UPDATE entry SET data = jsonb_set(data, '{alsoBy}', to_jsonb($2::text)) WHERE id = $1`, [
-    id,
-    keeper,
-  ]);
+  await queries.query(
+    `UPDATE entry SET data = jsonb_set(data, '{alsoBy}', to_jsonb(concat_ws(', ', data ->> 'alsoBy', $2::text)))
+     WHERE id = $1 AND NOT $2::text = ANY (string_to_array(coalesce(data ->> 'alsoBy', ''), ', '))`,
+    [id, keeper],
+  );
 }
 
 /** The entries about the water of a home, and of who moved in, newest first. */

@@ -10,6 +10,13 @@ interface Holder {
   place?: string | undefined;
 }
 
+/** A lock that was taken. */
+export interface FolderLock {
+  /** Looked at before every commit: somebody who took it all the same would be written over. */
+  isHeld: () => boolean;
+  release: () => void;
+}
+
 /** A holder shows that it lives by touching its lock so often. */
 const BEAT_MS = 2000;
 /** One of another container is watched for so long: it may be busy for seconds. */
@@ -91,14 +98,14 @@ function readHolder(file: string): Holder | null {
  * was killed) is taken over; one from another container, once it has not been touched for a while. Two servers on one folder
  * would destroy it without a word, so there is no way round.
  * @param lost is told when somebody else has taken the lock all the same: then nothing more may be written
- * @returns a function that gives the lock back.
+ * @returns whether it is held still, and a way to give it back.
  */
 export function lockFolder(
   file: string,
   folder: string,
   lost: () => void = () => undefined,
   watchedMs = WATCHED_MS,
-): () => void {
+): FolderLock {
   const own = JSON.stringify({
     pid: process.pid,
     startedAt: processState(process.pid)?.startedAt ?? null,
@@ -122,9 +129,16 @@ export function lockFolder(
         lost();
       }, BEAT_MS);
       beat.unref();
-      return () => {
-        clearInterval(beat);
-        if (isOwn()) fs.rmSync(file, { force: true });
+      return {
+        isHeld: () => {
+          if (isOwn()) return true;
+          lost();
+          return false;
+        },
+        release: () => {
+          clearInterval(beat);
+          if (isOwn()) fs.rmSync(file, { force: true });
+        },
       };
     } catch (error) {
       if ((error as NodeJS.ErrnoException).code !== 'EEXIST') throw error;

@@ -76,23 +76,35 @@ export async function openFolder(
   }
   fs.chmodSync(folder.cluster, 0o700);
   const pglite = await PGlite.create({ fs: new DurableFolder(folder.cluster), startParams: durableStart(), parsers });
-  return wrap(pglite, folder.release);
+  return wrap(pglite, folder.release, folder.isHeld);
 }
 
 /** A database that is gone with the process. `cluster` may be a packed one with tables already in it. */
 export async function openMemory(cluster: Blob = preparedCluster()): Promise<Database & { dump(): Promise<Blob> }> {
   const pglite = await PGlite.create({ loadDataDir: cluster, parsers });
-  return { ...(await wrap(pglite, () => undefined)), dump: () => pglite.dumpDataDir('gzip') };
+  return {
+    ...(await wrap(
+      pglite,
+      () => undefined,
+      () => true,
+    )),
+    dump: () => pglite.dumpDataDir('gzip'),
+  };
 }
 
-async function wrap(pglite: PGliteInterface, release: () => void): Promise<Database> {
+async function wrap(pglite: PGliteInterface, release: () => void, isHeld: () => boolean): Promise<Database> {
   await pglite.exec(`SET TIME ZONE 'UTC'`);
   const [{ version } = { version: '' }] = (
     await pglite.query<{ version: string }>(`SELECT current_setting('server_version') AS version`)
   ).rows;
   let writes = 0;
+  const requireHeld = () => {
+    if (!isHeld()) throw new Error('Another server has taken over the data: nothing more is written here.');
+  };
   const queriesOf = (on: PGliteInterface | Transaction): Queries => ({
     query: async <Row>(sql: string, parameters: unknown[] = []) => {
+      // A statement of its own commits by itself.
+      if (on === pglite && mayWrite(sql)) requireHeld();
       const { rows } = await on.query<Row>(sql, parameters);
       if (mayWrite(sql)) writes += 1;
       return rows;
@@ -106,7 +118,9 @@ async function wrap(pglite: PGliteInterface, release: () => void): Promise<Datab
       pglite.transaction(async (inner) => {
         const queries = queriesOf(inner);
         scripts.set(queries, inner);
-        return work(queries);
+        const result = await work(queries);
+        requireHeld();
+        return result;
       }),
     script: async (queries, sql) => {
       await (scripts.get(queries) ?? pglite).exec(sql);

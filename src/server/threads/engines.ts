@@ -5,22 +5,35 @@ import { compareRegimes } from '@/core/climate/regimes';
 import { ventPlan } from '@/core/climate/ventPlan';
 import { safeHarvest } from '@/core/colony/culture';
 import { tubsFor } from '@/core/colony/tubs';
+import { groupCourse } from '@/core/growth/census';
+import { boxesToBuy } from '@/core/housing/ladder';
+import { projectMatrix } from '@/core/colony/matrix';
 import { projectColony } from '@/core/colony/project';
+import { absencePlan } from '@/core/plan/absence';
+import { rankHomes } from '@/core/housing/rank';
 import { windowScore } from '@/core/scores/summary';
 import { smallPhoto } from '../photos/smallPhoto';
 import { tableLines } from '../tables/readCsv';
 import { labelPdf } from '../labels/labelPdf';
 import { paperPdf } from '../paper/paperPdf';
+import { planChain } from './planChain';
+import { workOf } from './workOf';
 
 /** Engines, and the making of the example house and of papers, that take longer than the server may be held. What they are asked and what they answer is plain data. */
 export const ENGINES = {
   ...{
+    absencePlan,
+    boxesToBuy,
     calibrate,
     compareRegimes,
+    groupCourse,
     labelPdf,
     meeting,
     paperPdf,
+    planChain,
     projectColony,
+    projectMatrix,
+    rankHomes,
     ropewalk,
     safeHarvest,
     smallPhoto,
@@ -28,6 +41,7 @@ export const ENGINES = {
     tubsFor,
     ventPlan,
     windowScore,
+    workOf,
   },
 };
 

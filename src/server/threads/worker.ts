@@ -1,5 +1,9 @@
 import { Refusal, type FieldProblem } from '@/core/refusal';
+import { isMainThread } from 'node:worker_threads';
+import { stepBack } from './stepBack.cjs';
 import { workedOut, type AnswerOf, type EngineName, type Work } from './engines';
+
+if (!isMainThread) stepBack();
 
 /** A refusal is told field by field: an error that comes out of a thread keeps its message alone. */
 export type Told<Name extends EngineName> = { answer: AnswerOf<Name> } | { refused: FieldProblem[] };

@@ -16,7 +16,7 @@ import { Soft, Strong } from '../components/Words';
 import { circle, space, target } from '../theme/tokens';
 import { dayWords } from '@/words/days';
 import { JOB_WORDS } from '@/words/jobKinds';
-import { SKIP_WORDS } from '@/words/doing';
+import { alsoWords, SKIP_WORDS } from '@/words/doing';
 import { jobReason, jobTitle, pouredWords } from '@/words/jobs';
 import { useTemperature } from '@/words/temperature';
 import { useLength } from '@/words/useLength';
@@ -98,7 +98,7 @@ export function JobRow({ job, home, resident, today, children }: Props) {
           {skipped ? (
             <Soft>{`put off to ${dayWords(skipped.until, today)}: ${SKIP_WORDS[skipped.why].toLowerCase()}`}</Soft>
           ) : null}
-          {job.alsoBy !== undefined ? <Soft>{`${job.alsoBy} logged it too`}</Soft> : null}
+          {job.alsoBy !== undefined ? <Soft>{alsoWords(job.alsoBy)}</Soft> : null}
           {isSending ? <Soft>saving…</Soft> : null}
           {isKept ? <Soft style={styles.loud}>Kept on this phone, not sent yet.</Soft> : null}
           {job.kind === 'leftovers' && !isFood && !done ? (

@@ -8,6 +8,8 @@ import { scheduler, type Choice } from './schedule';
 const STEPS_A_MOVER = 1500;
 const MOST_STEPS = 120_000;
 const SEED = 4870;
+/** So many steps are made before it is asked whether there is time for more. */
+const ASKED_EVERY = 256;
 /** The search begins so hot that a step of this share of what may be won is often taken back. Chosen here, by the bench */
 const HOTTEST_SHARE = 60;
 /** So many are sent on, one behind the other, in one step. */
@@ -34,9 +36,14 @@ export function boundOf({ movers, tubs }: ChainProblem): { bound: number; choice
 /**
  * A good plan, by simulated annealing (Kirkpatrick, Gelatt & Vecchi 1983) from the cheapest choice of tubs. A step sends
  * one mover to another tub; whoever was to go there goes to the tub that comes free, or elsewhere, and whoever lives there
- * and was to stay is sent on in turn (an ejection chain, Glover 1996). The same problem has the same answer.
+ * and was to stay is sent on in turn (an ejection chain, Glover 1996). The same problem has the same answer, where it has the time.
+ * @param mayGoOn where it says no, the best plan so far is answered
  */
-export function heuristicChain(problem: ChainProblem, stepsAMover = STEPS_A_MOVER): ChainSolution {
+export function heuristicChain(
+  problem: ChainProblem,
+  stepsAMover = STEPS_A_MOVER,
+  mayGoOn: () => boolean = () => true,
+): ChainSolution {
   const { movers } = problem;
   const { bound, choice } = boundOf(problem);
   const { cost, moves } = scheduler(problem);
@@ -49,6 +56,7 @@ export function heuristicChain(problem: ChainProblem, stepsAMover = STEPS_A_MOVE
   const steps = now - bound < SAME ? 0 : Math.min(MOST_STEPS, stepsAMover * movers.length);
   const hottest = Math.max(0.5, (now - bound) / HOTTEST_SHARE);
   for (let step = 0; step < steps && least - bound >= SAME; step += 1) {
+    if (step % ASKED_EVERY === 0 && !mayGoOn()) break;
     const heat = hottest * (1 - step / steps) ** 3 + 1e-6;
     const changed = search.change(upTo);
     if (!changed) continue;

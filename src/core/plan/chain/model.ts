@@ -10,6 +10,29 @@ export interface ChainModel {
 }
 
 /**
+ * How large the programme of a problem becomes, without writing it: a plan over a year has rows that grow with the square of its days.
+ * @returns variables, and terms in all of its rows
+ */
+export function modelSize(problem: ChainProblem): { variables: number; terms: number } {
+  const { movers } = problem;
+  const lives = occupants(problem);
+  let variables = 0;
+  let terms = 0;
+  for (const [index, { options, days }] of movers.entries()) {
+    variables += 1 + (days.length > 0 ? options.length + days.length : 0);
+    if (days.length === 0) continue;
+    terms += 2 * (options.length + days.length);
+    for (const { tub } of options) {
+      const before = lives[tub];
+      if (before === undefined || before === index) continue;
+      const theirs = movers[before]?.days.length ?? 0;
+      terms += (days.length * (days.length + theirs)) / 2;
+    }
+  }
+  return { variables, terms };
+}
+
+/**
  * One variable says that a mover takes a tub, one that it moves on a day. Exactly one way for each, each tub and each day
  * no more than it holds; a tub that is held is entered only if its occupant moves, and after it has left and it is clean.
  */

@@ -1,7 +1,7 @@
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus';
 import { uniformInt } from 'pure-rand/distribution/uniformInt';
 import { heuristicChain } from './heuristic';
-import { chainModel } from './model';
+import { chainModel, modelSize } from './model';
 import {
   brokenBy,
   costOf,
@@ -34,6 +34,8 @@ export type Solve = (question: Question) => Promise<Solved | null>;
 
 /** Programmes up to this size go to the solver whole; beyond it is given parts. Chosen here, by the bench */
 const MOST_VARIABLES = 6000;
+/** And no more terms than these: 40 MB of text. A year of days makes rows of thousands. Chosen here */
+const MOST_TERMS = 3_000_000;
 /** Where the solver does the work, the search before it is short: steps for each mover. */
 const HINT_STEPS = 300;
 /** Asked for: within 1 % of the optimum. */
@@ -50,6 +52,7 @@ const SAME = 1e-6;
  * houses are polished in parts: some movers are planned anew by the solver while the others keep their tubs and days.
  * @param seconds how long the solver may take in all
  * @param mostVariables programmes up to this size go to the solver whole
+ * @param mayGoOn asked now and then: where it says no, the best plan so far is answered, with its bound
  * @throws Refusal for a problem that contradicts itself
  */
 export async function solveChain(
@@ -57,13 +60,15 @@ export async function solveChain(
   solve: Solve,
   seconds: number,
   mostVariables = MOST_VARIABLES,
+  mayGoOn: () => boolean = () => true,
 ): Promise<ChainSolution> {
   requireChain(problem);
-  const model = chainModel(problem);
-  const isWhole = model.variables <= mostVariables;
-  const first = heuristicChain(problem, isWhole ? HINT_STEPS : undefined);
+  const size = modelSize(problem);
+  const isWhole = size.variables <= mostVariables && size.terms <= MOST_TERMS;
+  const first = heuristicChain(problem, isWhole ? HINT_STEPS : undefined, mayGoOn);
   if (first.cost - first.bound < SAME) return { ...first, by: 'exact' };
-  if (!isWhole) return polished(problem, first, solve, seconds);
+  if (!isWhole) return polished(problem, first, solve, seconds, mayGoOn);
+  const model = chainModel(problem);
   const solved = await solve({ lp: model.lp, start: model.startOf(first.moves), timeLimitS: seconds, gap: GAP });
   if (!solved) return first;
   const bound = Math.min(first.cost, Math.max(first.bound, solved.bound));
@@ -89,13 +94,18 @@ async function polished(
   first: ChainSolution,
   solve: Solve,
   seconds: number,
+  mayGoOn: () => boolean,
 ): Promise<ChainSolution> {
   const random = xoroshiro128plus(SEED);
   let { moves } = first;
   const rounds = Math.floor(seconds / PART_LIMIT_S);
-  for (let round = 0, fruitless = 0; round < rounds && fruitless < FRUITLESS_ROUNDS; round += 1) {
+  for (let round = 0, fruitless = 0; round < rounds && fruitless < FRUITLESS_ROUNDS && mayGoOn(); round += 1) {
     const free = partAround(problem, moves, uniformInt(random, 0, problem.movers.length - 1));
     const part = withFixed(problem, moves, free);
+    if (modelSize(part).terms > MOST_TERMS) {
+      fruitless += 1;
+      continue;
+    }
     const model = chainModel(part);
     const solved = await solve({ lp: model.lp, start: model.startOf(moves), timeLimitS: PART_LIMIT_S, gap: GAP });
     const found = solved ? better(problem, moves, model.movesOf(solved.values)) : moves;

@@ -1,0 +1,221 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import fs from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
+import { parseArgs } from 'node:util';
+import { fileRoutes } from '../src/contract/fileRoutes';
+import { routes, type EndpointName } from '../src/contract/routes';
+import corpus from './corpus.json';
+import { Dice, mutated } from './mutate';
+
+/**
+ * Asks a server of its own (the demo, in memory) strange things: `npm run fuzz -- --requests 50000 --seed 1`. What it asks is near
+ * what was once answered (`corpus.json`, taken down while the tests ran). Fails where a request is answered with 500, takes longer
+ * than 2 s, lets another wait longer than 150 ms, or leaves more than 100 MB behind.
+ */
+const { values } = parseArgs({
+  options: {
+    requests: { type: 'string', default: '50000' },
+    seed: { type: 'string', default: '1' },
+    at: { type: 'string', default: '4' },
+    only: { type: 'string' },
+  },
+});
+const PORT = 4957;
+const HOUSE = `http://127.0.0.1:${PORT}`;
+const LIMIT = { ms: 2000, waitMs: 150, leftMB: 100 };
+/** A plan of moves is given seconds by the one who asks for it, and is one at a time: it is measured by `npm run bench`. */
+const MAY_TAKE_LONGER = new Set<string>(['movesPlan', 'chain']);
+/** Would end the run: everything gone, or the house put to another state. */
+const LEFT_OUT = new Set<string>(['setUp', 'dropExample']);
+
+interface Case {
+  params?: Record<string, string>;
+  query?: Record<string, unknown>;
+  body?: unknown;
+}
+interface Sent {
+  name: string;
+  method: string;
+  path: string;
+  body: string | undefined;
+}
+
+const UUID = /"[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}"/g;
+
+/** A question near one of the corpus, about those who live in this house. */
+function question(dice: Dice, known: readonly string[], names: readonly string[]): Sent {
+  const name = dice.oneOf(names);
+  const cases = (corpus as Record<string, Case[]>)[name] ?? [{}];
+  const text = JSON.stringify(dice.oneOf(cases)).replace(UUID, () => JSON.stringify(dice.oneOf(known)));
+  const { params = {}, query, body } = JSON.parse(text) as Case;
+  const route = name in routes ? routes[name as EndpointName] : fileRoutes[name as keyof typeof fileRoutes];
+  const path = route.path.replace(/:(\w+)/g, (_, key: string) =>
+    encodeURIComponent(
+      dice.isIn(6)
+        ? String(mutated(params[key] ?? 'x', dice)).replace(/[\ud800-\udfff]/g, '?')
+        : (params[key] ?? dice.oneOf(known)),
+    ),
+  );
+  const asked = query && Object.entries(dice.isIn(2) ? query : ((mutated(query, dice) ?? {}) as object));
+  const search = asked && new URLSearchParams(asked.map(([key, each]) => [key, String(each)])).toString();
+  const sends = route.method !== 'get' && body !== undefined;
+  return {
+    name,
+    method: route.method.toUpperCase(),
+    path: search ? `${path}?${search}` : path,
+    body: sends ? JSON.stringify(dice.isIn(6) ? body : mutated(body, dice)) : undefined,
+  };
+}
+
+async function ready(server: ChildProcess): Promise<void> {
+  for (let waited = 0; ; waited += 100) {
+    if (server.exitCode !== null || waited > 180_000) throw new Error('The server did not get ready.');
+    if (
+      await fetch(`${HOUSE}/api/health`).then(
+        (answer) => answer.ok,
+        () => false,
+      )
+    )
+      return;
+    await new Promise((resume) => setTimeout(resume, 100));
+  }
+}
+
+const list = async (path: string, of: string): Promise<{ id: string }[]> =>
+  ((await (await fetch(`${HOUSE}${path}`)).json()) as Record<string, { id: string }[]>)[of] ?? [];
+
+/** What the server holds in memory, by the operating system. MB */
+const memoryMB = (pid: number) =>
+  Number(/VmRSS:\s+(\d+)/.exec(fs.readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1] ?? 0) / 1024;
+
+/** Asks for something light all the time, and tells how long it waited at worst, and beside what. */
+function waiting(underWay: ReadonlySet<Sent>) {
+  const worst = { ms: 0, beside: [] as string[] };
+  let isOver = false;
+  const asked = (async () => {
+    while (!isOver) {
+      const began = performance.now();
+      await fetch(`${HOUSE}/api/health`).then((answer) => answer.text());
+      const ms = performance.now() - began;
+      if (ms > worst.ms) Object.assign(worst, { ms, beside: [...underWay].map(({ name }) => name) });
+      await new Promise((resume) => setTimeout(resume, 5));
+    }
+  })();
+  return async () => {
+    isOver = true;
+    await asked;
+    return worst;
+  };
+}
+
+async function main(): Promise<void> {
+  const requests = Number(values.requests);
+  const folder = path.join(fs.mkdtempSync(path.join(os.tmpdir(), 'vb-fuzz-')), 'data');
+  const environment = {
+    ...process.env,
+    VB_DATA: folder,
+    VB_DEMO: '1',
+    VB_TEST: '1',
+    PORT: String(PORT),
+    VB_LOG: 'error',
+  };
+  const server = spawn(process.execPath, ['bin/serve'], { env: environment, stdio: ['ignore', 'pipe', 'pipe'] });
+  let said = '';
+  for (const each of [server.stdout, server.stderr])
+    each.on('data', (text) => (said = `${said}${String(text)}`.slice(-20_000)));
+  const problems: string[] = [];
+  try {
+    await ready(server);
+    const known = [
+      ...(await list('/api/residents', 'residents')),
+      ...(await list('/api/homes', 'homes')),
+      ...(await list('/api/shelves', 'shelves')),
+      ...(await list('/api/probes', 'probes')),
+      ...(await list('/api/rooms', 'rooms')),
+    ].map(({ id }) => id);
+    const all = [
+      ...Object.keys(corpus).filter((name) => name in routes),
+      ...Object.keys(fileRoutes).filter(
+        (name) => !['events', 'restore', 'tablesIn', 'backup', 'tables'].includes(name),
+      ),
+    ];
+    const names = all.filter(
+      (name) => !LEFT_OUT.has(name) && (values.only === undefined || values.only.split(',').includes(name)),
+    );
+    const dice = new Dice(Number(values.seed));
+    const counts = new Map<number, number>();
+    const slow = new Map<string, number>();
+    const underWay = new Set<Sent>();
+    // Once through, so that what is loaded once is not counted as left behind.
+    for (const name of names) await ask(question(dice, known, [name]), underWay);
+    const before = memoryMB(server.pid ?? 0);
+    const stop = waiting(underWay);
+    let left = requests;
+    const asking = Array.from({ length: Number(values.at) }, async () => {
+      while (left-- > 0 && server.exitCode === null) {
+        const sent = question(dice, known, names);
+        const { status, ms, text } = await ask(sent, underWay);
+        counts.set(status, (counts.get(status) ?? 0) + 1);
+        slow.set(sent.name, Math.max(slow.get(sent.name) ?? 0, ms));
+        const isBroken = status === 500 || status === 0;
+        const isSlow = ms > LIMIT.ms && !MAY_TAKE_LONGER.has(sent.name);
+        if (isBroken || isSlow)
+          problems.push(
+            `${sent.method} ${sent.path} ${status} in ${ms.toFixed(0)} ms: ${sent.body?.slice(0, 600) ?? ''} -> ${text.slice(0, 200)}`,
+          );
+      }
+    });
+    await Promise.all(asking);
+    const worst = await stop();
+    if (server.exitCode !== null) problems.push(`The server ended: ${said}`);
+    // Threads that have nothing to do end after a minute.
+    await new Promise((resume) => setTimeout(resume, requests > 5000 ? 70_000 : 1000));
+    const leftMB = server.exitCode === null ? memoryMB(server.pid ?? 0) - before : NaN;
+    if (requests > 5000 && leftMB > LIMIT.leftMB) problems.push(`${leftMB.toFixed(0)} MB are left behind.`);
+    if (worst.ms > LIMIT.waitMs)
+      problems.push(`Another waited ${worst.ms.toFixed(0)} ms, beside ${worst.beside.join(', ')}.`);
+    const slowest = [...slow].sort(([, a], [, b]) => b - a).slice(0, 12);
+    console.log(
+      `answers: ${[...counts]
+        .sort(([a], [b]) => a - b)
+        .map(([status, count]) => `${count} of ${status}`)
+        .join(', ')}`,
+    );
+    console.log(`slowest: ${slowest.map(([name, ms]) => `${name} ${ms.toFixed(0)} ms`).join(', ')}`);
+    console.log(
+      `another waited ${worst.ms.toFixed(0)} ms at most; memory ${before.toFixed(0)} MB, then ${leftMB.toFixed(0)} MB more`,
+    );
+  } finally {
+    server.kill('SIGKILL');
+    fs.rmSync(path.dirname(folder), { recursive: true, force: true, maxRetries: 5 });
+  }
+  const kinds = new Map(problems.map((each) => [each.slice(0, 60), each]));
+  for (const each of [...kinds.values()].slice(0, 40)) console.log(`PROBLEM ${each}`);
+  if (problems.length > 0) console.log(`${problems.length} problems. Said last: ${said.slice(-3000)}`);
+  process.exitCode = problems.length > 0 ? 1 : 0;
+}
+
+async function ask(
+  { method, path, body }: Sent,
+  underWay: Set<Sent>,
+): Promise<{ status: number; ms: number; text: string }> {
+  const sent = { name: path.split('?')[0] ?? '', method, path, body };
+  underWay.add(sent);
+  const began = performance.now();
+  try {
+    const answer = await fetch(HOUSE + path, {
+      method,
+      headers: { 'Content-Type': 'application/json' },
+      ...(body !== undefined && { body }),
+    });
+    const text = await answer.text();
+    return { status: answer.status, ms: performance.now() - began, text: text.slice(0, 300) };
+  } catch (error) {
+    return { status: 0, ms: performance.now() - began, text: String(error) };
+  } finally {
+    underWay.delete(sent);
+  }
+}
+
+void main();
