@@ -1,3 +1,4 @@
+import { TINY_JPEG } from './testing/tinyJpeg';
 import { profileOf } from '@/contract/testing/profileOf';
 import type { Database } from './storage/database';
 import { fingerprint } from './storage/meta';
@@ -5,7 +6,6 @@ import { emptyDatabase } from './testing/databases';
 import { startServer, TODAY, type TestServer } from './testing/server';
 
 const box = { shape: 'box', lengthMm: 310, widthMm: 240, heightMm: 296, lid: 'solid', vents: [] };
-const JPEG = '/9j/4AAQSkZJRg==';
 
 describe('homes, profiles and materials over HTTP', () => {
   let database: Database;
@@ -67,7 +67,7 @@ describe('homes, profiles and materials over HTTP', () => {
 
     it('keeps a photo', async () => {
       const { id } = await addHome('E2');
-      const kept = await server.put(`/api/homes/${id}/photo`, { jpegBase64: JPEG });
+      const kept = await server.put(`/api/homes/${id}/photo`, { jpegBase64: TINY_JPEG });
       expect(kept.body.home.photoVersion).toEqual(expect.any(Number));
       const address = `/api/homes/${id}/photo`;
       expect((await server.remove(address)).body.home.photoVersion).toBeNull();

@@ -1,8 +1,8 @@
+import { TINY_JPEG } from './testing/tinyJpeg';
 import { onEmptyServer } from './testing/onEmptyServer';
 import { TODAY, type Answer, type TestServer } from './testing/server';
 
-/** The smallest JPEG there is to speak of: the server keeps what it is sent. */
-const JPEG = '/9j/4AAQSkZJRgABAQAAAQABAAD/2wBDAAEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEB/9k=';
+/** The smallest TINY_JPEG there is to speak of: the server keeps what it is sent. */
 
 describe('residents of every form', () => {
   let server: TestServer;
@@ -49,13 +49,16 @@ describe('residents of every form', () => {
     expect(await now(one.id)).toMatchObject({ sex: 'female', sexBy: 'size' });
     await undo(sexed.id);
     expect(await now(one.id)).toMatchObject({ sex: 'unknown', sexBy: null });
-    const photo = await server.post(`/api/residents/${one.id}/photos`, { jpegBase64: JPEG, note: 'On its bramble' });
+    const photo = await server.post(`/api/residents/${one.id}/photos`, {
+      jpegBase64: TINY_JPEG,
+      note: 'On its bramble',
+    });
     expect(photo.status).toBe(201);
     const { entry } = photo.body;
     // Sent again with the same id it is kept once.
-    expect((await server.post(`/api/residents/${one.id}/photos`, { id: entry.id, jpegBase64: JPEG })).body).toEqual(
-      photo.body,
-    );
+    expect(
+      (await server.post(`/api/residents/${one.id}/photos`, { id: entry.id, jpegBase64: TINY_JPEG })).body,
+    ).toEqual(photo.body);
     for (const size of ['', '?small=1']) {
       const picture = await fetch(`${server.address}/api/entries/${entry.id}/photo${size}`);
       expect([picture.status, picture.headers.get('content-type')]).toEqual([200, 'image/jpeg']);

@@ -54,6 +54,15 @@ function isMark(jpeg: Uint8Array, at: number): boolean {
   return jpeg[at] === 0xff && next !== 0 && next !== 0xff && (next < RESTART || next > RESTART + 7);
 }
 
+/** Marks of the head of a picture, by which it is read: of all ways but those that are no heads. @source ITU-T T.81, table B.1 */
+const isFrame = (mark: number) => mark >= 0xc0 && mark <= 0xcf && mark !== 0xc4 && mark !== 0xc8 && mark !== 0xcc;
+
+/** Whether bytes are a whole JPEG: a head, a picture and an end, whatever they are called. */
+export function isJpeg(bytes: Uint8Array): boolean {
+  const marks = (partsOf(bytes) ?? []).map(({ mark }) => mark);
+  return marks.some(isFrame) && marks.includes(SCAN);
+}
+
 /**
  * A JPEG without what a camera wrote into it beside the picture: where and when it was taken, by which device, the small picture
  * inside, and whatever stands behind it. Which way up it is held stays. The picture itself is not touched.

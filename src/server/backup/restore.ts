@@ -39,7 +39,13 @@ export async function restore(database: Database, file: string): Promise<Restore
 async function broughtUp<Result>(backup: OpenBackup, use: (newer: OpenBackup) => Promise<Result>): Promise<Result> {
   const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'vb-restore-'));
   const inFolder = (name: string) => path.join(folder, name);
-  const scratch = { cluster: inFolder('cluster'), draft: inFolder('draft'), isNew: true, release: () => undefined };
+  const scratch = {
+    cluster: inFolder('cluster'),
+    draft: inFolder('draft'),
+    isNew: true,
+    isHeld: () => true,
+    release: () => undefined,
+  };
   try {
     const database = await openFolder(scratch);
     const { schema, program, madeAt } = backup.manifest;

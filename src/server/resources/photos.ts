@@ -1,7 +1,7 @@
 import type { RequestHandler } from 'express';
 import { id } from '@/contract/primitives';
-import { withoutMetadata } from '@/core/records/jpegParts';
-import { notFound } from '../http/problem';
+import { isJpeg, withoutMetadata } from '@/core/records/jpegParts';
+import { invalid, notFound } from '../http/problem';
 import type { Queries } from '../storage/database';
 import { readEntryPhoto, readSmallPhoto, writeSmallPhoto } from '../storage/entries';
 import { inThread } from '../threads/pool';
@@ -23,9 +23,15 @@ export function photoRoute(
   };
 }
 
-/** A photo as it is kept: without where and when it was taken. */
-export const bareJpeg = (jpegBase64: string): string =>
-  Buffer.from(withoutMetadata(Buffer.from(jpegBase64, 'base64'))).toString('base64');
+/**
+ * A photo as it is kept: without where and when it was taken.
+ * @throws Problem for what is no photo, or none that is whole: of that nobody can tell what it holds
+ */
+export function bareJpeg(jpegBase64: string): string {
+  const sent = Buffer.from(jpegBase64, 'base64');
+  if (!isJpeg(sent)) throw invalid('jpegBase64', 'Must be a whole JPEG picture: this is cut off, or something else.');
+  return Buffer.from(withoutMetadata(sent)).toString('base64');
+}
 
 /** The photo of an entry; with `?small=1` as a strip shows it, made when it is first asked for. */
 export function entryPhotoRoute(deps: Pick<Deps, 'database'>): RequestHandler {

@@ -52,10 +52,10 @@ export async function countRows(queries: Queries): Promise<void> {
   }
 }
 
-/** Whether it has ever been counted: what it came to is kept with the data. */
+/** Whether it has ever been counted, or nothing is there to be counted yet: what it came to is kept with the data. */
 export async function wasCounted(queries: Queries): Promise<boolean> {
   const [row] = await queries.query<{ counted: boolean }>(
-    `SELECT EXISTS (SELECT 1 FROM pg_stats WHERE tablename = 'entry') AS counted`,
+    `SELECT EXISTS (SELECT 1 FROM pg_stats WHERE tablename = 'entry') OR NOT EXISTS (SELECT 1 FROM entry) AS counted`,
   );
   return row?.counted === true;
 }
