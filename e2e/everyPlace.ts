@@ -47,6 +47,20 @@ export const PLACES: { name: string; open: (page: Page) => Promise<void> }[] = [
       await pick(page, 'Shelf', 'Shelf B, upper');
     },
   },
+  {
+    name: 'who may come in',
+    open: async (page) => {
+      await page.goto('/people');
+      await expect(page.getByRole('button', { name: 'Become its keeper' })).toBeVisible();
+    },
+  },
+  {
+    name: 'the log of the door',
+    open: async (page) => {
+      await page.goto('/people/log');
+      await expect(page.getByRole('heading', { name: 'Who came in' })).toBeVisible();
+    },
+  },
   { name: 'the labels', open: async (page) => void (await page.goto('/labels')) },
   { name: 'what is printed', open: async (page) => void (await page.goto('/paper')) },
   { name: 'a life from another house', open: async (page) => void (await page.goto('/life')) },

@@ -40,7 +40,15 @@ const TEMPERATURE = temperatureWords('C');
 export class House {
   private readonly shelves = new Map<string, string>();
   private readonly boxes = new Map<string, string>();
-  constructor(private readonly address: string) {}
+  constructor(
+    private readonly address: string,
+    private cookie = '',
+  ) {}
+
+  /** The same house as another browser sees it, in which nobody has signed in yet. */
+  elsewhere(): House {
+    return new House(this.address);
+  }
 
   async get(path: string): Promise<Answer> {
     return this.ask('GET', path);
@@ -121,6 +129,9 @@ export class House {
     return this.granted(await this.post('/api/entries', { kind, residentId: who.id, ...facts }), 201).entry;
   }
 
+  async hours(hours: number): Promise<void> {
+    await control(this.address, 'clock', { hours });
+  }
   /** So many days go by, at the same time of day. */
   async days(days: number): Promise<void> {
     await control(this.address, 'clock', { days });
@@ -228,12 +239,14 @@ export class House {
   }
 
   private async ask(method: string, path: string, body?: unknown, more: Record<string, string> = {}): Promise<Answer> {
-    const headers = { 'Content-Type': 'application/json', ...more };
+    const headers = { 'Content-Type': 'application/json', ...(this.cookie && { Cookie: this.cookie }), ...more };
     const response = await fetch(`${this.address}${path}`, {
       method,
       headers,
       ...(body !== undefined && { body: JSON.stringify(body) }),
     });
+    // As a browser does: what is set is sent from then on.
+    this.cookie = response.headers.get('set-cookie')?.split(';')[0] ?? this.cookie;
     const text = await response.text();
     return { status: response.status, body: text === '' ? undefined : JSON.parse(text) };
   }

@@ -1,18 +1,16 @@
 import { useState } from 'react';
 import { View } from 'react-native';
-import { startAuthentication } from '@simplewebauthn/browser';
 import { useAccess } from '@/client/access';
 import { call } from '@/client/api';
-import { problemOf } from '@/client/house';
 import type { Access } from '@/contract/access';
 import { Screen } from '../components/Screen';
 import { Body, Soft, Title } from '../components/Words';
 import { Form } from '../forms/Form';
 import { FormField } from '../forms/FormField';
 import { useFields } from '../forms/useFields';
-import { Button } from '../kit/Button';
 import { Switch } from '../kit/Switch';
 import { space } from '../theme/tokens';
+import { PasskeyButton } from './PasskeyButton';
 import { UnlockPane } from './UnlockPane';
 
 /** In the place of every screen while nobody is in: signing in, unlocking, or setting the house up from another machine. */
@@ -60,29 +58,6 @@ function SignInPane({ access }: { access: Access }) {
         No password yet? A keeper shows you a code under People: your phone reads it, and is in. A password that was
         lost is given anew by another keeper, or by whoever starts the server with --setup.
       </Soft>
-    </>
-  );
-}
-
-/** Two taps: this one, and the finger or face that the phone asks for. */
-export function PasskeyButton() {
-  const heard = useAccess((store) => store.heard);
-  const [problem, setProblem] = useState<string>();
-  const open = async () => {
-    setProblem(undefined);
-    try {
-      const optionsJSON = (await call('passkeySignInOptions', {})) as never;
-      const answer = await startAuthentication({ optionsJSON });
-      heard(await call('passkeySignIn', { body: { ...answer } as Record<string, unknown> }));
-    } catch (error) {
-      const isGivenUp = error instanceof Error && error.name === 'NotAllowedError';
-      setProblem(isGivenUp ? 'The passkey was not given. Try again, or use the password.' : problemOf(error));
-    }
-  };
-  return (
-    <>
-      <Button title="Use a passkey" onPress={() => void open()} />
-      {problem === undefined ? null : <Body role="alert">{problem}</Body>}
     </>
   );
 }

@@ -8,7 +8,7 @@ import { Form } from '../forms/Form';
 import { FormField } from '../forms/FormField';
 import { useFields } from '../forms/useFields';
 import { Choices } from '../kit/Choices';
-import { PasskeyButton } from './DoorScreen';
+import { PasskeyButton } from './PasskeyButton';
 
 /** A page that has locked itself: whose PIN it is, and the PIN. */
 export function UnlockPane({ access: { withPin, who, hasPasskeys } }: { access: Access }) {
