@@ -1,5 +1,6 @@
 const path = require('node:path');
 const { bundles, root } = require('./bundle.cjs');
+const { PROGRAMS } = require('./programs.cjs');
 
 /** Runs a command about backups, with the arguments of this process; files are named from where it was called. */
 exports.runBackup = function runBackup(command) {
@@ -7,8 +8,7 @@ exports.runBackup = function runBackup(command) {
   const [node, script, ...given] = process.argv;
   const told = given.map((each) => (each.startsWith('--') ? each : path.resolve(from, each)));
   process.chdir(root);
-  const { backup } = bundles('backup', { backup: 'src/server/backup/cli.ts' });
-  process.setSourceMapsEnabled(true);
+  const { backup } = bundles('backup', PROGRAMS.backup);
   process.argv = [node, script, command, ...told];
   require(backup);
 };

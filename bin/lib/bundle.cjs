@@ -27,9 +27,22 @@ function bundled(entry, outfile) {
   });
   fs.renameSync(`${draft}.map`, `${outfile}.map`);
   // It names its map by the name it was written under.
-  fs.writeFileSync(draft, fs.readFileSync(draft, 'utf8').replace(/\/\/# sourceMappingURL=.*\s*$/, `//# sourceMappingURL=${path.basename(outfile)}.map\n`));
+  fs.writeFileSync(
+    draft,
+    fs
+      .readFileSync(draft, 'utf8')
+      .replace(/\/\/# sourceMappingURL=.*\s*$/, `//# sourceMappingURL=${path.basename(outfile)}.map\n`),
+  );
   fs.renameSync(draft, outfile);
   return Object.keys(metafile.inputs).filter((file) => !file.startsWith('node_modules/'));
+}
+
+function canBundle() {
+  try {
+    return Boolean(require.resolve('esbuild'));
+  } catch {
+    return false;
+  }
 }
 
 function isFresh(files, inputsFile) {
@@ -50,6 +63,8 @@ function isFresh(files, inputsFile) {
  */
 exports.bundles = function bundles(name, entries) {
   const files = Object.fromEntries(Object.keys(entries).map((each) => [each, inCache(`${each}.cjs`)]));
+  // A server that was released has no sources and nothing that bundles: what came with it is what it is.
+  if (!canBundle()) return files;
   const inputsFile = inCache(`${name}-inputs.json`);
   if (!isFresh(Object.values(files), inputsFile)) {
     const sources = Object.entries(entries).flatMap(([each, entry]) => bundled(entry, files[each]));

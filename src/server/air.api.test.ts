@@ -1,3 +1,7 @@
+import fs from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
+import { certificateFor } from './lan/authority';
 import { log } from './log';
 import { randomUUID } from 'node:crypto';
 import { connect } from 'mqtt';
@@ -216,6 +220,33 @@ describe.each(databases)('air and water on $kind', ({ open }) => {
       expect(await stored()).toBe(5);
       complaints.mockRestore();
       await broker.close();
+    });
+
+    it('may speak MQTT over TLS from the home network; many at once are all stored before they are acknowledged', async () => {
+      const { home } = await house();
+      const { probe, token } = await device(home.id);
+      const folder = fs.mkdtempSync(path.join(os.tmpdir(), 'vb-mqtt-'));
+      const certificate = await certificateFor(
+        folder,
+        ['127.0.0.1'],
+        new Date(performance.timeOrigin + performance.now()),
+      );
+      const broker = await startBroker({ database, clock }, 0, certificate);
+      const client = connect(`mqtts://127.0.0.1:${broker.port}`, {
+        ca: certificate.authority,
+        password: token,
+        username: 'x',
+      });
+      const at = (index: number) => new Date(Date.parse('2026-03-13T00:00:00Z') + index * 60_000).toISOString();
+      await Promise.all(
+        Array.from({ length: 300 }, (_, index) =>
+          client.publishAsync(READINGS_TOPIC, JSON.stringify({ temperatureC: 20, at: at(index) }), { qos: 1 }),
+        ),
+      );
+      expect((await server.get(`/api/probes/${probe.id}/readings?from=${at(0)}`)).body.readings).toBe(300);
+      await client.endAsync();
+      await broker.close();
+      fs.rmSync(folder, { recursive: true });
     });
 
     it('may speak MQTT, with its token as password and to its own topic alone', async () => {
