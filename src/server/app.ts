@@ -78,6 +78,8 @@ export interface AppOptions extends Deps {
   hosts?: readonly string[];
   /** Whose forwarded headers count: addresses and networks of proxies. */
   proxies?: readonly string[];
+  /** A proxy brings others to this machine: being at it lets nobody in. */
+  isShared?: boolean | undefined;
   /** What the terminal shows to whoever sets the house up from elsewhere. */
   setupCode?: SetupCode | undefined;
   /** Where the home network finds the house; left out where it answers this machine alone. */
@@ -113,9 +115,8 @@ export function createApp(options: AppOptions): Express {
   app.set('trust proxy', options.proxies ?? false);
   app.use(ownHosts(options.hosts ?? []));
   const events = eventHub(options.clock);
-  const isBehindProxy = (options.proxies ?? []).length > 0;
   const isForTests = options.testControls !== undefined;
-  const door = doorOf({ ...options, isShared: isBehindProxy, isForTests });
+  const door = doorOf({ ...options, isForTests });
   door.sessions.onShut(events.shut);
   app.use(door.gate);
   app.use(

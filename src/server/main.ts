@@ -120,6 +120,7 @@ async function main(): Promise<void> {
     labelPrinter: wanted.labelPrinter,
     hosts: [...wanted.hosts, ...(wanted.lan ? houseNames().all : [])],
     proxies: wanted.proxies,
+    isShared: bringsOthers(wanted),
     setupCode: setupCode === undefined ? undefined : setupCodeOf(setupCode),
     network:
       network &&
@@ -144,9 +145,13 @@ async function main(): Promise<void> {
   process.on('SIGTERM', stop);
 }
 
+/** Another name, or a proxy whose word is taken: what comes from this machine may come from anywhere. */
+const bringsOthers = ({ proxies, hosts }: Settings): boolean => proxies.length + hosts.length > 0;
+
 /** The code for whoever sets the house up from another machine; undefined where nobody needs one. */
-async function setupCodeFor({ lan, proxies, setsUp, demo }: Settings, database: Database): Promise<string | undefined> {
-  const isShared = lan || proxies.length > 0;
+async function setupCodeFor(wanted: Settings, database: Database): Promise<string | undefined> {
+  const { lan, setsUp, demo } = wanted;
+  const isShared = lan || bringsOthers(wanted);
   const hasKeeper = (await listPeople(database)).some(canComeAsKeeper);
   if (demo && isShared && !hasKeeper) {
     throw new Error(
