@@ -8,7 +8,7 @@ import { speakBoth, tuned } from './lan/listen';
 import { houseNames, type HouseNames } from './lan/names';
 import { houseAddress, theWay, trustAddress } from './lan/way';
 import { complain } from './log';
-import type { Settings } from './settings';
+import { isBeyond, type Settings } from './settings';
 
 /** Shuts the door, and calls back when everybody is out. */
 type Close = (done: () => void) => void;
@@ -45,8 +45,7 @@ async function onMachine(
   store: string,
   setupCode: string | undefined,
 ): Promise<Close> {
-  const isBeyond = !/^(127\.|::1$|localhost$)/.test(bind);
-  if (isBeyond && setupCode !== undefined) {
+  if (isBeyond(bind) && setupCode !== undefined) {
     throw new Error(
       `VB_BIND=${bind} is beyond this machine, and nobody can sign in yet. Start without it, give yourself a password under ` +
         'People, and start again; or use bin/start --lan.',

@@ -4,7 +4,7 @@ import { houseNames } from './lan/names';
 import { houseAddress, trustAddress } from './lan/way';
 import { homeNetwork, listen } from './listening';
 import { complain } from './log';
-import { settings, type Settings } from './settings';
+import { bringsOthers, settings, type Settings } from './settings';
 import { listPeople } from './storage/access';
 import { checkShippedData } from '@/contract/shippedData';
 import { canComeAsKeeper } from './access/sessions';
@@ -144,9 +144,6 @@ async function main(): Promise<void> {
   process.on('SIGINT', stop);
   process.on('SIGTERM', stop);
 }
-
-/** Another name, or a proxy whose word is taken: what comes from this machine may come from anywhere. */
-const bringsOthers = ({ proxies, hosts }: Settings): boolean => proxies.length + hosts.length > 0;
 
 /** The code for whoever sets the house up from another machine; undefined where nobody needs one. */
 async function setupCodeFor(wanted: Settings, database: Database): Promise<string | undefined> {

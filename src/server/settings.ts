@@ -98,3 +98,13 @@ export function settings(environment: NodeJS.ProcessEnv) {
     testClock: testClock(environment),
   };
 }
+
+/** An address that others than this machine reach. */
+export const isBeyond = (address: string): boolean => !/^(127\.|::1$|localhost$)/.test(address);
+
+/**
+ * Whether others are brought in: by another address, under another name, or by a proxy whose word is taken. What comes from this
+ * machine may come from anywhere then.
+ */
+export const bringsOthers = ({ proxies, hosts, bind }: Pick<Settings, 'proxies' | 'hosts' | 'bind'>): boolean =>
+  proxies.length + hosts.length > 0 || (bind !== undefined && isBeyond(bind));

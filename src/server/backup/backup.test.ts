@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { createHash, randomBytes } from 'node:crypto';
 import fs from 'node:fs';
 import os from 'node:os';
@@ -12,6 +13,8 @@ import type { Database } from '../storage/database';
 import { FORMAT, FORMAT_VERSION } from './manifest';
 import { BadBackup, openBackup } from './read';
 import { restore } from './restore';
+import { insertPerson, listPeople } from '../storage/access';
+import { emptyDatabase } from '../testing/databases';
 import { linesOf, tablesOf } from './tables';
 import { writeBackup } from './write';
 
@@ -48,6 +51,19 @@ describe('a backup', () => {
     }
     return all;
   }
+
+  it('holds nobody’s password, and lets nobody in or out where it is brought in', async () => {
+    const [from, into] = [await emptyDatabase(), await emptyDatabase()];
+    const ada = { id: randomUUID(), name: 'Ada', role: 'keeper', password: 'a hash that no file has' } as const;
+    await insertPerson(from, ada);
+    await writeBackup(from, at('people.zip'), FACTS);
+    expect(fs.readFileSync(at('people.zip')).includes('access')).toBe(false);
+    const ben = { ...ada, id: randomUUID(), name: 'Ben' };
+    await insertPerson(into, ben);
+    await restore(into, at('people.zip'));
+    expect((await listPeople(into)).map(({ name }) => name)).toEqual(['Ben']);
+    await Promise.all([from.close(), into.close()]);
+  });
 
   it('brings the same house into an empty one: every row of every table, photos byte for byte', async () => {
     const { rows, madeAt } = await restore(empty, at('demo.zip'));

@@ -6,6 +6,8 @@ import type { AddressInfo } from 'node:net';
 import os from 'node:os';
 import path from 'node:path';
 import tls from 'node:tls';
+import { listen } from '../listening';
+import { bringsOthers, settings } from '../settings';
 import { certificateFor } from './authority';
 import { speakBoth } from './listen';
 import { houseNames } from './names';
@@ -141,5 +143,22 @@ describe('the house on the home network', () => {
     expect(name).toBe('ada-s-shed.local');
     expect(addresses).toEqual(['192.168.1.20', '172.17.0.1']);
     expect(all).toContain('localhost');
+  });
+
+  it.each([
+    [{}, false],
+    [{ bind: '127.0.0.1' }, false],
+    [{ bind: '0.0.0.0' }, true],
+    [{ bind: '::' }, true],
+    [{ hosts: ['shed.example'] }, true],
+    [{ proxies: ['loopback'] }, true],
+  ])('%j brings others in: %s', (asked, brings) => {
+    expect(bringsOthers({ proxies: [], hosts: [], bind: undefined, ...asked })).toBe(brings);
+  });
+
+  it('is not opened beyond this machine while nobody can sign in', async () => {
+    const wanted = { ...settings({ NODE_ENV: 'test', VB_DATA: 'memory', PORT: '0' }), bind: '0.0.0.0' };
+    const opening = listen(() => undefined, wanted, 'A house', 'nothing', 'a-code', undefined);
+    await expect(opening).rejects.toThrow(/beyond this machine, and nobody can sign in yet/);
   });
 });
