@@ -3,7 +3,7 @@ import { forgetTouched } from './house/touched';
 import { houseNames } from './lan/names';
 import { houseAddress, trustAddress } from './lan/way';
 import { homeNetwork, listen } from './listening';
-import { complain } from './log';
+import { complain, log } from './log';
 import { bringsOthers, settings, type Settings } from './settings';
 import { listPeople } from './storage/access';
 import { checkShippedData } from '@/contract/shippedData';
@@ -15,7 +15,7 @@ import { wayBack } from './backup/newest';
 import { startDevices } from './devices/devices';
 import { scoreKeeper } from './resources/scores';
 import { keepScoring } from './scores/keeping';
-import { systemClock } from './clock';
+import { systemClock, type Clock } from './clock';
 import { seedDemo } from './demo';
 import { packageFacts, ROOT } from './root';
 import { DamagedData, fullness, openDataFolder } from './storage/dataFolder';
@@ -88,6 +88,18 @@ async function keepForgetting(database: Database): Promise<void> {
   ).unref();
 }
 
+/** A clock may be behind what was written by so much before it is told. ms */
+const BEHIND_MS = 10 * 60_000;
+
+/** Tells of a clock that was set back: what is written now would stand before what was written already. */
+async function tellOfClock(database: Database, clock: Clock): Promise<void> {
+  const [row] = await database.query<{ at: string | null }>('SELECT max(at) AS at FROM entry');
+  if (!row?.at || Date.parse(row.at) - Date.parse(clock.now()) < BEHIND_MS) return;
+  log.warn(
+    `The clock of this machine says ${clock.now()}, and the newest entry is of ${row.at}: it was set back. Set it right before anything is written.`,
+  );
+}
+
 async function main(): Promise<void> {
   const { version } = packageFacts;
   checkShippedData();
@@ -98,6 +110,7 @@ async function main(): Promise<void> {
   const database = onDisk ? guarded(opened, fullness(wanted.data)) : opened;
   const clock = wanted.testClock ?? systemClock;
   if (wanted.demo) await seedDemo(database, clock);
+  await tellOfClock(database, clock);
   await keepCounted(wanted.databaseUrl ? undefined : database);
   await keepForgetting(database);
   // A test asks when it asks.

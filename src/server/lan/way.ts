@@ -60,7 +60,8 @@ export async function trustPage(facts: WayFacts): Promise<string> {
     width: 220,
     color: { dark: '#1c2a22', light: '#f6f2e6' },
   });
-  const half = fingerprint.length / 2;
+  // Eight pairs a line: as long as a narrow phone shows in one.
+  const lines = fingerprint.match(/.{1,24}/g) ?? [];
   return `<!doctype html><html lang="en"><meta charset="utf-8"><meta name="viewport" content="width=device-width">
 <title>Trust this house</title><style>
 body{margin:0;background:#f6f2e6;color:#1c2a22;font:18px/1.5 system-ui,sans-serif}
@@ -73,10 +74,11 @@ a.act.second{background:none;color:#1c2a22;border:2px solid #2c5a42}.soft{color:
 </style><main>
 <h1>Trust this house</h1>
 <p>The pages of this house come over a line that nobody listens in on. So that your phone believes that it is this house, it has to
-trust the house’s own authority, once. Camera, reminders and the walk without network work from then on.</p>
+trust the house’s own authority, once. The camera and the walk without network work from then on.</p>
 <a class="act" href="/burrow-authority.crt">1. Load the authority</a>
 <p>Compare before you trust it: the terminal of the server shows the same fingerprint (SHA-256).</p>
-<code>${fingerprint.slice(0, half)}<br>${fingerprint.slice(half)}</code>
+<code>${lines.join('<br>')}</code>
+<p class="soft">Settings are called a little otherwise from one phone to the next.</p>
 <h2>On an iPhone or iPad</h2>
 <ol><li>Allow the profile to load, then open <b>Settings</b>: <b>Profile Downloaded</b>, <b>Install</b>.</li>
 <li><b>General</b>, <b>About</b>, <b>Certificate Trust Settings</b>: switch on <i>Verdant Burrow of this house</i>.</li></ol>

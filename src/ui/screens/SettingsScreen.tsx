@@ -1,6 +1,6 @@
 import { router } from 'expo-router';
 import { View } from 'react-native';
-import { useAccess } from '@/client/access';
+import { useAccess, useMay } from '@/client/access';
 import { useHouse } from '@/client/house';
 import { usePreferences } from '@/client/preferences';
 import { Field } from '../kit/Field';
@@ -15,6 +15,7 @@ export function SettingsScreen() {
   const { look, lengthUnit, temperatureUnit, keeper, set } = usePreferences();
   const hemisphere = useHouse((house) => house.hemisphere);
   const isSignedIn = useAccess(({ access }) => access?.state === 'signed-in');
+  const isKeeper = useMay('keeper');
   const standIn = useHouse((house) => house.standIn);
   return (
     <Screen>
@@ -52,10 +53,12 @@ export function SettingsScreen() {
           <Strong>On paper</Strong>
           <Soft>Round, shelf list, cards and records to print, for a helper without a phone.</Soft>
         </ListRow>
-        <ListRow label="Backup" onPress={() => router.push('/backup')}>
-          <Strong>Backup</Strong>
-          <Soft>The whole house as one file: saved, kept every day, brought in again.</Soft>
-        </ListRow>
+        {isKeeper ? (
+          <ListRow label="Backup" onPress={() => router.push('/backup')}>
+            <Strong>Backup</Strong>
+            <Soft>The whole house as one file: saved, kept every day, brought in again.</Soft>
+          </ListRow>
+        ) : null}
         <ListRow label="How true the forecasts came" onPress={() => router.push('/scores')}>
           <Strong>How true the forecasts came</Strong>
           <Soft>How often windows held in this house, and what was learned from it.</Soft>
