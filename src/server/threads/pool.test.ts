@@ -39,6 +39,15 @@ describe('engines in threads', () => {
     for (const answer of answers) expect(answer).toEqual(here);
   });
 
+  it('are ended when nobody waits any more, and others are answered by a new one', async () => {
+    const long = { ...question, weeks: 520, draws: 5000 };
+    const gone = new AbortController();
+    const asked = pool.workOut('projectColony', [long], gone.signal);
+    setTimeout(() => gone.abort(), 50);
+    await expect(asked).rejects.toThrow(/abort/i);
+    expect(await pool.workOut('projectColony', [question])).toEqual(projectColony(question));
+  });
+
   it('refuse what they refuse here, field by field', async () => {
     const none = { ...question, counts: { nobody: 3 } };
     const here = await inThread('projectColony', none).catch((error: unknown) => error);
