@@ -19,6 +19,8 @@ const { values } = parseArgs({
     seed: { type: 'string', default: '1' },
     at: { type: 'string', default: '4' },
     only: { type: 'string' },
+    /** Looks at what is answered alone: on a machine that does other things meanwhile times say nothing. */
+    untimed: { type: 'boolean', default: false },
   },
 });
 const PORT = 4957;
@@ -159,7 +161,7 @@ async function main(): Promise<void> {
         counts.set(status, (counts.get(status) ?? 0) + 1);
         slow.set(sent.name, Math.max(slow.get(sent.name) ?? 0, ms));
         const isBroken = status === 500 || status === 0;
-        const isSlow = ms > LIMIT.ms && !MAY_TAKE_LONGER.has(sent.name);
+        const isSlow = !values.untimed && ms > LIMIT.ms && !MAY_TAKE_LONGER.has(sent.name);
         if (isBroken || isSlow)
           problems.push(
             `${sent.method} ${sent.path} ${status} in ${ms.toFixed(0)} ms: ${sent.body?.slice(0, 600) ?? ''} -> ${text.slice(0, 200)}`,
@@ -173,7 +175,7 @@ async function main(): Promise<void> {
     await new Promise((resume) => setTimeout(resume, requests > 5000 ? 70_000 : 1000));
     const leftMB = server.exitCode === null ? memoryMB(server.pid ?? 0) - before : NaN;
     if (requests > 5000 && leftMB > LIMIT.leftMB) problems.push(`${leftMB.toFixed(0)} MB are left behind.`);
-    if (worst.ms > LIMIT.waitMs)
+    if (!values.untimed && worst.ms > LIMIT.waitMs)
       problems.push(`Another waited ${worst.ms.toFixed(0)} ms, beside ${worst.beside.join(', ')}.`);
     const slowest = [...slow].sort(([, a], [, b]) => b - a).slice(0, 12);
     console.log(

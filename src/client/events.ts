@@ -8,6 +8,9 @@ import { useQueue } from './queue';
 /** Several things written at one moment are fetched once. ms */
 const TOGETHER_MS = 150;
 
+/** @source WHATWG HTML, 9.2: `readyState` of an `EventSource` that does not connect again */
+const SHUT = 2;
+
 /** Whether the server is there, as far as this page can tell. */
 export const useLine = create<{ isAway: boolean }>()(() => ({ isAway: false }));
 
@@ -30,7 +33,7 @@ export function listen(): () => void {
   });
   source.addEventListener('error', () => {
     // Shut for good: this page is not let in any more, and asks why.
-    if (source.readyState === EventSource.CLOSED) void useAccess.getState().load();
+    if (source.readyState === SHUT) void useAccess.getState().load();
     else useLine.setState({ isAway: true });
   });
   source.addEventListener('clock', ({ data }: MessageEvent<string>) => {

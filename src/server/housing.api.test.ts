@@ -1,4 +1,4 @@
-import { TINY_JPEG } from './testing/tinyJpeg';
+import { TINY_JPEG } from '@/core/testing/tinyJpeg';
 import { profileOf } from '@/contract/testing/profileOf';
 import type { Database } from './storage/database';
 import { fingerprint } from './storage/meta';

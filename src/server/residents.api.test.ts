@@ -1,4 +1,4 @@
-import { TINY_JPEG } from './testing/tinyJpeg';
+import { TINY_JPEG } from '@/core/testing/tinyJpeg';
 import { onEmptyServer } from './testing/onEmptyServer';
 import { TODAY, type Answer, type TestServer } from './testing/server';
 

@@ -1,3 +1,4 @@
+import { TINY_JPEG } from '@/core/testing/tinyJpeg';
 import { waitFor } from '@testing-library/dom';
 import { createRoot, type Root } from 'react-dom/client';
 import { flushSync } from 'react-dom';
@@ -31,9 +32,8 @@ function leave(): void {
   document.body.replaceChildren();
 }
 
-/** The smallest JPEG there is to speak of: what a browser would draw. */
-const JPEG =
-  'data:image/jpeg;base64,/9j/4AAQSkZJRgABAQAAAQABAAD/2wBDAAEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEBAQEB/9k=';
+/** What a browser would draw. */
+const JPEG = `data:image/jpeg;base64,${TINY_JPEG}`;
 
 /** What was saved as a file, the last first. */
 const saved: { name: string; blob: Blob }[] = [];
