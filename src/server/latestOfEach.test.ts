@@ -5,7 +5,7 @@ describe('work of which each page has one at a time', () => {
   const of = (by: string) => ({ by, signature: undefined, signal: new AbortController().signal });
   /** Ends when it is told to, or is given up. */
   const work = () => {
-    let end = () => undefined as void;
+    let end: () => unknown = () => undefined;
     const run = (superseded: AbortSignal) =>
       new Promise<string>((resolve, reject) => {
         end = () => resolve('done');
