@@ -22,7 +22,14 @@ export interface Written {
 
 /** Writes entries, each once, after asking whether they can have happened. */
 export interface EntryWriter {
-  add: (queries: Queries, care: CareBook, body: NewEntry, find: Find, when?: When) => Promise<Added>;
+  add: (
+    queries: Queries,
+    care: CareBook,
+    body: NewEntry,
+    find: Find,
+    when?: When,
+    known?: Seen['ids'],
+  ) => Promise<Added>;
   /** Many as one act. A refusal names the entry. */
   addMany: (queries: Queries, bodies: readonly NewEntry[], when?: When, seen?: Seen) => Promise<Written>;
 }
@@ -34,6 +41,10 @@ export interface EntryWriter {
 export interface Seen {
   care?: CareBook;
   residents: Map<string, Ever>;
+  /** The ids that were written before, of all that are sent; left out, each is looked up. */
+  ids?: Set<string>;
+  /** Of those that are sent, the ones that were not written before. */
+  fresh?: Set<string>;
 }
 
 /** When something was done, where that is not now. */
@@ -43,10 +54,10 @@ export interface When {
 }
 
 export function entryWriter(clock: Clock): EntryWriter {
-  const add: EntryWriter['add'] = async (queries, care, body, find, when) => {
+  const add: EntryWriter['add'] = async (queries, care, body, find, when, ids) => {
     const id = body.id ?? randomUUID();
     // A phone that got no answer sends again: the first one counts.
-    const known = await findEntry(queries, id);
+    const known = ids?.has(id) === false ? undefined : await findEntry(queries, id);
     if (known) return { entry: known };
     // And of two keepers who answer the same job: the other is told, and so is the first.
     const before = await answeredBefore(queries, body);
@@ -55,11 +66,12 @@ export function entryWriter(clock: Clock): EntryWriter {
     const extra = await requireSense(queries, care, body, on, clock.now(), find);
     const record = recordOf(body);
     const data = { ...record.data, ...extra };
-    await insertEntry(queries, { ...record, data, id, on, at: when?.at ?? clock.now() } as EntryToKeep);
+    const entry = await insertEntry(queries, { ...record, data, id, on, at: when?.at ?? clock.now() } as EntryToKeep);
+    ids?.add(id);
     if ('residentId' in body && HEADS.has(body.kind)) {
       await requireCensus(queries, { id: body.residentId }, clock.today());
     }
-    return { entry: await requireEntry(queries, id) };
+    return { entry: entry ?? (await requireEntry(queries, id)) };
   };
 
   return {
@@ -76,7 +88,7 @@ export function entryWriter(clock: Clock): EntryWriter {
       for (const [index, each] of bodies.entries()) {
         // What came of a meal that another keeper had logged is for that keeper to say.
         if ('answers' in each && skipped.has(each.answers ?? '')) continue;
-        const added = await naming(index, () => add(queries, care, each, async (id) => known.get(id), when));
+        const added = await naming(index, () => add(queries, care, each, async (id) => known.get(id), when, seen.ids));
         if (added.already) {
           already = added.already;
           skipped.add(`meal ${each.id}`);

@@ -42,14 +42,24 @@ export async function findEntry(queries: Queries, id: string): Promise<Entry | u
   return row && fromRow(row);
 }
 
+/** Which of some ids entries have already. */
+export async function knownIds(queries: Queries, ids: readonly string[]): Promise<Set<string>> {
+  const rows = await queries.query<{ id: string }>('SELECT id FROM entry WHERE id = ANY ($1::uuid[])', [ids]);
+  return new Set(rows.map(({ id }) => id));
+}
+
 /**
- * Writes an entry; false when one with this id is there already.
+ * Writes an entry, and answers it as it stands; undefined when one with this id is there already.
  * @param pair the same for two entries that are one act and are undone together
  */
-export async function insertEntry(queries: Queries, entry: EntryToKeep, pair: string | null = null): Promise<boolean> {
-  const rows = await queries.query(
-    `INSERT INTO entry (id, kind, resident_id, home_id, on_day, at, keeper, note, data, pair)
-     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9::jsonb, $10) ON CONFLICT (id) DO NOTHING RETURNING id`,
+export async function insertEntry(
+  queries: Queries,
+  entry: EntryToKeep,
+  pair: string | null = null,
+): Promise<Entry | undefined> {
+  const [row] = await queries.query<EntryRow>(
+    `INSERT INTO entry AS e (id, kind, resident_id, home_id, on_day, at, keeper, note, data, pair)
+     VALUES ($1, $2, $3, $4, $5, $6, $7, $8, $9::jsonb, $10) ON CONFLICT (id) DO NOTHING RETURNING ${COLUMNS}`,
     [
       entry.id,
       entry.kind,
@@ -63,7 +73,7 @@ export async function insertEntry(queries: Queries, entry: EntryToKeep, pair: st
       pair,
     ],
   );
-  return rows.length > 0;
+  return row && fromRow(row);
 }
 
 /** Writes many entries at once, in the order given; their ids must be new. */

@@ -214,8 +214,8 @@ describe.each(databases)('storage on $kind', ({ open }) => {
 
   it('writes an entry of one id once', async () => {
     const written = entry({ kind: 'watered' });
-    expect(await insertEntry(database, written)).toBe(true);
-    expect(await insertEntry(database, { ...written, note: 'again' })).toBe(false);
+    expect((await insertEntry(database, written))?.id).toBe(written.id);
+    expect(await insertEntry(database, { ...written, note: 'again' })).toBeUndefined();
     expect((await findEntry(database, written.id))?.note).toBeNull();
   });
 
