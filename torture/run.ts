@@ -8,8 +8,8 @@ import { Dice } from '../fuzz/mutate';
 
 /**
  * Kills a server again and again while four keepers write, and looks after each start whether everything is there that was
- * acknowledged: `npm run torture -- --kills 1000 --cuts 200 --seed 1`. A kill is SIGKILL at any moment, also in the first start, a
- * migration, a list that is brought in, a backup and a restore; a cut is the power gone, with what was not yet synced lost at random.
+ * acknowledged: `npm run torture -- --kills 1000 --cuts 200 --seed 1`. A kill is SIGKILL at any moment, also in the first start with all its
+ * migrations, a list that is brought in, a backup and a restore; a cut is the power gone, with what was not yet synced lost at random.
  */
 const { values } = parseArgs({
   options: {
@@ -238,6 +238,22 @@ async function main(): Promise<void> {
       await stopped(after);
     }
     if (promised.lost.length > 0 || problems.length > 0) break;
+  }
+  // In the midst of a backup that is brought in: the house is as it was, or as the backup has it, which is the same.
+  for (let restore = 0; restore < Math.ceil(kills / 15) && promised.lost.length + problems.length === 0; restore += 1) {
+    running = start();
+    if (!(await isReady(running))) problems.push(`A start failed: ${running.said()}`);
+    const file = await (await fetch(`${HOUSE}/api/backup`)).arrayBuffer();
+    const headers = { 'Content-Type': 'application/zip' };
+    const bringing = fetch(`${HOUSE}/api/restore?instead=1`, { method: 'POST', headers, body: file }).catch(
+      () => undefined,
+    );
+    await Promise.race([sleep(50 + dice.upTo(4000)), bringing]);
+    await stopped(running);
+    running = start();
+    if (await isReady(running)) await look(promised);
+    else problems.push(`After a kill in a restore it does not start: ${running.said()}`);
+    await stopped(running);
   }
   const sorted = [...readyMs].sort((a, b) => a - b);
   const at = (share: number) => ((sorted[Math.floor(share * (sorted.length - 1))] ?? 0) / 1000).toFixed(1);
