@@ -30,6 +30,8 @@ interface Promised {
   residents: string[];
   entries: Map<string, string>;
   undone: Set<string>;
+  /** Asked to be undone, and nobody answered: they may stand or not. */
+  unsure: Set<string>;
   bulks: number;
   lists: number;
   lost: string[];
@@ -111,10 +113,12 @@ async function bulk(promised: Promised): Promise<void> {
   promised.bulks += 1;
 }
 async function undo(promised: Promised): Promise<void> {
-  const standing = [...promised.entries.keys()].filter((id) => !promised.undone.has(id));
+  const { undone, unsure } = promised;
+  const standing = [...promised.entries.keys()].filter((id) => !undone.has(id) && !unsure.has(id));
   if (standing.length === 0) return;
   const id = dice.oneOf(standing);
-  if ((await send('POST', `/api/entries/${id}/undo`)).status < 300) promised.undone.add(id);
+  unsure.add(id);
+  if ((await send('POST', `/api/entries/${id}/undo`)).status < 300) undone.add(id);
 }
 async function list(promised: Promised): Promise<void> {
   const code = `L${promised.lists}${randomUUID().slice(0, 4)}`;
@@ -148,7 +152,7 @@ async function look(promised: Promised): Promise<void> {
     }
   }
   for (const id of promised.entries.keys()) {
-    if (!promised.undone.has(id) && !found.has(id)) promised.lost.push(`entry ${id}`);
+    if (!promised.undone.has(id) && !promised.unsure.has(id) && !found.has(id)) promised.lost.push(`entry ${id}`);
     if (promised.undone.has(id) && found.has(id)) promised.lost.push(`undo of ${id}`);
   }
   const homes =
@@ -185,6 +189,7 @@ async function main(): Promise<void> {
     residents: [],
     entries: new Map(),
     undone: new Set(),
+    unsure: new Set(),
     bulks: 0,
     lists: 0,
     lost: [],
