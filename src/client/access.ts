@@ -33,8 +33,12 @@ export const useAccess = create<AccessStore>()((set, get) => ({
   heard: (access) => {
     const before = get().access;
     set({ access });
-    // What is written down here carries the name of whoever is in.
-    if (access.state === 'signed-in' && access.who) usePreferences.getState().set({ keeper: access.who.name });
+    // What is written down here is theirs who are in.
+    const preferences = usePreferences.getState();
+    if (access.state === 'signed-in' && access.who) {
+      preferences.set({ keeper: access.who.name, personId: access.who.id });
+    }
+    if (access.state === 'open') preferences.set({ personId: null });
     const isIn = access.state === 'open' || access.state === 'signed-in';
     const isAnother = before !== null && (before.state !== access.state || before.who?.id !== access.who?.id);
     if (isIn && isAnother) void useHouse.getState().load();

@@ -24,6 +24,8 @@ export class CallFailed extends Error {
     readonly fields: FieldMessage[] = [],
     /** Nobody answered: what was sent may be sent again. */
     readonly isAway = false,
+    /** Of what was answered; 0 where nobody did. */
+    readonly status = 0,
   ) {
     super(message);
     this.name = 'CallFailed';
@@ -73,9 +75,10 @@ export async function send<Answer>(
   if (response.ok && answer !== undefined) return answer as Answer;
   if (response.status === 401) hearRefused();
   const refusal = (answer as Partial<ErrorReply> | undefined)?.error;
-  if (!refusal) throw new CallFailed(`The server answered ${response.status}. Nothing was saved.`);
+  if (!refusal)
+    throw new CallFailed(`The server answered ${response.status}. Nothing was saved.`, [], false, response.status);
   const inUnit = ({ path, message }: FieldMessage) => ({ path, message: inOwnUnit(message) });
-  throw new CallFailed(inOwnUnit(refusal.message), refusal.fields?.map(inUnit));
+  throw new CallFailed(inOwnUnit(refusal.message), refusal.fields?.map(inUnit), false, response.status);
 }
 
 /** What the server says of lengths is in millimetres; a keeper who thinks in another unit is told in that. */

@@ -11,8 +11,8 @@ const TOGETHER_MS = 150;
 /** @source WHATWG HTML, 9.2: `readyState` of an `EventSource` that does not connect again */
 const SHUT = 2;
 
-/** Whether the server is there, as far as this page can tell. */
-export const useLine = create<{ isAway: boolean }>()(() => ({ isAway: false }));
+/** Whether the server is there, as far as this page can tell, and what is written for a moment that its clock has yet to reach. */
+export const useLine = create<{ isAway: boolean; behind: string | null }>()(() => ({ isAway: false, behind: null }));
 
 /**
  * Listens to what other pages write, and fetches the house when they do; sends what was kept when the server is back.
@@ -37,8 +37,9 @@ export function listen(): () => void {
     else useLine.setState({ isAway: true });
   });
   source.addEventListener('clock', ({ data }: MessageEvent<string>) => {
-    const { now, today } = JSON.parse(data) as { now: string; today: string };
+    const { now, today, behind } = JSON.parse(data) as { now: string; today: string; behind: string | null };
     hearTime(now);
+    useLine.setState({ behind });
     // A page that lies open over midnight shows the round of the new day.
     const { round } = useHouse.getState();
     if (round && round.on !== today) refresh();

@@ -29,7 +29,7 @@ const told = (): Record<string, unknown> => ({
 const kept: Act = {
   ...{ id: 'act', residentId: 'r', kind: 'water' as const, text: 'Watered.' },
   entries: [{ id: 'entry', kind: 'watered', residentId: 'r' }],
-  ...{ madeAt: '2026-03-14T18:00:00.000Z', heardOn: '2026-03-14' },
+  ...{ personId: null, madeAt: '2026-03-14T18:00:00.000Z', heardOn: '2026-03-14' },
 };
 
 describe('the house as a page knows it', () => {

@@ -6,8 +6,8 @@ import type { JobKind } from '@/core/plan/jobs';
 import type { SkipReason } from '@/core/plan/work';
 import { call, CallFailed } from './api';
 import { markOf, problemOf, useHouse } from './house';
-import { keeperField } from './preferences';
-import { useQueue, type Act, type NamedEntry, type NewEntry } from './queue';
+import { keeperField, usePreferences } from './preferences';
+import { isMine, useQueue, type Act, type NamedEntry, type NewEntry } from './queue';
 
 export type { NewEntry } from './queue';
 
@@ -114,6 +114,7 @@ const actOf = (residentId: string, kind: JobKind, entries: NewEntry[], text: str
   ...{ id: newId(), residentId, kind, entries: entries.map(withId), text },
   madeAt: new Date().toISOString(),
   heardOn: useHouse.getState().round?.on ?? '',
+  personId: usePreferences.getState().personId,
 });
 
 type Set = (change: Partial<Pick<Log, 'notice' | 'sending'>>) => void;
@@ -125,7 +126,7 @@ async function sendOrKeep(set: Set, get: () => Log, act: Act): Promise<void> {
   const queue = useQueue.getState();
   house.markJob(residentId, kind, markOf(act));
   const undo = undoing(...entries.map(({ id }) => id));
-  if (queue.acts.length > 0) {
+  if (queue.acts.some((each) => isMine(each, act.personId))) {
     queue.add(act);
     set({ notice: { text: `${text} Kept on this phone.`, ...undo } });
     if (await queue.send()) await house.load();

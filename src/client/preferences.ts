@@ -10,6 +10,8 @@ interface Preferences {
   temperatureUnit: TemperatureUnit;
   /** Whose phone this is; written beside every entry. */
   keeper: string;
+  /** Who is signed in here; null in a house where nobody signs in. */
+  personId: string | null;
   /** Which part of the house is walked: `all`, `mine`, or a room by its id. */
   walk: string;
   /** Tips that were used on this device: they are not shown again. */
@@ -20,7 +22,16 @@ interface Preferences {
 /** What belongs to this phone and not to the house; kept in the browser. */
 export const usePreferences = create<Preferences>()(
   persist(
-    (set) => ({ look: 'day', lengthUnit: 'mm', temperatureUnit: 'C', keeper: '', walk: 'all', tipsUsed: [], set }),
+    (set) => ({
+      look: 'day',
+      lengthUnit: 'mm',
+      temperatureUnit: 'C',
+      keeper: '',
+      personId: null,
+      walk: 'all',
+      tipsUsed: [],
+      set,
+    }),
     {
       name: 'verdant-burrow-preferences',
       partialize: ({ set: _set, ...kept }) => kept,

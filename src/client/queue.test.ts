@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { usePreferences } from './preferences';
 import { useQueue, type Act } from './queue';
 
 /** A server as far as a queue sees it: it may be away, lose its answer, refuse an act, or be unable to read one. */
@@ -7,6 +8,8 @@ class Server {
   losesAnswers = false;
   refused = new Set<string>();
   unreadable = new Set<string>();
+  /** Takes nothing over at the moment. */
+  not: { status: number; message: string } | undefined;
   /** Acts in the order in which they were written. */
   written: string[] = [];
   asked: number[] = [];
@@ -16,6 +19,7 @@ class Server {
     if (this.isAway) throw new TypeError('Failed to fetch');
     const { acts } = JSON.parse(String(body)) as { acts: { id: string }[] };
     this.asked.push(acts.length);
+    if (this.not) return answer(this.not.status, { error: { message: this.not.message } });
     if (acts.some(({ id }) => this.unreadable.has(id))) return answer(422, { error: { message: 'No.', fields: [] } });
     const results = acts.map(({ id }) => {
       if (this.refused.has(id)) return { id, outcome: 'refused', message: 'It has left.' };
@@ -32,10 +36,10 @@ class Server {
 const answer = (status: number, body: unknown) =>
   ({ ok: status < 300, status, json: async () => body }) as unknown as Response;
 
-const act = (id: string): Act => ({
+const act = (id: string, personId: string | null = null): Act => ({
   ...{ id, residentId: 'r', kind: 'water' as const, text: `${id} done.` },
   entries: [{ id: `entry ${id}`, kind: 'watered', residentId: 'r' }],
-  ...{ madeAt: '2026-03-14T18:00:00.000Z', heardOn: '2026-03-14' },
+  ...{ madeAt: '2026-03-14T18:00:00.000Z', heardOn: '2026-03-14', personId },
 });
 
 describe('what was done while the server was away', () => {
@@ -141,6 +145,36 @@ describe('what was done while the server was away', () => {
     expect(useQueue.getState().isFull).toBe(false);
     await send();
     expect(server.written).toEqual(['a', 'b']);
+  });
+
+  it.each([
+    [401, 'Locked: unlock it first.'],
+    [429, 'Too many questions.'],
+    [507, 'The disk is full.'],
+  ])('stays where it is while the house takes nothing over: %i', async (status, message) => {
+    server.not = { status, message };
+    ['a', 'b'].forEach((id) => add(act(id)));
+    expect(await send()).toBe(false);
+    expect(useQueue.getState()).toMatchObject({ why: message, conflicts: [] });
+    server.not = undefined;
+    await send();
+    expect(server.written).toEqual(['a', 'b']);
+    expect(useQueue.getState().why).toBeNull();
+  });
+
+  it('waits at a shared tablet for the one who did it', async () => {
+    const isIn = (personId: string | null) => usePreferences.getState().set({ personId });
+    add(act('of Ada', 'ada'));
+    add(act('of Ben', 'ben'));
+    add(act('before people signed in'));
+    isIn('ben');
+    await send();
+    expect(server.written).toEqual(['of Ben', 'before people signed in']);
+    expect(left()).toEqual(['of Ada']);
+    isIn('ada');
+    await send();
+    expect(left()).toEqual([]);
+    isIn(null);
   });
 
   it('stays where it is while nobody answers', async () => {

@@ -6,6 +6,7 @@ import type { ReplayResult } from '@/contract/replay';
 import type { JobKind } from '@/core/plan/jobs';
 import type { SkipReason } from '@/core/plan/work';
 import { call, CallFailed } from './api';
+import { usePreferences } from './preferences';
 
 export type NewEntry = z.input<typeof newEntry>;
 export type NamedEntry = NewEntry & { id: string };
@@ -21,6 +22,8 @@ export interface Act {
   /** By the clock of this phone; and the day that the server had last told it. */
   madeAt: string;
   heardOn: string;
+  /** Who was signed in; null where nobody signs in. */
+  personId: string | null;
   /** It was put off, not done. */
   skip?: { until: string; why: SkipReason } | undefined;
 }
@@ -36,6 +39,8 @@ interface Queue {
   acts: Act[];
   conflicts: Conflict[];
   isSending: boolean;
+  /** Why the house takes nothing over at the moment, where it answers. */
+  why: string | null;
   /** The browser has no room left: what is done now would be lost with the page. */
   isFull: boolean;
   add: (act: Act) => void;
@@ -47,6 +52,12 @@ interface Queue {
 }
 
 const MOST_AT_A_TIME = 200;
+
+/** What the server cannot read, however often it is sent. All else passes: a disk that is full, a page that must be unlocked. */
+const UNREADABLE = new Set([400, 413, 422]);
+
+/** Whether an act is sent while somebody is in: what another did at a shared tablet waits for them, and goes under their name. */
+export const isMine = ({ personId }: Act, who: string | null): boolean => who === null || (personId ?? who) === who;
 
 /** Until what is being sent has arrived, or has not. */
 let underWay: Promise<unknown> | undefined;
@@ -74,6 +85,7 @@ export const useQueue = create<Queue>()(
       acts: [],
       conflicts: [],
       isSending: false,
+      why: null,
       isFull: false,
       add: (act) => set({ acts: [...get().acts, act] }),
       drop: async (entryId) => {
@@ -100,13 +112,14 @@ export const useQueue = create<Queue>()(
   ),
 );
 
-/** Sends what is kept, as long as somebody answers. */
+/** Sends what whoever is in has kept, as long as somebody answers. */
 async function sendAll(set: (change: Partial<Queue>) => void, get: () => Queue): Promise<boolean> {
-  set({ isSending: true });
+  set({ isSending: true, why: null });
   let size = MOST_AT_A_TIME;
   let hasArrived = false;
   try {
-    for (let batch = get().acts.slice(0, size); batch.length > 0; batch = get().acts.slice(0, size)) {
+    const mine = () => get().acts.filter((act) => isMine(act, usePreferences.getState().personId));
+    for (let batch = mine().slice(0, size); batch.length > 0; batch = mine().slice(0, size)) {
       const results = await sent(batch);
       // One of them cannot be read at all: half of them go at a time until it is found.
       if (results === 'unreadable') {
@@ -119,13 +132,14 @@ async function sendAll(set: (change: Partial<Queue>) => void, get: () => Queue):
     }
   } catch (error) {
     if (!(error instanceof CallFailed)) throw error;
+    if (!error.isAway) set({ why: error.message });
   } finally {
     set({ isSending: false });
   }
   return hasArrived;
 }
 
-/** @throws CallFailed when nobody answers */
+/** @throws CallFailed when nobody answers, or not now */
 async function sent(acts: readonly Act[]): Promise<ReplayResult[] | 'unreadable'> {
   const body = {
     sentAt: new Date().toISOString(),
@@ -134,7 +148,7 @@ async function sent(acts: readonly Act[]): Promise<ReplayResult[] | 'unreadable'
   try {
     return (await call('replayEntries', { body })).results;
   } catch (error) {
-    if (!(error instanceof CallFailed) || error.isAway) throw error;
+    if (!(error instanceof CallFailed) || !UNREADABLE.has(error.status)) throw error;
     if (acts.length > 1) return 'unreadable';
     return acts.map(({ id }) => ({ id, outcome: 'refused', message: error.message }));
   }

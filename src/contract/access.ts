@@ -41,6 +41,8 @@ export const access = z.object({
   /** Whose session it is, also while it is locked. */
   who: z.object({ id, name: z.string(), role }).nullable(),
   sessionId: id.nullable(),
+  /** A tablet that several use. */
+  isShared: z.boolean(),
   /** After so long without a touch the session locks itself; null for never. minutes */
   lockAfterMin: z.int().nullable(),
   /** Who can unlock it with a PIN: told on a session that is locked, and of a tablet that several share. */
@@ -120,7 +122,6 @@ export const ACCESS_EVENTS = [
   'refused',
   'signed-out',
   'paired',
-  'locked',
   'ended',
   'changed',
   'exported',

@@ -231,7 +231,7 @@ describe.each(databases)('air and water on $kind', ({ open }) => {
         ['127.0.0.1'],
         new Date(performance.timeOrigin + performance.now()),
       );
-      const broker = await startBroker({ database, clock }, 0, certificate);
+      const broker = await startBroker({ database, clock }, 0, () => certificate);
       const client = connect(`mqtts://127.0.0.1:${broker.port}`, {
         ca: certificate.authority,
         password: token,

@@ -7,6 +7,7 @@ import type { NetworkFacts } from './access/deps';
 import { doorOf } from './access/door';
 import { limitSecrets, limitSignIn } from './access/limits';
 import { ownAccessHandlers } from './access/own';
+import { passkeysOf } from './access/passkeys';
 import { peopleHandlers } from './access/people';
 import type { SetupCode } from './access/setupCode';
 import { signingInHandlers, stateTeller } from './access/signingIn';
@@ -75,7 +76,7 @@ export interface AppOptions extends Deps {
   webFolder?: string | undefined;
   log?: boolean;
   /** Names beside those of this computer under which it answers: a network or a proxy brings keepers in. */
-  hosts?: readonly string[];
+  hosts?: () => readonly string[];
   /** Whose forwarded headers count: addresses and networks of proxies. */
   proxies?: readonly string[];
   /** A proxy brings others to this machine: being at it lets nobody in. */
@@ -113,14 +114,14 @@ export function createApp(options: AppOptions): Express {
   );
   if (options.log) app.use(requestLog);
   app.set('trust proxy', options.proxies ?? false);
-  app.use(ownHosts(options.hosts ?? []));
-  const events = eventHub(options.clock);
+  app.use(ownHosts(options.hosts ?? (() => [])));
+  const events = eventHub(options.database, options.clock);
   const isForTests = options.testControls !== undefined;
   const door = doorOf({ ...options, isForTests });
   door.sessions.onShut(events.shut);
   app.use(door.gate);
   app.use(
-    ['setup', 'sign-in', 'unlock', 'pair', 'passkey'].map((each) => `/api/access/${each}`),
+    ['setup', 'sign-in', 'unlock', 'pair', 'passkey', 'own'].map((each) => `/api/access/${each}`),
     limitSignIn(),
   );
   app.use(['/api/calendar', '/api/sitter', '/api/readings'], limitSecrets());
@@ -169,7 +170,8 @@ export function createApp(options: AppOptions): Express {
     document ??= openApiDocument(options.version);
     response.json(document);
   });
-  const access = { ...options, door, stateOf: stateTeller({ database: options.database, door }) };
+  const passkeys = passkeysOf(options);
+  const access = { ...options, door, passkeys, stateOf: stateTeller({ door, passkeys }) };
   const handlers: Handlers = {
     ...signingInHandlers(access),
     ...ownAccessHandlers(access),

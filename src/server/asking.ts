@@ -15,5 +15,8 @@ const asked = new AsyncLocalStorage<Asked>();
 /** Does what somebody asked for. */
 export const askedFor = <Result>(of: Asked, work: () => Result): Result => asked.run(of, work);
 
+/** Whose name stands under what is written for that request; null where nobody signs in. */
+export const signatureHere = (): string | null => asking()?.signature ?? null;
+
 /** The request that is being answered; undefined for what the program does of itself. */
 export const asking = (): Asked | undefined => asked.getStore();

@@ -1,7 +1,10 @@
 import type { Request, RequestHandler, Response } from 'express';
 import { visitorOf } from './access/visitor';
 import { Problem } from './http/problem';
+import { behindSince } from './behind';
 import type { Clock } from './clock';
+import { complain } from './log';
+import type { Database } from './storage/database';
 
 /** The time is told so often: pages keep to the clock of the house, and a connection that is heard of is not cut. ms */
 const HEARTBEAT_MS = 20_000;
@@ -26,15 +29,21 @@ export interface EventHub {
   shut: (sessionId: string | null) => void;
 }
 
-export function eventHub(clock: Clock): EventHub {
+export function eventHub(database: Database, clock: Clock): EventHub {
   /** By what they are counted: the session, else the address. */
   const open = new Map<Response, string>();
   const send = (text: string) => {
     for (const response of open.keys()) response.write(text);
   };
-  const time = () => `event: clock\ndata: ${JSON.stringify({ now: clock.now(), today: clock.today() })}\n\n`;
+  const time = async () => {
+    const behind = await behindSince(database, clock).catch((error: unknown) => {
+      complain('Whether the clock is right could not be looked up.', error);
+      return null;
+    });
+    return `event: clock\ndata: ${JSON.stringify({ now: clock.now(), today: clock.today(), behind })}\n\n`;
+  };
   const written = (by: string) => `event: written\ndata: ${JSON.stringify({ by })}\n\n`;
-  const tellTime = () => send(time());
+  const tellTime = () => void time().then(send);
   setInterval(tellTime, HEARTBEAT_MS).unref();
   return {
     tellTime,
@@ -51,9 +60,10 @@ export function eventHub(clock: Clock): EventHub {
       response.set({ 'Content-Type': 'text/event-stream', 'Cache-Control': 'no-store', 'X-Accel-Buffering': 'no' });
       response.flushHeaders();
       // A page that lost the server asks again after a second.
-      response.write(`retry: 1000\n\n${time()}`);
+      response.write('retry: 1000\n\n');
       open.set(response, by);
       request.on('close', () => open.delete(response));
+      void time().then((text) => open.has(response) && response.write(text));
     },
     watch: (request, response, next) => {
       const writes = request.method !== 'GET' && !SAYS_NOTHING.test(request.path);

@@ -14,8 +14,8 @@ import { isBeyond, type Settings } from './settings';
 type Close = (done: () => void) => void;
 
 const LOOPBACK = '127.0.0.1';
-/** Names and days are looked at so often: a certificate is made anew before it ends. ms */
-const LOOKS_EVERY_MS = 6 * 3_600_000;
+/** Names and days are looked at so often: a machine gets another address, a certificate ends. ms, chosen here */
+const LOOKS_EVERY_MS = 5 * 60_000;
 
 /**
  * Opens the door: on this machine alone, or to the home network over TLS.
@@ -73,16 +73,19 @@ export interface HomeNetwork {
 }
 
 export async function homeNetwork({ certificates, hosts, port }: Settings): Promise<HomeNetwork> {
-  const make = () => certificateFor(certificates, [...houseNames().all, ...hosts], new Date());
-  let certificate = await make();
-  return {
-    ...{ names: houseNames(), port, certificate: () => certificate },
+  const make = (names: HouseNames) => certificateFor(certificates, [...names.all, ...hosts], new Date());
+  const names = houseNames();
+  let certificate = await make(names);
+  const network: HomeNetwork = {
+    ...{ names, port, certificate: () => certificate },
     look: async (show) => {
-      const next = await make();
+      network.names = houseNames();
+      const next = await make(network.names);
       if (next.cert !== certificate.cert) show(next);
       certificate = next;
     },
   };
+  return network;
 }
 
 async function onNetwork(

@@ -12,7 +12,7 @@ export const log = pino(
     timestamp: pino.stdTimeFunctions.isoTime,
     serializers: { err: pino.stdSerializers.err },
     redact: {
-      paths: ['*.password', '*.pin', '*.secret', '*.token', '*.code', 'err.config', 'err.parameters', 'err.detail'],
+      paths: ['*.password', '*.pin', '*.secret', '*.token', 'err.config', 'err.parameters', 'err.detail'],
       censor: '…',
     },
   },

@@ -1,6 +1,5 @@
 import path from 'node:path';
 import { forgetTouched } from './house/touched';
-import { houseNames } from './lan/names';
 import { houseAddress, trustAddress } from './lan/way';
 import { homeNetwork, listen } from './listening';
 import { complain, log } from './log';
@@ -15,6 +14,7 @@ import { wayBack } from './backup/newest';
 import { startDevices } from './devices/devices';
 import { scoreKeeper } from './resources/scores';
 import { keepScoring } from './scores/keeping';
+import { behindSince } from './behind';
 import { systemClock, type Clock } from './clock';
 import { seedDemo } from './demo';
 import { packageFacts, ROOT } from './root';
@@ -88,15 +88,12 @@ async function keepForgetting(database: Database): Promise<void> {
   ).unref();
 }
 
-/** A clock may be behind what was written by so much before it is told. ms */
-const BEHIND_MS = 10 * 60_000;
-
-/** Tells of a clock that was set back: what is written now would stand before what was written already. */
+/** Tells of a clock that was set back. */
 async function tellOfClock(database: Database, clock: Clock): Promise<void> {
-  const [row] = await database.query<{ at: string | null }>('SELECT max(at) AS at FROM entry');
-  if (!row?.at || Date.parse(row.at) - Date.parse(clock.now()) < BEHIND_MS) return;
+  const behind = await behindSince(database, clock);
+  if (behind === null) return;
   log.warn(
-    `The clock of this machine says ${clock.now()}, and the newest entry is of ${row.at}: it was set back. Set it right before anything is written.`,
+    `The clock of this machine says ${clock.now()}, and the newest entry is of ${behind}: it was set back. Set it right before anything is written.`,
   );
 }
 
@@ -118,7 +115,7 @@ async function main(): Promise<void> {
   const network = wanted.lan ? await homeNetwork(wanted) : undefined;
   const devices = await startDevices({ database, clock }, wanted.mqttPort, wanted.mqttUrl, {
     waits: wanted.testClock !== undefined,
-    secure: network?.certificate(),
+    secure: network?.certificate,
   });
   const keeper = wanted.backups ? backupKeeper({ database, clock, version, folder: wanted.backups }) : undefined;
   if (keeper && !wanted.testClock) keepBackingUp(keeper);
@@ -131,7 +128,7 @@ async function main(): Promise<void> {
     log: true,
     backups: keeper,
     labelPrinter: wanted.labelPrinter,
-    hosts: [...wanted.hosts, ...(wanted.lan ? houseNames().all : [])],
+    hosts: () => [...wanted.hosts, ...(network?.names.all ?? [])],
     proxies: wanted.proxies,
     isShared: bringsOthers(wanted),
     setupCode: setupCode === undefined ? undefined : setupCodeOf(setupCode),

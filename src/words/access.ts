@@ -32,8 +32,6 @@ export function accessWords({ who, what, detail }: AccessEvent): string {
       return `${name} signed out ${detail}`;
     case 'paired':
       return `${name} paired ${detail}`;
-    case 'locked':
-      return `${name} locked ${detail}`;
     case 'ended':
       return `${name} ${detail}`;
     case 'changed':

@@ -1,6 +1,7 @@
 import type { Access } from '@/contract/access';
 import type { Deps } from '../resources/deps';
 import type { Door } from './door';
+import type { Passkeys } from './passkeys';
 import type { SetupCode } from './setupCode';
 import type { Visitor } from './visitor';
 
@@ -16,6 +17,8 @@ export interface NetworkFacts {
 
 export interface AccessDeps extends Deps {
   door: Door;
+  passkeys: Passkeys;
+  stateOf: StateOf;
   setupCode?: SetupCode | undefined;
   /** Where the home network finds the house; left out where it answers this machine alone. */
   network?: (() => NetworkFacts) | undefined;

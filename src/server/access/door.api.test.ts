@@ -2,6 +2,7 @@ import { isAllowed, ROLES, type Role } from '@/contract/roles';
 import { emptyDatabase } from '../testing/databases';
 import { startServer, type TestServer } from '../testing/server';
 import { KNOWN_ROUTES } from './routeTable';
+import { setupCodeOf } from './setupCode';
 
 /** Chromium, as it names itself. */
 const AGENT = 'Mozilla/5.0 (X11; Linux x86_64) AppleWebKit/537.36 (KHTML, like Gecko) Chrome/120.0 Safari/537.36';
@@ -176,6 +177,63 @@ describe('the door of a house', () => {
     expect((await ask('GET', '/api/access', tablet)).body.state).toBe('signed-out');
   });
 
+  it('counts wrong PINs that come all at once', async () => {
+    const keeper = await setUp();
+    await ask('PATCH', '/api/access/own', keeper, { pin: '2468' });
+    await ask('POST', '/api/access/lock', keeper);
+    const guess = (digit: number) =>
+      ask('POST', '/api/access/unlock', keeper, { name: 'Ada', pin: String(digit).repeat(4) });
+    await Promise.all([1, 2, 3, 4, 5, 6].map(guess));
+    expect((await ask('GET', '/api/access', keeper)).body.state).toBe('signed-out');
+  });
+
+  it('changes what is asked, and nothing that somebody else changes at that moment', async () => {
+    const keeper = await setUp();
+    const benId = await add(keeper, 'Ben', 'keeper');
+    const ben = await signIn('Ben');
+    await Promise.all([
+      ask('PATCH', '/api/access/own', ben, { pin: '2468' }),
+      ask('PATCH', `/api/access/people/${benId}`, keeper, { role: 'reader' }),
+    ]);
+    expect((await ask('GET', '/api/access', ben)).body).toMatchObject({ who: { role: 'reader' }, withPin: ['Ben'] });
+  });
+
+  it('keeps nothing of a change that is refused in part', async () => {
+    await setUp();
+    const tablet = await signIn('Ada', { isShared: true });
+    const change = { password: 'another seven isopods', before: PASSWORD, pin: '2468', lockAfterMin: 700 };
+    expect((await ask('PATCH', '/api/access/own', tablet, change)).body.error.fields[0].path).toBe('lockAfterMin');
+    const wrong = { password: 'another seven isopods', before: 'not this one', pin: '2468' };
+    expect((await ask('PATCH', '/api/access/own', tablet, wrong)).body.error.fields[0].path).toBe('before');
+    expect((await ask('GET', '/api/access', tablet)).body.withPin).toEqual([]);
+    await signIn('Ada');
+  });
+
+  it('asks whoever comes by a proxy for the code, once, and gives a cookie for this house over TLS alone', async () => {
+    await server.close();
+    const setupCode = setupCodeOf('h4k2p-x7m9q');
+    const hosts = () => ['burrow.example'];
+    server = await startServer(await emptyDatabase(), undefined, {
+      proxies: ['loopback'],
+      isShared: true,
+      hosts,
+      setupCode,
+    });
+    const brought = { 'X-Forwarded-Proto': 'https', 'X-Forwarded-For': '192.0.2.7' };
+    const come = (code?: string) =>
+      ask('POST', '/api/access/setup', undefined, { name: 'Ada', password: PASSWORD, ...(code && { code }) }, brought);
+    // Also without a word of where from: a proxy need not tell.
+    expect((await ask('GET', '/api/access')).body.state).toBe('setup');
+    expect((await come()).status).toBe(401);
+    expect((await come('h4k2p-x7m9r')).status).toBe(401);
+    const { status, setCookie } = await come('H4K2P X7M9Q');
+    expect(status).toBe(200);
+    expect(setCookie).toMatch(/^__Host-burrow=[\w-]{32}; .*Path=\/; .*HttpOnly; Secure; SameSite=Strict$/);
+    expect((await come('h4k2p-x7m9q')).status).toBe(401);
+    const { events } = (await ask('GET', '/api/access/log', setCookie.split(';')[0])).body;
+    expect(events[0].address).toBe('192.0.2.7');
+  });
+
   it('takes no more guesses after ten wrong passwords, and no longer for a name that is not there', async () => {
     await setUp();
     for (let wrong = 0; wrong < 10; wrong += 1) {
@@ -195,6 +253,8 @@ describe('the door of a house', () => {
     await ask('GET', '/api/tables', keeper);
     const { events } = (await ask('GET', '/api/access/log', keeper)).body;
     const told = events.map(({ who, what }: Record<string, string>) => `${who} ${what}`).reverse();
+    // What an address does, and not the whole sentence about it.
+    expect(events[1].detail).toBe('Says where the house stands');
     expect(told).toEqual(['Ada set-up', 'Ada changed', 'Ben refused', 'Ben signed-in', 'Ada changed', 'Ada exported']);
   });
 

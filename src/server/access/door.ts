@@ -5,6 +5,7 @@ import type { Clock } from '../clock';
 import { unknownAddress } from '../http/failures';
 import { Problem } from '../http/problem';
 import { insertAccessEvent } from '../storage/access';
+import { ROLE_WORDS } from '@/words/access';
 import { LOOPBACK } from '../lan/speakingTls';
 import type { Database } from '../storage/database';
 import { routeAt, type KnownRoute } from './routeTable';
@@ -32,8 +33,6 @@ export interface Door {
 
 /** Headers of those who bring somebody else's request: it did not come from this machine. */
 const BROUGHT = ['forwarded', 'x-forwarded-for', 'x-forwarded-host', 'x-real-ip', 'via', 'cf-connecting-ip'];
-
-const ROLE_WORDS: Record<Role, string> = { keeper: 'a keeper', helper: 'a helper', reader: 'a reader' };
 
 /** Who comes in, and as what: the one place that decides it. */
 export function doorOf({ database, clock, isShared = false, isForTests = false }: DoorOptions): Door {
@@ -69,7 +68,7 @@ export function doorOf({ database, clock, isShared = false, isForTests = false }
   const noted = ({ method, role, isExport, summary, path, name }: KnownRoute, status: number) => {
     if (status >= 400 || path.startsWith('/api/access')) return undefined;
     if (isExport) return ['exported', name] as const;
-    return method !== 'get' && role === 'keeper' ? (['changed', summary ?? name] as const) : undefined;
+    return method !== 'get' && role === 'keeper' ? (['changed', inShort(summary ?? name)] as const) : undefined;
   };
 
   return {
@@ -98,6 +97,9 @@ export function doorOf({ database, clock, isShared = false, isForTests = false }
   };
 }
 
+/** What an address does, as far as it fits on a line: up to the first stop of its sentence. */
+const inShort = (summary: string): string => summary.split(/[.:;]/)[0] ?? summary;
+
 function refusal({ state, person }: Visitor, needed: Needed): Problem {
   if (state === 'locked') return new Problem('unauthorized', 'Locked: unlock it first. Nothing was saved.');
   if (state === 'setup') {
@@ -107,9 +109,9 @@ function refusal({ state, person }: Visitor, needed: Needed): Problem {
     );
   }
   if (state === 'signed-out') return new Problem('unauthorized', 'Sign in first. Nothing was saved.');
-  const needs = ROLE_WORDS[needed as Role];
+  const a = (role: Role) => `a ${ROLE_WORDS[role].title}`;
   return new Problem(
     'forbidden',
-    `That is for ${needs}; ${person?.name ?? 'you'} is ${ROLE_WORDS[person?.role ?? 'reader']} here.`,
+    `That is for ${a(needed as Role)}; ${person?.name} is ${a(person?.role ?? 'reader')} here.`,
   );
 }

@@ -2,8 +2,7 @@ import type { Session } from '@/contract/access';
 import type { Asking, Handlers } from '../http/mount';
 import { invalid, notFound, Problem } from '../http/problem';
 import { deletePasskey, listPasskeys, listSessions, updatePerson, type PersonRow } from '../storage/access';
-import type { AccessDeps, StateOf } from './deps';
-import { passkeysOf } from './passkeys';
+import type { AccessDeps } from './deps';
 import { hashed, matches } from './passwords';
 import { SHARED_LOCK_MIN } from './sessions';
 import { roleOf, type Visitor } from './visitor';
@@ -11,15 +10,12 @@ import { roleOf, type Visitor } from './visitor';
 type Names =
   'changeOwnAccess' | 'ownPasskeys' | 'newPasskeyOptions' | 'addPasskey' | 'removePasskey' | 'sessions' | 'endSession';
 
+/** Longer nobody leaves a page open that others take up. minutes, chosen here */
+const LATEST_SHARED_LOCK_MIN = 60;
+
 /** What everybody changes about their own coming in. */
-export function ownAccessHandlers({
-  database,
-  clock,
-  door,
-  stateOf,
-}: AccessDeps & { stateOf: StateOf }): Pick<Handlers, Names> {
+export function ownAccessHandlers({ database, clock, door, passkeys, stateOf }: AccessDeps): Pick<Handlers, Names> {
   const { sessions } = door;
-  const passkeys = passkeysOf({ database, clock });
   const own = async (visitor: Visitor) => {
     const mine = (await listPasskeys(database)).filter(({ personId }) => personId === visitor.person?.id);
     return { passkeys: mine.map(({ id, name, madeAt, usedAt }) => ({ id, name, madeAt, usedAt })) };
@@ -39,27 +35,24 @@ export function ownAccessHandlers({
   return {
     changeOwnAccess: async ({ body }, { visitor, request }) => {
       const { person, session } = requirePerson(visitor);
-      if (body.password !== undefined) {
-        const isRight = person.password === null || (await matches(person.password, body.before ?? ''));
-        if (!isRight) throw invalid('before', 'Must be the password up to now.');
+      const { password, pin, lockAfterMin } = body;
+      // All of it is looked at before any of it is kept.
+      if (password !== undefined && person.password !== null && !(await matches(person.password, body.before ?? ''))) {
+        throw invalid('before', 'Must be the password up to now.');
       }
-      const { pin } = body;
-      await updatePerson(database, {
-        ...person,
-        ...(body.password !== undefined && { password: await hashed(body.password) }),
-        ...(pin !== undefined && { pin: pin === null ? null : await hashed(pin) }),
+      if (lockAfterMin !== undefined && session.isShared && (lockAfterMin ?? Infinity) > LATEST_SHARED_LOCK_MIN) {
+        throw invalid(
+          'lockAfterMin',
+          `Must be at most ${LATEST_SHARED_LOCK_MIN} minutes where several share a page; usual is ${SHARED_LOCK_MIN}.`,
+        );
+      }
+      await updatePerson(database, person.id, {
+        password: password === undefined ? undefined : await hashed(password),
+        pin: pin === undefined || pin === null ? pin : await hashed(pin),
       });
       sessions.forget();
-      if (body.lockAfterMin !== undefined) {
-        if (session.isShared && (body.lockAfterMin ?? Infinity) > 60) {
-          throw invalid(
-            'lockAfterMin',
-            `Must be at most 60 minutes where several share a page; usual is ${SHARED_LOCK_MIN}.`,
-          );
-        }
-        await sessions.change({ ...session, lockAfterMin: body.lockAfterMin, touchedAt: clock.now() });
-      }
-      if (body.password !== undefined) await sessions.endAllOf(person.id, session.id);
+      if (lockAfterMin !== undefined) await sessions.lockAfter(session.id, lockAfterMin);
+      if (password !== undefined) await sessions.endAllOf(person.id, session.id);
       return stateOf(await door.look(request));
     },
 

@@ -92,6 +92,8 @@ export function passkeysOf({ database, clock }: { database: Database; clock: Clo
   };
 }
 
+export type Passkeys = ReturnType<typeof passkeysOf>;
+
 const credentialOf = ({ id, publicKey, counter, transports }: PasskeyRow) => ({
   ...{ id, counter, transports: transports as AuthenticatorTransportFuture[] },
   publicKey: new Uint8Array(Buffer.from(publicKey, 'base64url')),

@@ -14,7 +14,7 @@ import {
   type PersonRow,
 } from '../storage/access';
 import type { AccessDeps } from './deps';
-import { holdsKeeper } from './keeperOfPerson';
+import { holdsKeeper, isSameName } from './keeperOfPerson';
 import { hashed } from './passwords';
 import { canComeAsKeeper, type Sessions } from './sessions';
 
@@ -62,7 +62,7 @@ export function peopleHandlers({ database, clock, door, network }: AccessDeps): 
 
     addPerson: async ({ body }, { visitor }) => {
       await requireHouseToSignIn();
-      if ((await sessions.people()).some(({ name }) => name.toLowerCase() === body.name.toLowerCase())) {
+      if ((await sessions.people()).some(({ name }) => isSameName(name, body.name))) {
         throw new Problem('conflict', `There is somebody called ${body.name} already.`, [
           { path: 'name', message: 'Must be another name.' },
         ]);
@@ -82,11 +82,11 @@ export function peopleHandlers({ database, clock, door, network }: AccessDeps): 
       const before = await row(params.id);
       const role = body.role ?? before.role;
       const password =
-        body.password === undefined ? before.password : body.password === null ? null : await hashed(body.password);
-      const staysKeeper = role === 'keeper' && (password !== null || before.passkeys > 0);
-      if (!staysKeeper) await requireKeeperLeft(sessions, before);
+        body.password === undefined || body.password === null ? body.password : await hashed(body.password);
+      const after = { ...before, role, password: password === undefined ? before.password : password };
+      if (!canComeAsKeeper(after)) await requireKeeperLeft(sessions, before);
       await database.transaction(async (queries) => {
-        await updatePerson(queries, { ...before, role, password });
+        await updatePerson(queries, before.id, { role: body.role, password });
         if (role !== 'reader') await holdsKeeper(queries, before.name, clock.today());
       });
       sessions.forget();

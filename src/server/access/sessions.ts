@@ -2,12 +2,17 @@ import { randomUUID } from 'node:crypto';
 import type { Clock } from '../clock';
 import { digestOf, newSecret } from '../secrets';
 import {
+  countWrongPin,
   deleteSession,
   deleteSessionsOf,
   insertSession,
   listPeople,
+  lockSession,
+  openSession,
+  seeSession,
   sessionOfToken,
-  updateSession,
+  setSessionLock,
+  touchSession,
   type PersonRow,
   type SessionRow,
 } from '../storage/access';
@@ -33,11 +38,15 @@ export interface Sessions {
   begin: (personId: string, device: string, isShared: boolean) => Promise<string>;
   end: (id: string) => Promise<void>;
   endAllOf: (personId: string, but?: string) => Promise<void>;
-  lock: (session: SessionRow) => Promise<void>;
   isLocked: (session: SessionRow) => boolean;
-  touch: (session: SessionRow) => Promise<void>;
-  change: (session: SessionRow) => Promise<void>;
-  wrongPin: (session: SessionRow) => Promise<void>;
+  lock: (id: string) => Promise<void>;
+  /** Opens a locked one for somebody, whose session it is from then on. */
+  open: (id: string, personId: string) => Promise<void>;
+  /** A wrong PIN was given: after five the session ends. */
+  wrongPin: (id: string) => Promise<void>;
+  /** Somebody touched its page. */
+  touch: (id: string) => Promise<void>;
+  lockAfter: (id: string, minutes: number | null) => Promise<void>;
   /** Something was written about people: what is kept in memory is read anew. */
   forget: () => void;
   /** Tells of sessions that have ended or were locked; null: any may have. */
@@ -78,9 +87,15 @@ export function sessionsOf({ database, clock }: { database: Database; clock: Clo
     byToken.set(token, found);
     return found;
   };
-  const save = async (session: SessionRow) => {
-    await updateSession(database, session);
+  /** Does something to a session, which is read anew then. */
+  const changing = async (work: Promise<unknown>) => {
+    await work;
     byToken.clear();
+  };
+  const endOfNow = () => new Date(now() + SESSION_S * 1000).toISOString();
+  const end = async (id: string) => {
+    await changing(deleteSession(database, id));
+    tell(id);
   };
   const isLocked = ({ lockedAt, lockAfterMin, touchedAt }: SessionRow) =>
     lockedAt !== null || (lockAfterMin !== null && now() - Date.parse(touchedAt) > lockAfterMin * MINUTE_MS);
@@ -94,8 +109,7 @@ export function sessionsOf({ database, clock }: { database: Database; clock: Clo
       const person = (await readPeople()).find(({ id }) => id === session.personId);
       if (!person) return undefined;
       if (now() - Date.parse(session.seenAt) > SEEN_EVERY_MS) {
-        const endsAt = new Date(now() + SESSION_S * 1000).toISOString();
-        await save({ ...session, seenAt: clock.now(), endsAt });
+        await changing(seeSession(database, session.id, clock.now(), endOfNow()));
       }
       return { session, person };
     },
@@ -104,40 +118,28 @@ export function sessionsOf({ database, clock }: { database: Database; clock: Clo
       const at = clock.now();
       const session: SessionRow = {
         ...{ id: randomUUID(), personId, device, isShared, lockAfterMin: isShared ? SHARED_LOCK_MIN : null },
-        ...{ madeAt: at, seenAt: at, touchedAt: at, lockedAt: null, wrongPins: 0 },
-        endsAt: new Date(now() + SESSION_S * 1000).toISOString(),
+        ...{ madeAt: at, seenAt: at, touchedAt: at, lockedAt: null, endsAt: endOfNow() },
       };
       await insertSession(database, session, digestOf(token));
       byToken.delete(token);
       return token;
     },
-    end: async (id) => {
-      await deleteSession(database, id);
-      byToken.clear();
-      tell(id);
-    },
+    end,
     endAllOf: async (personId, but) => {
-      await deleteSessionsOf(database, personId, but ?? null);
-      byToken.clear();
+      await changing(deleteSessionsOf(database, personId, but ?? null));
       tell(null);
     },
-    lock: async (session) => {
-      await save({ ...session, lockedAt: clock.now() });
-      tell(session.id);
-    },
     isLocked,
-    touch: (session) => save({ ...session, touchedAt: clock.now(), seenAt: clock.now() }),
-    change: async (session) => {
-      await save(session);
-      forget();
+    lock: async (id) => {
+      await changing(lockSession(database, id, clock.now()));
+      tell(id);
     },
-    wrongPin: async (session) => {
-      const wrongPins = session.wrongPins + 1;
-      if (wrongPins < MOST_WRONG_PINS) return save({ ...session, wrongPins });
-      await deleteSession(database, session.id);
-      byToken.clear();
-      tell(session.id);
+    open: (id, personId) => changing(openSession(database, id, personId, clock.now())),
+    wrongPin: async (id) => {
+      if ((await countWrongPin(database, id)) >= MOST_WRONG_PINS) await end(id);
     },
+    touch: (id) => changing(touchSession(database, id, clock.now())),
+    lockAfter: (id, minutes) => changing(setSessionLock(database, id, minutes, clock.now())),
     forget,
     onShut: (hear) => void listeners.push(hear),
   };

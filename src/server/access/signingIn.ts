@@ -2,10 +2,10 @@ import { randomUUID } from 'node:crypto';
 import type { Asking, Handlers } from '../http/mount';
 import { invalid, notFound, Problem } from '../http/problem';
 import { digestOf, isSecret } from '../secrets';
-import { insertPerson, listPasskeys, takePairing, updatePerson, type PersonRow } from '../storage/access';
-import { holdsKeeper } from './keeperOfPerson';
+import { insertPerson, takePairing, updatePerson, type PersonRow } from '../storage/access';
+import { holdsKeeper, isSameName } from './keeperOfPerson';
 import { hashed, matches } from './passwords';
-import { canHavePasskeys, passkeysOf } from './passkeys';
+import { canHavePasskeys } from './passkeys';
 import type { AccessDeps, StateOf } from './deps';
 
 type Names =
@@ -20,31 +20,29 @@ type Names =
   | 'passkeySignInOptions'
   | 'passkeySignIn';
 
-const same = (a: string, b: string) => a.trim().toLowerCase() === b.trim().toLowerCase();
-
 /** How the house stands to somebody, as their page is told. */
-export function stateTeller({ database, door }: Pick<AccessDeps, 'database' | 'door'>): StateOf {
+export function stateTeller({ door, passkeys }: Pick<AccessDeps, 'door' | 'passkeys'>): StateOf {
   return async (visitor) => {
-    const { state, person, session, site } = visitor;
+    const { state, person, session } = visitor;
     // Who shares a tablet is told on that tablet alone.
     const known = session?.isShared ? await door.sessions.people() : person ? [person] : [];
     return {
       state,
       who: person && { id: person.id, name: person.name, role: person.role },
       sessionId: session?.id ?? null,
+      isShared: session?.isShared ?? false,
       lockAfterMin: session?.lockAfterMin ?? null,
       withPin: known.filter(({ pin }) => pin !== null).map(({ name }) => name),
-      hasPasskeys: (await listPasskeys(database)).some((each) => each.site === site),
+      hasPasskeys: (await passkeys.here(visitor)).length > 0,
       canHavePasskeys: canHavePasskeys(visitor),
     };
   };
 }
 
 /** From the door into the house and out of it. */
-export function signingInHandlers({ database, clock, door, setupCode }: AccessDeps): Pick<Handlers, Names> {
+export function signingInHandlers(deps: AccessDeps): Pick<Handlers, Names> {
+  const { database, clock, door, passkeys, stateOf, setupCode } = deps;
   const { sessions } = door;
-  const passkeys = passkeysOf({ database, clock });
-  const stateOf = stateTeller({ database, door });
   /** How it stands after somebody came in by this request. */
   const enter = async ({ visitor, request, keep }: Asking, personId: string, isShared: boolean) => {
     if (visitor.session) await sessions.end(visitor.session.id);
@@ -57,7 +55,7 @@ export function signingInHandlers({ database, clock, door, setupCode }: AccessDe
     keep(null);
     return stateOf(await door.look(request, null));
   };
-  const named = async (name: string) => (await sessions.people()).find((each) => same(each.name, name));
+  const named = async (name: string) => (await sessions.people()).find((each) => isSameName(each.name, name));
 
   return {
     access: ({}, { visitor }) => stateOf(visitor),
@@ -72,15 +70,16 @@ export function signingInHandlers({ database, clock, door, setupCode }: AccessDe
       }
       const password = await hashed(body.password);
       const known = await named(body.name);
-      const person: PersonRow = known
-        ? { ...known, role: 'keeper', password }
-        : { id: randomUUID(), name: body.name, role: 'keeper', password, pin: null, passkeys: 0 };
+      const id = known?.id ?? randomUUID();
+      const name = known?.name ?? body.name;
       await database.transaction(async (queries) => {
-        await (known ? updatePerson(queries, person) : insertPerson(queries, person));
-        await holdsKeeper(queries, person.name, clock.today());
+        await (known
+          ? updatePerson(queries, id, { role: 'keeper', password })
+          : insertPerson(queries, { id, name, role: 'keeper', password }));
+        await holdsKeeper(queries, name, clock.today());
       });
       sessions.forget();
-      const now = await enter(asking, person.id, false);
+      const now = await enter(asking, id, false);
       await door.tell(now, 'set-up', 'made the house one to sign in to');
       return stateOf(now);
     },
@@ -104,28 +103,27 @@ export function signingInHandlers({ database, clock, door, setupCode }: AccessDe
     },
 
     lockSession: async ({}, { visitor, request }) => {
-      if (visitor.session && visitor.state === 'signed-in') await sessions.lock(visitor.session);
+      if (visitor.session && visitor.state === 'signed-in') await sessions.lock(visitor.session.id);
       return stateOf(await door.look(request));
     },
 
     unlockSession: async ({ body }, { visitor, request }) => {
       const { session, person } = visitor;
       if (!session || !person) throw new Problem('unauthorized', 'There is nothing to unlock: sign in.');
-      const asked = session.isShared ? await named(body.name) : same(person.name, body.name) ? person : undefined;
+      const asked = session.isShared ? await named(body.name) : isSameName(person.name, body.name) ? person : undefined;
       if (!(await matches(asked?.pin, body.pin))) {
-        await sessions.wrongPin(session);
+        await sessions.wrongPin(session.id);
         await door.tell(visitor, 'refused', 'a wrong PIN', body.name.slice(0, 60));
         throw new Problem('unauthorized', 'That is not the PIN.', [
           { path: 'pin', message: 'Must be the PIN of that name.' },
         ]);
       }
-      const open = { lockedAt: null, wrongPins: 0, touchedAt: clock.now(), seenAt: clock.now() };
-      await sessions.change({ ...session, ...open, personId: (asked as PersonRow).id });
+      await sessions.open(session.id, (asked as PersonRow).id);
       return stateOf(await door.look(request));
     },
 
     stayAwake: async ({}, { visitor, request }) => {
-      if (visitor.session) await sessions.touch(visitor.session);
+      if (visitor.session) await sessions.touch(visitor.session.id);
       return stateOf(await door.look(request));
     },
 
@@ -138,7 +136,7 @@ export function signingInHandlers({ database, clock, door, setupCode }: AccessDe
         throw notFound('pairing at that address: each code works once, for ten minutes. Have another one shown');
       }
       const now = await enter(asking, personId, false);
-      await door.tell(now, 'paired', `${now.device}`);
+      await door.tell(now, 'paired', now.device);
       return stateOf(now);
     },
 

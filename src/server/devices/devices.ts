@@ -1,3 +1,4 @@
+import type { Certificate } from '../lan/speakingTls';
 import type { Clock } from '../clock';
 import type { Database } from '../storage/database';
 import { simulateProbes } from './simulate';
@@ -13,7 +14,7 @@ export async function startDevices(
   deps: { database: Database; clock: Clock },
   mqttPort: number | undefined,
   mqttUrl: string | undefined,
-  { waits = false, secure }: { waits?: boolean; secure?: { cert: string; key: string } | undefined } = {},
+  { waits = false, secure }: { waits?: boolean; secure?: (() => Certificate) | undefined } = {},
 ): Promise<{ look: () => Promise<void>; stop: () => Promise<void> }> {
   let busy: Promise<void> = Promise.resolve();
   const look = () => {

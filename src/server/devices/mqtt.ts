@@ -1,10 +1,9 @@
 import net, { type AddressInfo, type Socket } from 'node:net';
 import Aedes, { type Client } from 'aedes';
 import { connect, type MqttClient } from 'mqtt';
-import type { ErrorCode } from '@/contract/errors';
 import { deviceReadings } from '@/contract/readings';
 import type { Clock } from '../clock';
-import { speakingTls } from '../lan/speakingTls';
+import { speakingTls, type Certificate } from '../lan/speakingTls';
 import { invalidBy, Problem } from '../http/problem';
 import type { Database } from '../storage/database';
 import { findProbeOfDigest } from '../storage/probes';
@@ -34,9 +33,6 @@ interface KnownClient extends Client {
 }
 
 type Queue = ReturnType<typeof readingQueue>;
-/** Nothing is wrong with the message: sent again later, it is taken. */
-const CANNOT_NOW = new Set<ErrorCode>(['busy', 'disk-full', 'internal']);
-
 /**
  * Takes one message in; it is stored when this comes back. What is wrong with it is logged: MQTT has no answer to give, and
  * sent again it would be no better.
@@ -49,7 +45,8 @@ async function take(queue: Queue, token: string | undefined, payload: Buffer): P
     if (!parsed.success) throw invalidBy(parsed.error);
     await queue(token, parsed.data);
   } catch (error) {
-    if (error instanceof Problem ? CANNOT_NOW.has(error.code) : !(error instanceof SyntaxError)) throw error;
+    // Where nothing is wrong with the message, it is taken when it is sent again.
+    if (error instanceof Problem ? error.code === 'busy' : !(error instanceof SyntaxError)) throw error;
     const why =
       error instanceof Problem
         ? [error.message, ...(error.fields ?? []).map((each) => `${each.path}: ${each.message}`)]
@@ -66,9 +63,9 @@ const MOST_CLIENTS = 500;
 /**
  * A broker that ships with the program: a device comes in with its token as password. On this machine in plain, and from the home
  * network over TLS alone.
- * @param secure the certificate of the house, where the home network is served
+ * @param secure the certificate of the house as it is now, where the home network is served
  */
-export async function startBroker(deps: Deps, port: number, secure?: { cert: string; key: string }): Promise<Mqtt> {
+export async function startBroker(deps: Deps, port: number, secure?: () => Certificate): Promise<Mqtt> {
   const queue = readingQueue(deps);
   const broker = new Aedes({
     connectTimeout: CONNECTS_WITHIN_MS,

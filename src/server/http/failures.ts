@@ -1,7 +1,9 @@
 import type { ErrorRequestHandler, RequestHandler } from 'express';
 import type { ErrorCode, ErrorReply } from '@/contract/errors';
 import { Refusal } from '@/core/refusal';
+import { DiskIsFull } from '../storage/guarded';
 import { DISK_FULL, isDamage, sqlState } from '../storage/database';
+import { loggedUrl } from './loggedUrl';
 import { Problem } from './problem';
 import { complain } from '../log';
 
@@ -40,6 +42,7 @@ const DAMAGED =
 function asProblem(error: unknown): Problem | undefined {
   if (error instanceof Problem) return error;
   if (error instanceof Refusal) return new Problem('invalid', 'This cannot be computed.', error.fields);
+  if (error instanceof DiskIsFull) return new Problem('disk-full', error.message);
   const fromParser = PARSER_PROBLEMS[(error as HttpError).type ?? ''];
   if (fromParser) return new Problem(...fromParser);
   if (error instanceof URIError) return new Problem('not-found', 'The address is not readable.');
@@ -57,7 +60,11 @@ export const failures: ErrorRequestHandler = (error, request, response, next) =>
     return;
   }
   const problem = asProblem(error) ?? new Problem('internal', 'Something went wrong here. Nothing was saved.');
-  if (problem.code === 'internal') complain(`${request.method} failed.`, error);
+  if (problem.code === 'internal')
+    complain(
+      `${response.get('X-Request-Id') ?? ''} ${request.method} ${loggedUrl(request.originalUrl)} failed.`,
+      error,
+    );
   const { code, message, fields } = problem;
   const reply: ErrorReply = { error: { code, message, ...(fields && { fields }) } };
   response.status(problem.status).json(reply);

@@ -21,7 +21,7 @@ describe('a request that comes under another name', () => {
   let port: number;
   beforeAll(async () => {
     const app = express()
-      .use(ownHosts(['burrow.example']))
+      .use(ownHosts(() => ['burrow.example']))
       .get('/api/residents', (_request, response) => void response.json({}))
       .post('/api/shelves', (_request, response) => {
         written.push('a shelf');

@@ -14,15 +14,15 @@ const nameIn = (host: string) => host.replace(/:\d+$/, '').toLowerCase();
  * Answers those who came under a name of this house, and pages of this house, alone. A page of another name that points at
  * 127.0.0.1 sends its own name in `Host`, and one of another program on this computer its own address in `Origin`: neither
  * may read or write here.
- * @param others names under which a proxy brings keepers in
+ * @param others names under which a network or a proxy brings keepers in, as they are now
  */
-export function ownHosts(others: readonly string[]): RequestHandler {
-  const known = new Set([...OWN, ...others.map((each) => each.toLowerCase())]);
+export function ownHosts(others: () => readonly string[]): RequestHandler {
   return (request, _response, next) => {
     const { host, origin } = request.headers;
-    if (host === undefined || !known.has(nameIn(host))) {
+    const known = [...OWN, ...others().map((each) => each.toLowerCase())];
+    if (host === undefined || !known.includes(nameIn(host))) {
       throw new Problem('forbidden', 'This house does not answer under that name. Add it to VB_HOSTS if it is yours.', [
-        { path: 'Host', message: `Must be one of ${[...known].join(', ')}.` },
+        { path: 'Host', message: `Must be one of ${known.join(', ')}.` },
       ]);
     }
     if (origin !== undefined && !isOf(origin, host)) {

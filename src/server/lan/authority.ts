@@ -17,6 +17,7 @@ import {
   X509Certificate,
   X509CertificateGenerator,
 } from '@peculiar/x509';
+import type { Certificate } from './speakingTls';
 
 cryptoProvider.set(webcrypto as Crypto);
 const { subtle } = webcrypto;
@@ -31,9 +32,7 @@ const CURVE = { name: 'ECDSA', namedCurve: 'P-256' };
 const SIGNING = { ...CURVE, hash: 'SHA-256' };
 
 /** What a server shows to prove that it is this house. */
-export interface ServerCertificate {
-  cert: string;
-  key: string;
+export interface ServerCertificate extends Certificate {
   /** The authority that has signed it, for phones to trust, and its fingerprint: SHA-256, in pairs of hexadecimal figures. */
   authority: string;
   fingerprint: string;

@@ -1,12 +1,12 @@
 import http, { type RequestListener } from 'node:http';
 import https from 'node:https';
 import type { Server, Socket } from 'node:net';
-import { byFirstByte, LOOPBACK } from './speakingTls';
+import { byFirstByte, LOOPBACK, type Certificate } from './speakingTls';
 
 export interface Speaking {
   server: Server;
   /** Shows another certificate to those who come from now on. */
-  show: (cert: { cert: string; key: string }) => void;
+  show: (certificate: Certificate) => void;
   close: (done: () => void) => void;
 }
 
@@ -14,8 +14,8 @@ export interface Speaking {
  * One port for all: over TLS the house itself; in plain HTTP the house to programs on this machine, and to others the way to it.
  * @param plain answers others in plain HTTP: with the way
  */
-export function speakBoth(app: RequestListener, plain: RequestListener, cert: { cert: string; key: string }): Speaking {
-  const secure = https.createServer({ ...cert, minVersion: 'TLSv1.2' }, app);
+export function speakBoth(app: RequestListener, plain: RequestListener, certificate: Certificate): Speaking {
+  const secure = https.createServer({ ...certificate, minVersion: 'TLSv1.2' }, app);
   const open = http.createServer((request, response) =>
     (LOOPBACK.test(request.socket.remoteAddress ?? '') ? app : plain)(request, response),
   );
@@ -44,7 +44,7 @@ export function speakBoth(app: RequestListener, plain: RequestListener, cert: { 
 /** Longer than any client waits: one that sends just as its connection is shut would be told that nobody answers. */
 const KEEP_ALIVE_MS = 65_000;
 
-/** Times after which whoever dawdles is cut. */
+/** Times after which whoever dawdles is cut, and how many may come. Chosen here: Node lets them wait for longer, or for ever */
 export function tuned(server: http.Server | https.Server): void {
   server.keepAliveTimeout = KEEP_ALIVE_MS;
   // Headers that drip in, a byte at a time.

@@ -7,6 +7,12 @@ const HANDSHAKE = 22;
 const FIRST_BYTE_MS = 10_000;
 export const LOOPBACK = /^(::1|127\.|::ffff:127\.)/;
 
+/** What a server shows, and the key that it shows to have. PEM */
+export interface Certificate {
+  cert: string;
+  key: string;
+}
+
 /** Looks at the first byte of each connection: over TLS, or in plain. */
 export function byFirstByte(secure: (socket: Socket) => void, plain: (socket: Socket) => void): Server {
   return net.createServer((socket) => {
@@ -24,10 +30,11 @@ export function byFirstByte(secure: (socket: Socket) => void, plain: (socket: So
 }
 
 /** From this machine in plain, from elsewhere over TLS alone. */
-export function speakingTls(certificate: { cert: string; key: string }, open: (socket: Socket) => void): Server {
-  const secureContext = tls.createSecureContext({ ...certificate, minVersion: 'TLSv1.2' });
+export function speakingTls(certificate: () => Certificate, open: (socket: Socket) => void): Server {
   return byFirstByte(
     (socket) => {
+      // Asked at each: it is made anew while devices come and go.
+      const secureContext = tls.createSecureContext({ ...certificate(), minVersion: 'TLSv1.2' });
       const secured = new tls.TLSSocket(socket, { isServer: true, secureContext });
       secured.on('error', () => secured.destroy());
       open(secured);

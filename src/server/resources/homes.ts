@@ -1,3 +1,4 @@
+import { signatureHere } from '../asking';
 import { randomUUID } from 'node:crypto';
 import { shippedMixes } from '@/contract/shipped';
 import type { Home } from '@/contract/records';
@@ -141,7 +142,7 @@ export async function writeNewHome(
   await insertHome(queries, facts);
   await insertEntry(queries, {
     ...{ id: randomUUID(), kind: 'soil-set', residentId: null, homeId: facts.id },
-    ...{ on: clock.today(), at: clock.now(), keeper: null, note: null },
+    ...{ on: clock.today(), at: clock.now(), keeper: signatureHere(), note: null },
     data: { substrateDepthMm, ...(soil && { soil }) },
   });
 }

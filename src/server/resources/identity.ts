@@ -1,3 +1,4 @@
+import { signatureHere } from '../asking';
 import { randomUUID } from 'node:crypto';
 import type { NewResident, Resident, ResidentChange } from '@/contract/records';
 import { shippedSpecies } from '@/contract/shipped';
@@ -103,7 +104,7 @@ async function changeOne(
   const form = said.form ?? formOver;
   requireForm(care, { ...changed, ...carried, form: formOver }, form, headCount);
   await updateResident(queries, { ...changed, form });
-  const about = { residentId: before.id, homeId: null, on: clock.today(), at: clock.now(), keeper: null };
+  const about = { residentId: before.id, homeId: null, on: clock.today(), at: clock.now(), keeper: signatureHere() };
   if (Object.keys(carried).length > 0) {
     const note = `Carried over: kept as ${care.of(changed).name} now, as ${care.of(before).name} before.`;
     await insertEntry(queries, { ...about, id: randomUUID(), kind: 'measured', note, data: carried });

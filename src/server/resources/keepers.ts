@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Keeper } from '@/contract/keepers';
+import { isSameName } from '../access/keeperOfPerson';
 import { requireKeeperLeft } from '../access/people';
 import { busyDaysOf } from '../calendar/busy';
 import type { Handlers } from '../http/mount';
@@ -68,7 +69,7 @@ export function keeperHandlers({
           zone,
         });
         const person = await personCalled(queries, keeper.name);
-        if (person && name !== undefined) await updatePerson(queries, { ...person, name });
+        if (person && name !== undefined) await updatePerson(queries, person.id, { name });
       });
       door.sessions.forget();
       return answer;
@@ -112,12 +113,10 @@ export function keeperHandlers({
 
 /** A keeper who can sign in is there under one name. */
 const personCalled = async (queries: Queries, name: string) =>
-  (await listPeople(queries)).find((each) => each.name.toLowerCase() === name.toLowerCase());
+  (await listPeople(queries)).find((each) => isSameName(each.name, name));
 
 async function requireName(queries: Queries, name: string, today: string, of?: string): Promise<void> {
-  const same = (await listKeepers(queries, today)).find(
-    (each) => each.id !== of && each.name.toLowerCase() === name.toLowerCase(),
-  );
+  const same = (await listKeepers(queries, today)).find((each) => each.id !== of && isSameName(each.name, name));
   if (same)
     throw new Problem('conflict', `There is a keeper called ${same.name} already.`, [
       { path: 'name', message: 'Must be another name.' },

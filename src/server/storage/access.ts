@@ -23,7 +23,6 @@ export interface SessionRow {
   touchedAt: string;
   endsAt: string;
   lockedAt: string | null;
-  wrongPins: number;
 }
 
 export interface PasskeyRow {
@@ -41,8 +40,7 @@ export interface PasskeyRow {
 const PERSON = `p.id, p.name, p.role, p.password, p.pin,
   (SELECT count(*) FROM access.passkey k WHERE k.person_id = p.id) AS passkeys`;
 const SESSION = `s.id, s.person_id AS "personId", s.device, s.is_shared AS "isShared", s.lock_after_min AS "lockAfterMin",
-  s.made_at AS "madeAt", s.seen_at AS "seenAt", s.touched_at AS "touchedAt", s.ends_at AS "endsAt", s.locked_at AS "lockedAt",
-  s.wrong_pins AS "wrongPins"`;
+  s.made_at AS "madeAt", s.seen_at AS "seenAt", s.touched_at AS "touchedAt", s.ends_at AS "endsAt", s.locked_at AS "lockedAt"`;
 const PASSKEY = `k.id, k.person_id AS "personId", k.site, k.name, k.public_key AS "publicKey", k.counter, k.transports,
   k.made_at AS "madeAt", k.used_at AS "usedAt"`;
 
@@ -58,13 +56,24 @@ export async function insertPerson(
   ]);
 }
 
+/** What is to be otherwise; what is left out stays, whoever changes it at the same moment. */
+export interface PersonChange {
+  name?: string | undefined;
+  role?: Role | undefined;
+  password?: string | null | undefined;
+  pin?: string | null | undefined;
+}
+
 export async function updatePerson(
   queries: Queries,
-  { id, name, role, password, pin }: Omit<PersonRow, 'passkeys'>,
+  id: string,
+  { name, role, password, pin }: PersonChange,
 ): Promise<void> {
-  await queries.query('UPDATE access.person SET name = $2, role = $3, password = $4, pin = $5 WHERE id = $1', [
-    ...[id, name, role, password, pin],
-  ]);
+  await queries.query(
+    `UPDATE access.person SET name = coalesce($2, name), role = coalesce($3, role),
+       password = CASE WHEN $4 THEN $5 ELSE password END, pin = CASE WHEN $6 THEN $7 ELSE pin END WHERE id = $1`,
+    [id, name ?? null, role ?? null, password !== undefined, password ?? null, pin !== undefined, pin ?? null],
+  );
 }
 
 export async function deletePerson(queries: Queries, id: string): Promise<void> {
@@ -97,15 +106,44 @@ export async function insertSession(queries: Queries, session: SessionRow, sha25
   );
 }
 
-export async function updateSession(queries: Queries, session: SessionRow): Promise<void> {
+/** A session was used: it goes on for as long as one that begins now. */
+export async function seeSession(queries: Queries, id: string, at: string, endsAt: string): Promise<void> {
+  await queries.query('UPDATE access.session SET seen_at = $2, ends_at = $3 WHERE id = $1', [id, at, endsAt]);
+}
+
+/** Somebody touched its page. */
+export async function touchSession(queries: Queries, id: string, at: string): Promise<void> {
+  await queries.query('UPDATE access.session SET seen_at = $2, touched_at = $2 WHERE id = $1', [id, at]);
+}
+
+export async function lockSession(queries: Queries, id: string, at: string): Promise<void> {
+  await queries.query('UPDATE access.session SET locked_at = $2 WHERE id = $1', [id, at]);
+}
+
+/** Opens it for somebody, whose session it is from then on. */
+export async function openSession(queries: Queries, id: string, personId: string, at: string): Promise<void> {
   await queries.query(
-    `UPDATE access.session SET person_id = $2, lock_after_min = $3, seen_at = $4, touched_at = $5, ends_at = $6, locked_at = $7,
-       wrong_pins = $8 WHERE id = $1`,
-    [
-      ...[session.id, session.personId, session.lockAfterMin, session.seenAt, session.touchedAt, session.endsAt],
-      ...[session.lockedAt, session.wrongPins],
-    ],
+    `UPDATE access.session SET person_id = $2, locked_at = NULL, wrong_pins = 0, seen_at = $3, touched_at = $3 WHERE id = $1`,
+    [id, personId, at],
   );
+}
+
+/** After how many minutes it locks itself; null for never. */
+export async function setSessionLock(queries: Queries, id: string, minutes: number | null, at: string): Promise<void> {
+  await queries.query('UPDATE access.session SET lock_after_min = $2, touched_at = $3 WHERE id = $1', [
+    id,
+    minutes,
+    at,
+  ]);
+}
+
+/** One wrong PIN more. Answers how many there were: each of many at once is counted. */
+export async function countWrongPin(queries: Queries, id: string): Promise<number> {
+  const [row] = await queries.query<{ count: number }>(
+    'UPDATE access.session SET wrong_pins = wrong_pins + 1 WHERE id = $1 RETURNING wrong_pins AS count',
+    [id],
+  );
+  return row?.count ?? 0;
 }
 
 export async function deleteSession(queries: Queries, id: string): Promise<void> {

@@ -2,7 +2,6 @@ import type { Entry, EntryKind, EntryOf, EntryToKeep } from '@/contract/storedEn
 import { HEAD_KINDS } from '@/core/growth/census';
 import type { BodyMeasure, Stage } from '@/core/profiles/profile';
 import { withoutUndefined } from '@/core/withoutUndefined';
-import { asking } from '../asking';
 import type { Queries } from './database';
 import { EVER_IN_HOME } from './residents';
 
@@ -67,7 +66,7 @@ export async function insertEntry(
       entry.homeId,
       entry.on,
       entry.at,
-      entry.keeper ?? asking()?.signature ?? null,
+      entry.keeper,
       entry.note,
       JSON.stringify(entry.data),
       pair,
@@ -244,6 +243,12 @@ export async function weighingsOfResident(
     lengths = { ...lengths, ...withoutUndefined({ legSpanMm, bodyLengthMm, carapaceWidthMm }) };
     return massG === undefined ? [] : [{ on: on_day, massG, ...lengths }];
   });
+}
+
+/** The moment of the newest entry of the house; null where nothing stands. */
+export async function newestMoment(queries: Queries): Promise<string | null> {
+  const [row] = await queries.query<{ at: string | null }>('SELECT max(at) AS at FROM entry WHERE undone_at IS NULL');
+  return row?.at ?? null;
 }
 
 /** The standing entry that answers a job of a resident. */

@@ -1,8 +1,12 @@
-import { Problem } from '../http/problem';
 import { mayWrite, type Database, type Queries } from './database';
 
-/** What is said where the disk has no room: a query that fills it up spins for ever. */
-const full = () => new Problem('disk-full', 'The disk is full: nothing was saved. Make room first.');
+/** The disk has no room: a query that filled it up would spin for ever. */
+export class DiskIsFull extends Error {
+  constructor() {
+    super('The disk is full: nothing was saved. Make room first.');
+    this.name = 'DiskIsFull';
+  }
+}
 
 /**
  * The same database, in which nothing is written while there is too little room on the disk: by whatever way it came in. Reading
@@ -11,7 +15,7 @@ const full = () => new Problem('disk-full', 'The disk is full: nothing was saved
 export function guarded(database: Database, isFull: () => boolean): Database {
   const queriesOf = (queries: Queries): Queries => ({
     query: async (sql, parameters) => {
-      if (mayWrite(sql) && isFull()) throw full();
+      if (mayWrite(sql) && isFull()) throw new DiskIsFull();
       return queries.query(sql, parameters);
     },
   });
@@ -27,7 +31,7 @@ export function guarded(database: Database, isFull: () => boolean): Database {
         return work(own);
       }),
     script: (queries, sql) => {
-      if (isFull()) throw full();
+      if (isFull()) throw new DiskIsFull();
       return database.script(inner.get(queries) ?? database, sql);
     },
   };

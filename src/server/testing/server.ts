@@ -1,5 +1,5 @@
 import type { AddressInfo } from 'node:net';
-import { createApp } from '../app';
+import { createApp, type AppOptions } from '../app';
 import type { Clock } from '../clock';
 import type { Database } from '../storage/database';
 
@@ -32,8 +32,12 @@ export interface TestServer {
 }
 
 /** The real app on a free port of this machine. */
-export async function startServer(database: Database, clock = fixedClock()): Promise<TestServer> {
-  const app = createApp({ database, clock, version: '0.0.0-test' });
+export async function startServer(
+  database: Database,
+  clock = fixedClock(),
+  more: Partial<AppOptions> = {},
+): Promise<TestServer> {
+  const app = createApp({ database, clock, version: '0.0.0-test', ...more });
   const server = app.listen(0, '127.0.0.1');
   await new Promise((resolve) => server.once('listening', resolve));
   const { port } = server.address() as AddressInfo;

@@ -5,9 +5,9 @@ import type { Day } from '@/core/measure/day';
 import { movesOf, unplacedOf } from '../moves';
 import { sharedSolver } from '../solver/highs';
 
-/** The solver is given so long for a plan of moves. */
+/** The solver is given so long for a plan of moves. Chosen here */
 const SOLVER_SECONDS = 7;
-/** After so long the best plan so far is answered, with its bound. ms */
+/** After so long no more is searched, and the best plan so far is answered, with its bound. ms, chosen here */
 const DEADLINE_MS = 14_000;
 
 type Question = [...Parameters<typeof chainOfTenants>, startOn: Day];

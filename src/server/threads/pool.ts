@@ -13,11 +13,11 @@ const IDLE_MS = 60_000;
 
 /**
  * What a question that somebody made up may take: most take milliseconds. A plan of moves is given more, and a thread that nobody
- * else waits for. Chosen here: the largest plan of a house of 1,000 takes two thirds of it
+ * else waits for: it answers what it has after some time of its own (`planChain.ts`), the limit is for what goes wrong. Chosen here
  */
 const LANES = {
   question: { ms: 10_000, maxThreads: 1, maxQueue: 40, memoryMB: 768 },
-  plan: { ms: 20_000, maxThreads: 1, maxQueue: 8, memoryMB: 1024 },
+  plan: { ms: 60_000, maxThreads: 1, maxQueue: 8, memoryMB: 1024 },
 };
 type Lane = keyof typeof LANES;
 
@@ -52,6 +52,7 @@ export function threadPool(script: string, { maxThreads, maxQueue, memoryMB }: L
   };
 }
 
+/** Of the house's own work, which nobody made up: far more than any of it takes. Chosen here */
 const usualLimits = (): Limits => ({
   maxThreads: Math.max(1, Math.min(MOST_THREADS, os.availableParallelism() - 1)),
   maxQueue: 1000,

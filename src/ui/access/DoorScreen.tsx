@@ -10,6 +10,7 @@ import { FormField } from '../forms/FormField';
 import { useFields } from '../forms/useFields';
 import { Switch } from '../kit/Switch';
 import { space } from '../theme/tokens';
+import { NameField, NewPasswordField } from './fields';
 import { PasskeyButton } from './PasskeyButton';
 import { UnlockPane } from './UnlockPane';
 
@@ -43,7 +44,7 @@ function SignInPane({ access }: { access: Access }) {
         disabled={form.values.name.trim() === '' || form.values.password === ''}
         save={save}
       >
-        <FormField control={form.control} name="name" label="Your name" fills="username" />
+        <NameField control={form.control} name="name" />
         <FormField
           control={form.control}
           name="password"
@@ -78,14 +79,8 @@ function SetUpPane() {
         save={async (body) => heard(await call('setUp', { body }))}
       >
         <FormField control={form.control} name="code" label="Code from the terminal" isSecret="one-time-code" />
-        <FormField control={form.control} name="name" label="Your name" fills="username" />
-        <FormField
-          control={form.control}
-          name="password"
-          label="A password"
-          isSecret="new-password"
-          hint="At least ten letters: a few words will do."
-        />
+        <NameField control={form.control} name="name" />
+        <NewPasswordField control={form.control} name="password" />
       </Form>
     </>
   );

@@ -4,9 +4,9 @@ import { call } from '@/client/api';
 import { usePreferences } from '@/client/preferences';
 import { Body, Heading, Soft } from '../components/Words';
 import { Form } from '../forms/Form';
-import { FormField } from '../forms/FormField';
 import { useFields } from '../forms/useFields';
 import { space } from '../theme/tokens';
+import { NameField, NewPasswordField } from './fields';
 
 /** A house where nobody signs in: what that means, and how it gets a door. */
 export function OpenHouse() {
@@ -26,14 +26,8 @@ export function OpenHouse() {
         disabled={form.values.name.trim() === '' || form.values.password === ''}
         save={async (body) => heard(await call('setUp', { body }))}
       >
-        <FormField control={form.control} name="name" label="Your name" fills="username" />
-        <FormField
-          control={form.control}
-          name="password"
-          label="A password"
-          isSecret="new-password"
-          hint="At least ten letters: a few words will do."
-        />
+        <NameField control={form.control} name="name" />
+        <NewPasswordField control={form.control} name="password" />
       </Form>
       <Soft>
         From then on everybody signs in, at this machine too. Then let others in: helpers, readers, their phones.

@@ -5,9 +5,9 @@ import type { Access } from '@/contract/access';
 import { LinkRow } from '../components/LinkRow';
 import { Body, Soft, Title } from '../components/Words';
 import { Form } from '../forms/Form';
-import { FormField } from '../forms/FormField';
 import { useFields } from '../forms/useFields';
 import { Choices } from '../kit/Choices';
+import { PinField } from './fields';
 import { PasskeyButton } from './PasskeyButton';
 
 /** A page that has locked itself: whose PIN it is, and the PIN. */
@@ -44,12 +44,9 @@ export function UnlockPane({ access: { withPin, who, hasPasskeys } }: { access: 
             <Soft>{name}</Soft>
           )}
           <Form form={form} act="Unlock" disabled={form.values.pin.length < 4} save={unlock}>
-            <FormField
+            <PinField
               control={form.control}
               name="pin"
-              label="PIN"
-              keyboard="number-pad"
-              isSecret="one-time-code"
               onSubmit={() => void form.handleSubmit((values) => unlock(values).catch(form.place))()}
             />
           </Form>

@@ -1,6 +1,7 @@
 import { router } from 'expo-router';
 import { useEffect, useState } from 'react';
 import { View } from 'react-native';
+import { useAccess } from '@/client/access';
 import { call } from '@/client/api';
 import { useHouse } from '@/client/house';
 import { useKeepers } from '@/client/keepers';
@@ -57,6 +58,8 @@ function KeeperCard({ keeper }: { keeper: Keeper }) {
   const params = { id: keeper.id };
   const edit = (body: { roomIds?: string[]; walkAt?: string; zone?: string }) =>
     change(() => call('changeKeeper', { params, body }));
+  // Whose phone it is, is told by who is signed in there.
+  const isSignedIn = useAccess(({ access }) => access?.state === 'signed-in');
   const isMe = mine.trim().toLowerCase() === keeper.name.toLowerCase();
   const today = round?.on ?? '';
   const subscribe = async () => {
@@ -75,9 +78,8 @@ function KeeperCard({ keeper }: { keeper: Keeper }) {
   return (
     <View style={styles.card} role="group" aria-label={keeper.name}>
       <Title>{keeper.name}</Title>
-      {isMe ? (
-        <Strong>This phone is yours.</Strong>
-      ) : (
+      {isMe ? <Strong>This phone is yours.</Strong> : null}
+      {isMe || isSignedIn ? null : (
         <Button rank="second" title="This phone is theirs" onPress={() => set({ keeper: keeper.name })} />
       )}
       <Strong>Rooms to walk</Strong>
@@ -141,7 +143,7 @@ function KeeperCard({ keeper }: { keeper: Keeper }) {
         onPress={() =>
           ask({
             title: `Take ${keeper.name} out?`,
-            text: `What ${keeper.name} wrote down stays. The address of the calendar and the days without time go.`,
+            text: `What ${keeper.name} wrote down stays. The address of the calendar, the days without time and the way in go.`,
             act: 'Take out',
             run: remove,
           })

@@ -11,6 +11,7 @@ import type { Access, Passkey } from '@/contract/access';
 import { ROLE_WORDS } from '@/words/access';
 import { countWords } from '@/words/count';
 import { momentWords } from '@/words/days';
+import { NewPasswordField, PinField } from '../access/fields';
 import { SessionList } from '../access/SessionList';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
@@ -33,8 +34,8 @@ export function OwnAccessScreen() {
     unsent === 0
       ? void signOut()
       : ask({
-          title: 'Sign out with unsent acts?',
-          text: `${countWords(unsent, 'act')} of this phone did not reach the server yet. They are sent under the name of whoever signs in here next.`,
+          title: 'Sign out with unsent answers?',
+          text: `${countWords(unsent, 'answer')} of this phone did not reach the server yet. They wait here, and are sent when you sign in on it again.`,
           act: 'Sign out',
           run: signOut,
         });
@@ -90,7 +91,8 @@ function LockSettings({ access, lock }: { access: Access; lock: () => void }) {
       <Heading>Lock</Heading>
       <Choices
         label="This page locks itself"
-        choices={LOCKS}
+        // A page that several use does not stay open.
+        choices={LOCKS.filter(({ value }) => value !== '' || !access.isShared)}
         value={String(access.lockAfterMin ?? '')}
         onChange={(value) => void setLock(value)}
       />
@@ -101,12 +103,9 @@ function LockSettings({ access, lock }: { access: Access; lock: () => void }) {
         disabled={form.values.pin.length < 4}
         save={setPin}
       >
-        <FormField
+        <PinField
           control={form.control}
           name="pin"
-          label="PIN"
-          keyboard="number-pad"
-          isSecret="one-time-code"
           hint={
             hasPin
               ? 'You have one. Four to eight digits.'
@@ -186,13 +185,7 @@ function OwnPassword() {
           isSecret="current-password"
           hint="Left empty where you have none."
         />
-        <FormField
-          control={form.control}
-          name="password"
-          label="The new one"
-          isSecret="new-password"
-          hint="At least ten letters: a few words will do."
-        />
+        <NewPasswordField control={form.control} name="password" label="The new one" />
       </Form>
     </>
   );

@@ -9,13 +9,13 @@ import type { Pairing, Person } from '@/contract/access';
 import { ROLES, type Role } from '@/contract/roles';
 import { ROLE_WORDS } from '@/words/access';
 import { timeWords } from '@/words/days';
+import { NewPasswordField } from '../access/fields';
 import { Scannable } from '../access/Scannable';
 import { SessionList } from '../access/SessionList';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
 import { Body, Heading, Soft, Title } from '../components/Words';
 import { Form } from '../forms/Form';
-import { FormField } from '../forms/FormField';
 import { useFields } from '../forms/useFields';
 import { Button } from '../kit/Button';
 import { Choices } from '../kit/Choices';
@@ -78,12 +78,11 @@ function PersonCard({ person, changed }: { person: Person; changed: () => void }
       <SessionList personId={id} />
       <Heading>{hasPassword ? 'Another password' : 'A password'}</Heading>
       <Form form={form} act="Set it" rank="second" disabled={form.values.password === ''} save={setPassword}>
-        <FormField
+        <NewPasswordField
           control={form.control}
           name="password"
           label={`Password of ${name}`}
-          isSecret="new-password"
-          hint="At least ten letters. It need not be one that stays: everybody changes their own."
+          more=" Everybody changes their own."
         />
       </Form>
       <Button

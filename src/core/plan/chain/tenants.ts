@@ -109,13 +109,15 @@ function placesOf(
 ): Place[] {
   const { profile } = tenant;
   const now = rankPrepared(profile, tenant, prepared);
-  const later = [1, 2].map((moults) => rankPrepared(profile, grown(profile, tenant, moults), prepared).scores);
-  const serving = prepared.flatMap(({ home }, index) => {
+  const fits = prepared.flatMap((each, index) => {
     const verdict = statusOf(now.scores[index] ?? Infinity);
-    if (verdict === 'fail') return [];
+    return verdict === 'fail' ? [] : [{ ...each, verdict, depthMm: now.depthsMm[index] ?? 0 }];
+  });
+  // Of a thousand tubs few serve now: whether one serves after the next moults is asked of those alone.
+  const later = [1, 2].map((moults) => rankPrepared(profile, grown(profile, tenant, moults), fits).scores);
+  const serving = fits.map(({ home, verdict, depthMm }, index) => {
     const lasts = later.findIndex((scores) => statusOf(scores[index] ?? Infinity) === 'fail');
-    const litres = innerVolumeL(home.container);
-    return [{ home, verdict, litres, depthMm: now.depthsMm[index] ?? 0, servesMoults: lasts === -1 ? 2 : lasts }];
+    return { home, verdict, depthMm, litres: innerVolumeL(home.container), servesMoults: lasts === -1 ? 2 : lasts };
   });
   const smallest = Math.min(...serving.map(({ litres }) => litres));
   return serving.map(({ home, verdict, litres, depthMm, servesMoults }) => {
