@@ -1,11 +1,14 @@
 /** Arrows point one way: app -> ui -> words -> client -> contract -> core, server -> words, contract -> core. */
-const only = (name, from, allowed, comment) => ({
+const only = (name, from, allowed, comment, besides = []) => ({
   name,
   comment,
   severity: 'error',
-  from: { path: from, pathNot: '\\.test\\.tsx?$' },
+  from: { path: from, pathNot: ['\\.test\\.tsx?$', ...besides] },
   to: { pathNot: allowed },
 });
+
+/** Reads the data that ships. */
+const SHIPPED = '^src/contract/shipped\\.ts$';
 
 module.exports = {
   forbidden: [
@@ -20,7 +23,15 @@ module.exports = {
       '^src/contract',
       ['^src/(contract|core)', '^data/', '^node_modules/(zod|date-fns)/'],
       'The schemas are shared by both sides and know neither.',
+      [SHIPPED],
     ),
+    {
+      name: 'pages-ask-for-data',
+      comment: 'The data that ships is read from files, which a page does not have.',
+      severity: 'error',
+      from: { path: '^(src/(ui|client|words|core)|app)', pathNot: '\\.test\\.tsx?$|/testing/' },
+      to: { path: SHIPPED },
+    },
     {
       name: 'server-knows-no-interface',
       severity: 'error',

@@ -17,6 +17,9 @@ const OTHER_SCREENS =
 const NO_NAVIGATOR = path.join(__dirname, 'src/ui/stubs/noNavigator.ts');
 // Ids are made at random (v4); of the other ways to make them none is used in the page.
 const OTHER_IDS = /^\.\/(v[13567]\w*|parse|version|max|nil)\.js$/;
+// Drawings are parts of the page, never text that is read as one; lists have no sections.
+const OTHER_DRAWINGS = './xml';
+const OTHER_LISTS = './exports/SectionList';
 // Zod ships its messages in forty languages; ours are our own.
 const ZOD_LOCALES = /[\\/]locales[\\/]index\.(c?js)$/;
 
@@ -30,6 +33,10 @@ config.resolver.resolveRequest = (context, name, platform) => {
     if (OTHER_SCREENS.test(name)) return { type: 'sourceFile', filePath: NO_NAVIGATOR };
   }
   if (context.originModulePath.includes('uuid/dist/esm-browser/index') && OTHER_IDS.test(name))
+    return { type: 'empty' };
+  if (name === OTHER_DRAWINGS && context.originModulePath.includes('react-native-svg/lib/module/ReactNativeSVG'))
+    return { type: 'empty' };
+  if (name === OTHER_LISTS && context.originModulePath.includes('react-native-web/dist/index'))
     return { type: 'empty' };
   const resolved = context.resolveRequest(context, name, platform);
   if (resolved.type === 'sourceFile' && resolved.filePath.includes('zod') && ZOD_LOCALES.test(resolved.filePath)) {

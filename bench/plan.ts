@@ -8,6 +8,7 @@ import { workAhead } from '@/core/plan/workAhead';
 import type { LogEntry, LogKind, ResidentToday } from '@/core/plan/work';
 import { waitingHouse } from '@/core/testing/movers';
 import { sharedSolver } from '@/server/solver/highs';
+import { countdown } from '@/server/threads/countdown';
 import { median, once, row } from './measure';
 
 const TODAY = '2026-03-14';
@@ -92,7 +93,7 @@ export async function benchPlan(): Promise<void> {
       median(() => heuristicChain(problem, 300)),
       '',
     );
-    const solved = await once(() => solveChain(problem, sharedSolver(), 7));
+    const solved = await once(() => solveChain(problem, sharedSolver(), countdown(7)));
     const { cost, bound } = solved.answer;
     row(
       `chain 60 x 80 x 60, ${what}: ${((100 * (cost - bound)) / cost).toFixed(2)} % from the bound`,

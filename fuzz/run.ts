@@ -26,8 +26,6 @@ const { values } = parseArgs({
 const PORT = 4957;
 const HOUSE = `http://127.0.0.1:${PORT}`;
 const LIMIT = { ms: 2000, waitMs: 150, leftMB: 100 };
-/** A plan of moves is given seconds by the one who asks for it, and is one at a time: it is measured by `npm run bench`. */
-const MAY_TAKE_LONGER = new Set<string>(['movesPlan', 'chain']);
 /** Would end the run: everything gone, or the house put to another state. */
 const LEFT_OUT = new Set<string>(['setUp', 'dropExample']);
 
@@ -161,7 +159,7 @@ async function main(): Promise<void> {
         counts.set(status, (counts.get(status) ?? 0) + 1);
         slow.set(sent.name, Math.max(slow.get(sent.name) ?? 0, ms));
         const isBroken = status === 500 || status === 0;
-        const isSlow = !values.untimed && ms > LIMIT.ms && !MAY_TAKE_LONGER.has(sent.name);
+        const isSlow = !values.untimed && ms > LIMIT.ms;
         if (isBroken || isSlow)
           problems.push(
             `${sent.method} ${sent.path} ${status} in ${ms.toFixed(0)} ms: ${sent.body?.slice(0, 600) ?? ''} -> ${text.slice(0, 200)}`,

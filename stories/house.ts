@@ -195,9 +195,13 @@ export class House {
   }
   /** Everything that is asked of a house, and of some who live in it, and does not answer: its address and status. */
   async silent(...about: Who[]): Promise<string[]> {
-    const { paths } = this.granted(await this.get('/api/openapi.json')) as { paths: Record<string, object> };
-    const asked = Object.entries(paths).flatMap(([path, methods]) => {
-      if (!('get' in methods)) return [];
+    interface Told {
+      get?: { responses: Record<string, { content?: object }> };
+    }
+    const { paths } = this.granted(await this.get('/api/openapi.json')) as { paths: Record<string, Told> };
+    const asked = Object.entries(paths).flatMap(([path, { get }]) => {
+      // Files, and the stream of events that does not end, are asked for by stories of their own.
+      if (!('application/json' in (get?.responses['200']?.content ?? {})) || path.includes('{file}')) return [];
       if (!path.includes('{')) return [path];
       return path.startsWith('/api/residents/{id}') ? about.map(({ id }) => path.replace('{id}', id)) : [];
     });
@@ -238,7 +242,8 @@ export class House {
     return body;
   }
 
-  private async ask(method: string, path: string, body?: unknown, more: Record<string, string> = {}): Promise<Answer> {
+  /** Asks anything, as it is. */
+  async ask(method: string, path: string, body?: unknown, more: Record<string, string> = {}): Promise<Answer> {
     const headers = { 'Content-Type': 'application/json', ...(this.cookie && { Cookie: this.cookie }), ...more };
     const response = await fetch(`${this.address}${path}`, {
       method,

@@ -4,6 +4,11 @@ const fs = require('node:fs');
 const path = require('node:path');
 
 const root = path.resolve(__dirname, '../..');
+/**
+ * What lies beside the bundle: PGlite finds its WebAssembly beside its own files, and Piscina its worker; pg looks for an optional native
+ * part, and argon2 for one that may not be there.
+ */
+const EXTERNAL = ['@electric-sql/pglite', '@electric-sql/pglite/*', 'pg', 'piscina', 'argon2'];
 const inCache = (name) => path.join(root, '.cache', name);
 
 /** Bundles what an entry needs; answers the sources. Written aside and renamed: a server that starts at the same moment never reads half of it. */
@@ -17,9 +22,7 @@ function bundled(entry, outfile) {
     platform: 'node',
     target: 'node20',
     format: 'cjs',
-    // PGlite finds its WebAssembly beside its own files, and Piscina its worker; pg looks for an optional native part, and
-    // argon2 for one that may not be there.
-    external: ['@electric-sql/pglite', '@electric-sql/pglite/*', 'pg', 'piscina', 'argon2'],
+    external: EXTERNAL,
     // Beside it, and read only where somebody looks for a fault (VB_DEBUG): to parse it takes a third of a start.
     sourcemap: 'linked',
     metafile: true,
@@ -75,3 +78,4 @@ exports.bundles = function bundles(name, entries) {
   return files;
 };
 exports.root = root;
+exports.EXTERNAL = EXTERNAL;

@@ -15,6 +15,8 @@ export type { NewEntry } from './queue';
 interface Notice {
   text: string;
   isProblem?: boolean;
+  /** It is shown until something is done about it. */
+  stays?: boolean;
   /** What can be done about it: taken back, or sent again. */
   action?: { title: string; run: () => Promise<unknown> };
 }

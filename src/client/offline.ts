@@ -1,10 +1,3 @@
-/** Lets the page start while the server is away: from the second visit on the browser keeps it. */
-export function keepForOffline(): void {
-  if (process.env.NODE_ENV !== 'production' || !('serviceWorker' in navigator)) return;
-  // Without it the page works as long as it stays open.
-  navigator.serviceWorker.register('/sw.js').catch(() => undefined);
-}
-
 /** The cache in which the browser keeps what the server last answered (`bin/build`). */
 const CACHE = 'house';
 /** Several changes in a row are kept once. ms */

@@ -1,3 +1,4 @@
+import { z } from 'zod';
 import { fieldMessages } from './errors';
 import { fitRequest } from './housing';
 import { careProfile } from './profile';
@@ -125,5 +126,35 @@ describe('a filling', () => {
     const parsed = substrateRequest.safeParse({ ...request, ...change });
     const fields = parsed.success ? [] : fieldMessages(parsed.error);
     expect(fields).toContainEqual({ path, message: expect.stringMatching(message) });
+  });
+});
+
+describe('what a schema says nothing about', () => {
+  const schema = z.strictObject({
+    ...{ name: z.string(), kind: z.enum(['box', 'vial']), version: z.literal(1), isOpen: z.boolean() },
+    ...{ parts: z.array(z.int()).min(2), at: z.iso.datetime(), pin: z.string().max(3), depth: z.number().min(3) },
+    ...{
+      either: z.union([z.string(), z.number()]),
+      of: z.discriminatedUnion('is', [z.object({ is: z.literal('a') })]),
+    },
+  });
+  const whole = { name: 'A', kind: 'box', version: 1, isOpen: true, parts: [1, 2], at: '2026-03-14T18:00:00Z' };
+  const right = { ...whole, pin: '1', depth: 4, either: 'x', of: { is: 'a' } };
+
+  it.each([
+    [{ name: undefined }, 'name', 'Must be a text.'],
+    [{ kind: 'tin' }, 'kind', 'Must be one of box, vial.'],
+    [{ version: 2 }, 'version', 'Must be 1.'],
+    [{ isOpen: 'yes' }, 'isOpen', 'Must be true or false.'],
+    [{ parts: [1] }, 'parts', 'Must be a list of at least 2.'],
+    [{ parts: ['x', 2] }, 'parts.0', 'Must be a number.'],
+    [{ at: 'noon' }, 'at', 'Must be an instant in UTC, for example 2026-03-14T18:00:00Z.'],
+    [{ pin: '12345' }, 'pin', 'Must be at most 3 letters long.'],
+    [{ depth: 2 }, 'depth', 'Must be at least 3.'],
+    [{ either: true }, 'either', 'Must be a text, or a number.'],
+    [{ of: { is: 'b' } }, 'of.is', 'Must be one of a.'],
+  ])('is said in plain words: %j', (change, path, message) => {
+    const parsed = schema.safeParse({ ...right, ...change });
+    expect(parsed.success ? [] : fieldMessages(parsed.error)).toEqual([{ path, message }]);
   });
 });

@@ -10,6 +10,23 @@ import { recordEndpoints } from './endpointsOfRecords';
 import { storeEndpoints } from './endpointsOfStore';
 import type { EndpointName } from './routes';
 
+/** What belongs together, as it is told to those who write scripts. */
+export const endpointGroups = [
+  { tag: 'Access', about: 'Who comes in, by what, and as what.', endpoints: accessEndpoints },
+  {
+    tag: 'Records',
+    about: 'Shelves, homes, residents and all that is written about them.',
+    endpoints: recordEndpoints,
+  },
+  { tag: 'Air', about: 'Rooms, the air of homes, probes and what they read.', endpoints: airEndpoints },
+  { tag: 'Engines', about: 'What is computed from what is sent alone; nothing is kept.', endpoints: engineEndpoints },
+  { tag: 'Store', about: 'Food: what there is, what is needed, what to order.', endpoints: storeEndpoints },
+  { tag: 'Plans', about: 'The work ahead, moves, seasons, absences and keepers.', endpoints: planEndpoints },
+  { tag: 'Handbook', about: 'Care cards, names, troubles, schools and training.', endpoints: handbookEndpoints },
+  { tag: 'Labels', about: 'Labels for boxes.', endpoints: labelEndpoints },
+  { tag: 'Lives', about: 'A life in whole, out and in.', endpoints: lifeEndpoints },
+] as const;
+
 /** Every route of the server. */
 export const endpoints = {
   ...accessEndpoints,

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { plainMessage } from './plainErrors';
 
 export const ERROR_CODES = [
   'bad-json',
@@ -65,7 +66,7 @@ export function fieldMessages(error: z.core.$ZodError): FieldMessage[] {
       return issue.keys.map((key) => ({ path: [...issue.path, key].join('.'), message: unknownField(key) }));
     }
     // A key of a record that is refused says why inside.
-    const message = issue.code === 'invalid_key' ? (issue.issues[0]?.message ?? issue.message) : issue.message;
-    return [{ path: issue.path.join('.'), message }];
+    const [inside] = issue.code === 'invalid_key' ? issue.issues : [];
+    return [{ path: issue.path.join('.'), message: plainMessage(inside ?? issue) }];
   });
 }

@@ -94,6 +94,8 @@ const windows = z
 const perDay = quantity('moves a day', 1, 50, true);
 const cleaningDays = quantity('days to clean a tub', 1, 30, true).default(2);
 const chainDays = quantity('days', 1, 366, true);
+/** How long a better plan is looked for; the best one so far is answered, with its bound. */
+const searchS = quantity('seconds of search', 0.1, 14).default(1);
 
 export const chainRequest = z
   .strictObject({
@@ -118,6 +120,7 @@ export const chainRequest = z
     days: chainDays,
     perDay,
     cleaningDays,
+    searchS,
     startOn: day.optional(),
     /** Days on which nobody can move anything. */
     busyDays: z.array(day).max(400).default([]),
@@ -176,6 +179,7 @@ export const movesRequest = z
     days: chainDays.default(60),
     perDay: perDay.default(2),
     cleaningDays,
+    searchS,
     /** Also those whose box still serves may move, to make room. */
     makeRoom: z.boolean().default(false),
   })

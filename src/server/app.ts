@@ -19,7 +19,7 @@ import { mount, type Handlers } from './http/mount';
 import { ownHosts } from './http/ownHosts';
 import { requestLog } from './http/requestLog';
 import { readyAnswers } from './http/readyAnswers';
-import { openApiDocument } from './openapi';
+import { inThread } from './threads/pool';
 import { aboutHandlers } from './resources/about';
 import { backupHandlers } from './backup/handlers';
 import { absenceHandlers, sheetPdfRoute } from './resources/absences';
@@ -164,11 +164,10 @@ export function createApp(options: AppOptions): Express {
   app.get('/api/label-prints/:file', labelPdfRoute(options));
   app.get('/api/paper/:file', paperRoute(options));
   app.get('/api/tables/:file', tableRoute(options));
-  // Half a second's work that few ask for.
-  let document: object | undefined;
-  app.get('/api/openapi.json', (_request, response) => {
-    document ??= openApiDocument(options.version);
-    response.json(document);
+  let document: Promise<string> | undefined;
+  app.get('/api/openapi.json', async (_request, response) => {
+    document ??= inThread('openApiText', options.version);
+    response.type('application/json').send(await document);
   });
   const passkeys = passkeysOf(options);
   const access = { ...options, door, passkeys, stateOf: stateTeller({ door, passkeys }) };

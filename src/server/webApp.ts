@@ -26,13 +26,15 @@ export function webApp(folder: string): Router {
     }
     response.set({ 'Content-Encoding': encoding.name, Vary: 'Accept-Encoding', ...caching(request.path) });
     response.type(path.extname(file));
-    response.sendFile(file + encoding.ending, { headers: { 'Content-Type': response.get('Content-Type') } });
+    const headers = { 'Content-Type': response.get('Content-Type') };
+    response.sendFile(`${path.relative(folder, file)}${encoding.ending}`, { root: folder, headers });
   });
   router.use(serveStatic(folder, { index: false, setHeaders: (response, file) => void response.set(caching(file)) }));
   router.get(/.*/, (request, response) => {
     if (path.extname(request.path) !== '') throw notFound(`file ${request.path}`);
     response.set(caching('index.html'));
-    response.sendFile(path.join(folder, 'index.html'));
+    // From its root: the folder itself may lie below one that begins with a dot, as in the cache of npx.
+    response.sendFile('index.html', { root: folder });
   });
   return router;
 }

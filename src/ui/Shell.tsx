@@ -6,7 +6,7 @@ import { View } from 'react-native';
 import { useAccess } from '@/client/access';
 import { listen } from '@/client/events';
 import { useHouse } from '@/client/house';
-import { keepForOffline } from '@/client/offline';
+import '@/client/installPrompt';
 import { usePreferences } from '@/client/preferences';
 import { NavBar } from './components/NavBar';
 import { NoticeBar } from './components/NoticeBar';
@@ -35,7 +35,6 @@ export function Shell({ children }: { children: ReactNode }) {
     const refresh = () => document.visibilityState === 'visible' && void load();
     document.addEventListener('visibilitychange', refresh);
     const stop = listen();
-    keepForOffline();
     return () => {
       document.removeEventListener('visibilitychange', refresh);
       stop();

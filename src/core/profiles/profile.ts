@@ -394,6 +394,10 @@ export const SILHOUETTES = [
   'snail',
   'ant',
   'moth',
+  'centipede',
+  'vinegaroon',
+  'velvet-worm',
+  'beetle',
 ] as const;
 export type Silhouette = (typeof SILHOUETTES)[number];
 

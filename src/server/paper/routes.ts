@@ -1,6 +1,6 @@
 import type { RequestHandler } from 'express';
-import { z } from 'zod';
-import { id as uuid, line as oneLine } from '@/contract/primitives';
+import type { z } from 'zod';
+import { fileRoutes } from '@/contract/fileRoutes';
 import {
   shippedEggs,
   shippedFeeders,
@@ -41,21 +41,7 @@ import type { PaperSheet } from './parts';
 
 const SHEETS = ['round', 'shelves', 'emergency', 'card', 'handling', 'record', 'new-keeper'] as const;
 
-/** How a sheet is asked for: in whose units, on which paper, and what it is about. */
-const asked = z.object({
-  length: z.enum(['mm', 'cm', 'in'], { error: 'Must be mm, cm or in.' }).default('mm'),
-  temperature: z.enum(['C', 'F'], { error: 'Must be C or F.' }).default('C'),
-  paper: z.enum(['a4', 'letter'], { error: 'Must be a4 or letter.' }).default('a4'),
-  /** Ids of shelves with commas between; left out, all of them. */
-  shelves: z
-    .string()
-    .transform((text) => text.split(','))
-    .pipe(z.array(uuid).max(500, { error: 'At most 500 shelves.' }))
-    .optional(),
-  resident: uuid.optional(),
-  to: uuid.optional(),
-  name: oneLine('the name on the card', 90).optional(),
-});
+const { query: asked } = fileRoutes.paper;
 type Asked = z.infer<typeof asked>;
 
 /** What care cards are made of, beside the profiles. */

@@ -2,7 +2,7 @@ import type { z } from 'zod';
 import type { airSchoolsRequest, calibrateRequest, moistureRequest, ventPlanRequest } from '@/contract/climate';
 import { soilOf } from '@/contract/substrate';
 import { airFlow } from '@/core/climate/airFlow';
-import { forecastMoisture, redampBand, type MoistureForecast, type Wishes } from '@/core/climate/forecast';
+import type { MoistureForecast, Wishes } from '@/core/climate/forecast';
 import { wishesOf } from '@/core/climate/homeAir';
 import { LEFT_OUT } from '@/core/climate/leftOut';
 import { moistBox, type Filling } from '@/core/climate/moistBox';
@@ -78,8 +78,7 @@ export function computeClimateHandlers({ database }: Pick<Deps, 'database'>): Pi
       const { layers, standsMl } = poured(asked, body.pour);
       const question = { ...asked, layers, judged: body.judged };
       const wishes = { ...(await wishesOfProfile(database, body.profile)), ...body.wishes };
-      const forecast = forecastMoisture(question, wishes);
-      const band = redampBand(question, forecast.dampWetnessMin, forecast.daysToRedamp);
+      const { forecast, band } = await inTime('drying', question, wishes);
       return { ...answerOf(forecast), redampBand: band, standsMl, leftOut: [...LEFT_OUT] };
     },
 

@@ -27,7 +27,7 @@ export function computePlanHandlers({ database, clock }: Deps): Pick<Handlers, N
 
     chain: async ({ body }) => {
       const care = await careOf(database);
-      const { tubs, days, perDay, cleaningDays, startOn = clock.today() } = body;
+      const { tubs, days, perDay, cleaningDays, searchS, startOn = clock.today() } = body;
       const busy = new Set(body.busyDays);
       const open = Array.from({ length: days }, (_, index) => ({ index, day: addDays(startOn, index) })).filter(
         ({ day }) => !busy.has(day),
@@ -45,7 +45,7 @@ export function computePlanHandlers({ database, clock }: Deps): Pick<Handlers, N
           outgrownIn: outgrownIn !== null && outgrownIn < days ? outgrownIn : null,
         };
       });
-      const plan = await planned(undefined, 'planChain', tenants, tubs, days, perDay, cleaningDays, startOn);
+      const plan = await planned(undefined, 'planChain', tenants, tubs, days, perDay, cleaningDays, startOn, searchS);
       return { ...plan, unplaced: plan.unplacedWhy.map(({ resident }) => resident) };
     },
 

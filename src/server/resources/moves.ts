@@ -37,7 +37,7 @@ export function moveHandlers({ database, clock }: Deps): Pick<Handlers, 'movesPl
     },
 
     movesPlan: async ({ body }): Promise<MovesReply> => {
-      const { days, perDay, cleaningDays, makeRoom } = body;
+      const { days, perDay, cleaningDays, makeRoom, searchS } = body;
       const on = clock.today();
       const house = await houseToday(database, on, clock.now());
       const busyDays = await busyDaysOf(database, on, days);
@@ -61,7 +61,7 @@ export function moveHandlers({ database, clock }: Deps): Pick<Handlers, 'movesPl
       // Whoever is kept apart stays so.
       const movers = alone.filter(({ from }) => from === null || known.has(from));
       const plan = await latest((superseded) =>
-        planned(superseded, 'planChain', movers, tubs, days, perDay, cleaningDays, on),
+        planned(superseded, 'planChain', movers, tubs, days, perDay, cleaningDays, on, searchS),
       );
       const { moves, unplacedWhy: unplaced, cost, bound, by } = plan;
       const lodgerOf = new Map(movable.map((lodger) => [lodger.resident.id, lodger]));

@@ -2,10 +2,8 @@ import path from 'node:path';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import type { RequestHandler } from 'express';
-import { z } from 'zod';
-import { id, oneOf } from '@/contract/primitives';
-import { ENTRY_KINDS } from '@/contract/storedEntries';
-import { MOST_IDS, TABLES, type TableName } from '@/contract/tables';
+import { fileRoutes } from '@/contract/fileRoutes';
+import { TABLES, type TableName } from '@/contract/tables';
 import { invalidBy, notFound } from '../http/problem';
 import type { Deps } from '../resources/deps';
 import { inFolder, received } from '../http/fileTransfer';
@@ -14,14 +12,7 @@ import { asCsv, asJson } from './lines';
 import { tableOut } from './tables';
 import { tablesFromZip, tablesZip } from './zip';
 
-/** Ids and kinds with commas between: what a list shows, as far as an address holds it. */
-const list = (of: z.ZodType<string, string>) =>
-  z
-    .string()
-    .transform((text) => text.split(','))
-    .pipe(z.array(of).max(MOST_IDS, { error: `At most ${MOST_IDS} at a time.` }))
-    .optional();
-const asked = z.object({ ids: list(id), resident: id.optional(), kinds: list(oneOf(ENTRY_KINDS)) });
+const { query: asked } = fileRoutes.table;
 
 const FILE = /^([a-z]+)\.(csv|json|schema\.json)$/;
 

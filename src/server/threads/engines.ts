@@ -16,6 +16,8 @@ import { smallPhoto } from '../photos/smallPhoto';
 import { tableLines } from '../tables/readCsv';
 import { labelPdf } from '../labels/labelPdf';
 import { paperPdf } from '../paper/paperPdf';
+import { drying } from './drying';
+import { openApiText } from './openApiText';
 import { planChain } from './planChain';
 import { workOf } from './workOf';
 
@@ -26,9 +28,11 @@ export const ENGINES = {
     boxesToBuy,
     calibrate,
     compareRegimes,
+    drying,
     groupCourse,
     labelPdf,
     meeting,
+    openApiText,
     paperPdf,
     planChain,
     projectColony,

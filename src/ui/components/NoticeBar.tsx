@@ -13,7 +13,7 @@ export function NoticeBar() {
   const { notice, show } = useLog();
   const styles = useStyles({ isProblem: notice?.isProblem ?? false });
   useEffect(() => {
-    if (!notice || notice.isProblem) return undefined;
+    if (!notice || notice.isProblem || notice.stays) return undefined;
     const timer = setTimeout(() => show(null), SHOWN_FOR);
     return () => clearTimeout(timer);
   }, [notice, show]);

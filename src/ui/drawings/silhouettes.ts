@@ -27,14 +27,18 @@ const leg = (
   tone: Tone = 'dark',
 ) => line(`M ${hip.join(' ')} L ${knee.join(' ')} L ${foot.join(' ')}`, width, tone);
 
-export type DrawnAnimal = Exclude<Silhouette, 'tarantula'> | 'caterpillar' | 'cocoon' | 'eggs';
+export type DrawnAnimal = Exclude<Silhouette, 'tarantula'> | 'caterpillar' | 'cocoon' | 'grub' | 'pupa' | 'eggs';
 
-/** What a kind looks like at a stage: moths are caterpillars and cocoons before. */
+/** Those that change their shape, and what they are before. */
+const BEFORE: { [Of in Silhouette]?: { [At in Stage]?: DrawnAnimal } } = {
+  moth: { larva: 'caterpillar', pupa: 'cocoon' },
+  beetle: { larva: 'grub', pupa: 'pupa' },
+};
+
+/** What a kind looks like at a stage. */
 export function drawnAs(silhouette: Silhouette, stage: Stage): DrawnAnimal | 'tarantula' {
   if (stage === 'egg') return 'eggs';
-  if (silhouette === 'moth' && stage === 'larva') return 'caterpillar';
-  if (silhouette === 'moth' && stage === 'pupa') return 'cocoon';
-  return silhouette;
+  return BEFORE[silhouette]?.[stage] ?? silhouette;
 }
 
 /** Head to the right, feet on y = 0, up is negative; 1 is the body length. */
@@ -190,6 +194,81 @@ export const SHAPES: Record<DrawnAnimal, Shape[]> = {
       'M -0.35 -0.17 L -0.33 -0.02 M -0.21 -0.17 L -0.19 -0.02 M -0.07 -0.17 L -0.05 -0.02 M 0.07 -0.17 L 0.09 -0.02 M 0.21 -0.17 L 0.23 -0.02',
       0.018,
     ),
+  ],
+  centipede: [
+    line('M -0.46 -0.02 L -0.62 0 M -0.47 -0.03 L -0.6 -0.06', 0.016),
+    line(
+      `M ${Array.from({ length: 19 }, (_, index) => `${(-0.43 + index * 0.045).toFixed(3)} -0.03 l ${index % 2 === 0 ? '-0.03' : '0.01'} 0.03`).join(' M ')}`,
+      0.01,
+      'light',
+    ),
+    line('M -0.46 -0.035 Q -0.2 -0.055 0 -0.035 T 0.42 -0.04', 0.045),
+    line(
+      `M ${Array.from({ length: 18 }, (_, index) => `${(-0.42 + index * 0.046).toFixed(3)} -0.056 V -0.02`).join(' M ')}`,
+      0.006,
+      'light',
+    ),
+    ellipse(0.455, -0.04, 0.04, 0.026),
+    line('M 0.48 -0.05 Q 0.56 -0.1 0.64 -0.08 M 0.48 -0.045 Q 0.56 -0.06 0.62 -0.02', 0.007),
+    line('M 0.47 -0.02 Q 0.52 0 0.5 -0.005', 0.014),
+  ],
+  vinegaroon: [
+    leg([0.0, -0.12], [-0.12, -0.32], [-0.3, 0], 0.035, 'light'),
+    leg([0.16, -0.12], [0.24, -0.34], [0.36, 0], 0.035, 'light'),
+    line('M -0.5 -0.17 Q -0.8 -0.26 -1.25 -0.5', 0.014, 'light'),
+    line('M 0.36 -0.16 Q 0.7 -0.56 1.2 -0.34', 0.018, 'light'),
+    ellipse(-0.18, -0.16, 0.34, 0.12, 'light'),
+    line('M -0.38 -0.26 V -0.07 M -0.24 -0.28 V -0.05 M -0.1 -0.28 V -0.05 M 0.04 -0.26 V -0.06', 0.018),
+    ellipse(0.28, -0.16, 0.23, 0.1),
+    leg([0.06, -0.1], [-0.06, -0.28], [-0.16, 0], 0.04),
+    leg([0.2, -0.1], [0.12, -0.28], [0.1, 0], 0.04),
+    leg([0.32, -0.1], [0.42, -0.28], [0.48, 0], 0.04),
+    line('M 0.44 -0.16 L 0.62 -0.28 L 0.72 -0.14', 0.09),
+    line('M 0.7 -0.16 L 0.82 -0.2 M 0.7 -0.12 L 0.82 -0.1', 0.045),
+  ],
+  'velvet-worm': [
+    line(
+      `M ${Array.from({ length: 14 }, (_, index) => `${(-0.44 + index * 0.065).toFixed(3)} -0.04 l 0.006 0.034`).join(' M ')}`,
+      0.035,
+      'light',
+    ),
+    line('M -0.46 -0.07 Q -0.2 -0.095 0.05 -0.075 T 0.44 -0.075', 0.075),
+    line(
+      `M ${Array.from({ length: 24 }, (_, index) => `${(-0.45 + index * 0.038).toFixed(3)} -0.1 v 0.05`).join(' M ')}`,
+      0.004,
+      'light',
+    ),
+    line('M 0.46 -0.08 Q 0.56 -0.13 0.64 -0.1 M 0.46 -0.07 Q 0.56 -0.07 0.62 -0.03', 0.018),
+  ],
+  beetle: [
+    line('M -0.24 -0.12 L -0.42 -0.26 L -0.54 0 M 0.12 -0.12 L 0.24 -0.26 L 0.36 0', 0.035, 'light'),
+    area('M -0.5 -0.14 Q -0.44 -0.42 -0.08 -0.42 Q 0.16 -0.4 0.18 -0.12 L -0.4 -0.08 Z'),
+    line('M -0.42 -0.24 Q -0.1 -0.36 0.14 -0.3 M -0.46 -0.16 Q -0.1 -0.24 0.16 -0.2', 0.014, 'light'),
+    area('M 0.18 -0.12 Q 0.16 -0.36 0.34 -0.32 Q 0.42 -0.24 0.38 -0.12 Z', 'light'),
+    ellipse(0.43, -0.17, 0.09, 0.075),
+    line('M 0.48 -0.2 Q 0.6 -0.3 0.7 -0.24', 0.022),
+    line(
+      'M -0.14 -0.1 L -0.22 -0.22 L -0.26 0 M 0.04 -0.1 L 0.02 -0.22 L 0.06 0 M 0.28 -0.12 L 0.42 -0.2 L 0.48 0',
+      0.04,
+    ),
+  ],
+  grub: [
+    line('M 0.28 -0.03 L 0.3 0 M 0.34 -0.03 L 0.37 0 M 0.4 -0.03 L 0.44 0', 0.016),
+    line('M -0.44 -0.055 H 0.4', 0.07, 'light'),
+    line(
+      `M ${Array.from({ length: 11 }, (_, index) => `${(-0.4 + index * 0.07).toFixed(2)} -0.09 V -0.02`).join(' M ')}`,
+      0.008,
+    ),
+    ellipse(0.44, -0.055, 0.05, 0.036),
+    line('M -0.46 -0.07 L -0.5 -0.09', 0.02),
+  ],
+  pupa: [
+    area(
+      'M -0.5 -0.06 Q -0.3 -0.26 0.1 -0.28 Q 0.4 -0.28 0.46 -0.14 Q 0.36 -0.02 0.1 -0.03 Q -0.3 -0.02 -0.5 -0.06 Z',
+      'light',
+    ),
+    line('M -0.34 -0.14 L -0.3 -0.04 M -0.22 -0.19 L -0.18 -0.03 M -0.1 -0.23 L -0.06 -0.03', 0.018),
+    line('M 0.06 -0.24 Q 0.02 -0.1 0.2 -0.06 M 0.18 -0.26 Q 0.16 -0.14 0.32 -0.08', 0.022),
   ],
   cocoon: [
     ellipse(0, -0.24, 0.44, 0.22, 'light'),

@@ -1,7 +1,9 @@
 import { router } from 'expo-router';
-import { View } from 'react-native';
+import { useState } from 'react';
+import { Linking, View } from 'react-native';
 import { useAccess, useMay } from '@/client/access';
 import { useHouse } from '@/client/house';
+import { installPrompt } from '@/client/installPrompt';
 import { usePreferences } from '@/client/preferences';
 import { Field } from '../kit/Field';
 import { ListRow } from '../kit/ListRow';
@@ -10,11 +12,15 @@ import { Setting } from '../components/Setting';
 import { Heading, Soft, Strong, Title } from '../components/Words';
 import { space } from '../theme/tokens';
 
+/** The page that shows the API, beside the app: `public/reference`. */
+const REFERENCE = '/reference/index.html';
+
 /** The last door: the handbook and what is set up once; below it what belongs to this phone, and where the house stands. */
 export function SettingsScreen() {
   const { look, lengthUnit, temperatureUnit, keeper, set } = usePreferences();
   const hemisphere = useHouse((house) => house.hemisphere);
   const isSignedIn = useAccess(({ access }) => access?.state === 'signed-in');
+  const [install, setInstall] = useState(() => installPrompt());
   const isKeeper = useMay('keeper');
   const standIn = useHouse((house) => house.standIn);
   return (
@@ -62,6 +68,20 @@ export function SettingsScreen() {
         <ListRow label="How true the forecasts came" onPress={() => router.push('/scores')}>
           <Strong>How true the forecasts came</Strong>
           <Soft>How often windows held in this house, and what was learned from it.</Soft>
+        </ListRow>
+        {install ? (
+          <ListRow label="Put it among your apps" onPress={() => void install().then(() => setInstall(undefined))}>
+            <Strong>Put it among your apps</Strong>
+            <Soft>Opens from its own icon, in a window of its own, also while the server is away.</Soft>
+          </ListRow>
+        ) : null}
+        <ListRow label="For scripts" onPress={() => void Linking.openURL(REFERENCE)}>
+          <Strong>For scripts</Strong>
+          <Soft>Every address of this house, with its fields and an example to try.</Soft>
+        </ListRow>
+        <ListRow label="Licences" onPress={() => void Linking.openURL('/licences.txt')}>
+          <Strong>Licences</Strong>
+          <Soft>Of this program, of its fonts, and of all that it is made with.</Soft>
         </ListRow>
       </View>
       <Heading style={{ marginTop: space.xl }}>Settings</Heading>

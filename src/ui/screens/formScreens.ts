@@ -10,6 +10,8 @@ export { YearPane } from '../seasons/AheadBoard';
 export { AwayScreen } from './AwayScreen';
 export { BackupScreen } from './BackupScreen';
 export { LateBackup } from '../round/LateBackup';
+export { KeptHere } from '../round/KeptHere';
+export { stayInstalled } from '@/client/installed';
 export { KeepersScreen } from './KeepersScreen';
 export { MoveScreen } from './MoveScreen';
 export { SitterScreen } from './SitterScreen';

@@ -18,7 +18,10 @@ const wall = part<typeof wallScreens>(() => import('./wallScreens'));
 
 /** Fetches them when the first screen is shown and the page has nothing else to do: the first of them opens at once then. */
 export function fetchWhenIdle(): () => void {
-  const fetch = () => void Promise.all([forms.load(), wall.load()]).catch(() => undefined);
+  const fetch = () =>
+    void Promise.all([forms.load(), wall.load()])
+      .then(([{ stayInstalled }]) => stayInstalled())
+      .catch(() => undefined);
   const idle = window.requestIdleCallback?.(fetch, { timeout: 20_000 });
   return () => (idle === undefined ? undefined : window.cancelIdleCallback(idle));
 }
@@ -58,6 +61,7 @@ export const ItemScreen = later((all) => all.ItemScreen);
 export const OrdersScreen = later((all) => all.OrdersScreen);
 export const BackupScreen = later((all) => all.BackupScreen);
 export const LateBackup = later((all) => all.LateBackup);
+export const KeptHere = later((all) => all.KeptHere);
 export const ScoresScreen = later((all) => all.ScoresScreen);
 export const ResidentsScreen = later((all) => all.ResidentsScreen);
 export const EditHomeScreen = later((all) => all.EditHomeScreen);

@@ -37,6 +37,11 @@ const CLEANING = [
   { value: '5', title: '5 days' },
 ] as const;
 
+/** For a keeper who waits for it. s, chosen here */
+const LONG_SEARCH_S = 12;
+/** A plan that is this near the best is not worth a longer search. Share of the cost, chosen here */
+const WORTH_SEARCHING = 0.01;
+
 /** Who moves where: what is settled, and a plan in which each move frees a box for the next. */
 export function MovesBoard() {
   const seasons = useSeasons().answer;
@@ -105,7 +110,7 @@ function Planner() {
   const [room, setRoom] = useState<'room'[]>([]);
   const [plan, setPlan] = useState<MovesReply>();
   const [isBusy, setBusy] = useState(false);
-  const ask = async () => {
+  const ask = async (searchS?: number) => {
     setBusy(true);
     try {
       const body = {
@@ -113,6 +118,7 @@ function Planner() {
         perDay: Number(perDay),
         cleaningDays: Number(cleaning),
         makeRoom: room.length > 0,
+        ...(searchS !== undefined && { searchS }),
       };
       setPlan(await call('movesPlan', { body }));
     } catch (error) {
@@ -142,12 +148,26 @@ function Planner() {
         onChange={setRoom}
       />
       <Button title={isBusy ? 'Working it out…' : 'Work the moves out'} disabled={isBusy} onPress={() => void ask()} />
-      {plan ? <Plan plan={plan} onSettled={() => setPlan(undefined)} /> : null}
+      {plan ? (
+        <Plan
+          plan={plan}
+          isBusy={isBusy}
+          searchLonger={() => void ask(LONG_SEARCH_S)}
+          onSettled={() => setPlan(undefined)}
+        />
+      ) : null}
     </View>
   );
 }
 
-function Plan({ plan, onSettled }: { plan: MovesReply; onSettled: () => void }) {
+interface PlanProps {
+  plan: MovesReply;
+  isBusy: boolean;
+  searchLonger: () => void;
+  onSettled: () => void;
+}
+
+function Plan({ plan, isBusy, searchLonger, onSettled }: PlanProps) {
   const writeMany = useLog((log) => log.writeMany);
   const length = useLength();
   const { moves, unplacedWhy, buy, unserved, cost, bound, by } = plan;
@@ -166,6 +186,9 @@ function Plan({ plan, onSettled }: { plan: MovesReply; onSettled: () => void }) 
           ? 'No move helps.'
           : `${countWords(moves.length, 'move')}, ${qualityWords(cost, bound, by)}.`}
       </Strong>
+      {by === 'heuristic' && cost - bound > WORTH_SEARCHING * cost ? (
+        <Button rank="second" title="Look longer for a better one" disabled={isBusy} onPress={searchLonger} />
+      ) : null}
       <MoveChains moves={moves} />
       {moves.map((move) => (
         <PlannedMove key={move.resident} move={move} />

@@ -102,6 +102,18 @@ describe('the moves', () => {
     expect(screen.queryByRole('button', { name: 'Settle these moves' })).toBeNull();
   });
 
+  it('are looked for longer where a better plan may be found, and not where none is', async () => {
+    answers.movesPlan = reply({ moves: [move('Soot')], cost: 40, bound: 30, by: 'heuristic' });
+    await show();
+    await press('Work the moves out');
+    expect(screen.getByText('1 move, at most 25 % from the best.')).toBeTruthy();
+    answers.movesPlan = reply({ moves: [move('Soot')], cost: 32, bound: 32 });
+    await press('Look longer for a better one');
+    expect(mockCall).toHaveBeenLastCalledWith('movesPlan', { body: expect.objectContaining({ searchS: 12 }) });
+    expect(screen.getByText('1 move, and no plan is better.')).toBeTruthy();
+    expect(screen.queryByRole('button', { name: 'Look longer for a better one' })).toBeNull();
+  });
+
   it('say who stays without and why, and what to buy', async () => {
     const container = { shape: 'box', lengthMm: 300, widthMm: 200, heightMm: 200, lid: 'solid', vents: [] };
     const size = { id: 's', name: 'Tub', container } as unknown as MovesReply['buy'][number]['size'];

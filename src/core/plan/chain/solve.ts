@@ -44,37 +44,46 @@ const GAP = 0.005;
 const PART = 40;
 const FRUITLESS_ROUNDS = 10;
 const PART_LIMIT_S = 2;
+/** So many terms a solver reads and makes ready in a second, before its own limit begins to count. Chosen here, by the bench */
+const TERMS_A_SECOND = 150_000;
+/** The search before the solver may take this share of the time where the solver polishes in parts. Chosen here, by the bench */
+const SEARCH_SHARE = 0.5;
+/** In less no solver finds anything. s */
+const LEAST_S = 0.1;
 const SEED = 4870;
 const SAME = 1e-6;
 
 /**
  * The cheapest plan of moves: by simulated annealing first, then by the solver from there, whole where it fits. Larger
  * houses are polished in parts: some movers are planned anew by the solver while the others keep their tubs and days.
- * @param seconds how long the solver may take in all
+ * @param leftS how many seconds are left, asked now and then: where none are, the best plan so far is answered, with its bound
  * @param mostVariables programmes up to this size go to the solver whole
- * @param mayGoOn asked now and then: where it says no, the best plan so far is answered, with its bound
  * @throws Refusal for a problem that contradicts itself
  */
 export async function solveChain(
   problem: ChainProblem,
   solve: Solve,
-  seconds: number,
+  leftS: () => number,
   mostVariables = MOST_VARIABLES,
-  mayGoOn: () => boolean = () => true,
 ): Promise<ChainSolution> {
   requireChain(problem);
+  const allS = leftS();
   const size = modelSize(problem);
-  const isWhole = size.variables <= mostVariables && size.terms <= MOST_TERMS;
-  const first = heuristicChain(problem, isWhole ? HINT_STEPS : undefined, mayGoOn);
+  const isWhole = size.variables <= mostVariables && isReadIn(size.terms, allS);
+  const first = heuristicChain(problem, isWhole ? HINT_STEPS : undefined, () => leftS() > (1 - SEARCH_SHARE) * allS);
   if (first.cost - first.bound < SAME) return { ...first, by: 'exact' };
-  if (!isWhole) return polished(problem, first, solve, seconds, mayGoOn);
+  if (!isWhole) return polished(problem, first, solve, leftS);
   const model = chainModel(problem);
-  const solved = await solve({ lp: model.lp, start: model.startOf(first.moves), timeLimitS: seconds, gap: GAP });
+  const timeLimitS = Math.max(LEAST_S, leftS());
+  const solved = await solve({ lp: model.lp, start: model.startOf(first.moves), timeLimitS, gap: GAP });
   if (!solved) return first;
   const bound = Math.min(first.cost, Math.max(first.bound, solved.bound));
   const found = better(problem, first.moves, model.movesOf(solved.values));
   return answer(problem, found, bound, solved.isOptimal ? 'exact' : 'heuristic');
 }
+
+/** Whether a solver has read a programme and still has time for it. */
+const isReadIn = (terms: number, seconds: number) => terms <= Math.min(MOST_TERMS, TERMS_A_SECOND * seconds);
 
 /** What the solver says is believed once it is seen to hold, and to be the better one. */
 function better(problem: ChainProblem, before: PlannedMove[], after: PlannedMove[]): PlannedMove[] {
@@ -93,21 +102,22 @@ async function polished(
   problem: ChainProblem,
   first: ChainSolution,
   solve: Solve,
-  seconds: number,
-  mayGoOn: () => boolean,
+  leftS: () => number,
 ): Promise<ChainSolution> {
   const random = xoroshiro128plus(SEED);
   let { moves } = first;
-  const rounds = Math.floor(seconds / PART_LIMIT_S);
-  for (let round = 0, fruitless = 0; round < rounds && fruitless < FRUITLESS_ROUNDS && mayGoOn(); round += 1) {
-    const free = partAround(problem, moves, uniformInt(random, 0, problem.movers.length - 1));
+  let most = PART;
+  for (let fruitless = 0; fruitless < FRUITLESS_ROUNDS && leftS() > LEAST_S;) {
+    const free = partAround(problem, moves, uniformInt(random, 0, problem.movers.length - 1), most);
     const part = withFixed(problem, moves, free);
-    if (modelSize(part).terms > MOST_TERMS) {
-      fruitless += 1;
+    if (!isReadIn(modelSize(part).terms, leftS())) {
+      if (most === 1) break;
+      most = Math.ceil(most / 2);
       continue;
     }
     const model = chainModel(part);
-    const solved = await solve({ lp: model.lp, start: model.startOf(moves), timeLimitS: PART_LIMIT_S, gap: GAP });
+    const timeLimitS = Math.min(PART_LIMIT_S, Math.max(LEAST_S, leftS()));
+    const solved = await solve({ lp: model.lp, start: model.startOf(moves), timeLimitS, gap: GAP });
     const found = solved ? better(problem, moves, model.movesOf(solved.values)) : moves;
     fruitless = found === moves ? fruitless + 1 : 0;
     moves = found;
@@ -116,16 +126,21 @@ async function polished(
 }
 
 /** Those who have to do with one another: who wants the tub of whom, beginning with one. */
-function partAround({ movers, tubs }: ChainProblem, moves: readonly PlannedMove[], start: number): Set<number> {
+function partAround(
+  { movers, tubs }: ChainProblem,
+  moves: readonly PlannedMove[],
+  start: number,
+  most: number,
+): Set<number> {
   const lives = occupants({ movers, tubs });
   const goer = new Map(moves.map(({ mover, tub }) => [tub, mover]));
   const wanted = movers.map(({ options }) => options);
   const part = new Set([start]);
   const queue = [start];
-  for (let next = queue.shift(); next !== undefined && part.size < PART; next = queue.shift()) {
+  for (let next = queue.shift(); next !== undefined && part.size < most; next = queue.shift()) {
     const near = (wanted[next] ?? []).flatMap(({ tub }) => [lives[tub], goer.get(tub)]);
     for (const each of near) {
-      if (each === undefined || part.has(each) || part.size >= PART) continue;
+      if (each === undefined || part.has(each) || part.size >= most) continue;
       part.add(each);
       queue.push(each);
     }
