@@ -31,6 +31,7 @@ describe('a page that is kept on the device', () => {
 
   it('tells of a newer version, and lets it in when it is asked to', async () => {
     const workers = await begun({});
+    stayInstalled();
     expect(workers.registered).toEqual(['/sw.js']);
     workers.dispatchEvent(new Event('controllerchange'));
     expect(notice()).toMatchObject({ stays: true, action: { title: 'Load it' } });

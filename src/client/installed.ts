@@ -1,6 +1,9 @@
 import { useLine } from './events';
 import { useLog } from './log';
 
+/** Those that are listened to: a page that was locked and opened again begins once more. */
+const heard = new WeakSet<ServiceWorkerContainer>();
+
 /**
  * Lets the page start while the server is away: from the second visit on the browser keeps it. Where the server has come back with
  * another version, that is told: the page goes on with the one it has until somebody lets it go.
@@ -8,6 +11,8 @@ import { useLog } from './log';
 export function stayInstalled(): void {
   if (process.env.NODE_ENV !== 'production' || !('serviceWorker' in navigator)) return;
   const { serviceWorker } = navigator;
+  if (heard.has(serviceWorker)) return;
+  heard.add(serviceWorker);
   // The first one to take over is no newer than the page.
   let awaitsFirst = serviceWorker.controller === null;
   // Without it the page works as long as it stays open.

@@ -31,7 +31,7 @@ import {
 import { replay, replayResult } from './replay';
 import { round } from './round';
 import { hazardBook } from './hazards';
-import { species } from './shippedData';
+import { species } from './species';
 import { material, materialChange, mix } from './substrate';
 import { MATERIALS } from '@/core/substrate/material';
 import { HEMISPHERES } from '@/core/season/year';

@@ -4,8 +4,7 @@ import { BASES, SILHOUETTES, type Diet } from '@/core/profiles/profile';
 import { handlingGuide } from './handling';
 import { hazardBook } from './hazards';
 import { boxSize } from './housing';
-import { scientificName } from './primitives';
-import { careProfile, speciesOverrides } from './profile';
+import { careProfile } from './profile';
 import { eggKind, mothKind } from './broods';
 import { restKind } from './rest';
 import { stockBook } from './labels';
@@ -31,27 +30,11 @@ import {
   shippedStillness,
   shippedTroubles,
 } from './shipped';
-import { CARD_PARTS } from '@/core/handbook/card';
-import { CAUTIONS, PERMITS } from '@/core/profiles/hazards';
-import type { Species } from './species';
+import { species } from './species';
 import { material, mix } from './substrate';
 import { cause, sign, troubleKind } from './trouble';
 
 const line = z.string().min(1);
-
-export const species = z.strictObject({
-  name: scientificName,
-  commonName: z.string(),
-  profile: z.string(),
-  cautions: z.array(z.enum(CAUTIONS)),
-  synonyms: z.array(scientificName).optional(),
-  permit: z.enum(PERMITS).optional(),
-  range: line,
-  lifeYears: z.strictObject({ min: z.number().positive(), max: z.number().positive(), basis: z.enum(BASES) }),
-  notes: z.partialRecord(z.enum(CARD_PARTS), line).optional(),
-  overrides: speciesOverrides.optional(),
-  basis: z.enum(BASES),
-}) as z.ZodType<Species>;
 
 const lines = z.array(line).min(1);
 const stillnessGuide = z.strictObject({

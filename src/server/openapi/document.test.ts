@@ -62,7 +62,7 @@ describe('the API, told to those who write scripts', () => {
     ['dampSharePct', { minimum: 0, maximum: 100 }, /in percent \(from 0 to 100\)\.$/],
     ['headCount', { minimum: 1, maximum: 1e6 }, /animals \(from 1 to 1,000,000\)\.$/],
     ['note', { maxLength: 2000 }, /\(at most 2000 letters\)\.$/],
-    ['temperaturesC', { items: { minimum: -20, maximum: 60 } }, /\(°C, from -20 to 60\)\.$/],
+    ['temperaturesC', { items: { minimum: -20, maximum: 60 } }, /\(C, from -20 to 60\)\.$/],
     ['nobodyNamedThis', {}, /^undefined$/],
   ])('a field says what it is, in which unit, and from where to where: %s', (name, schema, said) => {
     expect(String(fieldWords(name, schema))).toMatch(said);

@@ -1,3 +1,4 @@
+import { UNIT_ENDINGS } from '@/core/measure/unitEndings';
 import words from './fields.json';
 
 /** What is read of a JSON Schema here, and added to it. */
@@ -17,18 +18,12 @@ export interface JsonSchema {
   prefixItems?: JsonSchema[];
 }
 
-/** How the name of a field ends, and in which unit it is then. */
-const UNITS: readonly [ending: RegExp, unit: string][] = [
-  [/Mm2$/, 'mm²'],
-  [/Cm2$/, 'cm²'],
-  [/Mm$/, 'mm'],
-  [/Ml$/, 'ml'],
+/** Beside those of tables: what no table has. */
+const UNITS: typeof UNIT_ENDINGS = [
+  ...UNIT_ENDINGS,
   [/Mg$/, 'mg'],
-  [/Kg$/, 'kg'],
-  [/[a-z]G$|massesG/, 'g'],
+  [/massesG/, 'g'],
   [/[a-z]L$|^litres/, 'L'],
-  [/Pct$/, '%'],
-  [/[a-z]C$/, '°C'],
   [/[a-z]K$/, 'K'],
   [/Minutes$|^minutes/, 'minutes'],
   [/Hours$|^hours/, 'hours'],

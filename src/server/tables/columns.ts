@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import { UNIT_ENDINGS } from '@/core/measure/unitEndings';
 
 /** What a cell holds; nothing is an empty cell. */
 export type Cell = string | number | boolean | null | undefined;
@@ -13,20 +14,9 @@ export interface ColumnOut<Row> {
   of: (row: Row) => Cell;
 }
 
-const UNITS: readonly (readonly [suffix: RegExp, unit: string])[] = [
-  [/Mm2$/, 'mm2'],
-  [/Cm2$/, 'cm2'],
-  [/Mm$/, 'mm'],
-  [/Ml$/, 'mL'],
-  [/Kg$/, 'kg'],
-  [/G$/, 'g'],
-  [/C$/, 'C'],
-  [/Pct$/, '%'],
-];
-
 /** "bodyLengthMm" as a keeper reads it: "body length (mm)". */
 export function titleOf(id: string): string {
-  const [suffix, unit] = UNITS.find(([each]) => each.test(id)) ?? [];
+  const [suffix, unit] = UNIT_ENDINGS.find(([each]) => each.test(id)) ?? [];
   const bare = suffix ? id.replace(suffix, '') : id;
   const words = bare.replace(/([a-z0-9])([A-Z])/g, '$1 $2').toLowerCase();
   return unit === undefined ? words : `${words} (${unit})`;
