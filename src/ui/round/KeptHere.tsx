@@ -62,7 +62,7 @@ const keptWords = (count: number) => countWords(count, 'answer');
 const useStyles = makeStyles((theme) => ({
   all: {
     gap: space.s,
-    marginTop: space.m,
+    marginVertical: space.m,
     paddingLeft: space.m,
     borderLeftWidth: stroke.mark,
     borderLeftColor: theme.colors.amber,
