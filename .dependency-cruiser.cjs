@@ -7,8 +7,8 @@ const only = (name, from, allowed, comment, besides = []) => ({
   to: { pathNot: allowed },
 });
 
-/** Reads the data that ships. */
-const SHIPPED = '^src/contract/shipped\\.ts$';
+/** Reads the data that ships, from where the program lies. */
+const SHIPPED = '^src/contract/(shipped|rootAbove)\\.ts$';
 
 module.exports = {
   forbidden: [

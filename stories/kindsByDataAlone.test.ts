@@ -27,12 +27,12 @@ const KINDS = [
   {
     ...{ typed: 'vietnamese centipede', name: 'Scolopendra subspinipes', kind: 'giant-centipede' },
     ...{ container: box(360, 220, 330), soilMm: 100, facts: { stage: 'adult', bodyLengthMm: 160 } },
-    ...{ danger: 'serious-venom', food: 'feed' },
+    ...{ danger: 'serious-venom' },
   },
   {
     ...{ typed: 'giant vinegaroon', name: 'Mastigoproctus giganteus', kind: 'vinegaroon' },
     ...{ container: box(300, 220, 300), soilMm: 160, facts: { stage: 'adult', bodyLengthMm: 58 } },
-    ...{ danger: 'spray', food: 'feed' },
+    ...{ danger: 'spray' },
   },
   {
     ...{ typed: 'rowells velvet worm', name: 'Euperipatoides rowelli', kind: 'velvet-worm' },
@@ -41,16 +41,16 @@ const KINDS = [
       soilMm: 60,
       facts: { stage: 'adult', headCount: 4, bodyLengthMm: 40 },
     },
-    ...{ danger: null, food: 'feed' },
+    ...{ danger: null },
   },
   {
     ...{ typed: 'blue death feigning beetle', name: 'Asbolus verrucosus', kind: 'desert-darkling-beetle' },
     ...{ container: box(300, 200, 160, { vents: [MESH] }), soilMm: 60, facts: { stage: 'adult', headCount: 6 } },
-    ...{ danger: 'defence-liquid', food: 'feed' },
+    ...{ danger: 'defence-liquid' },
   },
 ] as const;
 
-describe.each(KINDS)('$typed', ({ typed, name, kind, container, soilMm, facts, danger, food }) => {
+describe.each(KINDS)('$typed', ({ typed, name, kind, container, soilMm, facts, danger }) => {
   it('is known by its name, and is of its kind without being told', async () => {
     const house = await emptyHouse(DAY);
     const { found } = await house.compute('names', { typed });
@@ -78,7 +78,7 @@ describe.each(KINDS)('$typed', ({ typed, name, kind, container, soilMm, facts, d
     const house = await emptyHouse(DAY);
     await house.box('A1', container, { soilMm });
     const animal = await house.takeIn(name, 'A1', { ...facts, on: '2026-02-01' });
-    expect(await house.kinds(animal)).toContain(food);
+    expect(await house.kinds(animal)).toContain('feed');
     expect(await house.silent(animal)).toEqual([]);
     const card = await house.bytes(`/api/paper/card.pdf?name=${encodeURIComponent(name)}`);
     expect(Buffer.from(card.subarray(0, 5)).toString()).toBe('%PDF-');

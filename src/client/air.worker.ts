@@ -1,8 +1,7 @@
 import { expose } from 'comlink';
 import {
   dampedCourse,
-  forecastMoisture,
-  redampBand,
+  dryingAhead,
   type DampedCourse,
   type MoistureForecast,
   type RedampBand,
@@ -25,9 +24,8 @@ export interface Ahead {
 const work = {
   /** A home freshly damped, and the same home from now on. */
   ahead(fresh: MoistureQuestion, now: MoistureQuestion, wishes: Wishes): Ahead {
-    const forecast = forecastMoisture(fresh, wishes);
-    const band = redampBand(fresh, forecast.dampWetnessMin, forecast.daysToRedamp);
-    return { forecast, band, course: dampedCourse(now, fresh.wetness.damp, forecast.dampWetnessMin) };
+    const ahead = dryingAhead(fresh, wishes);
+    return { ...ahead, course: dampedCourse(now, fresh.wetness.damp, ahead.forecast.dampWetnessMin) };
   },
   schools(
     withDish: MoistureQuestion,

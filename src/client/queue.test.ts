@@ -174,6 +174,12 @@ describe('what was done while the server was away', () => {
     isIn('ada');
     await send();
     expect(left()).toEqual([]);
+    add(act('of Ben, who has left', 'ben'));
+    await send();
+    expect(left()).toEqual(['of Ben, who has left']);
+    useQueue.getState().letGo(left());
+    expect(left()).toEqual([]);
+    expect(server.written).not.toContain('of Ben, who has left');
     isIn(null);
   });
 

@@ -49,6 +49,8 @@ interface Queue {
   /** Sends what is kept, in order. Answers whether anything has arrived. */
   send: () => Promise<boolean>;
   forget: (id: string) => void;
+  /** Gives acts up that were not sent: they are written nowhere. */
+  letGo: (ids: readonly string[]) => void;
 }
 
 const MOST_AT_A_TIME = 200;
@@ -102,6 +104,7 @@ export const useQueue = create<Queue>()(
         underWay = sending.catch(() => undefined);
         return sending;
       },
+      letGo: (ids) => set({ acts: get().acts.filter(({ id }) => !ids.includes(id)), why: null }),
       forget: (id) => set({ conflicts: get().conflicts.filter((each) => each.id !== id) }),
     }),
     {

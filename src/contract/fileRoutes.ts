@@ -70,7 +70,7 @@ export const fileRoutes = {
   events: {
     ...{ method: 'get', path: '/api/events', role: 'reader', answers: ['text/event-stream'] },
     summary:
-      'Server-sent events: `clock` with the time of the house every 20 s, `written` with the page by which something was written.',
+      'Server-sent events: `clock` every 20 s with the time of the house and, where it was set back, the moment it is behind; `written` with the page by which something was written.',
   },
   homePhoto: {
     ...{ method: 'get', path: '/api/homes/:id/photo', role: 'reader', answers: [JPEG] },

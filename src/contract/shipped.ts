@@ -1,5 +1,6 @@
 import fs from 'node:fs';
 import path from 'node:path';
+import { rootAbove } from './rootAbove';
 import type { EggKind } from '@/core/broods/eggs';
 import type { MothKind } from '@/core/broods/emergence';
 import type { PopulationKind } from '@/core/colony/kind';
@@ -22,27 +23,23 @@ import type { Species } from './species';
 
 const FOLDER = path.join(rootAbove(__dirname), 'data');
 
-/** The folder of the program, whether this runs from `src` or from a bundle. */
-function rootAbove(folder: string): string {
-  if (fs.existsSync(path.join(folder, 'data/order.json'))) return folder;
-  const parent = path.dirname(folder);
-  if (parent === folder) throw new Error(`No data folder above ${__dirname}.`);
-  return rootAbove(parent);
-}
-
 const fileAt = (name: string): unknown => JSON.parse(fs.readFileSync(path.join(FOLDER, name), 'utf8'));
 
 /** In which order things are shown and tried; what is not named follows, by name. */
-const ORDER = fileAt('order.json') as Record<'groups' | 'profiles' | 'feeders' | 'species', string[]>;
+export const ORDER = fileAt('order.json') as Record<'groups' | 'profiles' | 'feeders' | 'species', string[]>;
 const placeIn = (names: readonly string[], name: string) => (names.includes(name) ? names.indexOf(name) : names.length);
 
-/** Every file of a folder. */
-const filesIn = (folder: string, first: readonly string[] = []): unknown[] =>
-  fs
+/** Every file of a folder. @throws Error where one that is to come first is not there */
+function filesIn(folder: string, first: readonly string[] = []): unknown[] {
+  const names = fs
     .readdirSync(path.join(FOLDER, folder))
-    .flatMap((name) => (name.endsWith('.json') ? [path.basename(name, '.json')] : []))
+    .flatMap((name) => (name.endsWith('.json') ? [path.basename(name, '.json')] : []));
+  const lost = first.filter((name) => !names.includes(name));
+  if (lost.length > 0) throw new Error(`data/order.json names what is not in data/${folder}: ${lost.join(', ')}.`);
+  return names
     .sort((a, b) => placeIn(first, a) - placeIn(first, b) || a.localeCompare(b, 'en'))
     .map((name) => fileAt(path.join(folder, `${name}.json`)));
+}
 
 /** Every care profile, group by group. */
 export const shippedProfiles: readonly CareProfile[] = (filesIn('profiles', ORDER.profiles) as CareProfile[]).sort(

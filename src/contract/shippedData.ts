@@ -11,6 +11,7 @@ import { stockBook } from './labels';
 import { populationKind } from './colony';
 import { feederKind, food } from './feeding';
 import {
+  ORDER,
   shippedBoxSigns,
   shippedBoxSizes,
   shippedCauses,
@@ -77,8 +78,10 @@ export function checkShippedData(): void {
   const profileIds = new Set(shippedProfiles.map((profile) => profile.id));
   const mixIds = new Set(shippedMixes.map((each) => each.id));
   const causeIds = new Set(shippedCauses.map((each) => each.id));
+  const groups = new Set(shippedProfiles.map(({ group }) => group));
   const lost = [
     ...namesTwice(),
+    ...ORDER.groups.filter((name) => !groups.has(name)).map((name) => `order, groups: ${name}`),
     ...shippedTroubles.flatMap(({ causes, signs, silhouettes }) => {
       const named = [...causes.map(({ id }) => id), ...signs.flatMap(({ given }) => Object.keys(given))];
       const own = new Set(causes.map(({ id }) => id));

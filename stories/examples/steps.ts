@@ -1,5 +1,5 @@
-import type { EndpointName } from '@/contract/routes';
-import engines from './engines.json';
+import { routes, type EndpointName } from '@/contract/routes';
+import corpus from '../../fuzz/corpus.json';
 
 /** One request of the walk that gives the examples. A `$name` stands for what an earlier reply said. */
 export interface Step {
@@ -166,7 +166,7 @@ const AIR: Step[] = [
     names: { probe: 'probe.id', token: 'token' },
   }),
   step('sendReadings', {
-    ...{ bearer: '$token', body: { temperatureC: 24.1, relativeHumidityPct: 71, at: '2026-03-14T17:00:00.000Z' } },
+    ...{ bearer: '$token', body: { temperatureC: 24.1, relativeHumidityPct: 71, at: '2026-03-13T17:00:00.000Z' } },
   }),
   step('renewToken', of('$probe')),
   step('changeProbe', { ...of('$probe'), body: { name: 'Air of A1, front' } }),
@@ -179,7 +179,7 @@ const AIR: Step[] = [
     body: { name: 'Logger', place: 'air', homeId: '$box' },
     names: { import: 'importId' },
   }),
-  step('importRows', { ...of('$import'), body: { rows: [[1773500000000, 20.1, 70, null]] } }),
+  step('importRows', { ...of('$import'), body: { rows: [[1773400000000, 20.1, 70, null]] } }),
   step('finishImport', of('$import')),
   step('beginImport', { body: { name: 'Given up', place: 'cool', homeId: '$box' }, names: { dropped: 'importId' } }),
   step('dropImport', of('$dropped')),
@@ -327,8 +327,11 @@ const ACCESS: Step[] = [
   step('endSession', of('$session')),
 ];
 
-const ENGINES: Step[] = (Object.entries(engines) as [EndpointName, unknown][]).map(([name, body]) =>
-  step(name, { body }),
+/** Each engine, asked what it was once asked first. */
+const ENGINES: Step[] = Object.entries(corpus as Record<string, { body?: unknown }[]>).flatMap(([name, [asked]]) =>
+  routes[name as EndpointName]?.path.startsWith('/api/compute/')
+    ? [step(name as EndpointName, { body: asked?.body })]
+    : [],
 );
 
 export const STEPS: readonly Step[] = [

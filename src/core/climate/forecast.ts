@@ -105,6 +105,18 @@ function dryAfter(question: MoistureQuestion, limit: number): number | null {
   return under < 0 ? null : crossing(judged, under, limit) / 24;
 }
 
+/**
+ * How a box dries, and the band of days until it is damped again.
+ * @throws Refusal as `forecastMoisture` does
+ */
+export function dryingAhead(
+  question: MoistureQuestion,
+  wishes: Wishes,
+): { forecast: MoistureForecast; band: RedampBand } {
+  const forecast = forecastMoisture(question, wishes);
+  return { forecast, band: redampBand(question, forecast.dampWetnessMin, forecast.daysToRedamp) };
+}
+
 /** Less exchange than is wanted is stale; not much more of it, in air in which nothing dries, is still. */
 export function staleAir(airChangesPerHour: number, humidityPct: number, min = STALE_AIR_CHANGES): Stale {
   if (airChangesPerHour < min) return 'stale';

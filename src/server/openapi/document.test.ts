@@ -5,6 +5,7 @@ import Ajv2020 from 'ajv/dist/2020';
 import { KNOWN_ROUTES } from '../access/routeTable';
 import { openApiDocument } from './document';
 import { fieldWords } from './fields';
+import words from './fields.json';
 
 interface Shown {
   tags: string[];
@@ -41,6 +42,11 @@ describe('the API, told to those who write scripts', () => {
     expect(operation.tags).toHaveLength(1);
     expect(operation.summary).toMatch(/^\p{Lu}.*[.)]$/su);
     expect(operation.description).toMatch(/may ask\.$|^For /);
+  });
+
+  it('describes no field that there is not', () => {
+    const text = JSON.stringify(document);
+    expect(Object.keys(words).filter((name) => !text.includes(`"${name}"`))).toEqual([]);
   });
 
   it('shows examples that its own schemas admit, by another reader of JSON Schema', () => {

@@ -82,7 +82,7 @@ export function openApiDocument(version: string) {
     info: {
       title: 'Verdant Burrow',
       version,
-      license: { name: 'See LICENSE' },
+      license: { name: 'MIT', identifier: 'MIT' },
       description:
         'Records and computation for keepers of invertebrates. Names of fields end in their unit: lengths are in millimetres (Mm), masses in grams (G), temperatures in degrees Celsius (C), shares in percent (Pct). A day is written YYYY-MM-DD and is local; an instant is ISO 8601 in UTC. A refusal names each field and what would be right.',
     },

@@ -78,7 +78,7 @@ export function computeClimateHandlers({ database }: Pick<Deps, 'database'>): Pi
       const { layers, standsMl } = poured(asked, body.pour);
       const question = { ...asked, layers, judged: body.judged };
       const wishes = { ...(await wishesOfProfile(database, body.profile)), ...body.wishes };
-      const { forecast, band } = await inTime('drying', question, wishes);
+      const { forecast, band } = await inTime('dryingAhead', question, wishes);
       return { ...answerOf(forecast), redampBand: band, standsMl, leftOut: [...LEFT_OUT] };
     },
 

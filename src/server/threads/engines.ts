@@ -1,6 +1,7 @@
 import { ropewalk } from '../../../demo/ropewalk';
 import { meeting } from '@/core/broods/emergence';
 import { calibrate } from '@/core/climate/calibrate';
+import { dryingAhead } from '@/core/climate/forecast';
 import { compareRegimes } from '@/core/climate/regimes';
 import { ventPlan } from '@/core/climate/ventPlan';
 import { safeHarvest } from '@/core/colony/culture';
@@ -16,7 +17,6 @@ import { smallPhoto } from '../photos/smallPhoto';
 import { tableLines } from '../tables/readCsv';
 import { labelPdf } from '../labels/labelPdf';
 import { paperPdf } from '../paper/paperPdf';
-import { drying } from './drying';
 import { openApiText } from './openApiText';
 import { planChain } from './planChain';
 import { workOf } from './workOf';
@@ -28,7 +28,7 @@ export const ENGINES = {
     boxesToBuy,
     calibrate,
     compareRegimes,
-    drying,
+    dryingAhead,
     groupCourse,
     labelPdf,
     meeting,

@@ -86,6 +86,7 @@ const SHARES: Partial<Record<PortraitProps['silhouette'], number>> = {
   'whip-spider': 0.42,
   moth: 0.42,
   scorpion: 0.42,
+  vinegaroon: 0.38,
 };
 
 const useStyles = makeStyles((theme) => ({
