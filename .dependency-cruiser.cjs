@@ -10,6 +10,10 @@ const only = (name, from, allowed, comment, besides = []) => ({
 /** Reads the data that ships, from where the program lies. */
 const SHIPPED = '^src/contract/(shipped|rootAbove)\\.ts$';
 
+/** The floors of the core: foundations, then science, then the house. */
+const FOUNDATIONS = 'measure|numerics|profiles';
+const OF_THE_HOUSE = 'house|plan|handbook|training|ground';
+
 module.exports = {
   forbidden: [
     only(
@@ -18,6 +22,24 @@ module.exports = {
       ['^src/core', '^node_modules/(date-fns|dequal|ml-levenberg-marquardt|pure-rand)/'],
       'The computation is pure: no interface, no server, no storage, no schemas, no Node.',
     ),
+    {
+      name: 'core-foundations-know-no-science',
+      comment: 'Measures, numbers and profiles are what the engines stand on.',
+      severity: 'error',
+      from: { path: `^src/core/(${FOUNDATIONS})/`, pathNot: '\\.test\\.ts$' },
+      to: {
+        path: '^src/core/',
+        pathNot: `^src/core/((${FOUNDATIONS})/|[^/]+\\.ts$)`,
+        dependencyTypesNot: ['type-only'],
+      },
+    },
+    {
+      name: 'core-science-knows-no-house',
+      comment: 'An engine answers for one animal, one home, one colony; what a house makes of it is decided above.',
+      severity: 'error',
+      from: { path: '^src/core/', pathNot: `^src/core/(${OF_THE_HOUSE})/|\\.test\\.ts$` },
+      to: { path: `^src/core/(${OF_THE_HOUSE})/`, dependencyTypesNot: ['type-only'] },
+    },
     only(
       'contract-knows-core-only',
       '^src/contract',

@@ -1,6 +1,6 @@
 import { profileOf } from '@/contract/testing/profileOf';
 import { moultForecast } from '@/core/growth/forecast';
-import { normalQuantile } from '@/core/growth/normal';
+import { normalQuantile } from '@/core/numerics/normal';
 import { addDays } from '@/core/measure/day';
 import { median, row } from './measure';
 

@@ -74,6 +74,13 @@ describe.each(KINDS)('$typed', ({ typed, name, kind, container, soilMm, facts, d
     expect(verdicts.get('A2')).toBe('fail');
   });
 
+  it('is told of a box to buy that serves it, now and grown', async () => {
+    const house = await emptyHouse(DAY);
+    const { steps, endsAtMm } = await house.compute('size-ladder', { profile: kind, ...facts });
+    expect(steps.length).toBeGreaterThan(0);
+    expect(endsAtMm).toBeNull();
+  });
+
   it('is fed, forecast, told about, and answered for everywhere', async () => {
     const house = await emptyHouse(DAY);
     await house.box('A1', container, { soilMm });

@@ -1,4 +1,4 @@
-import { bearing } from '@/core/handbook/knownNames';
+import { findByName } from '@/core/profiles/knownNames';
 import { dangersOf, together, type Dangers, type HazardBook } from '@/core/profiles/hazards';
 import type { CareBook } from '@/core/profiles/careBook';
 import type { Species } from '@/contract/species';
@@ -10,7 +10,7 @@ interface Who {
 }
 
 export const dangersIn = (hazards: HazardBook, species: readonly Species[], care: CareBook, who: Who): Dangers =>
-  dangersOf(hazards, care.kindOf(who.profile), bearing(species, who.scientificName));
+  dangersOf(hazards, care.kindOf(who.profile), findByName(species, who.scientificName));
 
 /** The dangers of animals by their names, or by their kinds where nobody knows the name. */
 export function useDangers(...whom: readonly Who[]): Dangers {

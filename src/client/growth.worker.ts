@@ -18,11 +18,11 @@ const work = {
   nextMoults(
     profiles: readonly CareProfile[],
     species: readonly Species[],
-    { asOf, residents, tellers }: MoultFacts,
+    { asOf, residents, peers }: MoultFacts,
   ): [string, NextMoult][] {
     const care = careBook(profiles, species);
     return residents.flatMap((subject) => {
-      const question = moultQuestion(care.of(subject), subject, tellers, asOf);
+      const question = moultQuestion(care.of(subject), subject, peers, asOf);
       const { next } = forgivingForecast({ ...question, ahead: 1 });
       return next ? [[subject.id, { p10: next.p10, median: next.median, p90: next.p90 }]] : [];
     });

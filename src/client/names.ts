@@ -1,6 +1,6 @@
 import { useMemo } from 'react';
-import { kindOfName, type KindKnown, type KindOfName } from '@/core/handbook/kindOfName';
-import { namedOf, synonymsOf } from '@/core/handbook/knownNames';
+import { kindOfName, type KindKnown, type KindOfName } from '@/core/profiles/kindOfName';
+import { namedOf, synonymsOf } from '@/core/handbook/nameLists';
 import { nameIndex, type NameIndex } from '@/core/handbook/search';
 import { nowNamed, type NowNamed } from '@/core/handbook/synonyms';
 import { useHandbook } from './handbook';

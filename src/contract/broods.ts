@@ -2,11 +2,10 @@ import { z } from 'zod';
 import { type EggKind, MATINGS } from '@/core/broods/eggs';
 import type { MothKind } from '@/core/broods/emergence';
 import type { LayersForecast } from '@/core/broods/layers';
-import { BASES, SEXES, STAGES } from '@/core/profiles/profile';
+import { SEXES, STAGES } from '@/core/profiles/profile';
 import { day, holdsFor, id, oneOf, quantity, whose } from './primitives';
-import { daysBand, fact } from './profile';
+import { daysBand, fact, ground } from './profile';
 
-const ground = { basis: z.enum(BASES), source: z.string().optional() };
 const degrees = quantity('degrees Celsius', -20, 60);
 const eggs = quantity('eggs', 1, 1_000_000, true);
 const young = quantity('young', 0, 1_000_000, true);

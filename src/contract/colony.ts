@@ -1,12 +1,11 @@
 import { z } from 'zod';
 import type { PopulationKind } from '@/core/colony/kind';
-import { BASES } from '@/core/profiles/profile';
+
 import { COUNT_VERDICTS } from '@/core/colony/expected';
 import { day, holdsFor, id, profileId, quantity, stageName, whose } from './primitives';
-import { fact, headsBand } from './profile';
+import { fact, headsBand, ground } from './profile';
 import { restKind } from './rest';
 
-const ground = { basis: z.enum(BASES), source: z.string().optional() };
 const heads = quantity('heads', 0, 10_000_000);
 const degrees = quantity('degrees Celsius', -20, 60);
 

@@ -30,6 +30,8 @@ export const endpointRoles = {
   writeOwnCard: 'keeper',
   removeOwnCard: 'keeper',
   names: 'reader',
+  ground: 'reader',
+  sensitivity: 'reader',
   emergency: 'reader',
   setEmergency: 'keeper',
   trouble: 'reader',

@@ -16,6 +16,7 @@ import {
   trainingTally,
   troubleRequest,
 } from './handbook';
+import { groundQuery, groundReply, sensitivityReply, sensitivityRequest } from './ground';
 import { dueRequest } from './plan';
 import { id, line } from './primitives';
 import { tableReply, tableRequest } from './lists';
@@ -62,6 +63,18 @@ export const handbookEndpoints = {
       'Reads a table from a sheet, of boxes, residents or past events: which column is what, and what each row says.',
     body: tableRequest,
     reply: tableReply,
+  },
+  ground: {
+    ...routes.ground,
+    summary: 'What the numbers of the program rest on, heaviest first: how many answers each moves.',
+    query: groundQuery,
+    reply: groundReply,
+  },
+  sensitivity: {
+    ...routes.sensitivity,
+    summary: 'What hangs on one number: the answers that are others where it is lower, or higher.',
+    body: sensitivityRequest,
+    reply: sensitivityReply,
   },
   emergency: { ...routes.emergency, summary: 'Whom this house calls, and where it is.', reply: emergencyCard },
   setEmergency: {

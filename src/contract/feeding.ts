@@ -1,14 +1,13 @@
+import { rangeOf } from './primitives';
 import { z } from 'zod';
 import { FEEDING_CAUTIONS, FOOD_KINDS, LEFT_AS, type FeederKind, type Food, type Meal } from '@/core/feeding/food';
 import { CONDITIONS } from '@/core/feeding/prey';
 import { HEMISPHERES } from '@/core/season/year';
-import { BASES } from '@/core/profiles/profile';
+
 import { SCHOOL_TOPICS, type Schools } from '@/core/profiles/schools';
 import { headCount, measures, stage } from './housing';
 import { day, instar, line, mm, oneOf, profileId, quantity } from './primitives';
-import { fact } from './profile';
-
-const ground = { basis: z.enum(BASES), source: z.string().optional() };
+import { fact, ground } from './profile';
 
 export const itemId = z
   .string({ error: 'Must be the id of a feeder or a food, for example field-cricket-medium.' })
@@ -30,7 +29,9 @@ export const feederKind = z.strictObject({
         id: itemId,
         name: z.string().min(1),
         lengthMm: z.number().positive(),
+        lengthMmRange: rangeOf(z.number().positive()).optional(),
         massG: z.number().positive(),
+        massGRange: rangeOf(z.number().positive()).optional(),
         daysInClass: z.number().min(1),
         weeklyLossPct: z.number().min(0).max(99),
         isFood: z.boolean(),
@@ -105,6 +106,7 @@ const feedingGround = z.object({
   rule: z.string(),
   value: z.number(),
   unit: z.string(),
+  between: rangeOf(z.number()).optional(),
   school: z.string().optional(),
   ...ground,
 });

@@ -234,7 +234,7 @@ export const residentBatch = z
   .meta({ id: 'ResidentBatch' });
 export type ResidentBatch = z.infer<typeof residentBatch>;
 
-const teller = z.object({
+const peer = z.object({
   id,
   scientificName: z.string(),
   motherId: id.nullable(),
@@ -249,7 +249,7 @@ export const moultFacts = z
     asOf: day,
     residents: z.array(
       z.object({
-        ...teller.shape,
+        ...peer.shape,
         profile: z.string(),
         grownMm: z.number(),
         stage,
@@ -266,7 +266,7 @@ export const moultFacts = z
       }),
     ),
     /** Whose moults tell of the pace of their kind, here or gone. */
-    tellers: z.array(teller),
+    peers: z.array(peer),
   })
   .meta({ id: 'MoultFacts' });
 export type MoultFacts = z.infer<typeof moultFacts>;

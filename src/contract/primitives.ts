@@ -97,3 +97,9 @@ export const holdsFor = {
 
 /** Whose numbers are asked for: a kind, and the species where that is known. */
 export const whose = { profile: profileId, scientificName: line('a scientific name', 90).optional() };
+
+/** From the least to the most of something, in the unit of its own. */
+export const rangeOf = (value: z.ZodNumber) =>
+  z
+    .strictObject({ min: value, max: value })
+    .refine(({ min, max }) => min <= max, { path: ['max'], error: 'Must be at least min.' });

@@ -4,6 +4,7 @@ import {
   BASES,
   BODY_MEASURES,
   DAMPINGS,
+  isPublished,
   MOULT_SIGNS,
   PLACES,
   QUANTITIES,
@@ -13,19 +14,30 @@ import {
   VENT_STYLES,
   YARDSTICKS,
   type CareProfile,
+  type Fact,
   type FitRule,
   type Ground,
   REGULAR_WORKS,
 } from '@/core/profiles/profile';
 import { SCHOOL_TOPICS } from '@/core/profiles/schools';
-import { profileId, quantity } from './primitives';
+import { profileId, quantity, rangeOf } from './primitives';
 
-const ground = { basis: z.enum(BASES), source: z.string().optional() };
-const withSource = (value: Ground) => value.basis !== 'published' || value.source !== undefined;
+/** What a number rests on, and the work in which it stands. */
+export const ground = { basis: z.enum(BASES), source: z.string().optional() };
+const withSource = (value: Ground) => !isPublished(value.basis) || value.source !== undefined;
 const sourceMissing = { path: ['source'], error: 'A published number names its source.' };
 
-export const fact = z.strictObject({ value: z.number(), ...ground }).refine(withSource, sourceMissing);
-const positive = z.strictObject({ value: z.number().positive(), ...ground }).refine(withSource, sourceMissing);
+const isInRange = ({ value, range }: Fact) => range === undefined || (range.min <= value && value <= range.max);
+const outOfRange = { path: ['range'], error: 'Must hold the value, from min to max.' };
+const factOf = (value: z.ZodNumber) =>
+  z
+    .strictObject({ value, range: rangeOf(value).optional(), ...ground })
+    .refine(withSource, sourceMissing)
+    .refine(isInRange, outOfRange);
+export const fact = factOf(z.number());
+const positive = factOf(z.number().positive());
+/** What a keeper's profile of an earlier version did not say. */
+const ownGround = { ...ground, basis: ground.basis.default('your own setting') };
 const share = quantity('wetness', 0, 1.5);
 const percent = quantity('percent', 0, 100);
 const stages = z.array(z.enum(STAGES)).min(1);
@@ -35,6 +47,7 @@ const limit = z
     of: z.enum(YARDSTICKS).optional(),
     times: z.number().positive().optional(),
     plus: z.number().optional(),
+    range: rangeOf(z.number()).optional(),
   })
   .refine((each) => each.of !== undefined || each.plus !== undefined, {
     error: 'Give a yardstick (of) or a number (plus).',
@@ -79,6 +92,7 @@ export const fitRule = z
 const making = z.strictObject({
   mixes: z.array(z.string()).min(1),
   dampWetness: share,
+  dampWetnessRange: rangeOf(share).optional(),
   dryWetness: share,
   dampSharePct: percent,
   pouredDownSide: z.boolean().optional(),
@@ -140,7 +154,7 @@ const colonyDiet = {
   liveFromWorkers: positive,
 };
 const nestSpace = z.strictObject({ perHeadMl: positive, spinsCocoons: z.boolean().optional() });
-const dietWork = { stages, minutes: z.number().positive(), toleranceDays: z.number().nonnegative() };
+const dietWork = { stages, minutes: z.number().positive(), toleranceDays: z.number().nonnegative(), ...ownGround };
 const everyDays = z.number().positive();
 
 const diet = z.discriminatedUnion('eats', [
@@ -268,7 +282,16 @@ export const careProfile = z
             ...ground,
           }),
         ),
-        rations: z.array(z.strictObject({ stages, weeklyPct: quantity('percent', 0.1, 300), ...ground })).optional(),
+        rations: z
+          .array(
+            z.strictObject({
+              stages,
+              weeklyPct: quantity('percent', 0.1, 300),
+              weeklyPctRange: rangeOf(z.number().positive()).optional(),
+              ...ground,
+            }),
+          )
+          .optional(),
         preyLengthPerAbdomen: fact,
         abdomenLengthPerBodyLength: fact,
         leftoversAfterHours: fact,
@@ -277,6 +300,7 @@ export const careProfile = z
         bearsHunger: z.array(z.strictObject({ stages, days: fact })).optional(),
         settleDays: fact,
         minutes: z.number().positive(),
+        ...ownGround,
       })
       .optional(),
     diet: diet.optional(),
@@ -293,7 +317,10 @@ export const careProfile = z
         ...ground,
       }),
     ),
-    homeWork: z.strictObject({ soilMinutes: z.number().positive(), moveMinutes: z.number().positive() }),
+    homeWork: z.strictObject({
+      ...{ soilMinutes: z.number().positive(), moveMinutes: z.number().positive() },
+      ...ownGround,
+    }),
     quietAfterMoult: z.array(
       z.strictObject({
         stages,

@@ -1,13 +1,12 @@
 import { z } from 'zod';
-import { BASES, STAGES } from '@/core/profiles/profile';
+import { STAGES } from '@/core/profiles/profile';
 import { REST_WARNINGS, type RestKind, type RestPlan } from '@/core/season/rest';
 import { REST_ACTS } from '@/core/season/restActs';
 import { REST_PHASES, type RestCourse } from '@/core/season/restCourse';
 import { day, holdsFor, id, instant, quantity, whose } from './primitives';
-import { fact, temperatureBand } from './profile';
+import { fact, temperatureBand, ground } from './profile';
 import { probeAlarm } from './readings';
 
-const ground = { basis: z.enum(BASES), source: z.string().optional() };
 const degrees = quantity('degrees Celsius', -20, 60);
 
 // ---- what ships ----
@@ -52,6 +51,7 @@ export const restReply = z
     restC: z.number(),
     beginsOn: day,
     endsOn: day,
+    endsBetween: z.object({ from: day, to: day }),
   })
   .meta({ id: 'RestReply' }) satisfies z.ZodType<RestPlan>;
 

@@ -175,6 +175,8 @@ export const routes = {
   meal: { method: 'post', path: '/api/compute/meal' },
   feederCulture: { method: 'post', path: '/api/compute/feeder-culture' },
   feederOrders: { method: 'post', path: '/api/compute/feeder-orders' },
+  ground: { method: 'get', path: '/api/ground' },
+  sensitivity: { method: 'post', path: '/api/compute/sensitivity' },
   table: { method: 'post', path: '/api/compute/table' },
   due: { method: 'post', path: '/api/compute/due' },
   workAhead: { method: 'post', path: '/api/compute/work-ahead' },

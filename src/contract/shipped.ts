@@ -6,6 +6,7 @@ import type { MothKind } from '@/core/broods/emergence';
 import type { PopulationKind } from '@/core/colony/kind';
 import type { FeederKind, Food } from '@/core/feeding/food';
 import type { StillnessGuide } from '@/core/growth/stillness';
+import type { Knowledge } from '@/core/ground/knowledge';
 import type { BoxSize } from '@/core/housing/ladder';
 import type { HazardBook } from '@/core/profiles/hazards';
 import type { CareProfile } from '@/core/profiles/profile';
@@ -93,3 +94,22 @@ export const shippedBoxSigns = fileAt('trouble/box.json') as readonly Sign[];
 
 /** Which causes and signs each kind has. */
 export const shippedTroubles = filesIn('trouble/kinds') as readonly TroubleKind[];
+
+/** All of it that engines reckon with. */
+export const shippedKnowledge: Knowledge = {
+  profiles: shippedProfiles,
+  species: shippedSpecies,
+  materials: shippedMaterials,
+  mixes: shippedMixes,
+  boxSizes: shippedBoxSizes,
+  feeders: shippedFeeders,
+  foods: shippedFoods,
+  populations: shippedPopulations,
+  rests: shippedRests,
+  eggs: shippedEggs,
+  moths: shippedMoths,
+  stillness: shippedStillness,
+  causes: shippedCauses,
+  boxSigns: shippedBoxSigns,
+  troubles: shippedTroubles,
+};

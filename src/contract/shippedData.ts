@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { StillnessGuide } from '@/core/growth/stillness';
+import { isMadeFor } from '@/core/housing/ladder';
 import { BASES, SILHOUETTES, type Diet } from '@/core/profiles/profile';
 import { handlingGuide } from './handling';
 import { hazardBook } from './hazards';
@@ -124,6 +125,9 @@ export function checkShippedData(): void {
     ...shippedProfiles
       .filter(({ silhouette }) => !shippedStillness.some((guide) => guide.silhouettes.includes(silhouette)))
       .map(({ id, silhouette }) => `${id}: stillness of ${silhouette}`),
+    ...shippedProfiles
+      .filter((profile) => !profile.nest && !shippedBoxSizes.some((size) => isMadeFor(size, profile)))
+      .map(({ id }) => `${id}: a box to buy`),
   ];
   if (lost.length > 0) throw new Error(`The shipped data names what is not there: ${lost.join('; ')}.`);
 }

@@ -57,6 +57,7 @@ import { profileHandlers } from './resources/profiles';
 import { identityHandlers } from './resources/identity';
 import { residentHandlers } from './resources/residents';
 import { restHandlers } from './resources/rests';
+import { groundHandlers } from './resources/ground';
 import { handbookHandlers } from './resources/handbook';
 import { roomHandlers } from './resources/rooms';
 import { roundHandlers } from './resources/round';
@@ -212,6 +213,7 @@ export function createApp(options: AppOptions): Express {
     ...keeperHandlers(access),
     ...profileHandlers(options),
     ...materialHandlers(options),
+    ...groundHandlers(),
     ...handbookHandlers(options),
     ...schoolEffectHandlers(options),
     ...troubleHandlers(options),

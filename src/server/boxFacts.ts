@@ -1,7 +1,7 @@
 import { type MarkedReading, DAY_MS } from '@/core/readings/reading';
 import { shippedSpecies } from '@/contract/shipped';
 import { quietDaysAfterMoult } from '@/core/growth/quietDays';
-import { bearing } from '@/core/handbook/knownNames';
+import { findByName } from '@/core/profiles/knownNames';
 import { fit } from '@/core/housing/fit';
 import { daysBetween, type Day } from '@/core/measure/day';
 import { nextMeal } from '@/core/plan/feedingJobs';
@@ -58,7 +58,7 @@ export async function boxFacts(queries: Queries, house: HouseToday, lodger: Lodg
       .map(({ rule }) => rule),
     preyIn: profile.feeding && offered ? (closed?.at ?? '') < offered.at && daysSince(offered.on, on) !== 0 : undefined,
     ageYears: resident.bornOn === null ? undefined : daysBetween(resident.bornOn, on) / 365.25,
-    lifeYears: bearing(shippedSpecies, resident.scientificName)?.lifeYears,
+    lifeYears: findByName(shippedSpecies, resident.scientificName)?.lifeYears,
   };
 }
 

@@ -15,7 +15,7 @@ import { addDays, daysBetween, type Day } from '@/core/measure/day';
 import { latest } from '@/core/plan/signs';
 import type { CareProfile } from '@/core/profiles/profile';
 import { usualMassG } from '@/core/profiles/weight';
-import { apartOf } from './apart';
+import { guarded } from './guarded';
 import type { Clock } from './clock';
 import { groupBy } from '@/core/groupBy';
 import { hatchingOf, type Hatching } from './hatching';
@@ -45,7 +45,7 @@ export async function broodsOf(queries: Queries, clock: Clock): Promise<Brood[]>
     const { resident, home, on } = lodger;
     const log = logs.get(resident.id) ?? [];
     const { temperatureC } = house.facts.warmth(home);
-    const brood = apartOf(() =>
+    const brood = guarded(() =>
       broodOf({
         ...{ resident, home, table, log, temperatureC, today: on },
         profile: house.care.of({ ...resident, stage: undefined }),
@@ -182,7 +182,7 @@ export async function layersOf(queries: Queries, clock: Clock): Promise<Layer[]>
   const layers = await inTurn(house.lodgers, (lodger) => {
     const known = keptLayers.get(lodger);
     if (known !== undefined) return known;
-    const layer = apartOf(() => layerOf(house, lodger)) ?? null;
+    const layer = guarded(() => layerOf(house, lodger)) ?? null;
     keptLayers.set(lodger, layer);
     return layer;
   });

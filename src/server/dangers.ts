@@ -1,5 +1,5 @@
 import { shippedHazards, shippedSpecies } from '@/contract/shipped';
-import { bearing } from '@/core/handbook/knownNames';
+import { findByName } from '@/core/profiles/knownNames';
 import { dangersOf, type Caution, type Dangers } from '@/core/profiles/hazards';
 
 interface Who {
@@ -8,7 +8,7 @@ interface Who {
 }
 
 export const dangersOfResident = ({ scientificName, kind }: Who): Dangers =>
-  dangersOf(shippedHazards, kind, bearing(shippedSpecies, scientificName));
+  dangersOf(shippedHazards, kind, findByName(shippedSpecies, scientificName));
 
 /** Those for which nobody who does not know the animal should open its box. */
 const DANGEROUS: readonly Caution[] = ['serious-venom', 'venom', 'sting', 'stab', 'spray'];

@@ -9,7 +9,8 @@ import { careOf } from './care';
 import type { Clock } from './clock';
 import { notFound, Problem } from './http/problem';
 import { dayOf } from './resources/deps';
-import { requireCensus, requireSense, type Find } from './resources/sense';
+import { requireCensus, validateEntry } from './validation/entry';
+import type { Find } from './validation/about';
 import type { Queries } from './storage/database';
 import { findAnswer, findEntry, holdResident, insertEntry, noteAlso } from './storage/entries';
 import { findAllEver, findEver, type Ever } from './storage/residents';
@@ -63,7 +64,7 @@ export function entryWriter(clock: Clock): EntryWriter {
     const before = await answeredBefore(queries, body);
     if (before) return { entry: before, already: before };
     const on = dayOf(clock, body.on ?? when?.on);
-    const extra = await requireSense(queries, care, body, on, clock.now(), find);
+    const extra = await validateEntry(queries, care, body, on, clock.now(), find);
     const record = recordOf(body);
     const data = { ...record.data, ...extra };
     const entry = await insertEntry(queries, { ...record, data, id, on, at: when?.at ?? clock.now() } as EntryToKeep);

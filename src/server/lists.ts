@@ -15,7 +15,7 @@ import { inParts, pauses } from './house/inTurn';
 import { invalidBy, Problem } from './http/problem';
 import { dayOf } from './resources/deps';
 import { writeNewHome } from './resources/homes';
-import { asItLived, requireCensus, requireSense } from './resources/sense';
+import { asItLived, requireCensus, validateEntry } from './validation/entry';
 import { sqlState, UNIQUE_VIOLATION, type Queries } from './storage/database';
 import { headEntriesOf, insertEntries } from './storage/entries';
 import { nextPlace } from './storage/homes';
@@ -172,7 +172,7 @@ async function writeEvents(writing: Writing, rows: readonly Row[]): Promise<Writ
       }
       const find = async (id: string) => asItLived(known.residents.get(id), on);
       const heads = async (id: string) => known.heads.get(id) ?? [];
-      const extra = await requireSense(queries, care, entry, on, clock.now(), find, heads);
+      const extra = await validateEntry(queries, care, entry, on, clock.now(), find, heads);
       const record = recordOf(entry);
       const data = { ...record.data, ...extra };
       const kept = { ...record, data, id: entry.id ?? randomUUID(), on, at: clock.now() } as EntryToKeep;

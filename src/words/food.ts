@@ -139,6 +139,9 @@ const RULE_WORDS: Record<string, string> = {
   interval: 'days between meals',
   weight: 'its weight',
   ration: 'ration, of its weight',
+  meal: 'a meal by its ration',
+  'prey-piece': 'a piece of that size',
+  'prey-weight': 'what is offered weighs',
   aim: 'more, to grow on',
   condition: 'for how it looks',
   renewal: 'leaves are changed, by the season',
@@ -158,8 +161,9 @@ const RULE_WORDS: Record<string, string> = {
 };
 
 /** One number a meal was worked out with. */
-export function feedingGroundWords({ rule, value, unit, basis, source }: FeedingGround): string {
-  const number = value >= 100 ? Math.round(value) : Number(value.toPrecision(2));
+export function feedingGroundWords({ rule, value, unit, between, basis, source }: FeedingGround): string {
+  const short = (each: number) => (each >= 100 ? Math.round(each) : Number(each.toPrecision(2)));
+  const number = between ? `${short(value)} (${short(between.min)} to ${short(between.max)})` : short(value);
   const from = source === undefined ? basis : `${basis}: ${source}`;
   return `${RULE_WORDS[rule] ?? rule}: ${number} ${unit === 'd' ? 'days' : unit} (${from})`;
 }

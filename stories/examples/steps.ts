@@ -52,6 +52,7 @@ const RECORDS: Step[] = [
   step('shelves'),
   step('boxSizes'),
   step('mixes'),
+  step('ground', { query: { most: '2', find: 'coir' } }),
   step('materials'),
   step('changeMaterial', {
     params: { materialId: 'coir' },

@@ -1,4 +1,4 @@
-import { logNormalWithin } from '@/core/growth/normal';
+import { logNormalWithin } from '@/core/numerics/normal';
 import { addDays, type Day } from '@/core/measure/day';
 import { Refusal } from '@/core/refusal';
 import type { MothKind } from './emergence';

@@ -1,10 +1,11 @@
 import { paceAt } from '@/core/colony/kind';
 import type { Band } from '@/core/colony/project';
-import { evenAt, evenSteps } from '@/core/growth/evenDraws';
-import { normalBelow, normalQuantile } from '@/core/growth/normal';
-import { numbersOf } from '@/core/growth/quantiles';
-import { resample } from '@/core/growth/resample';
+import { evenAt, evenSteps } from '@/core/numerics/evenDraws';
+import { normalBelow, normalQuantile, TENTH_SD } from '@/core/numerics/normal';
+import { numbersOf } from '@/core/numerics/quantiles';
+import { resample } from '@/core/numerics/resample';
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
+import type { Fact } from '@/core/profiles/profile';
 import { Refusal } from '@/core/refusal';
 import type { EggKind, Mating } from './eggs';
 import { waitingTime } from './waiting';
@@ -50,7 +51,7 @@ const DRAWS = 400;
 const MOST_WEEKS = 104;
 /** Half of what varies is the batch's own, half lies between its eggs. From memory */
 const BATCH_SHARE = 0.5;
-/** Spread of the share that hatches, of its log-odds. From memory */
+/** Spread of the share that hatches, of its log-odds, where no range was told. From memory */
 const HATCH_SPREAD = 0.7;
 /** Where nobody knows whether the mother was mated, so many ways are those of a mated one. From memory: both are common */
 const MATED_SHARE = 0.5;
@@ -66,6 +67,9 @@ const NOTHING = 1e-6;
 const ALL_OUT = 0.985;
 /** A batch has begun to hatch when so much of it is out; it is overdue when nine of ten like it have begun. Chosen here */
 const BEGUN = { share: 0.1, ofBatches: 0.9 };
+
+/** Share that hatches, and between which that lies in eight of ten broods. % */
+type HatchRate = Pick<Fact, 'value' | 'range'>;
 
 /** One way in which a batch may go: the middle of its time in the egg, in logarithms of days, and the share that hatches. */
 interface Draw {
@@ -86,9 +90,9 @@ interface Draw {
 export function hatchForecast(question: HatchQuestion): HatchForecast {
   const { kind, eggs, temperatureC, asOf } = question;
   const ages = agesOf(question);
-  const all = waysOf(question).flatMap(({ usual, ratePct, ways }) => {
+  const all = waysOf(question).flatMap(({ usual, rate, ways }) => {
     const { centre, spread } = waitingTime(usual, kind, temperatureC);
-    return drawsOf(centre, spread * (question.spreadTimes ?? 1), ratePct, ways);
+    return drawsOf(centre, spread * (question.spreadTimes ?? 1), rate, ways);
   });
   const telling = Math.min(eggs, TELLING_EGGS);
   const chosen = resample(all.length, (index) => {
@@ -110,7 +114,7 @@ export function hatchForecast(question: HatchQuestion): HatchForecast {
 }
 
 /** What is usual for these eggs, and how many of all ways go so; two where nobody knows of a male. @throws Refusal as the forecast does */
-function waysOf(question: HatchQuestion): { usual: EggKind['matedDays']; ratePct: number; ways: number }[] {
+function waysOf(question: HatchQuestion): { usual: EggKind['matedDays']; rate: HatchRate; ways: number }[] {
   const { kind, laidFrom, laidTo = laidFrom, warmSince, mating, asOf } = question;
   if (laidFrom > asOf) refuse('laidFrom', `Must not be after ${asOf}; got ${laidFrom}.`);
   if (laidTo < laidFrom) refuse('laidTo', `Must not be before the first day, ${laidFrom}; got ${laidTo}.`);
@@ -122,11 +126,9 @@ function waysOf(question: HatchQuestion): { usual: EggKind['matedDays']; ratePct
     refuse('warmSince', `Must not be before they were laid, ${laidFrom}; got ${warmSince}.`);
   }
   const { unmatedDays, hatchPct } = kind;
-  const mated = { usual: kind.matedDays, ratePct: hatchPct.mated.value };
+  const mated = { usual: kind.matedDays, rate: hatchPct.mated };
   const unmated =
-    unmatedDays && hatchPct.unmated
-      ? { usual: unmatedDays, ratePct: hatchPct.unmated.value }
-      : { ...mated, ratePct: 0 };
+    unmatedDays && hatchPct.unmated ? { usual: unmatedDays, rate: hatchPct.unmated } : { ...mated, rate: { value: 0 } };
   if (mating === 'mated') return [{ ...mated, ways: DRAWS }];
   if (mating === 'unknown') {
     const ways = MATED_SHARE * DRAWS;
@@ -135,7 +137,7 @@ function waysOf(question: HatchQuestion): { usual: EggKind['matedDays']; ratePct
       { ...unmated, ways: DRAWS - ways },
     ];
   }
-  if (unmated.ratePct === 0) refuse('mating', 'Eggs of this kind do not hatch without a male: freeze them.');
+  if (unmated.rate.value === 0) refuse('mating', 'Eggs of this kind do not hatch without a male: freeze them.');
   return [{ ...unmated, ways: DRAWS }];
 }
 
@@ -147,17 +149,21 @@ function agesOf({ laidFrom, laidTo = laidFrom, warmSince, asOf }: HatchQuestion)
   return days === 0 ? [oldest] : Array.from({ length: LOTS }, (_, lot) => oldest - (days * lot) / (LOTS - 1));
 }
 
-function drawsOf(centre: number, spread: number, ratePct: number, ways: number): Draw[] {
-  const logOdds = Math.log(ratePct / (100 - Math.min(MOST_HATCH_PCT, ratePct)));
+function drawsOf(centre: number, spread: number, { value, range }: HatchRate, ways: number): Draw[] {
+  const logOdds = logOddsOf(value);
+  const ofRate = range ? (logOddsOf(range.max) - logOddsOf(range.min)) / (2 * TENTH_SD) : HATCH_SPREAD;
   const ofBatch = Math.sqrt(BATCH_SHARE) * spread;
   const ofEgg = Math.sqrt(1 - BATCH_SHARE) * spread;
   const steps = evenSteps(2);
   return Array.from({ length: ways }, (_, draw) => ({
     ofEgg,
     centre: centre + ofBatch * normalQuantile(evenAt(draw, steps[0] ?? 0)),
-    share: 1 / (1 + Math.exp(-logOdds - HATCH_SPREAD * normalQuantile(evenAt(draw, steps[1] ?? 0)))),
+    share: 1 / (1 + Math.exp(-logOdds - ofRate * normalQuantile(evenAt(draw, steps[1] ?? 0)))),
   }));
 }
+
+/** Odds of a share that hatches, in logarithms. */
+const logOddsOf = (pct: number) => Math.log(pct / (100 - Math.min(MOST_HATCH_PCT, pct)));
 
 /** Share of the eggs that hatch which would be out so many days from now. */
 function outBy(ages: readonly number[], { centre, ofEgg }: Draw, ahead: number): number {

@@ -2,9 +2,9 @@ import type { PopulationKind } from '@/core/colony/kind';
 import { paceAt } from '@/core/colony/kind';
 import { eggsLaid, layingOf } from '@/core/colony/laying';
 import type { Band } from '@/core/colony/project';
-import { evenAt, evenSteps } from '@/core/growth/evenDraws';
-import { normalBelow, normalQuantile } from '@/core/growth/normal';
-import { numbersOf } from '@/core/growth/quantiles';
+import { evenAt, evenSteps } from '@/core/numerics/evenDraws';
+import { normalBelow, normalQuantile } from '@/core/numerics/normal';
+import { numbersOf } from '@/core/numerics/quantiles';
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
 import { Refusal } from '@/core/refusal';
 

@@ -37,7 +37,7 @@ describe('diffusion through openings', () => {
     expect(ventShapeM(square, 2, 300)).toBeLessThan(about);
   });
 
-  it('of many holes is less than of as many lonely ones, and never more than of an open cut-out of their patch', () => {
+  it('of many holes is less than of as many singleResistance ones, and never more than of an open cut-out of their patch', () => {
     fc.assert(
       fc.property(count, diameter, fc.double({ min: 1.2, max: 8, noNaN: true }), (n, d, pitch) => {
         const spacing = d * pitch;

@@ -53,7 +53,7 @@ export function usualWallMm({ walls }: Container): number {
  * @source Brown and Escombe (1900), Phil. Trans. R. Soc. B 193, 223-291; the ends of a slot by Rayleigh's conductivity
  * of an ellipse of equal area and proportions, Theory of Sound, vol. 2, section 306
  */
-function lonely(vent: Vent, wallM: number): number {
+function singleResistance(vent: Vent, wallM: number): number {
   const [a, b] = halfAxesM(vent);
   const area = Math.PI * a * b;
   // The mean is half the conductivity of an elliptic opening.
@@ -120,7 +120,7 @@ function crowding(vent: Vent, spanMm: number, spacingMm: number | undefined): nu
 
 /** The conductance of a group of equal openings, divided by the diffusivity. m */
 export function ventShapeM(vent: Vent, wallMm: number, spanMm: number, spacingMm?: number): number {
-  return vent.count / (lonely(vent, wallMm / 1000) + crowding(vent, spanMm, spacingMm));
+  return vent.count / (singleResistance(vent, wallMm / 1000) + crowding(vent, spanMm, spacingMm));
 }
 
 export interface OpeningSettings {

@@ -1,4 +1,7 @@
+import { TENTH_SD } from '@/core/numerics/normal';
+import { together, type Range } from '@/core/numerics/spreads';
 import { faster } from './spread';
+import type { MoistBox } from './moistBox';
 import { followMoisture, judgedWetness, layersAt, type MoistureCourse, type MoistureQuestion } from './moisture';
 import { layersAtStart, pour, toPourMl, type SoilLayers } from './soilLayers';
 
@@ -79,19 +82,46 @@ export interface RedampBand {
 
 /**
  * When it dries under its limit, as the air of its room, its lid and its soil may be: the tenth and the ninetieth of a hundred.
- * Each of what is uncertain is moved by itself, and what that changes adds as squares do; the slow end mirrors the fast one.
+ * Each of what is uncertain is moved by itself, and what that changes adds as squares do; the slow end mirrors the fast one. So do the
+ * water that the soil holds, how wet keepers of its kind make it, and how dry they let it become, by their ranges.
  * @param days the likely answer; null where that is beyond what is looked ahead
  */
 export function redampBand(question: MoistureQuestion, dampWetnessMin: number, days: number | null): RedampBand {
-  const found = (['draught', 'surface'] as const).map((name) =>
-    dryAfter({ ...question, factors: faster(question.factors, name) }, dampWetnessMin),
-  );
+  const found = [
+    ...(['draught', 'surface'] as const).map((name) => ({ ...question, factors: faster(question.factors, name) })),
+    ...(question.box.creepSpread > 0 ? [{ ...question, box: creepingFaster(question.box) }] : []),
+  ].map((quick) => dryAfter(quick, dampWetnessMin));
   const known = found.filter((each) => each !== null);
   if (days === null) return { earliest: known.length > 0 ? Math.min(...known) : null, latest: null };
   if (days === 0) return { earliest: 0, latest: 0 };
-  const apart = Math.hypot(...known.map((each) => Math.log(Math.max(each, days / LARGEST_RATIO) / days)));
+  const bySoil = TENTH_SD * soilSpread(question, dampWetnessMin);
+  const apart = Math.hypot(...known.map((each) => Math.log(Math.max(each, days / LARGEST_RATIO) / days)), bySoil);
   const latest = days * Math.exp(apart);
   return { earliest: days * Math.exp(-apart), latest: latest > question.days ? null : latest };
+}
+
+/**
+ * What soil and keeper add to the spread of the days. Days go with the water between the two wetnesses: with what the soil holds, and
+ * with how far apart they are.
+ */
+function soilSpread({ box, wetness, practice = {} }: MoistureQuestion, limit: number): number {
+  const between = Math.max(LEAST_BETWEEN, wetness.damp - limit);
+  const ofWetness = (range: Range | undefined) => (range ? (range.max - range.min) / (2 * TENTH_SD * between) : 0);
+  return together(box.heldSpread, ofWetness(practice.dampWetness), ofWetness(practice.dampWetnessMin));
+}
+
+/** Wetnesses are not told from one another more finely than so. Chosen here */
+const LEAST_BETWEEN = 0.05;
+
+/** The same soil as fast as it leads water to its surface in one of ten. */
+function creepingFaster(box: MoistBox): MoistBox {
+  const times = Math.exp(TENTH_SD * box.creepSpread);
+  return {
+    ...box,
+    wickingKgS: box.wickingKgS * times,
+    dampRiseKgS: box.dampRiseKgS * times,
+    dryRiseKgS: box.dryRiseKgS * times,
+  };
 }
 
 /** No two boxes of a kind differ by more than this; from memory. */

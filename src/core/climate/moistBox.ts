@@ -2,7 +2,8 @@ import { areaAtMm2, floorLongSideMm, volumeBelowMm3, type Container } from '@/co
 import { depthAtMm, meanDepthMm, type Soil } from '@/core/housing/soil';
 import type { MaterialTable, RecipePart } from '@/core/substrate/material';
 import { capillarity } from '@/core/substrate/capillarity';
-import { substrate } from '@/core/substrate/substrate';
+import { shares, substrate } from '@/core/substrate/substrate';
+import { spreadOf, together } from '@/core/numerics/spreads';
 import { airWays, type AirWays, type AirWaysSettings } from './airFlow';
 
 /** What is in a home, as far as its water is concerned. */
@@ -29,6 +30,10 @@ export interface MoistBox {
   /** Water at wetness 1. kg */
   dampHeldKg: number;
   dryHeldKg: number;
+  /** How far that may be off, by the ranges of what is mixed: the spread of its logarithm. */
+  heldSpread: number;
+  /** The same of how fast water creeps through it. */
+  creepSpread: number;
   /** Water drawn to the drier end for a difference of wetness of 1 where the soil is all wet, over the whole depth. kg/s */
   wickingKgS: number;
   /** The same upwards and downwards, for a way as long as the depth. kg/s */
@@ -84,6 +89,8 @@ export function moistBox(
     wallAreaM2: surfaceOverSoilM2(container, depthMm),
     dampHeldKg: heldKg * dampVolume,
     dryHeldKg: heldKg * (1 - dampVolume),
+    heldSpread: spreadOfMix(recipe, materials, 'waterHeldMlPerL'),
+    creepSpread: spreadOfMix(recipe, materials, 'creepMm2PerH'),
     // The middles of the two ends lie half the length apart.
     wickingKgS: bothEnds ? (creepM2S * heldKgM3 * crossM2) / (lengthM / 2) : 0,
     dampRiseKgS: riseKgS(soilAreaM2 * share),
@@ -93,6 +100,16 @@ export function moistBox(
     depthM,
     heatLagS: heatJK / (WALL_HEAT_W_M2K * outerM2),
   };
+}
+
+/** How far what its parts add up to may be off: the parts that add more count for more. In logarithms */
+function spreadOfMix(recipe: RecipePart[], materials: MaterialTable, name: 'waterHeldMlPerL' | 'creepMm2PerH'): number {
+  const parts = shares(recipe).map(({ material, share }) => ({
+    adds: share * materials[material][name].value,
+    spread: spreadOf(materials[material][name]),
+  }));
+  const all = parts.reduce((sum, { adds }) => sum + adds, 0);
+  return all > 0 ? together(...parts.map(({ adds, spread }) => (adds / all) * spread)) : 0;
 }
 
 const STRIPS = 64;

@@ -119,6 +119,7 @@ describe('a culture', () => {
       laying: { by: 'female', perWeek: fact(birth), femaleShare: fact(1) },
       // All courses are the usual one.
       spread: fact(0),
+      warmth: { referenceC: fact(20), baseC: fact(6), optimumC: fact(26), restBelowC: fact(6) },
     };
     const death = 7 / life;
     const rate = birth - death;

@@ -1,4 +1,4 @@
-import { TENTH_SD } from '@/core/growth/normal';
+import { TENTH_SD } from '@/core/numerics/normal';
 import { Refusal } from '@/core/refusal';
 
 /** What a count comes to, and between which numbers the truth lies in eight of ten cases. */

@@ -33,11 +33,9 @@ function shareThatFalls(
   const times = 1000;
   let fallen = 0;
   for (let time = 0; time < times; time += 1) {
-    const [laying, paceTimes, death] = [1, 0.5, 1].map((share) => Math.exp(share * kind.spread.value * normal())) as [
-      number,
-      number,
-      number,
-    ];
+    const { spread } = kind;
+    const sds = [spread.value, Math.hypot(0.5 * spread.value, ...rangesOfPace(kind, temperatureC)), spread.value];
+    const [laying, paceTimes, death] = sds.map((sd) => Math.exp(sd * normal())) as [number, number, number];
     const pace = paceAt(kind, temperatureC) * paceTimes;
     const parts = Math.max(1, Math.min(4, Math.floor(young.days.value / 7)));
     const moves = Math.min(1, (pace * parts * 7) / young.days.value);
@@ -60,6 +58,21 @@ function shareThatFalls(
     if (least < keepBack) fallen += 1;
   }
   return fallen / times;
+}
+
+/** What is not known of its warmth and of its youth, from eight of ten within the ranges of the data, by hand. */
+function rangesOfPace(kind: PopulationKind, temperatureC: number): number[] {
+  const EIGHT_OF_TEN = 2 * 1.2816;
+  const { referenceC, baseC, optimumC } = kind.warmth;
+  const warm = Math.min(temperatureC, optimumC.value);
+  const paceOf = (reference: number, base: number) => (warm - base) / (reference - base);
+  const [reference, base, youth] = [referenceC.range, baseC.range, kind.young[0]?.days.range];
+  const apart = (one: number, other: number) => Math.abs(Math.log(one / other)) / EIGHT_OF_TEN;
+  return [
+    reference ? apart(paceOf(reference.min, baseC.value), paceOf(reference.max, baseC.value)) : 0,
+    base ? apart(paceOf(referenceC.value, base.min), paceOf(referenceC.value, base.max)) : 0,
+    youth ? apart(youth.max, youth.min) : 0,
+  ];
 }
 
 describe('a harvest for ever', () => {

@@ -1,3 +1,5 @@
+import { TENTH_SD } from '@/core/numerics/normal';
+import { together } from '@/core/numerics/spreads';
 import type { HoldsFor } from '@/core/profiles/holdsFor';
 import type { BandFact, Fact, Ground } from '@/core/profiles/profile';
 import { Refusal } from '@/core/refusal';
@@ -67,6 +69,26 @@ export function paceAt(
   const { referenceC, baseC, optimumC } = warmth;
   const above = Math.min(temperatureC, optimumC.value) - baseC.value;
   return Math.max(0, above) / (referenceC.value - baseC.value);
+}
+
+/** Of a number that a pace is reckoned from: how much the pace varies with its range, in logarithms. */
+const paceSpreadBy = (fact: Fact, paceWith: (value: number) => number): number => {
+  const [one, other] = fact.range ? [paceWith(fact.range.min), paceWith(fact.range.max)] : [1, 1];
+  return one > 0 && other > 0 ? Math.abs(Math.log(one / other)) / (2 * TENTH_SD) : 0;
+};
+
+/**
+ * How far the pace at some warmth may be off because nobody knows the warmth of reference, and that at which nothing develops, to the
+ * degree: by their ranges, where those were told. In logarithms
+ */
+export function paceSpread({ warmth }: Parameters<typeof paceAt>[0], temperatureC: number): number {
+  const { referenceC, baseC } = warmth;
+  const paceWith = (part: Partial<typeof warmth>) => paceAt({ warmth: { ...warmth, ...part } }, temperatureC);
+  const other = (fact: Fact, value: number): Fact => ({ ...fact, value });
+  return together(
+    paceSpreadBy(referenceC, (value) => paceWith({ referenceC: other(referenceC, value) })),
+    paceSpreadBy(baseC, (value) => paceWith({ baseC: other(baseC, value) })),
+  );
 }
 
 /** Its stages, grown ones last. */

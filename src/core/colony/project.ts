@@ -1,9 +1,10 @@
 import { CROWDED_PCT, fullnessPct } from './fullness';
-import { evenAt, evenSteps } from '@/core/growth/evenDraws';
-import { logNormalWithin, normalQuantile } from '@/core/growth/normal';
-import { numbersOf } from '@/core/growth/quantiles';
+import { evenAt, evenSteps } from '@/core/numerics/evenDraws';
+import { logNormalWithin, normalQuantile } from '@/core/numerics/normal';
+import { numbersOf } from '@/core/numerics/quantiles';
+import { spreadOf, together } from '@/core/numerics/spreads';
 import { Refusal } from '@/core/refusal';
-import { paceAt, requireCounts, stagesOf, type PopulationKind } from './kind';
+import { paceAt, paceSpread, requireCounts, stagesOf, type PopulationKind } from './kind';
 import { eggsLaid, layingOf } from './laying';
 
 export interface ColonyQuestion {
@@ -84,7 +85,7 @@ export function projectColony(question: ColonyQuestion): ColonyForecast {
   const { kind, weeks, draws = 500, countSpread = 0 } = question;
   const names = stagesOf(kind);
   const series: ColonyWeek[] = [];
-  follow(plan, ratesOf(draws, kind.spread.value, countSpread), (week, heads, total) => {
+  follow(plan, ratesOf(plan, draws, countSpread), (week, heads, total) => {
     const temperatureC = plan.temperatures[Math.min(week, weeks - 1)] ?? 0;
     series.push({
       week,
@@ -122,10 +123,11 @@ export function usualCourse(question: ColonyQuestion): {
 
 /** The fewest grown ones that each course has within some weeks of its first harvest, in no order; without end where it has none. */
 export function leastGrown(question: ColonyQuestion, withinWeeks: number): Float64Array {
-  const { kind, draws = 500, countSpread = 0, harvestAtGrown = 0 } = question;
+  const { draws = 500, countSpread = 0, harvestAtGrown = 0 } = question;
   const least = new Float64Array(draws).fill(Infinity);
   const begun = new Float64Array(draws).fill(Infinity);
-  follow(planOf(question), ratesOf(draws, kind.spread.value, countSpread), (week, heads) => {
+  const plan = planOf(question);
+  follow(plan, ratesOf(plan, draws, countSpread), (week, heads) => {
     const grown = heads.at(-1) as Float64Array;
     for (let draw = 0; draw < draws; draw += 1) {
       if ((grown[draw] as number) >= harvestAtGrown && week < (begun[draw] as number)) begun[draw] = week;
@@ -163,13 +165,21 @@ const STEPS = evenSteps(4);
 /** Colonies differ in their pace by so much of what they differ in laying: warmth sets it for all. From memory */
 const PACE_SPREAD_SHARE = 0.5;
 
+/** How far the days that all young stages take together may be off, by the ranges that were told. In logarithms */
+function youthSpread({ young }: PopulationKind): number {
+  const allDays = young.reduce((sum, { days }) => sum + days.value, 0);
+  return allDays > 0 ? together(...young.map(({ days }) => (days.value / allDays) * spreadOf(days))) : 0;
+}
+
 /** Rates of all draws: the same for every colony, so that the same question has the same answer. */
-function ratesOf(draws: number, spread: number, countSpread: number): Rates {
+function ratesOf({ kind, temperatures }: Plan, draws: number, countSpread: number): Rates {
+  const spread = kind.spread.value;
+  const meanC = temperatures.reduce((sum, each) => sum + each, 0) / Math.max(1, temperatures.length);
   const of = (rate: number, times: number) =>
     Float64Array.from({ length: draws }, (_, draw) => Math.exp(times * normalQuantile(evenAt(draw, STEPS[rate] ?? 0))));
   return {
     laying: of(0, spread),
-    pace: of(1, PACE_SPREAD_SHARE * spread),
+    pace: of(1, together(PACE_SPREAD_SHARE * spread, paceSpread(kind, meanC), youthSpread(kind))),
     death: of(2, spread),
     counts: of(3, countSpread),
   };

@@ -1,4 +1,5 @@
 import type { Day } from '@/core/measure/day';
+import type { Range } from '@/core/numerics/spreads';
 import type { CareProfile, Fact, Ground } from '@/core/profiles/profile';
 import { schoolsInForce, type Schools } from '@/core/profiles/schools';
 
@@ -7,7 +8,10 @@ export interface FeederClass extends Ground {
   id: string;
   name: string;
   lengthMm: number;
+  /** Between which nearly all that are sold under its name are long, and weigh: up to the sizes beside it. */
+  lengthMmRange?: Range;
   massG: number;
+  massGRange?: Range;
   /** Days until it has grown into the next size; of the last one, how long it lives. */
   daysInClass: number;
   weeklyLossPct: number;
@@ -70,6 +74,8 @@ export interface PreyOnOffer {
   /** Of its kind: as many at once as that for one mouth, and whether it digs in. */
   mostAtOnce?: number | undefined;
   digsIn?: boolean | undefined;
+  lengthMmRange?: Range | undefined;
+  massGRange?: Range | undefined;
   /** So many are in the house; left out where nobody counts. */
   onHand?: number | undefined;
   /** A culture of the house yields it. */
@@ -121,6 +127,8 @@ export interface FeedingGround extends Ground {
   rule: string;
   value: number;
   unit: string;
+  /** Eight of ten lie between these, as far as the ranges of what it is reckoned from tell. */
+  between?: Range | undefined;
   school?: string | undefined;
 }
 
@@ -171,8 +179,10 @@ export function preyOf(kinds: readonly FeederKind[]): (PreyOnOffer & { kindId: s
   return kinds.flatMap((kind) =>
     kind.classes
       .filter((each) => each.isFood)
-      .map(({ id, lengthMm, massG }) => ({
+      .map(({ id, lengthMm, lengthMmRange, massG, massGRange }) => ({
         ...{ id, lengthMm, massG, kindId: kind.id },
+        ...(lengthMmRange && { lengthMmRange }),
+        ...(massGRange && { massGRange }),
         ...(kind.mostAtOnce && { mostAtOnce: kind.mostAtOnce.value }),
         ...(kind.digsIn && { digsIn: true }),
       })),

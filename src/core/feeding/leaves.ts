@@ -1,4 +1,5 @@
 import type { LeafDiet } from '@/core/profiles/profile';
+import { rangeAbout, spreadOf } from '@/core/numerics/spreads';
 import { addDays, type Day } from '@/core/measure/day';
 import { gramsPerCutting } from './cuttings';
 import type { FeedingCaution, FeedingGround, Food, FoodOnOffer, Meal, PastMeal } from './food';
@@ -74,10 +75,18 @@ export function leafMeal({ diet, massG, instar, on, hemisphere, foods, meals }: 
   const lasts = Math.min(...shown.map((plant) => plant.shelfLifeDays)) * (seasonal / summer.value);
   const everyDays = Math.max(1, Math.floor(Math.min(seasonal, lasts)));
   const eatenG = massG * (diet.dailyPctOfMass.value / 100) * everyDays;
+  const eatenSpread = spreadOf(diet.dailyPctOfMass);
+  const renewalSpread = spreadOf(summer) * (1 - winterShare) + spreadOf(winter) * winterShare;
   const grounds: FeedingGround[] = [
-    { rule: 'renewal', value: seasonal, unit: 'd', basis: summer.basis },
+    {
+      ...{ rule: 'renewal', value: seasonal, unit: 'd', basis: summer.basis },
+      ...(renewalSpread > 0 && { between: rangeAbout(seasonal, renewalSpread) }),
+    },
     { rule: 'lasts-in-water', value: lasts, unit: 'd', basis: first.basis },
-    { rule: 'eaten', value: eatenG, unit: 'g', basis: diet.dailyPctOfMass.basis },
+    {
+      ...{ rule: 'eaten', value: eatenG, unit: 'g', basis: diet.dailyPctOfMass.basis },
+      ...(eatenSpread > 0 && { between: rangeAbout(eatenG, eatenSpread) }),
+    },
   ];
   return {
     eats: 'leaves',

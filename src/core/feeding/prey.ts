@@ -1,5 +1,6 @@
 import { bodyOf, requireStage, takenMeasure, type AnimalMeasures } from '@/core/profiles/animal';
-import type { CareProfile, Feeding, MealPlan, Stage } from '@/core/profiles/profile';
+import { rangeAbout, spreadOf, together } from '@/core/numerics/spreads';
+import type { CareProfile, Feeding, MealPlan, Ration, Stage } from '@/core/profiles/profile';
 import { schoolOn } from '@/core/profiles/schools';
 import { usualMassG } from '@/core/profiles/weight';
 import { Refusal } from '@/core/refusal';
@@ -88,7 +89,10 @@ export function preyPlan(question: PreyQuestion): PreyPlan {
   const maxLengthMm = safeMm * (afterQuiet ? FIRST_LENGTH_SHARE : 1);
   const grounds: FeedingGround[] = [
     { rule: 'abdomen-length', value: abdomenMm, unit: 'mm', ...basisOf(feeding.abdomenLengthPerBodyLength) },
-    { rule: 'prey-length', value: maxLengthMm, unit: 'mm', ...basisOf(feeding.preyLengthPerAbdomen) },
+    {
+      ...{ rule: 'prey-length', value: maxLengthMm, unit: 'mm', ...basisOf(feeding.preyLengthPerAbdomen) },
+      ...between(maxLengthMm, lengthSpread(profile, question)),
+    },
     { rule: 'interval', value: plan.everyDays, unit: 'd', ...basisOf(plan), school },
   ];
   const heads = Math.max(1, question.headCount ?? 1);
@@ -117,6 +121,10 @@ export function preyPlan(question: PreyQuestion): PreyPlan {
       basis: question.massG === undefined ? 'from memory' : 'your own setting',
     },
     { rule: 'ration', value: ration.weeklyPct, unit: '% a week', ...basisOf(ration) },
+    {
+      ...{ rule: 'meal', value: mealG, unit: 'g', ...basisOf(ration) },
+      ...between(mealG, mealSpread(profile, question.massG !== undefined, ration)),
+    },
     ...(aimTimes === 1
       ? []
       : [{ rule: 'aim', value: aimTimes, unit: 'x', basis: 'from memory' as const, school: aim }]),
@@ -135,6 +143,15 @@ export function preyPlan(question: PreyQuestion): PreyPlan {
   );
   if (!chosen) return { maxLengthMm, everyDays: plan.everyDays, mealG, offers: [], grounds };
   const { feeder, count } = chosen;
+  if (feeder.lengthMmRange) {
+    const piece = { rule: 'prey-piece', value: feeder.lengthMm, unit: 'mm', basis: 'common practice' as const };
+    grounds.push({ ...piece, between: feeder.lengthMmRange });
+  }
+  if (feeder.massGRange) {
+    const { min, max } = feeder.massGRange;
+    const weighed = { rule: 'prey-weight', value: count * feeder.massG, unit: 'g', basis: 'common practice' as const };
+    grounds.push({ ...weighed, between: { min: count * min, max: count * max } });
+  }
   const lasts = ((count * feeder.massG) / weeklyG) * 7;
   // One large meal is what that school wants, though not of the smallest; and the first after a moult is small on purpose.
   const isOnPurpose = afterQuiet || (school === RARELY && !SMALLEST.includes(stage));
@@ -143,6 +160,24 @@ export function preyPlan(question: PreyQuestion): PreyPlan {
     isOnPurpose && lasts < plan.everyDays ? plan.everyDays : waitAfter(plan.everyDays, lasts, count, isMost);
   return { maxLengthMm, everyDays, mealG, offers: [offerOf(feeder, count * heads)], grounds };
 }
+
+/** Between which eight of ten lie; nothing where no range was told. */
+const between = (value: number, spread: number): Pick<FeedingGround, 'between'> =>
+  spread > 0 ? { between: rangeAbout(value, spread) } : {};
+
+/** How far the longest safe prey may be off: what was measured of the animal is sure, the shares of it are not. */
+function lengthSpread({ proportions, feeding, measure }: CareProfile, question: PreyQuestion): number {
+  const isReckoned = question.bodyLengthMm === undefined && measure.takes !== 'bodyLengthMm';
+  return together(
+    isReckoned && proportions.bodyLengthMm ? spreadOf(proportions.bodyLengthMm) : 0,
+    feeding ? spreadOf(feeding.abdomenLengthPerBodyLength) : 0,
+    feeding ? spreadOf(feeding.preyLengthPerAbdomen) : 0,
+  );
+}
+
+/** How far a meal may be off: by the weight of the animal, where nobody weighed it, and by its ration. */
+const mealSpread = ({ massGPerCm3 }: CareProfile, isWeighed: boolean, { weeklyPctRange }: Ration): number =>
+  together(massGPerCm3 && !isWeighed ? spreadOf(massGPerCm3) : 0, spreadOf({ range: weeklyPctRange }));
 
 /** When the next meal is due: as the school says, unless this one was too large or too small and no other number would do. */
 function waitAfter(usualDays: number, lastsDays: number, count: number, isMost: boolean): number {

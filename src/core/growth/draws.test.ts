@@ -1,6 +1,6 @@
 import { draw } from './draws';
-import { normalQuantile } from './normal';
-import { numbersOf } from './quantiles';
+import { normalQuantile } from '@/core/numerics/normal';
+import { numbersOf } from '@/core/numerics/quantiles';
 
 const GROWTH = { mean: Math.log(1.26), variance: 0.005 } as Parameters<typeof draw>[1];
 const paceOf = (spread: number, variance: number, trend = 0): Parameters<typeof draw>[0] => ({

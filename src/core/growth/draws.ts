@@ -1,8 +1,8 @@
-import { clipChance, evenAt, evenSteps } from './evenDraws';
-import { normalBelow, normalQuantile } from './normal';
+import { clipChance, evenAt, evenSteps } from '@/core/numerics/evenDraws';
+import { normalBelow, normalQuantile } from '@/core/numerics/normal';
 import { MOST_UNSEEN, UNSEEN_SHARE, type Pace } from './pace';
 import { GROWTH_SPREAD, type GrowthPace } from './sizes';
-import { resample } from './resample';
+import { resample } from '@/core/numerics/resample';
 
 /** So many courses are drawn of every animal. */
 export const DRAWS = 4000;

@@ -3,11 +3,11 @@ import { carriedOn, type AnimalMeasures } from '@/core/profiles/animal';
 import type { CareProfile, MoultSign, Stage } from '@/core/profiles/profile';
 import { Refusal, type FieldProblem } from '@/core/refusal';
 import { draw, DRAWS, LOOKS_AHEAD_MOULTS, sharePct, weighted, type Drawn, type GrownSince } from './draws';
-import { learnPace, usualIntervalDays, widened } from './pace';
+import { kindSpread, learnPace, usualIntervalDays, widened } from './pace';
 import { premoultChance } from './premoult';
-import { TENTH_SD } from './normal';
-import { numbersOf } from './quantiles';
-import { moultDayProblem, SHRINKS } from './sense';
+import { TENTH_SD } from '@/core/numerics/normal';
+import { numbersOf } from '@/core/numerics/quantiles';
+import { moultDayProblem, SHRINKS } from './historyChecks';
 import { learnGrowth } from './sizes';
 
 export interface SeenMoult {
@@ -151,7 +151,8 @@ export function moultForecast(question: MoultQuestion): MoultForecast {
       return logsOf(each.map(({ on }) => on).sort(), each, after).slice(-LATEST);
     });
   const isStaged = new Set(moults.flatMap(({ stage: began }) => began ?? [])).size > 1;
-  const pace = widened(learnPace(own, logsOfAll(siblings), logsOfAll(others), isStaged), question.spreadTimes ?? 1);
+  const learned = learnPace(own, logsOfAll(siblings), logsOfAll(others), isStaged, kindSpread(profile, stage));
+  const pace = widened(learned, question.spreadTimes ?? 1);
   const sizes = moults.flatMap((each) => (each.sizeMm === undefined ? [] : [each.sizeMm]));
   const growth = learnGrowth(profile, ratiosOf(moults), stage);
   const sizeNow = sizeToday(question, stage, moults) ?? sizes.at(-1);

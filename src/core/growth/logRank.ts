@@ -1,4 +1,4 @@
-import { normalBelow } from './normal';
+import { normalBelow } from '@/core/numerics/normal';
 import { deathTimes, type Lives } from './survival';
 
 export interface LogRank {

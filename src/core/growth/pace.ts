@@ -1,3 +1,4 @@
+import { spreadOf } from '@/core/numerics/spreads';
 import type { CareProfile, Stage } from '@/core/profiles/profile';
 
 /**
@@ -6,6 +7,12 @@ import type { CareProfile, Stage } from '@/core/profiles/profile';
  * as it moults.
  */
 export const SPREAD = { kind: 0.3, batch: 0.12, animal: 0.184, moult: 0.25 } as const;
+
+/** How far the usual interval of a stage may be off for a kind: by its range where one was told. In logarithms */
+export const kindSpread = ({ growth }: CareProfile, stage: Stage): number => {
+  const row = growth.intervals?.find((each) => each.stages.includes(stage));
+  return row ? spreadOf(row.days, SPREAD.kind) : SPREAD.kind;
+};
 
 /** Warmth at which the profile's intervals hold, and under which nothing grows. C, from memory where the profile says nothing */
 export const USUAL_WARMTH = { referenceC: 25, baseC: 10 } as const;
@@ -84,14 +91,16 @@ export const widened = (pace: Pace, times: number): Pace =>
  * @param siblings the same of others of its batch, one list an animal
  * @param others the same of the rest of its kind
  * @param isStaged its stages are written down, and what is usual goes by them
+ * @param kind how far what is usual may be off for its kind (`kindSpread`)
  */
 export function learnPace(
   own: readonly number[],
   siblings: readonly Logs[],
   others: readonly Logs[],
   isStaged = false,
+  kind: number = SPREAD.kind,
 ): Pace {
-  const { kind, batch, animal } = SPREAD;
+  const { batch, animal } = SPREAD;
   const ofKind = learnLevel({ mean: 0, variance: kind ** 2 }, others, batch ** 2 + animal ** 2);
   const ofBatch = learnLevel({ mean: ofKind.mean, variance: ofKind.variance + batch ** 2 }, siblings, animal ** 2);
   const prior = { mean: ofBatch.mean, variance: ofBatch.variance + animal ** 2 };

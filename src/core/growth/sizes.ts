@@ -1,3 +1,4 @@
+import { spreadOf } from '@/core/numerics/spreads';
 import { usualRatio } from '@/core/profiles/animal';
 import type { CareProfile, Stage } from '@/core/profiles/profile';
 
@@ -21,7 +22,7 @@ export interface GrowthPace {
  * @source 1.26, the cube root of 2: Przibram, H. and Megusar, F. (1912); ratios by group: Dyar, H. G. (1890)
  */
 export function learnGrowth(profile: CareProfile, ratios: readonly number[], stage?: Stage): GrowthPace {
-  const prior = 1 / GROWTH_SPREAD.animal ** 2;
+  const prior = 1 / spreadOf(profile.growth.ratioPerMoult, GROWTH_SPREAD.animal) ** 2;
   const own = ratios.length / GROWTH_SPREAD.moult ** 2;
   const logs = ratios.reduce((sum, each) => sum + Math.log(Math.max(1, each)), 0);
   const usual = Math.log(usualRatio(profile, stage));

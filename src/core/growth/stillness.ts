@@ -1,5 +1,5 @@
 import type { Basis, Silhouette } from '@/core/profiles/profile';
-import { normalBelow } from './normal';
+import { normalBelow } from '@/core/numerics/normal';
 
 /** One thing to be seen on an animal that does not move. */
 export interface Finding {

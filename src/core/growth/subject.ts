@@ -4,12 +4,12 @@ import type { MoultQuestion, SeenMoult } from './forecast';
 import { kinOf, type Kin } from './kin';
 
 /** One whose moults are known, and may tell of the pace of others. */
-export interface Teller extends Kin {
+export interface Peer extends Kin {
   moults: SeenMoult[];
 }
 
 /** A resident as its forecast is asked for. */
-export interface Subject extends Teller {
+export interface Subject extends Peer {
   /** Guessed from its size or its pace if left out. */
   stage?: Stage | undefined;
   /** Of the measure that is taken of its kind. mm */
@@ -30,12 +30,12 @@ export interface Subject extends Teller {
 export function moultQuestion(
   profile: CareProfile,
   subject: Subject,
-  tellers: readonly Teller[],
+  peers: readonly Peer[],
   asOf: Day,
 ): MoultQuestion {
   const { stage, sizeMm, sizedOn, bornOn, instar, moults, signs, temperatureC, sinceTemperatureC, spreadTimes } =
     subject;
-  const { siblings, others } = kinOf(subject, tellers);
+  const { siblings, others } = kinOf(subject, peers);
   return {
     ...{ profile, stage, sizeMm, sizedOn, bornOn, instar, moults, signs, asOf },
     ...{ temperatureC, sinceTemperatureC, spreadTimes },

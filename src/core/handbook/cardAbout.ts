@@ -1,6 +1,7 @@
 import { withoutAuthor } from '../measure/nameParts';
-import { kindOfName, type KindKnown } from './kindOfName';
-import { bearing, synonymsOf } from './knownNames';
+import { kindOfName, type KindKnown } from '@/core/profiles/kindOfName';
+import { synonymsOf } from '@/core/handbook/nameLists';
+import { findByName } from '@/core/profiles/knownNames';
 import { nowNamed } from './synonyms';
 
 /** Whose card a name opens. */
@@ -32,7 +33,7 @@ export function cardAbout<Own extends Named, Known extends Named>(
   const now = nowNamed(asked, synonymsOf(all));
   const name = now.via.length > 0 ? now.name : withoutAuthor(asked);
   const own = ownCards.find((card) => card.name === name);
-  const known = bearing(species, name);
+  const known = findByName(species, name);
   const told = kindOfName(all, name);
   const isOfGenus = !own && !known && told?.by === 'genus';
   const profileId = own?.profile ?? known?.profile ?? (isOfGenus ? told.profile : name);

@@ -1,4 +1,4 @@
-import { kindOfName } from './kindOfName';
+import { kindOfName } from '@/core/profiles/kindOfName';
 
 const known = [
   { name: 'Porcellio laevis', profile: 'temperate', synonyms: ['Oniscus laevis'] },

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { refusalOf } from '@/core/testing/refusalOf';
 import { editDistance, nameIndex } from './search';
-import { bearing, namedOf, synonymsOf } from './knownNames';
+import { namedOf, synonymsOf } from '@/core/handbook/nameLists';
+import { findByName } from '@/core/profiles/knownNames';
 import { nowNamed } from './synonyms';
 
 describe('the distance of two words', () => {
@@ -99,8 +100,8 @@ describe('names that are known', () => {
 
   it('are found now or before, with an author or without', () => {
     const list = [shipped, blue];
-    expect(bearing(list, 'Haplopelma lividum (Smith, 1996)')).toBe(blue);
-    expect(bearing(list, 'Cyriopagopus lividus')).toBe(blue);
-    expect(bearing(list, 'Avicularia versicolor')).toBeUndefined();
+    expect(findByName(list, 'Haplopelma lividum (Smith, 1996)')).toBe(blue);
+    expect(findByName(list, 'Cyriopagopus lividus')).toBe(blue);
+    expect(findByName(list, 'Avicularia versicolor')).toBeUndefined();
   });
 });

@@ -8,6 +8,7 @@ import {
 } from '@/core/profiles/animal';
 import {
   BODY_MEASURES,
+  type BodyMeasure,
   type CareProfile,
   type FitRule,
   type Ground,
@@ -127,6 +128,7 @@ export function fitter(profile: CareProfile, animal: Animal): Fitter {
   requireSchool(profile, animal.school);
   const context: Context = {
     body: bodyOf(profile, animal),
+    narrowTimes: narrowTimes(profile),
     youngWidthMm: profile.young?.widthMm.value,
     headCount: headsOf(animal),
     perHeadMl: perHeadMl(profile, animal),
@@ -162,9 +164,20 @@ const whySettled = ({ settled }: HomeFacts, { rule }: PreparedRule): string | un
 
 interface Context {
   body: Body;
+  /** A measure that is reckoned may be so many times as large in the slender ones of a kind, by its range. */
+  narrowTimes: { [Name in BodyMeasure]?: number };
   youngWidthMm: number | undefined;
   headCount: number | undefined;
   perHeadMl: number | undefined;
+}
+
+function narrowTimes({ proportions }: CareProfile): Context['narrowTimes'] {
+  const times: Context['narrowTimes'] = {};
+  for (const name of BODY_MEASURES) {
+    const share = proportions[name];
+    if (share?.range) times[name] = share.range.min / share.value;
+  }
+  return times;
 }
 
 /** Nest that a worker takes, with her share of brood: it grows with the cube of her length; undefined for kinds without a nest. mL */
@@ -188,6 +201,7 @@ export function roomForHeads(profile: CareProfile, animal: Animal, home: HomeSta
   if (!crowd) return null;
   const context = {
     body: bodyOf(profile, animal),
+    narrowTimes: {},
     youngWidthMm: undefined,
     headCount: undefined,
     perHeadMl: undefined,
@@ -248,8 +262,27 @@ const DEPTH_QUANTITIES = new Set(['substrateDepthMm', 'surfaceToLidMm', 'perchDr
 const isAboutShape = ({ quantity, min }: FitRule) =>
   quantity === 'heightMm' && (min?.of === 'floorLongSideMm' || min?.of === 'floorShortSideMm');
 
+/**
+ * What must not be as wide as an animal that nobody measured there: up to the slender ones of its kind it passes, up to the usual ones
+ * it is watched.
+ */
+function slenderLimit(
+  { max, maxExcluded, watchMax }: FitRule,
+  { body, narrowTimes: times }: Context,
+): Limit | undefined {
+  const measure = BODY_MEASURES.find((name) => name === max?.of);
+  if (!max || !measure || !maxExcluded || watchMax || !body[measure]?.estimated) return undefined;
+  const narrow = times[measure];
+  return narrow === undefined ? undefined : { ...max, times: (max.times ?? 1) * narrow };
+}
+
+/** A hair under the limit itself, which is too much already. */
+const ALMOST = 1 - 1e-6;
+
 function prepare(rule: FitRule, context: Context): PreparedRule {
   const bound = rule.max || isAboutShape(rule) ? 'max' : 'min';
+  const slender = slenderLimit(rule, context);
+  const almost = slender && { ...rule.max, times: (rule.max?.times ?? 1) * ALMOST };
   return {
     rule,
     quantity: rule.quantity,
@@ -260,8 +293,8 @@ function prepare(rule: FitRule, context: Context): PreparedRule {
     fixedAt: VARYING.has(rule.quantity) ? -1 : INDEX[rule.quantity],
     min: bind(rule.min, context),
     watchMin: bind(rule.watchMin, context),
-    max: bind(rule.max, context),
-    watchMax: bind(rule.watchMax, context),
+    max: bind(slender ?? rule.max, context),
+    watchMax: bind(almost ?? rule.watchMax, context),
     bound,
     isAboutDepth: DEPTH_QUANTITIES.has(rule.quantity) && (rule.quantity !== 'heightMm' || bound === 'min'),
   };

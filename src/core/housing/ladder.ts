@@ -1,12 +1,12 @@
 import { grown, takenMeasure } from '@/core/profiles/animal';
-import type { CareProfile, Place } from '@/core/profiles/profile';
+import type { CareProfile, Ground, Place } from '@/core/profiles/profile';
 import type { Container } from './container';
 import { statusOf, type Animal, type Status } from './fit';
 import type { DrillPlan } from './drilling';
 import { prepareHomes, rankHomes, rankPrepared, type CandidateHome, type PreparedHome } from './rank';
 
 /** A size of box that can be bought, by its inside lengths. */
-export interface BoxSize {
+export interface BoxSize extends Ground {
   id: string;
   name: string;
   /** The groups of kinds it is made for, and where in a home these live. */
@@ -99,7 +99,7 @@ function farthest(
 }
 
 /** A tall box filled to its lid would pass for a ground animal; nobody buys it for one. */
-const isMadeFor = (size: BoxSize, { group, lives }: CareProfile) =>
+export const isMadeFor = (size: BoxSize, { group, lives }: CareProfile) =>
   size.groups.includes(group) && size.lives.includes(lives);
 
 const emptyHome = ({ id, container }: BoxSize): CandidateHome => ({

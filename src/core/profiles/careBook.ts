@@ -1,4 +1,4 @@
-import { bearing, type KnownName } from '@/core/handbook/knownNames';
+import { findByName, type KnownName } from '@/core/profiles/knownNames';
 import { withoutAuthor } from '@/core/measure/nameParts';
 import { Refusal } from '@/core/refusal';
 import { asEggs } from './eggs';
@@ -75,8 +75,8 @@ export function careBook(
       }
       const isEggs = stage === 'egg';
       const origin = byId.get(kindOf(profile)) ?? profile;
-      const named = scientificName === undefined ? undefined : bearing(species, scientificName);
-      const card = scientificName === undefined ? undefined : bearing(cards, scientificName);
+      const named = scientificName === undefined ? undefined : findByName(species, scientificName);
+      const card = scientificName === undefined ? undefined : findByName(cards, scientificName);
       // Of a species that nobody listed its genus tells.
       const isListed = named?.profile === origin.id;
       const asNamed = isListed ? named.name : withoutAuthor(scientificName ?? '');

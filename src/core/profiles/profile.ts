@@ -1,4 +1,5 @@
 import type { FurnitureKind } from '@/core/housing/furniture';
+import type { Range } from '@/core/numerics/spreads';
 import type { School } from './schools';
 
 /** The stages of life an animal can be recorded in, in the order it passes through them. */
@@ -45,9 +46,21 @@ export const MOULT_SIGNS = [
 ] as const;
 export type MoultSign = (typeof MOULT_SIGNS)[number];
 
-/** What a number rests on. `published` goes with a source. */
-export const BASES = ['published', 'common practice', 'from memory', 'your own setting'] as const;
+/**
+ * What a number rests on. What was published goes with its source; cited from memory, nobody has held it against the paper again
+ * while writing it down here.
+ */
+export const BASES = [
+  'published',
+  'published, cited from memory',
+  'common practice',
+  'from memory',
+  'your own setting',
+] as const;
 export type Basis = (typeof BASES)[number];
+
+/** Whether it names the work in which it stands. */
+export const isPublished = (basis: Basis): boolean => basis.startsWith('published');
 
 export interface Ground {
   basis: Basis;
@@ -57,6 +70,8 @@ export interface Ground {
 /** One number with what it rests on. */
 export interface Fact extends Ground {
   value: number;
+  /** Eight of ten lie between these, by what is told in practice or was measured; engines take it for their spread. */
+  range?: Range;
 }
 
 /** The lengths that are taken of an animal. A carapace here is whatever part of it cannot squeeze. */
@@ -79,6 +94,8 @@ export interface Limit {
   of?: Yardstick;
   times?: number;
   plus?: number;
+  /** Between which `times`, or `plus` where there is none, lies in practice: of a limit that is held to its careful end. */
+  range?: Range;
 }
 
 /** The property of the home (or of who lives in it) that a rule looks at. */
@@ -176,6 +193,8 @@ export interface Making extends Ground {
   mixes: string[];
   /** Wetness of the damp and the dry end; 1 is all that the mix can hold without dripping. */
   dampWetness: number;
+  /** Between which keepers damp it, who all mean the same. */
+  dampWetnessRange?: Range;
   dryWetness: number;
   /** Share of the floor that is kept damp. % */
   dampSharePct: number;
@@ -284,10 +303,11 @@ export interface QuietTime extends Ground {
 export interface Ration extends Ground {
   stages: Stage[];
   weeklyPct: number;
+  weeklyPctRange?: Range;
 }
 
-/** Food for those that are offered prey. */
-export interface Feeding {
+/** Food for those that are offered prey. The ground is that of the minutes. */
+export interface Feeding extends Ground {
   meals: MealPlan[];
   /** Left out: the number of prey of the meal plan, whatever it weighs. */
   rations?: Ration[];
@@ -296,9 +316,9 @@ export interface Feeding {
   /** Length of the abdomen as a share of the body length. */
   abdomenLengthPerBodyLength: Fact;
   leftoversAfterHours: Fact;
-  /** After a refusal food is offered again once this many days have gone by. */
   /** As many small ones at once as their kind allows; left out, three at the most. */
   takesMany?: boolean;
+  /** After a refusal food is offered again once this many days have gone by. */
   offerAgainAfterDays: Fact;
   /** How long it bears to eat nothing, by stage, before it is offered food whatever else is thought of it. days */
   bearsHunger?: { stages: Stage[]; days: Fact }[];
@@ -307,7 +327,8 @@ export interface Feeding {
   minutes: number;
 }
 
-interface DietWork {
+/** The ground is that of the days and minutes. */
+interface DietWork extends Ground {
   /** Those that eat; the others are not fed (eggs, pupae, moths that fly). */
   stages: Stage[];
   minutes: number;
@@ -442,7 +463,7 @@ export interface CareProfile {
   diet?: Diet;
   work: RegularWork[];
   /** Minutes to put the soil right, and to move the animal to another box; used to plan the walk. */
-  homeWork: { soilMinutes: number; moveMinutes: number };
+  homeWork: Ground & { soilMinutes: number; moveMinutes: number };
   quietAfterMoult: QuietTime[];
   /** Signs on which feeding stops and the animal is left alone until it has moulted. */
   leaveAloneSigns: MoultSign[];

@@ -1,4 +1,4 @@
-import { kindOfName, type KindKnown } from '@/core/handbook/kindOfName';
+import { kindOfName, type KindKnown } from '@/core/profiles/kindOfName';
 import type { Day } from '@/core/measure/day';
 import type { LengthUnit } from '@/core/measure/length';
 import type { CareBook } from '@/core/profiles/careBook';

@@ -1,7 +1,7 @@
 import { format } from 'date-fns/format';
 import fc from 'fast-check';
 import { shippedProfiles, shippedSpecies } from '@/contract/shipped';
-import { kindOfName } from '@/core/handbook/kindOfName';
+import { kindOfName } from '@/core/profiles/kindOfName';
 import { addDays } from '@/core/measure/day';
 import { careBook } from '@/core/profiles/careBook';
 import { BOX_COLUMNS, readBox } from './boxTable';

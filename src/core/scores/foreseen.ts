@@ -1,4 +1,4 @@
-import { normalBelow, normalQuantile, TENTH_SD } from '@/core/growth/normal';
+import { normalBelow, normalQuantile, TENTH_SD } from '@/core/numerics/normal';
 
 /**
  * A day or an amount as it was forecast: one of ten is under `p10`, half are under `p50`, one of ten is over `p90`. Between and

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { normalBelow, normalQuantile, TENTH_SD } from '@/core/growth/normal';
+import { normalBelow, normalQuantile, TENTH_SD } from '@/core/numerics/normal';
 import { refusalOf } from '@/core/testing/refusalOf';
 import { chanceBelow, crpsOf, deviateOf, quantileOf, type Foreseen } from './foreseen';
 import { refusalChance } from './refusal';

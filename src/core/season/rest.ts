@@ -60,6 +60,8 @@ export interface RestPlan {
   restC: number;
   beginsOn: Day;
   endsOn: Day;
+  /** Between which keepers of its kind end it, by the weeks that they give it; the day itself where nobody told them. */
+  endsBetween: { from: Day; to: Day };
 }
 
 export interface RestQuestion {
@@ -145,7 +147,13 @@ export function restPlan({ kind: any, hemisphere, asOf, startOn, roomC, placeC }
     restC,
     beginsOn: begins,
     endsOn: ends,
+    endsBetween: endsBetween(kind, ends),
   };
+}
+
+function endsBetween({ weeks: { value, range } }: RestingKind, ends: Day): RestPlan['endsBetween'] {
+  const dayAt = (weeks: number) => addDays(ends, Math.round(7 * (weeks - value)));
+  return { from: dayAt(range?.min ?? value), to: dayAt(range?.max ?? value) };
 }
 
 function warningsOf({ need, floorC, bandC }: RestingKind, late: number, roomC: number, placeC: number): RestWarning[] {

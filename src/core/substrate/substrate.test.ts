@@ -291,7 +291,8 @@ describe('a build sheet', () => {
       build('ground-tarantula', 'coir', { container: { ...container, vents } }).steps.find(
         (step) => step.code === 'cover',
       );
-    expect(cover([wide])).toMatchObject({ meshApertureMm: expect.closeTo(17.7) });
+    // A carapace of 17.7 mm is reckoned, not measured: of the slender ones it is nine tenths of that.
+    expect(cover([wide])).toMatchObject({ meshApertureMm: expect.closeTo(0.9 * 17.7) });
     expect(cover([])).toBeUndefined();
   });
 

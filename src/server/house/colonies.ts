@@ -7,7 +7,7 @@ import type { Founding, ResidentToday } from '@/core/plan/work';
 import type { PopulationKind } from '@/core/colony/kind';
 import { restSeason, type RestingKind, type RestStep } from '@/core/season/rest';
 import type { Hemisphere } from '@/core/season/year';
-import { apartOf } from '../apart';
+import { guarded } from '../guarded';
 import { careOf } from '../care';
 import { hemisphereOf, warmthIn } from './air';
 import { populationOf, restKindFor } from '../kinds';
@@ -36,7 +36,7 @@ export async function colonyStateOf(
   };
   const rest = (await restsOf(queries, [resident], today)).get(resident.id);
   const entries = await entriesOfKinds(queries, [resident.id], HEADS_AND_BROOD);
-  return apartOf(() => countedState(scene, { resident, home, heads: entries, rest }));
+  return guarded(() => countedState(scene, { resident, home, heads: entries, rest }));
 }
 
 /** A colony as it is sent to the page, which follows it on by itself. */

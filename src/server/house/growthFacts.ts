@@ -4,7 +4,7 @@ import { censusOf, typicalMoults } from '@/core/growth/census';
 import { forgivingForecast, type MoultForecast } from '@/core/growth/forecast';
 import { kinOf, type Kin } from '@/core/growth/kin';
 import { outgrownAtMm } from '@/core/growth/outgrown';
-import { moultQuestion, type Subject, type Teller } from '@/core/growth/subject';
+import { moultQuestion, type Subject, type Peer } from '@/core/growth/subject';
 import { asLived, warmthBetween, type Lived } from '@/core/growth/warmthLived';
 import type { HomeState } from '@/core/housing/quantities';
 import type { CareProfile } from '@/core/profiles/profile';
@@ -27,7 +27,7 @@ import { listKin } from '../storage/residents';
 export interface GrowthFacts {
   moults: ReadonlyMap<string, MoultRow[]>;
   /** Single animals, here or gone, that have moulted. */
-  tellers: readonly Teller[];
+  peers: readonly Peer[];
   /** Moults of groups, by the day half of it had come to an instar. */
   groups: ReadonlyMap<string, GroupMoult[]>;
   warmth: Shared['warmth'];
@@ -47,7 +47,7 @@ export interface GroupMoult {
 }
 
 /** What those tell that ever were here, in the order of their ids. */
-export function tellersOf(kin: Iterable<Kin>, moults: ReadonlyMap<string, MoultRow[]>): Teller[] {
+export function peersOf(kin: Iterable<Kin>, moults: ReadonlyMap<string, MoultRow[]>): Peer[] {
   return [...kin]
     .sort((a, b) => (a.id < b.id ? -1 : 1))
     .flatMap((each) => {
@@ -68,8 +68,8 @@ export function groupMoults(heads: readonly Entry[], lived: Lived | undefined, t
 }
 
 /** Works out what each species tells when it is asked for, and keeps it. */
-export function printsOf(tellers: readonly Teller[], known = new Map<string, string>()): GrowthFacts['printOf'] {
-  const bySpecies = groupBy(tellers, ({ scientificName }) => scientificName);
+export function printsOf(peers: readonly Peer[], known = new Map<string, string>()): GrowthFacts['printOf'] {
+  const bySpecies = groupBy(peers, ({ scientificName }) => scientificName);
   return (scientificName) => {
     const print = known.get(scientificName) ?? digestOf(JSON.stringify(bySpecies.get(scientificName) ?? []));
     known.set(scientificName, print);
@@ -87,9 +87,9 @@ export async function growthFactsOf(
   const kin = await listKin(queries, resident.scientificName);
   const { moults, lived } = await moultsAsLived(queries, [resident.id, ...idsOfKin(resident, kin)]);
   const heads = resident.form === 'group' ? await headEntriesOf(queries, [resident.id]) : [];
-  const tellers = tellersOf(kin, moults);
+  const peers = peersOf(kin, moults);
   return {
-    ...{ moults, lived, tellers, printOf: printsOf(tellers), warmth: await warmthIn(queries, now) },
+    ...{ moults, lived, peers, printOf: printsOf(peers), warmth: await warmthIn(queries, now) },
     spreadTimes: (await spreadInForce(queries)).moult,
     groups: new Map(
       resident.form === 'group' ? [[resident.id, groupMoults(heads, lived.get(resident.id), today)]] : [],
@@ -170,6 +170,6 @@ export function rememberedForecast(
   const question = JSON.stringify([facts.printOf(subject.scientificName), printOf(profile), subject, on, ahead, told]);
   return forecasts(question, () => {
     const outgrownMm = outgrowing && outgrownAtMm(profile, outgrowing.animal, outgrowing.home);
-    return forgivingForecast({ ...moultQuestion(profile, subject, facts.tellers, on), ahead, outgrownMm });
+    return forgivingForecast({ ...moultQuestion(profile, subject, facts.peers, on), ahead, outgrownMm });
   });
 }

@@ -12,7 +12,7 @@ import type { CareBook } from '@/core/profiles/careBook';
 import { airSchool } from '@/core/profiles/schools';
 import { censusOf, youngestInstar } from '@/core/growth/census';
 import { Refusal } from '@/core/refusal';
-import { apartOf } from '../apart';
+import { guarded } from '../guarded';
 import { groupBy } from '@/core/groupBy';
 import { eggsComing } from '../hatching';
 import { larderOf } from '../larder';
@@ -24,7 +24,7 @@ import { homeOrder } from '../storage/homes';
 import { everyId } from '../storage/residents';
 import { residentOn } from '../today';
 import { broodOf, countedState, foundingOf, homesBeforeNow, isCountedForm } from './colonies';
-import { groupMoults, headsOnly, printsOf, tellersOf, type GrowthFacts, type GroupMoult } from './growthFacts';
+import { groupMoults, headsOnly, printsOf, peersOf, type GrowthFacts, type GroupMoult } from './growthFacts';
 import { StandingFlights } from './standingFlights';
 import { housed } from './housed';
 import { pauses } from './inTurn';
@@ -117,8 +117,8 @@ export class StandingHouse {
       for (const [id, { course }] of this.rests) if (course.phase !== 'over') dirty.add(id);
     }
     for (const { id, homeId } of records.residents.values()) if (dirtyHomes.has(homeId)) dirty.add(id);
-    const tellers = [...ids].filter((id) => this.toldBy(id) !== before.get(id));
-    for (const id of this.kinOfTellers(tellers)) dirty.add(id);
+    const peers = [...ids].filter((id) => this.toldBy(id) !== before.get(id));
+    for (const id of this.kinOfPeers(peers)) dirty.add(id);
     // What a home is called on its shelf is told to who is to move there.
     for (const { resident, today } of this.lodgers.values()) {
       if (today.move && homes.has(today.move.toHomeId)) dirty.add(resident.id);
@@ -179,7 +179,7 @@ export class StandingHouse {
 
   /** The lowest instar that some of a group are in. */
   private youngest(id: string): number | undefined {
-    return apartOf(() => youngestInstar(censusOf(headsOnly(this.records.heads.get(id) ?? []), this.on), this.on));
+    return guarded(() => youngestInstar(censusOf(headsOnly(this.records.heads.get(id) ?? []), this.on), this.on));
   }
 
   /** Writes into a home who lives in it; as long as those are the same it stays the same object. */
@@ -224,19 +224,19 @@ export class StandingHouse {
     const { isGuest } = housed(this.shared.care, mates, new Map()).find((each) => each.id === id) ?? resident;
     const homesBefore = homesBeforeNow(this.records, resident);
     const counted = { resident: { ...resident, isGuest }, home, homesBefore, heads, rest: this.rests.get(id) };
-    const state = apartOf(() => countedState(this.shared, counted));
+    const state = guarded(() => countedState(this.shared, counted));
     // One that stands as it stood is the same: what takes long to work out from it is kept by it.
     if (state) this.colonies.set(id, before && JSON.stringify(before) === JSON.stringify(state) ? before : state);
   }
 
   private growthNow(): GrowthFacts {
     const { kin, moults, lived } = this.records;
-    const tellers = tellersOf(kin.values(), moults);
+    const peers = peersOf(kin.values(), moults);
     // Of its own: an answer that was given before tells by what was told before.
     const prints = new Map(this.prints);
     this.prints = prints;
     return {
-      ...{ moults, lived, tellers, groups: this.groups, printOf: printsOf(tellers, prints) },
+      ...{ moults, lived, peers, groups: this.groups, printOf: printsOf(peers, prints) },
       spreadTimes: this.shared.spread.moult,
       warmth: (home) => this.shared.warmth(home),
     };
@@ -259,9 +259,9 @@ export class StandingHouse {
   }
 
   /** Those whose moults are awaited, of the species of some who tell something else than before: by those they are told. */
-  private kinOfTellers(tellers: readonly string[]): string[] {
-    if (tellers.length === 0) return [];
-    const species = new Set(tellers.flatMap((id) => this.records.kin.get(id)?.scientificName ?? []));
+  private kinOfPeers(peers: readonly string[]): string[] {
+    if (peers.length === 0) return [];
+    const species = new Set(peers.flatMap((id) => this.records.kin.get(id)?.scientificName ?? []));
     this.prints = new Map([...this.prints].filter(([name]) => !species.has(name)));
     this.growth = this.growthNow();
     return [...this.lodgers.values()].flatMap(({ resident, today }) =>
@@ -347,7 +347,7 @@ export class StandingHouse {
       };
       return { on, resident, home, log, today, due: dueWork(today, on) };
     };
-    const lodger = apartOf(lodge, (why) => {
+    const lodger = guarded(lodge, (why) => {
       this.unworkable.set(id, { resident, home, why, entryId: lastOf(entries) });
     });
     if (lodger) this.lodgers.set(id, lodger);

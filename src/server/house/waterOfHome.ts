@@ -4,7 +4,7 @@ import { dampedFor } from '@/core/climate/homeAir';
 import type { WateringOutlook } from '@/core/climate/watering';
 import { addDays, type Day } from '@/core/measure/day';
 import type { ProbeAlarm } from '@/core/plan/work';
-import { apartOf } from '../apart';
+import { guarded } from '../guarded';
 import { alarmsOfHome, weighingsOf } from '../homeReadings';
 import { airFor, wateringFor, type AirOfHome } from './air';
 import type { Shared } from './shared';
@@ -52,12 +52,12 @@ export function waterOfHome(
   const weighings = weighingsOf(inHome, readings);
   const wateringBy = (until: Day) => {
     const facts = waterFacts(log, weighings, on, until);
-    return apartOf(() => wateringFor(profile, tenant, home, room, materials, facts, on, alarms, spread.drying));
+    return guarded(() => wateringFor(profile, tenant, home, room, materials, facts, on, alarms, spread.drying));
   };
   const morning = wateringBy(addDays(on, -1));
   const isDampedToday = lastDamping(log, on)?.on === on;
   return {
     ...{ tenantId: tenant.id, morning, now: isDampedToday ? wateringBy(on) : morning, alarms },
-    air: apartOf(() => airFor(profile, tenant, home, room, materials)),
+    air: guarded(() => airFor(profile, tenant, home, room, materials)),
   };
 }

@@ -1,6 +1,6 @@
 import type { EmergencyCard } from '@/contract/handbook';
 import { shippedSpecies } from '@/contract/shipped';
-import { bearing } from '@/core/handbook/knownNames';
+import { findByName } from '@/core/profiles/knownNames';
 import { whoCanHurt } from '@/core/handbook/whoCanHurt';
 import { fullDayWords } from '@/words/days';
 import { dangersOfResident } from '../dangers';
@@ -32,7 +32,7 @@ export function emergencySheet(
           { as: 'line', spans: nameSpans(one.scientificName) },
           line(
             [
-              bearing(shippedSpecies, one.scientificName)?.commonName ?? one.commonName ?? '',
+              findByName(shippedSpecies, one.scientificName)?.commonName ?? one.commonName ?? '',
               hazards.map(({ title }) => title).join(', '),
               homeIds.map((id) => codes.get(id) ?? '').join(', '),
             ]

@@ -8,7 +8,7 @@ import { findEntry, insertEntry, writeEntryPhoto } from '../storage/entries';
 import { findEver } from '../storage/residents';
 import { bareJpeg } from './photos';
 import { dayOf, type Deps } from './deps';
-import { requireInItsLife } from './sense';
+import { requireInItsLife } from '../validation/entry';
 
 type Names = 'addEntry' | 'addEntries' | 'replayEntries' | 'addResidentPhoto';
 

@@ -14,8 +14,8 @@ import type { Queries } from '../storage/database';
 import { findEntry, headEntriesOf, insertEntry } from '../storage/entries';
 import { findResident, insertResident, isKnown, listOfSpecies, residentsNow } from '../storage/residents';
 import { dayOf, type Deps } from './deps';
-import { nameOf, requireRoomFor } from './occupancy';
-import { hatchlingSize, requireAfterArrival, requireCensus, requireMeasures } from './sense';
+import { nameOf, requireRoomFor } from '../validation/occupancy';
+import { hatchlingSize, requireAfterArrival, requireCensus, requireMeasures } from '../validation/entry';
 
 type Names = 'residentBatch' | 'partResident' | 'joinResident';
 

@@ -12,7 +12,7 @@ import { requireStage } from '@/core/profiles/animal';
 import { quietDaysAfterMoult } from '@/core/growth/quietDays';
 import { Refusal } from '@/core/refusal';
 import { airSchool } from '@/core/profiles/schools';
-import { apartOf } from '../apart';
+import { guarded } from '../guarded';
 import { careOf } from '../care';
 import { isUntold, subjectOf } from '../house/growthFacts';
 import { houseToday } from '../house/houseToday';
@@ -87,10 +87,10 @@ export function growthHandlers({ database, clock }: Deps): Pick<Handlers, Names>
       const { care, facts, lodgers } = await houseToday(database, asOf, clock.now());
       return {
         asOf,
-        tellers: [...facts.tellers],
+        peers: [...facts.peers],
         residents: lodgers.flatMap(({ resident, home, log }) => {
           if (isUntold(facts, resident)) return [];
-          const subject = apartOf(() => subjectOf(facts, care, resident, home, log, asOf));
+          const subject = guarded(() => subjectOf(facts, care, resident, home, log, asOf));
           const grownMm = care.of(resident).growth.grownMm.value;
           return subject ? [{ ...subject, stage: resident.stage, profile: resident.profile, grownMm }] : [];
         }),
@@ -111,7 +111,7 @@ export function growthHandlers({ database, clock }: Deps): Pick<Handlers, Names>
         { ...resident, school: airSchool(profile, resident.schools) },
         settledHome,
       );
-      const question = { ...moultQuestion(profile, subject, facts.tellers, asOf), outgrownMm };
+      const question = { ...moultQuestion(profile, subject, facts.peers, asOf), outgrownMm };
       const { temperatureC, from } = facts.warmth(home);
       return {
         residentId: resident.id,

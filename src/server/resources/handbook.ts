@@ -1,8 +1,8 @@
 import { shippedEggs, shippedMoths, shippedPopulations, shippedRests, shippedSpecies } from '@/contract/shipped';
 import type { OwnCard } from '@/contract/handbook';
-import { namedOf, synonymsOf } from '@/core/handbook/knownNames';
+import { namedOf, synonymsOf } from '@/core/handbook/nameLists';
 import { nameIndex } from '@/core/handbook/search';
-import { kindOfName } from '@/core/handbook/kindOfName';
+import { kindOfName } from '@/core/profiles/kindOfName';
 import { nowNamed } from '@/core/handbook/synonyms';
 import { withoutAuthor } from '@/core/measure/nameParts';
 import { checkScientificName } from '@/core/measure/scientificName';

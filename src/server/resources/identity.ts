@@ -2,7 +2,7 @@ import { signatureHere } from '../asking';
 import { randomUUID } from 'node:crypto';
 import type { NewResident, Resident, ResidentChange } from '@/contract/records';
 import { shippedSpecies } from '@/contract/shipped';
-import { commonNameAfter, kindAfter, kindOfName, type KindKnown } from '@/core/handbook/kindOfName';
+import { commonNameAfter, kindAfter, kindOfName, type KindKnown } from '@/core/profiles/kindOfName';
 import type { CareBook } from '@/core/profiles/careBook';
 import { carriedOver, type CarriedOver } from '@/core/profiles/otherKind';
 import type { Form } from '@/core/profiles/profile';
@@ -25,7 +25,7 @@ import {
   writePlants,
 } from '../storage/residents';
 import type { Deps } from './deps';
-import { nameOf } from './occupancy';
+import { nameOf } from '../validation/occupancy';
 
 /** Corrects who somebody is: whatever follows from it is worked out anew. */
 export function identityHandlers({ database, clock }: Deps): Pick<Handlers, 'changeResident'> {

@@ -11,8 +11,15 @@ import type { Queries } from '../storage/database';
 import { firstDayOf, keepVersion, moveAnswers, rewriteEntry, setUndone, versionsOf } from '../storage/mending';
 import { findEver, type Ever } from '../storage/residents';
 import { dayOf, type Deps } from './deps';
-import { requireHomeStillFree } from './occupancy';
-import { asItLived, OF_THE_ANIMAL, requireAfterArrival, requireCensus, requireInItsLife, requireSense } from './sense';
+import { requireHomeStillFree } from '../validation/occupancy';
+import {
+  asItLived,
+  OF_THE_ANIMAL,
+  requireAfterArrival,
+  requireCensus,
+  requireInItsLife,
+  validateEntry,
+} from '../validation/entry';
 
 type Names = 'mendEntry' | 'entryVersions';
 
@@ -94,7 +101,7 @@ async function requireMended(
     else requireInItsLife(resident, on);
     return {};
   }
-  return requireSense(queries, care, asked as NewEntry, on, now, find);
+  return validateEntry(queries, care, asked as NewEntry, on, now, find);
 }
 
 /** @throws Problem for an arrival after something that was done with it here, after it left, or before it was born */
@@ -126,7 +133,7 @@ async function requireArrival(
   }
   takenMeasure(care.of({ ...arrived, stage: measured.stage }), measured);
   const sizes = { ...measured, kind: 'measured' as const, residentId, insist: true };
-  await requireSense(queries, care, sizes, on, now, async () => ({ ...arrived, takenInOn: on, leftOn: null }));
+  await validateEntry(queries, care, sizes, on, now, async () => ({ ...arrived, takenInOn: on, leftOn: null }));
   return {};
 }
 

@@ -8,7 +8,7 @@ import { requireResting, restPlan, restSeason } from '@/core/season/rest';
 import { placeHolding } from '@/core/season/places';
 import { restCourse } from '@/core/season/restCourse';
 import type { Hemisphere } from '@/core/season/year';
-import { apartOf } from '../apart';
+import { guarded } from '../guarded';
 import { ofKind, type Whose } from '../care';
 import { roomsOf, warmthIn } from '../house/air';
 import type { Handlers } from '../http/mount';
@@ -115,7 +115,7 @@ export function restHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
           },
         ];
       };
-      return { asOf, rests: residents.flatMap((resident) => apartOf(() => row(resident)) ?? []) };
+      return { asOf, rests: residents.flatMap((resident) => guarded(() => row(resident)) ?? []) };
     },
   };
 }

@@ -1,6 +1,6 @@
 import type { SeasonMark, Seasons } from '@/contract/plan';
 import { addDays, type Day } from '@/core/measure/day';
-import { apartOf } from '../apart';
+import { guarded } from '../guarded';
 import { closedSpans } from '@/core/plan/workAhead';
 import { busyDaysOf, growthAhead, planOf, YEAR_DAYS } from '../house/housePlan';
 import { houseToday, type HouseToday, type Lodger } from '../house/houseToday';
@@ -44,7 +44,7 @@ function keptMarks(house: HouseToday, lodger: Lodger): SeasonMark[] {
   const print = house.facts.printOf(lodger.resident.scientificName);
   const known = marks.get(lodger);
   if (known?.print === print) return known.marks;
-  const found = apartOf(() => marksOf(house, lodger)) ?? [];
+  const found = guarded(() => marksOf(house, lodger)) ?? [];
   marks.set(lodger, { print, marks: found });
   return found;
 }

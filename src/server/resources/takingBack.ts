@@ -11,8 +11,8 @@ import { countStanding, markUndone } from '../storage/entries';
 import { markStanding, restingOn, undoneOf } from '../storage/mending';
 import { isKnown } from '../storage/residents';
 import type { Deps } from './deps';
-import { requireHomeStillFree } from './occupancy';
-import { requireCensus } from './sense';
+import { requireHomeStillFree } from '../validation/occupancy';
+import { requireCensus } from '../validation/entry';
 
 type Names = 'undoEntry' | 'undoEntries' | 'restoreEntry' | 'takenBackEntries';
 

@@ -3,7 +3,7 @@ import { dampedFor, wishesOf } from '@/core/climate/homeAir';
 import { foreseenDrying } from '@/core/climate/watering';
 import { groupBy } from '@/core/groupBy';
 import type { Day } from '@/core/measure/day';
-import { apartOf } from '../apart';
+import { guarded } from '../guarded';
 import { materialTable } from '../care';
 import { questionFor, roomsAndWarmth } from '../house/air';
 import type { HouseToday } from '../house/houseToday';
@@ -50,7 +50,7 @@ export async function dryingWindows(
         continue;
       }
       const facts = factsOf(last, each);
-      const drying = apartOf(() =>
+      const drying = guarded(() =>
         foreseenDrying(questionFor(profile, tenant, home, room, materials, 1), wishesOf(profile), ...facts),
       );
       await pause();

@@ -1,8 +1,8 @@
 import { hatchForecast } from '@/core/broods/hatch';
-import { TENTH_SD, TWENTIETH_SD } from '@/core/growth/normal';
+import { TENTH_SD, TWENTIETH_SD } from '@/core/numerics/normal';
 import { groupBy } from '@/core/groupBy';
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
-import { apartOf } from '../apart';
+import { guarded } from '../guarded';
 import type { HouseToday } from '../house/houseToday';
 import { pauses } from '../house/inTurn';
 import { eggKindOf } from '../kinds';
@@ -45,7 +45,7 @@ export async function hatchWindows(
     const asOf = isOver ? addDays(laidTo ?? laidFrom, 1) : house.on;
     const question = { laidFrom, laidTo, mating, kind, asOf, eggs: resident.headCount ?? 1 };
     const { temperatureC } = house.facts.warmth(home);
-    const forecast = apartOf(() => hatchForecast({ ...question, temperatureC, spreadTimes: house.spread.hatch }));
+    const forecast = guarded(() => hatchForecast({ ...question, temperatureC, spreadTimes: house.spread.hatch }));
     await pause();
     if (!forecast || forecast.isStanding || forecast.weeks.length === 0) continue;
     const [from, median, to] = [forecast.from, forecast.median, forecast.to].map((on) => daysBetween(laidFrom, on));

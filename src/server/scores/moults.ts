@@ -1,9 +1,9 @@
 import { forgivingForecast } from '@/core/growth/forecast';
-import { moultQuestion, type Subject, type Teller } from '@/core/growth/subject';
+import { moultQuestion, type Subject, type Peer } from '@/core/growth/subject';
 import { warmthBetween } from '@/core/growth/warmthLived';
 import { groupBy } from '@/core/groupBy';
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
-import { apartOf } from '../apart';
+import { guarded } from '../guarded';
 import { subjectOf } from '../house/growthFacts';
 import type { HouseToday, Lodger } from '../house/houseToday';
 import { pauses } from '../house/inTurn';
@@ -24,20 +24,20 @@ export async function moultWindows(
   isKept: (subject: string, since: Day) => boolean,
 ): Promise<KeptForecast[]> {
   const pause = pauses();
-  const ofSpecies = groupBy(house.facts.tellers, ({ scientificName }) => scientificName);
+  const ofSpecies = groupBy(house.facts.peers, ({ scientificName }) => scientificName);
   const windows: KeptForecast[] = [];
   for (const lodger of house.lodgers) {
     const { resident } = lodger;
     if (resident.form !== 'single') continue;
     const moults = house.facts.moults.get(resident.id) ?? [];
-    const tellers = ofSpecies.get(resident.scientificName) ?? [];
+    const peers = ofSpecies.get(resident.scientificName) ?? [];
     for (const [at, moult] of moults.entries()) {
       if (isKept(resident.id, moult.on)) continue;
       const next = moults[at + 1];
       const asked = addDays(moult.on, ASKED_AFTER_DAYS);
       if (next && next.on <= asked) continue;
-      const window = apartOf(() =>
-        next ? windowOf(house, lodger, tellers, at, asked) : windowOf(house, lodger, tellers, at, house.on),
+      const window = guarded(() =>
+        next ? windowOf(house, lodger, peers, at, asked) : windowOf(house, lodger, peers, at, house.on),
       );
       if (window) windows.push(window);
       await pause();
@@ -49,7 +49,7 @@ export async function moultWindows(
 function windowOf(
   house: HouseToday,
   { resident, home, log }: Lodger,
-  tellers: readonly Teller[],
+  peers: readonly Peer[],
   at: number,
   asOf: Day,
 ): KeptForecast | null {
@@ -57,7 +57,7 @@ function windowOf(
   const isNow = asOf === house.on;
   const subject = subjectOf(facts, care, resident, home, log, house.on);
   const own = isNow ? subject : asKnown(house, subject, resident.stage, at, asOf);
-  const others = isNow ? tellers : tellers.map((each) => ({ ...each, moults: before(each.moults, asOf) }));
+  const others = isNow ? peers : peers.map((each) => ({ ...each, moults: before(each.moults, asOf) }));
   const profile = care.of({ ...resident, stage: own.stage });
   const { next, grounds } = forgivingForecast({ ...moultQuestion(profile, own, others, asOf), ahead: 1 });
   const since = subject.moults[at]?.on;
@@ -74,7 +74,7 @@ function windowOf(
   };
 }
 
-const before = (moults: Teller['moults'], asOf: Day) => moults.filter(({ on }) => on <= asOf);
+const before = (moults: Peer['moults'], asOf: Day) => moults.filter(({ on }) => on <= asOf);
 
 /** One as it was known on a day gone by, after one of its moults. */
 function asKnown(house: HouseToday, subject: Subject, stageNow: Subject['stage'], at: number, asOf: Day): Subject {

@@ -15,10 +15,12 @@ import { rankHomes } from '@/core/housing/rank';
 import { windowScore } from '@/core/scores/summary';
 import { smallPhoto } from '../photos/smallPhoto';
 import { tableLines } from '../tables/readCsv';
+import { groundOf } from './groundOf';
 import { labelPdf } from '../labels/labelPdf';
 import { paperPdf } from '../paper/paperPdf';
 import { openApiText } from './openApiText';
 import { planChain } from './planChain';
+import { sensitivityOf } from './sensitivityOf';
 import { workOf } from './workOf';
 
 /** Engines, and the making of the example house and of papers, that take longer than the server may be held. What they are asked and what they answer is plain data. */
@@ -29,6 +31,7 @@ export const ENGINES = {
     calibrate,
     compareRegimes,
     dryingAhead,
+    groundOf,
     groupCourse,
     labelPdf,
     meeting,
@@ -40,6 +43,7 @@ export const ENGINES = {
     rankHomes,
     ropewalk,
     safeHarvest,
+    sensitivityOf,
     smallPhoto,
     tableLines,
     tubsFor,

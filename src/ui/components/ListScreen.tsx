@@ -11,6 +11,8 @@ interface Props<Item> {
   row: (item: Item) => ReactElement;
   /** What stands over the list and scrolls with it. */
   header: ReactElement;
+  /** What follows the last row. */
+  footer?: ReactElement | null;
   actions?: ReactNode;
   /** Where it is found again as it was left, as `/residents`. */
   place: string;
@@ -20,7 +22,7 @@ interface Props<Item> {
 const FIRST_ROWS = 9;
 
 /** One pane with a long list: only what is near the window is in the page. */
-export function ListScreen<Item>({ items, keyOf, row, header, actions, place }: Props<Item>) {
+export function ListScreen<Item>({ items, keyOf, row, header, footer, actions, place }: Props<Item>) {
   const styles = useStyles();
   const scroll = useScroller<FlatList<Item>>(place);
   return (
@@ -33,6 +35,7 @@ export function ListScreen<Item>({ items, keyOf, row, header, actions, place }: 
         keyExtractor={keyOf}
         renderItem={({ item }) => row(item)}
         ListHeaderComponent={header}
+        ListFooterComponent={footer}
         initialNumToRender={rowsToPlace(place, FIRST_ROWS)}
         maxToRenderPerBatch={8}
         windowSize={7}

@@ -7,7 +7,7 @@ import { useHouse } from '@/client/house';
 import { openPaper } from '@/client/paper';
 import { useLog } from '@/client/log';
 import type { EmergencyCard } from '@/contract/handbook';
-import { bearing } from '@/core/handbook/knownNames';
+import { findByName } from '@/core/profiles/knownNames';
 import { whoCanHurt } from '@/core/handbook/whoCanHurt';
 import { Button } from '../kit/Button';
 import { Fold } from '../kit/Fold';
@@ -85,7 +85,7 @@ function WhoCanHurt() {
         <View key={resident.id}>
           <Name>{resident.scientificName}</Name>
           <Soft>
-            {[bearing(species, resident.scientificName)?.commonName ?? resident.commonName, titles, codes]
+            {[findByName(species, resident.scientificName)?.commonName ?? resident.commonName, titles, codes]
               .filter((word) => word !== null && word !== undefined)
               .join('; ')}
           </Soft>

@@ -66,6 +66,7 @@ export function HandbookScreen({ chosen }: { chosen?: string | undefined }) {
               { title: 'Emergency card', onPress: () => router.push('/handbook/emergency') },
               { title: 'Schools', onPress: () => router.push('/handbook/schools') },
               { title: 'Trainer', onPress: () => router.push('/handbook/trainer') },
+              { title: 'What rests on what', onPress: () => router.push('/handbook/ground') },
               { title: 'A card of your own', onPress: () => router.push('/handbook/own/new') },
             ]}
           />

@@ -7,7 +7,7 @@ import { useLog } from '@/client/log';
 import { useKindOfName } from '@/client/names';
 import { keeperField } from '@/client/preferences';
 import type { OwnCard } from '@/contract/handbook';
-import { bearing } from '@/core/handbook/knownNames';
+import { findByName } from '@/core/profiles/knownNames';
 import { CARD_PARTS, type CardPart } from '@/core/handbook/card';
 import { withoutAuthor } from '@/core/measure/nameParts';
 import { checkScientificName } from '@/core/measure/scientificName';
@@ -36,7 +36,7 @@ export function OwnCardScreen({ name }: { name: string }) {
   const loading = useLoadState();
   if (loading || !book) return <Screen>{loading}</Screen>;
   const before = book.ownCards.find((card) => card.name === withoutAuthor(name));
-  const known = name === NEW ? undefined : bearing(species, name);
+  const known = name === NEW ? undefined : findByName(species, name);
   return (
     <CardForm
       key={before?.name ?? name}

@@ -146,6 +146,9 @@ function PlanForm({ answer, resident, kind }: { answer: ResidentRest; resident: 
               `${dayWords(plan.beginsOn, asOf)} to ${dayWords(plan.endsOn, asOf)}, at ${temperature.long(plan.restC)}`,
             )}
           </Strong>
+          {plan.endsBetween.from < plan.endsBetween.to ? (
+            <Soft>{`Others of its kind are warmed up between ${dayWords(plan.endsBetween.from, asOf)} and ${dayWords(plan.endsBetween.to, asOf)}.`}</Soft>
+          ) : null}
           {plan.warnings.map((warning) => (
             <Body key={warning}>
               {restWarningWords(

@@ -6,7 +6,7 @@ import { problemOf, useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import { useKnownNames } from '@/client/names';
 import type { Resident, ResidentChange } from '@/contract/records';
-import { kindAfter } from '@/core/handbook/kindOfName';
+import { kindAfter } from '@/core/profiles/kindOfName';
 import { checkScientificName } from '@/core/measure/scientificName';
 import { calledWords } from '@/words/residents';
 import { useLoadState } from '../components/LoadState';

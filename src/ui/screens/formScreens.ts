@@ -38,6 +38,7 @@ export { HandbookScreen } from './HandbookScreen';
 export { OwnCardScreen } from './OwnCardScreen';
 export { PapersScreen } from './PapersScreen';
 export { SchoolsScreen } from './SchoolsScreen';
+export { GroundScreen } from './GroundScreen';
 export { TrainerScreen } from './TrainerScreen';
 export { TroubleScreen } from './TroubleScreen';
 export { ResidentScreen } from './ResidentScreen';

@@ -85,6 +85,7 @@ export const HandbookScreen = later((all) => all.HandbookScreen);
 export const OwnCardScreen = later((all) => all.OwnCardScreen);
 export const PapersScreen = later((all) => all.PapersScreen);
 export const SchoolsScreen = later((all) => all.SchoolsScreen);
+export const GroundScreen = later((all) => all.GroundScreen);
 export const TrainerScreen = later((all) => all.TrainerScreen);
 export const TroubleScreen = later((all) => all.TroubleScreen);
 export const ResidentScreen = later((all) => all.ResidentScreen);

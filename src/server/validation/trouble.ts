@@ -6,7 +6,7 @@ import { invalid } from '../http/problem';
 import { troublesOf } from '../kinds';
 import type { Queries } from '../storage/database';
 import { findEntry } from '../storage/entries';
-import type { About } from './sense';
+import type { About } from './about';
 
 /** @throws Problem for signs and causes that its kind does not have, and for one both seen and not */
 export function requireSigns(

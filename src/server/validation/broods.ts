@@ -5,7 +5,7 @@ import { addDays } from '@/core/measure/day';
 import { invalid } from '../http/problem';
 import { eggKindOf, populationOf } from '../kinds';
 import { nameOf } from './occupancy';
-import type { About, Find } from './sense';
+import type { About, Find } from './about';
 
 /** No egg lies longer before it hatches. days, from memory */
 const LONGEST_DAYS = 5 * 365;

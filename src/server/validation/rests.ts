@@ -8,7 +8,7 @@ import { restsOf } from '../rests';
 import type { Queries } from '../storage/database';
 import { findHome } from '../storage/homes';
 import { nameOf } from './occupancy';
-import type { About } from './sense';
+import type { About } from './about';
 
 /**
  * What a rest is planned with: the warmth of its home, of its place, and the half of the world.

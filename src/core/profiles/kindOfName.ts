@@ -1,5 +1,5 @@
 import { withoutAuthor } from '@/core/measure/nameParts';
-import { bearing, type KnownName } from './knownNames';
+import { findByName, type KnownName } from '@/core/profiles/knownNames';
 
 /** A species, or a card of one's own, by its names, and the care profile it is kept by. */
 export interface KindKnown extends KnownName {
@@ -36,8 +36,9 @@ export function commonNameAfter(
   { scientificName, commonName }: { scientificName: string; commonName: string | null },
   name: string,
 ): string | null {
-  const isOfSpecies = commonName !== null && commonName === bearing(known, withoutAuthor(scientificName))?.commonName;
-  return isOfSpecies ? (bearing(known, withoutAuthor(name))?.commonName ?? null) : commonName;
+  const isOfSpecies =
+    commonName !== null && commonName === findByName(known, withoutAuthor(scientificName))?.commonName;
+  return isOfSpecies ? (findByName(known, withoutAuthor(name))?.commonName ?? null) : commonName;
 }
 
 /**
@@ -48,7 +49,7 @@ export function commonNameAfter(
  */
 export function kindOfName(known: readonly KindKnown[], typed: string): KindOfName | null {
   const name = withoutAuthor(typed);
-  const species = bearing(known, name);
+  const species = findByName(known, name);
   if (species) return { profile: species.profile, by: 'species' };
   const genus = `${name.split(' ')[0] ?? ''} `;
   const times = new Map<string, number>();

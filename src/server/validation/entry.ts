@@ -5,7 +5,7 @@ import { requireCounts } from '@/core/colony/kind';
 import { growsFungus } from '@/core/colony/nestSteps';
 import { deepestMm, meanDepthMm } from '@/core/housing/soil';
 import { censusOf, headsIn } from '@/core/growth/census';
-import { birthProblem, moultDayProblem, requireGrowth } from '@/core/growth/sense';
+import { birthProblem, moultDayProblem, requireGrowth } from '@/core/growth/historyChecks';
 import { requireStage } from '@/core/profiles/animal';
 import { type CareBook } from '@/core/profiles/careBook';
 import { hatchlingMm } from '@/core/profiles/eggs';
@@ -17,29 +17,22 @@ import { headEntriesOf } from '../storage/entries';
 import { findHome } from '../storage/homes';
 import { findEver, type Ever } from '../storage/residents';
 import { populationOf } from '../kinds';
-import { requireBroodOf, requireClutch, requireLaid, requirePair, requireSurplus } from './senseOfBroods';
-import { requireMove, requireSkip } from './senseOfPlans';
-import { requireRest, requireRestOn } from './senseOfRests';
-import { requireSigns, requireTrouble } from './senseOfTrouble';
+import type { About, Find, Heads } from './about';
+import { requireBroodOf, requireClutch, requireLaid, requirePair, requireSurplus } from './broods';
+import { requireMove, requireSkip } from './plans';
+import { requireRest, requireRestOn } from './rests';
+import { requireSigns, requireTrouble } from './trouble';
 import { nameOf, requireDepthFits, requireRoomFor } from './occupancy';
-
-/** Looks somebody up, here or gone. */
-export type Find = (residentId: string) => ReturnType<typeof findEver>;
-
-/** What was written of somebody's sizes, moults and heads, oldest first. */
-export type Heads = (residentId: string) => ReturnType<typeof headEntriesOf>;
 
 /** While it lived here everything can be written of it, also after it left. */
 export const asItLived = (ever: Ever | undefined, on: string): Ever | undefined =>
   ever && ever.leftOn !== null && on <= ever.leftOn ? { ...ever, leftOn: null } : ever;
 
-export type About<Kind extends NewEntry['kind']> = Extract<NewEntry, { kind: Kind }>;
-
 /**
  * Refuses what cannot have happened: nobody there, before it came, after it left, a stage it cannot have, a box that is
  * taken, two moults on a day, a size that shrinks, more deaths than heads. Answers what goes with the entry.
  */
-export async function requireSense(
+export async function validateEntry(
   queries: Queries,
   care: CareBook,
   body: NewEntry,

@@ -1,6 +1,4 @@
 import { withoutAuthor } from '@/core/measure/nameParts';
-import type { Named } from './search';
-import type { Synonym } from './synonyms';
 
 /** A species by its names: the one in use, what people call it, and those it bore before. */
 export interface KnownName {
@@ -8,18 +6,6 @@ export interface KnownName {
   commonName?: string | null | undefined;
   synonyms?: readonly string[] | undefined;
 }
-
-/** Everything by every name, as the search asks for it; of two of one name the first counts. */
-export function namedOf(known: readonly KnownName[]): Named[] {
-  const first = new Map([...known].reverse().map((each) => [each.name, each]));
-  return known
-    .filter((each) => first.get(each.name) === each)
-    .map(({ name, commonName, synonyms = [] }) => ({ id: name, names: [name, commonName ?? '', ...synonyms] }));
-}
-
-/** Every old name with the one in use. */
-export const synonymsOf = (known: readonly KnownName[]): Synonym[] =>
-  known.flatMap(({ name, synonyms = [] }) => synonyms.map((each) => ({ name: each, nowNamed: name })));
 
 /** Each list is read once, and so is each name that is asked for. */
 const finders = new WeakMap<readonly KnownName[], (name: string) => KnownName | undefined>();
@@ -43,7 +29,7 @@ function finderOf(list: readonly KnownName[]) {
 }
 
 /** The one of a list that bears a name, now or before, with its author or without; undefined where none does. */
-export function bearing<Known extends KnownName>(list: readonly Known[], name: string): Known | undefined {
+export function findByName<Known extends KnownName>(list: readonly Known[], name: string): Known | undefined {
   const find = finders.get(list) ?? finderOf(list);
   finders.set(list, find);
   return find(name) as Known | undefined;

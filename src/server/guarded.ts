@@ -6,7 +6,7 @@ import { complain } from './log';
  * written in the server's output, and the rest of the answer goes on.
  * @param told is given why, in words for the keeper
  */
-export function apartOf<Part>(work: () => Part, told?: (why: string) => void): Part | undefined {
+export function guarded<Part>(work: () => Part, told?: (why: string) => void): Part | undefined {
   try {
     return work();
   } catch (error) {

@@ -4,7 +4,7 @@ import { addDays } from '@/core/measure/day';
 import { invalid } from '../http/problem';
 import type { Queries } from '../storage/database';
 import { findHome } from '../storage/homes';
-import type { About } from './sense';
+import type { About } from './about';
 
 /** Nothing is put off, and no move planned, for longer than this. days, chosen here */
 const LONGEST_SKIP_DAYS = 60;

@@ -1,0 +1,1 @@
+export { GroundScreen as default } from '@/ui/screens/lazyForms';
