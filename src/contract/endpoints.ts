@@ -1,7 +1,9 @@
 import type { Endpoint } from './endpoint';
 import { accessEndpoints } from './endpointsOfAccess';
 import { airEndpoints } from './endpointsOfAir';
+import { dataEndpoints } from './endpointsOfData';
 import { engineEndpoints } from './endpointsOfEngines';
+import { homeEndpoints } from './endpointsOfHomes';
 import { lifeEndpoints } from './endpointsOfLives';
 import { labelEndpoints } from './endpointsOfLabels';
 import { handbookEndpoints } from './endpointsOfHandbook';
@@ -14,10 +16,12 @@ import type { EndpointName } from './routes';
 export const endpointGroups = [
   { tag: 'Access', about: 'Who comes in, by what, and as what.', endpoints: accessEndpoints },
   {
-    tag: 'Records',
-    about: 'Shelves, homes, residents and all that is written about them.',
-    endpoints: recordEndpoints,
+    tag: 'Data',
+    about: 'Profiles, species, materials and boxes, as they ship and as keepers set them.',
+    endpoints: dataEndpoints,
   },
+  { tag: 'Homes', about: 'Shelves, and the homes on them.', endpoints: homeEndpoints },
+  { tag: 'Records', about: 'Residents, and all that is written about them.', endpoints: recordEndpoints },
   { tag: 'Air', about: 'Rooms, the air of homes, probes and what they read.', endpoints: airEndpoints },
   { tag: 'Engines', about: 'What is computed from what is sent alone; nothing is kept.', endpoints: engineEndpoints },
   { tag: 'Store', about: 'Food: what there is, what is needed, what to order.', endpoints: storeEndpoints },
@@ -30,6 +34,8 @@ export const endpointGroups = [
 /** Every route of the server. */
 export const endpoints = {
   ...accessEndpoints,
+  ...dataEndpoints,
+  ...homeEndpoints,
   ...recordEndpoints,
   ...airEndpoints,
   ...engineEndpoints,

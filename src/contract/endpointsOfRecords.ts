@@ -5,228 +5,30 @@ import { broodBoard } from './broods';
 import { residentRest, restBoard } from './rest';
 import { colonyBoard, colonyFacts } from './colony';
 import { moultFacts, residentBatch, residentMoult } from './growth';
-import { boxSize } from './housing';
-import { day, id, line, oneOf, profileId } from './primitives';
-import { careProfile, ownSize } from './profile';
+import { day, id, line, oneOf } from './primitives';
 import { newEntries, newEntry, newJoin, newPart, newResidentPhoto } from './entries';
 import { broughtList, listReply, newList } from './lists';
 import { entryChange, entryVersion } from './mending';
 import { entry, ENTRY_KINDS } from './storedEntries';
-import {
-  goneResident,
-  takenBack,
-  home,
-  homeChange,
-  newCopies,
-  newHome,
-  newPhoto,
-  newResident,
-  newShelf,
-  newShelves,
-  resident,
-  residentChange,
-  shelf,
-  shelfChange,
-} from './records';
+import { goneResident, takenBack, newResident, resident, residentChange } from './records';
 import { replay, replayResult } from './replay';
 import { round } from './round';
-import { hazardBook } from './hazards';
-import { species } from './species';
-import { material, materialChange, mix } from './substrate';
-import { MATERIALS } from '@/core/substrate/material';
-import { HEMISPHERES } from '@/core/season/year';
 import type { Endpoint } from './endpoint';
 import { routes } from './routes';
 import { scoreBoard } from './scores';
 
 const byId = z.strictObject({ id });
-const byProfile = z.strictObject({ profileId });
-const byMaterial = z.strictObject({ materialId: oneOf(MATERIALS) });
-const oneProfile = z.object({ profile: careProfile });
-const oneHome = z.object({ home });
-/** A material as it is reckoned with, and whether a keeper has set its numbers. */
-const materialInUse = z.object({ ...material.shape, isOwn: z.boolean() });
-
-const houseFacts = z.strictObject({ hemisphere: oneOf(HEMISPHERES) }).meta({ id: 'House' });
 
 /** The entry that had answered the same job before: then nothing was written, and both keepers are told. */
 const already = entry.optional();
 
-/** What is kept: shelves, homes, residents, what was written down, the round; profiles and materials. */
+/** Residents, what was written down of them, and what is known of each today. */
 export const recordEndpoints = {
-  health: {
-    ...routes.health,
-    summary: 'Says that the server is ready, in which version, and on what it stores.',
-    reply: z.object({ ok: z.literal(true), version: z.string(), database: z.string(), today: day }),
-  },
-  house: {
-    ...routes.house,
-    summary: 'What holds for the whole house: in which half of the world it stands, and so when its winter is.',
-    reply: houseFacts,
-  },
-  changeHouse: {
-    ...routes.changeHouse,
-    summary: 'Says where the house stands: leaves and winter rest follow its seasons.',
-    body: houseFacts,
-    reply: houseFacts,
-  },
-  profiles: {
-    ...routes.profiles,
-    summary: 'The care profiles, with every rule and its grounds; `own` names those that keepers have made.',
-    reply: z.object({ profiles: z.array(careProfile), own: z.array(z.string()), cards: z.array(ownSize) }),
-  },
-  profile: {
-    ...routes.profile,
-    summary: 'One care profile, as it can be kept in a file and imported again.',
-    params: byProfile,
-    reply: careProfile,
-  },
-  addProfile: {
-    ...routes.addProfile,
-    summary: 'A profile of your own: a changed copy, or one imported. Those that ship cannot be replaced.',
-    body: careProfile,
-    reply: oneProfile,
-    status: 201,
-  },
-  changeProfile: {
-    ...routes.changeProfile,
-    summary: 'Puts another version of an own profile in force. One that does not parse leaves the last in force.',
-    params: byProfile,
-    body: careProfile,
-    reply: oneProfile,
-  },
-  removeProfile: {
-    ...routes.removeProfile,
-    summary: 'Removes an own profile that no resident is kept by.',
-    params: byProfile,
-    reply: z.object({ removed: z.string() }),
-  },
-  materials: {
-    ...routes.materials,
-    summary: 'What homes are filled with: density, water held, bricks. Your own numbers where you have set any.',
-    reply: z.object({ materials: z.array(materialInUse) }),
-  },
-  changeMaterial: {
-    ...routes.changeMaterial,
-    summary: 'Sets your own numbers for a material, as its bag says.',
-    params: byMaterial,
-    body: materialChange,
-    reply: z.object({ material: materialInUse }),
-  },
-  resetMaterial: {
-    ...routes.resetMaterial,
-    summary: 'Goes back to the numbers that ship.',
-    params: byMaterial,
-    reply: z.object({ material: materialInUse }),
-  },
-  mixes: {
-    ...routes.mixes,
-    summary: 'Mixes by volume that keepers use.',
-    reply: z.object({ mixes: z.array(mix) }),
-  },
-  boxSizes: {
-    ...routes.boxSizes,
-    summary: 'Sizes of box that are usual to buy, by their inside lengths.',
-    reply: z.object({ boxSizes: z.array(boxSize) }),
-  },
-  species: {
-    ...routes.species,
-    summary: 'The species that ship with the program, and what animals can do to their keepers.',
-    reply: z.object({ species: z.array(species), hazards: hazardBook }),
-  },
   changes: {
     ...routes.changes,
     summary: 'What has changed in the lists of homes and residents and in the round since a page was told.',
     query: z.strictObject({ since: line('what the answer before called its token', 40).optional() }),
     reply: changes,
-  },
-  shelves: {
-    ...routes.shelves,
-    summary: 'All shelves, in the order of the round; and whether this is the example house, to be thrown away.',
-    reply: z.object({ shelves: z.array(shelf), isExample: z.boolean() }),
-  },
-  addShelf: {
-    ...routes.addShelf,
-    summary: 'A new shelf, at the end of the round.',
-    body: newShelf,
-    reply: z.object({ shelf }),
-    status: 201,
-  },
-  addShelves: {
-    ...routes.addShelves,
-    summary: 'Puts up the shelves of a room, all or none.',
-    body: newShelves,
-    reply: z.object({ shelves: z.array(shelf) }),
-    status: 201,
-  },
-  changeShelf: {
-    ...routes.changeShelf,
-    summary: 'Corrects the name of a shelf or the load it bears.',
-    params: byId,
-    body: shelfChange,
-    reply: z.object({ shelf }),
-  },
-  arrangeShelf: {
-    ...routes.arrangeShelf,
-    summary: 'Puts homes on a shelf, from the left in the order given; others that stand there follow in theirs.',
-    params: byId,
-    body: z.strictObject({
-      homeIds: z
-        .array(id, { error: 'Must be a list of ids of homes.' })
-        .min(1, { error: 'Name at least one home.' })
-        .max(1000, { error: 'At most 1,000 homes at a time.' }),
-    }),
-    reply: z.object({
-      /** Everything that stands there now, from the left. */
-      homeIds: z.array(id),
-    }),
-  },
-  homes: {
-    ...routes.homes,
-    summary: 'All homes in shelf order, with the depth of their soil and who lives in them.',
-    reply: z.object({ homes: z.array(home) }),
-  },
-  addHome: {
-    ...routes.addHome,
-    summary: 'A new tub.',
-    body: newHome,
-    reply: z.object({ home }),
-    status: 201,
-  },
-  copyHome: {
-    ...routes.copyHome,
-    summary:
-      'More boxes like one: its size, openings, soil and contents, with codes that go on. All are made, or none.',
-    params: byId,
-    body: newCopies,
-    reply: z.object({ homes: z.array(home) }),
-    status: 201,
-  },
-  removeHome: {
-    ...routes.removeHome,
-    summary: 'Takes a box away in which nobody lives or ever lived.',
-    params: byId,
-    reply: z.object({ removed: z.literal(true) }),
-  },
-  changeHome: {
-    ...routes.changeHome,
-    summary: 'Corrects the code, the place or the container of a home. Its soil is set by an entry.',
-    params: byId,
-    body: homeChange,
-    reply: z.object({ home }),
-  },
-  setHomePhoto: {
-    ...routes.setHomePhoto,
-    summary: 'Keeps a photo of a home; one before it is replaced. GET the same address for the picture.',
-    params: byId,
-    body: newPhoto,
-    reply: oneHome,
-  },
-  removeHomePhoto: {
-    ...routes.removeHomePhoto,
-    summary: 'Removes the photo of a home.',
-    params: byId,
-    reply: oneHome,
   },
   residents: {
     ...routes.residents,

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import type { StillnessGuide } from '@/core/growth/stillness';
 import { isMadeFor } from '@/core/housing/ladder';
-import { BASES, SILHOUETTES, type Diet } from '@/core/profiles/profile';
+import type { Diet } from '@/core/profiles/diet';
+import { BASES, SILHOUETTES } from '@/core/profiles/profile';
 import { handlingGuide } from './handling';
 import { hazardBook } from './hazards';
 import { boxSize } from './housing';

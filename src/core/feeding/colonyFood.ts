@@ -1,4 +1,5 @@
-import type { ColonyDiet, Fact } from '@/core/profiles/profile';
+import type { ColonyDiet } from '@/core/profiles/diet';
+import type { Fact } from '@/core/profiles/profile';
 import { chooseSize } from './chooseSize';
 import type { Dish, FeedingCaution, FeedingGround, FoodOnOffer, Meal, PreyOnOffer } from './food';
 

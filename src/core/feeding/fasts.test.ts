@@ -1,7 +1,7 @@
 import { profileOf } from '@/contract/testing/profileOf';
 import { shippedFoods } from '@/contract/shipped';
 import { addDays } from '@/core/measure/day';
-import type { LeafDiet } from '@/core/profiles/profile';
+import type { LeafDiet } from '@/core/profiles/diet';
 import { expectedMoults } from './demand';
 import { gramsPerCutting } from './cuttings';
 import { leafMeal } from './leaves';

@@ -1,5 +1,5 @@
 import { daysBetween, type Day } from '@/core/measure/day';
-import type { GreensDiet } from '@/core/profiles/profile';
+import type { GreensDiet } from '@/core/profiles/diet';
 import { PINCH_G, type FoodOnOffer, type Meal, type PastMeal } from './food';
 import { leastRecent } from './rotation';
 

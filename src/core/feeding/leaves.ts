@@ -1,4 +1,4 @@
-import type { LeafDiet } from '@/core/profiles/profile';
+import type { LeafDiet } from '@/core/profiles/diet';
 import { rangeAbout, spreadOf } from '@/core/numerics/spreads';
 import { addDays, type Day } from '@/core/measure/day';
 import { gramsPerCutting } from './cuttings';

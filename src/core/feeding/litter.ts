@@ -1,5 +1,5 @@
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
-import type { LitterDiet } from '@/core/profiles/profile';
+import type { LitterDiet } from '@/core/profiles/diet';
 import { PINCH_G, type FoodOnOffer, type Meal, type PastMeal } from './food';
 import { leastRecent } from './rotation';
 

@@ -1,6 +1,7 @@
 import { bodyOf, requireStage, takenMeasure, type AnimalMeasures } from '@/core/profiles/animal';
 import { rangeAbout, spreadOf, together } from '@/core/numerics/spreads';
-import type { CareProfile, Feeding, MealPlan, Ration, Stage } from '@/core/profiles/profile';
+import type { Feeding, MealPlan, Ration } from '@/core/profiles/diet';
+import type { CareProfile, Stage } from '@/core/profiles/profile';
 import { schoolOn } from '@/core/profiles/schools';
 import { usualMassG } from '@/core/profiles/weight';
 import { Refusal } from '@/core/refusal';

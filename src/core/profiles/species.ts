@@ -2,7 +2,8 @@ import { dequal } from 'dequal/lite';
 import { withoutAuthor } from '@/core/measure/nameParts';
 import { usualRatio } from './animal';
 import type { School } from './schools';
-import type { CareProfile, ColonyDiet, FitRule, Fact, NestSpace } from './profile';
+import type { ColonyDiet } from './diet';
+import type { CareProfile, FitRule, Fact, NestSpace } from './profile';
 
 /** What a species does otherwise than the profile it names. Rules replace those of the same id; others are added. */
 export interface SpeciesOverrides {
