@@ -144,18 +144,9 @@ export function apartBy(one: KeeperAnswer['value'], other: KeeperAnswer['value']
   return Math.min(1, Math.abs(Math.log(ratio)) / Math.log(WHOLLY_OTHER_TIMES));
 }
 
-const OF_AN_ANIMAL = [
-  'home',
-  'box-to-buy',
-  'filling',
-  'air',
-  'warmth',
-  'moult',
-  'meal',
-  'work',
-  'rest',
-  'brood',
-] as const;
+/** What is asked of the kinds as a whole, not of one animal and its profile. */
+const OF_THE_KIND: ReadonlySet<KeeperQuestion> = new Set(['numbers', 'trouble', 'stillness'] as const);
+const OF_AN_ANIMAL = KEEPER_QUESTIONS.filter((question) => !OF_THE_KIND.has(question));
 /** Which answers about an animal rest on each part of the knowledge; its own profile and species move all. */
 const ON_PART: Partial<Record<KnowledgePart, readonly KeeperQuestion[]>> = {
   materials: ['filling', 'air'],

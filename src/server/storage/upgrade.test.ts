@@ -1,9 +1,13 @@
 import fs from 'node:fs';
 import path from 'node:path';
 import { ROOT } from '../root';
-import { databases } from '../testing/databases';
+import { careProfile } from '@/contract/profile';
+import { profileOf } from '@/contract/testing/profileOf';
+import type { CareProfile } from '@/core/profiles/profile';
+import { databases, emptyDatabase } from '../testing/databases';
 import { startServer } from '../testing/server';
 import { migrate } from './migrate';
+import { insertOwnProfile, listOwnProfiles } from './profiles';
 
 /**
  * The database of a small house as each earlier migration had left it, by `pg_dump` 15: tables, rows and all. Made once, never
@@ -59,6 +63,23 @@ describe.each(databases)('a database on $kind', ({ open }) => {
     // And it goes on being written.
     expect((await server.post('/api/entries', { kind: 'eaten', residentId: VESPER })).status).toBe(201);
     await server.close();
+    await database.close();
+  });
+
+  it('holds keepers’ profiles of before whole: their minutes rest on a setting of their own', async () => {
+    const database = await emptyDatabase(open);
+    const bare = <Part extends { basis?: unknown }>({ basis: _none, ...rest }: Part) => rest;
+    const { homeWork, feeding, ...spider } = profileOf('ground-tarantula');
+    const old = { ...spider, id: 'my-spider', homeWork: bare(homeWork), feeding: bare(feeding ?? {}) };
+    await insertOwnProfile(database, old as unknown as CareProfile);
+    const sql = path.join(ROOT, 'src/server/sql/020_ground_of_own_profiles.sql');
+    // Run again it changes nothing any more.
+    for (let time = 0; time < 2; time += 1) await database.script(database, fs.readFileSync(sql, 'utf8'));
+    const [own] = await listOwnProfiles(database);
+    expect(careProfile.parse(own)).toEqual(own);
+    expect(own).toMatchObject({ homeWork: { ...homeWork, basis: 'your own setting' } });
+    expect(own?.feeding?.basis).toBe('your own setting');
+    expect(own).not.toHaveProperty('diet');
     await database.close();
   });
 });
