@@ -43,8 +43,8 @@ it('a home is drawn, tried at another depth, and set', async () => {
   await see(page.getByText('Rests on: common practice. Rule: gap.')).toBeVisible();
   await page.getByRole('tab', { name: 'Box' }).click();
 
-  await page.getByLabel('Soil depth, mm').fill('250');
-  await see(drawing).toHaveAccessibleName(/soil 250 mm deep.*failing: No room to stand and moult/);
+  await page.getByLabel('Soil depth, mm').fill('260');
+  await see(drawing).toHaveAccessibleName(/soil 260 mm deep.*failing: No room to stand and moult/);
   await page.getByLabel('Soil depth, mm').fill('130');
   await see(drawing).not.toHaveAccessibleName(/failing/);
   await page.getByRole('button', { name: 'Set depth to 130 mm' }).click();
