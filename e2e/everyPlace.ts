@@ -165,6 +165,14 @@ export const PLACES: { name: string; open: (page: Page) => Promise<void> }[] = [
     },
   },
   {
+    name: 'what rests on what',
+    open: async (page) => {
+      await page.goto('/handbook/ground');
+      await page.getByRole('button', { name: /^1\. Coir/ }).click();
+      await expect(page.getByText(/^At 450, and at 800/)).toBeVisible();
+    },
+  },
+  {
     name: 'something wrong',
     open: async (page) => {
       await openResident(page, 'Old Tarry');

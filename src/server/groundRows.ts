@@ -1,8 +1,9 @@
 import type { WeighedNumber } from '@/contract/ground';
 import type { NumberWeight } from './weights';
+import { capital } from '@/words/text';
 import type { Knowledge, KnowledgePart } from '@/core/ground/knowledge';
 import { numbersOf, rowOn, type KnownNumber } from '@/core/ground/numbers';
-import fields from './openapi/fields.json';
+import { fieldWords } from './openapi/fields';
 
 type Tree = Readonly<Record<string, unknown>>;
 
@@ -40,7 +41,7 @@ function wordsOf(
   const said = rule ? sentenceOfRule(rule) : sentenceOfField(names.slice(1));
   const below = rows.slice(1).flatMap((row) => (isTree(row) && row !== rule ? labelOf(row) : []));
   return {
-    of: [topLabel(top, part, profileNames), ...below].join(', '),
+    of: capital([topLabel(top, part, profileNames), ...below].join(', ')),
     sentence: end === undefined ? said : `${said.replace(/\.$/, '')}: ${end}.`,
   };
 }
@@ -82,6 +83,6 @@ function sentenceOfField(names: readonly string[]): string {
   const placed = BY_PLACE.find(([place]) => place.test(way));
   if (placed) return placed[1];
   const told = names.filter((name) => !['value', 'min', 'max'].includes(name)).reverse();
-  const name = told.find((each) => each in fields);
-  return name === undefined ? (told[0] ?? '') : ((fields as Record<string, string>)[name] ?? '');
+  const said = told.map((name) => fieldWords(name, {})).find((each) => each !== undefined);
+  return said ?? told[0] ?? '';
 }
