@@ -5,8 +5,10 @@ import { invalid, type Problem } from '../http/problem';
 import { ROOT } from '../root';
 
 const SCRIPT = path.join(ROOT, 'src/server/calendar/busyWorker.cjs');
-/** A year of a full calendar takes a tenth of this: what takes longer never ends. */
-const DEADLINE_MS = 4000;
+/** A year of a full calendar takes a tenth of this: an event that takes longer never ends. Its thread steps back for all others. */
+const AN_EVENT_MS = 4000;
+/** However many events there are. Chosen here */
+const ALL_MS = 16_000;
 const MOST_MEMORY_MB = 256;
 
 type Said = { busy: Day[] } | { problem: string } | { at: string };
@@ -27,14 +29,19 @@ export function busyDaysOf(text: string, zone: string, from: Day, days: number, 
     let event: string | undefined;
     const end = (settle: () => void) => {
       clearTimeout(deadline);
+      clearTimeout(last);
       settle();
       void worker.terminate();
     };
     const tooLong = () => end(() => reject(neverEnding(event)));
-    const deadline = setTimeout(tooLong, DEADLINE_MS);
+    let deadline = setTimeout(tooLong, AN_EVENT_MS);
+    const last = setTimeout(tooLong, ALL_MS);
     worker.on('message', (said: Said) => {
-      if ('at' in said) event = said.at;
-      else if ('busy' in said) end(() => resolve(said.busy));
+      if ('at' in said) {
+        event = said.at;
+        clearTimeout(deadline);
+        deadline = setTimeout(tooLong, AN_EVENT_MS);
+      } else if ('busy' in said) end(() => resolve(said.busy));
       else end(() => reject(invalid('calendar', said.problem)));
     });
     worker.on('error', (error: NodeJS.ErrnoException) => {
