@@ -53,6 +53,7 @@ export const food = z.strictObject({
   name: z.string().min(1),
   kind: z.enum(FOOD_KINDS),
   shelfLifeDays: z.number().positive(),
+  shelfLifeDaysRange: rangeOf(z.number().positive()).optional(),
   neverFor: z.array(z.strictObject({ groups: z.array(z.string()).min(1), why: z.string().min(1) })).optional(),
   onlyWith: z
     .strictObject({ groups: z.array(z.string()).min(1), school: z.string(), why: z.string().min(1) })

@@ -1,6 +1,8 @@
 import { z } from 'zod';
 import { KEEPER_QUESTIONS } from '@/core/ground/answers';
 import { KNOWLEDGE_PARTS } from '@/core/ground/knowledge';
+import { SPREAD_USES, type KnownNumber } from '@/core/ground/numbers';
+import type { MovedAnswer } from '@/core/ground/sensitivity';
 import { BASES } from '@/core/profiles/profile';
 import { line } from './primitives';
 
@@ -10,7 +12,7 @@ const question = z.enum(KEEPER_QUESTIONS);
 const byQuestion = z.partialRecord(question, z.number());
 const told = z.union([z.number(), z.string()]).nullable();
 
-const knownNumber = {
+const knownNumber = z.object({
   id: z.string(),
   part: z.enum(KNOWLEDGE_PARTS),
   value: z.number(),
@@ -18,16 +20,15 @@ const knownNumber = {
   source: z.string().optional(),
   spread: z
     .object({
-      by: z.enum(['range', 'watched', 'soft', 'careful', 'tolerance', 'band']),
+      by: z.enum(SPREAD_USES),
       min: z.number().optional(),
       max: z.number().optional(),
     })
     .optional(),
   isCount: z.boolean().optional(),
-};
+}) satisfies z.ZodType<KnownNumber>;
 
-const weighedNumber = z.object({
-  ...knownNumber,
+const weighedNumber = knownNumber.extend({
   /** Whose number it is, and what it says. */
   of: z.string(),
   sentence: z.string(),
@@ -54,6 +55,8 @@ export const groundReply = z
       byQuestion: z.array(z.object({ question, weightPct: z.number() })),
       /** So many of the heaviest carry half of all weight. */
       halfIn: z.int(),
+      /** Of the heaviest of all. */
+      heaviest: z.number(),
     }),
   })
   .meta({ id: 'Ground' });
@@ -65,7 +68,7 @@ export const sensitivityRequest = z
   .meta({ id: 'SensitivityRequest' });
 export const sensitivityReply = z
   .object({
-    number: z.object(knownNumber),
+    number: knownNumber,
     weight: z.number(),
     lower: z.number(),
     higher: z.number(),
@@ -80,7 +83,7 @@ export const sensitivityReply = z
         ifLower: told,
         ifHigher: told,
         moved: z.number(),
-      }),
+      }) satisfies z.ZodType<MovedAnswer>,
     ),
   })
   .meta({ id: 'SensitivityReply' });

@@ -29,11 +29,15 @@ const sourceMissing = { path: ['source'], error: 'A published number names its s
 
 const isInRange = ({ value, range }: Fact) => range === undefined || (range.min <= value && value <= range.max);
 const outOfRange = { path: ['range'], error: 'Must hold the value, from min to max.' };
+/** Spreads are of logarithms: what is over nothing is so at both ends. */
+const isOfOneSign = ({ value, range }: Fact) => range === undefined || value <= 0 || range.min > 0;
+const overNothing = { path: ['range', 'min'], error: 'Must be over 0, as the value is.' };
 const factOf = (value: z.ZodNumber) =>
   z
     .strictObject({ value, range: rangeOf(value).optional(), ...ground })
     .refine(withSource, sourceMissing)
-    .refine(isInRange, outOfRange);
+    .refine(isInRange, outOfRange)
+    .refine(isOfOneSign, overNothing);
 export const fact = factOf(z.number());
 const positive = factOf(z.number().positive());
 /** What a keeper's profile of an earlier version did not say. */
@@ -95,6 +99,7 @@ const making = z.strictObject({
   dampWetnessRange: rangeOf(share).optional(),
   dryWetness: share,
   dampSharePct: percent,
+  dampSharePctRange: rangeOf(percent).optional(),
   pouredDownSide: z.boolean().optional(),
   dampThroughout: stages.optional(),
   litterMm: quantity('millimetres', 0, 300),

@@ -14,7 +14,7 @@ import {
   status,
   substrateDepthMm,
 } from './housing';
-import { day, line, mm, oneOf, quantity } from './primitives';
+import { day, line, mm, oneOf, quantity, rangeOf } from './primitives';
 import { fact } from './profile';
 
 // ---- materials and mixes ----
@@ -169,6 +169,7 @@ export const substrateReply = z
     excessWaterMl: z.number(),
     dryMassG: z.number(),
     wetMassG: z.number(),
+    between: z.object({ waterMl: rangeOf(z.number()), wetMassG: rangeOf(z.number()) }),
   })
   .meta({ id: 'SubstrateReply' });
 
@@ -272,6 +273,6 @@ export const buildStep = z.discriminatedUnion('code', [
 export const buildSheetReply = z
   .object({
     homes: z.array(z.object({ code: z.string(), filling: substrateReply, steps: z.array(buildStep) })),
-    pooled: substrateReply.omit({ dryMassG: true, excessWaterMl: true }),
+    pooled: substrateReply.omit({ dryMassG: true, excessWaterMl: true, between: true }),
   })
   .meta({ id: 'BuildSheetReply' });

@@ -43,7 +43,9 @@ export function eventHub(database: Database, clock: Clock): EventHub {
     return `event: clock\ndata: ${JSON.stringify({ now: clock.now(), today: clock.today(), behind })}\n\n`;
   };
   const written = (by: string) => `event: written\ndata: ${JSON.stringify({ by })}\n\n`;
-  const tellTime = () => void (open.size > 0 && time().then(send));
+  const tellTime = () => {
+    if (open.size > 0) void time().then(send);
+  };
   setInterval(tellTime, HEARTBEAT_MS).unref();
   return {
     tellTime,

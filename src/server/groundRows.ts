@@ -73,7 +73,7 @@ const BY_PLACE: readonly [RegExp, string][] = [
   [/young.*days/, 'Days that the stage lasts at its warmth of reference.'],
   [/meals.*everyDays/, 'Days between meals.'],
   [/work.*everyDays/, 'Days between two times of this work.'],
-  [/deathsPerYear/, 'How many of a hundred die in a year, as a share.'],
+  [/deathsPerYear/, 'Share of them that dies in a year.'],
   [/given/, 'How often the sign is seen where this is the cause, as a share.'],
 ];
 

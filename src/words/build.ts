@@ -1,3 +1,4 @@
+import type { SubstrateAnswer } from '@/core/substrate/substrate';
 import type { DrillPlan } from '@/core/housing/drilling';
 import { depthsOf } from '@/core/housing/soil';
 import type { BuildCaution, BuildStep } from '@/core/substrate/buildSheet';
@@ -168,3 +169,11 @@ export const CAUTION_WORDS: Record<BuildCaution, string> = {
   'unsprayed-leaves': 'Only from unsprayed trees you are sure of, away from roads.',
   zip: 'A zip crushes: open it with fingers behind it, and look before it closes.',
 };
+
+/** Between which water and weight of a filling lie, where the ranges of its materials tell; null where a keeper has set them. */
+export function fillingRangeWords({ between: { waterMl, wetMassG } }: Pick<SubstrateAnswer, 'between'>): string | null {
+  if (wetMassG.min === wetMassG.max) return null;
+  const water =
+    waterMl.max > 0 ? `take ${litres(waterMl.min / 1000)} to ${litres(waterMl.max / 1000)} of water and ` : '';
+  return `Eight of ten such fillings ${water}weigh ${kilograms(wetMassG.min)} to ${kilograms(wetMassG.max)}.`;
+}

@@ -1,6 +1,8 @@
 import { JOB_WORDS } from './jobKinds';
 import type { CardKey, CardLine, CardPart, Calculator } from '@/core/handbook/card';
+import type { Range } from '@/core/numerics/spreads';
 import { ruleWords } from './profiles';
+import { shortNumber } from './count';
 import { capital } from './text';
 
 export const PART_WORDS: Record<CardPart, string> = {
@@ -96,10 +98,17 @@ export function cardValue(line: CardLine, temperature: (celsius: number) => stri
 export const cardLabel = (line: CardLine): string =>
   line.rule ? line.rule.words.pass : line.work ? capital(JOB_WORDS[line.work].noun) : KEY_WORDS[line.key];
 
-/** What a number rests on: its basis with its source, its school, its stages. */
-export function cardGround({ basis, source, school, stages }: CardLine): string {
+/** In the unit in which its number is read. */
+function rangeWords({ min, max }: Range, unit: CardLine['unit']): string {
+  const times = unit === 'of full' ? 100 : 1;
+  return `${shortNumber(times * min)} to ${shortNumber(times * max)}`;
+}
+
+/** What a number rests on: its basis, between which it lies, its school, its stages. The work in which it stands is told apart. */
+export function cardGround({ basis, range, unit, school, stages }: CardLine): string {
   const words = [
-    `${basis}${source === undefined ? '' : ` (${source})`}`,
+    basis,
+    range && `${rangeWords(range, unit)} in eight of ten`,
     school ? `${school.name}${school.isUsual ? ', the usual school' : ''}` : undefined,
     stages ? stages.join(', ') : undefined,
   ];

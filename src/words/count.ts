@@ -16,3 +16,9 @@ export const orListWords = (items: readonly string[]): string => CHOICES.format(
 
 /** "71 %". */
 export const pct = (value: number) => `${Math.round(value)} %`;
+
+/** A number as it is read, not as it is kept. */
+export const shortNumber = (value: number): string =>
+  (Math.abs(value) >= 100 ? Math.round(value) : Number(value.toPrecision(3))).toLocaleString('en-GB', {
+    maximumFractionDigits: 6,
+  });

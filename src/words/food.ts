@@ -147,6 +147,7 @@ const RULE_WORDS: Record<string, string> = {
   renewal: 'leaves are changed, by the season',
   'lasts-in-water': 'the plant lasts in water',
   eaten: 'eaten until then',
+  cuttings: 'cuttings, twice what is eaten',
   'first-portion': 'portion without experience',
   'learned-portion': 'portion by what was left before',
   rest: 'without food after a portion',
@@ -165,5 +166,5 @@ export function feedingGroundWords({ rule, value, unit, between, basis, source }
   const short = (each: number) => (each >= 100 ? Math.round(each) : Number(each.toPrecision(2)));
   const number = between ? `${short(value)} (${short(between.min)} to ${short(between.max)})` : short(value);
   const from = source === undefined ? basis : `${basis}: ${source}`;
-  return `${RULE_WORDS[rule] ?? rule}: ${number} ${unit === 'd' ? 'days' : unit} (${from})`;
+  return `${RULE_WORDS[rule] ?? rule}: ${number} ${unit === 'd' ? 'days' : unit} (${from})`.replace('  ', ' ');
 }

@@ -1,8 +1,7 @@
 import type { Ground, SensitivityReply, WeighedNumber } from '@/contract/ground';
 import type { KeeperQuestion } from '@/core/ground/answers';
-import type { CareBook } from '@/core/profiles/careBook';
 import type { NumberSpread } from '@/core/ground/numbers';
-import { pct } from './count';
+import { pct, shortNumber } from './count';
 
 export const QUESTION_WORDS: Record<KeeperQuestion, string> = {
   home: 'Does this home fit?',
@@ -27,12 +26,6 @@ export function basisRowWords({ basis, hasSpread, numbers }: BasisRow): string {
   const spread = hasSpread ? ', with a range' : '';
   return `${basis}${spread}: ${numbers.toLocaleString('en-GB')} numbers`;
 }
-
-/** A number as it is read, not as it is kept. */
-export const shortNumber = (value: number): string =>
-  (Math.abs(value) >= 100 ? Math.round(value) : Number(value.toPrecision(3))).toLocaleString('en-GB', {
-    maximumFractionDigits: 6,
-  });
 
 /** Between which it lies in practice, and how that is made use of. */
 export function spreadWords({ by, min, max }: NumberSpread): string {
@@ -71,9 +64,3 @@ const told = (value: Moved['isNow']): string =>
 /** One answer, as it is and as it would be. */
 export const movedWords = ({ about, isNow, ifLower, ifHigher }: Moved): string =>
   `${about}: ${told(isNow)}; lower ${told(ifLower)}, higher ${told(ifHigher)}`;
-
-/** Of whom it was asked: a kind by what it is called, not by its id. */
-export function whoWords(who: string, care: Pick<CareBook, 'has' | 'of'>): string {
-  const [, name = who, stage = ''] = /^(?:\d+: )?([^,]*)(.*)$/.exec(who) ?? [];
-  return `${care.has(name) ? care.of({ profile: name }).name : name}${stage}`;
-}

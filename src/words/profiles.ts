@@ -60,7 +60,7 @@ export function withClimateNumber(climate: Climate, key: string, value: number):
   const basis = 'your own setting' as const;
   const before = climate[field];
   if (typeof before !== 'object' || valueAt(before, bound) === value) return climate;
-  return { ...climate, [field]: { ...before, source: undefined, basis, [bound ?? 'value']: value } };
+  return { ...climate, [field]: { ...before, source: undefined, range: undefined, basis, [bound ?? 'value']: value } };
 }
 
 const valueAt = (fact: object, bound = 'value') => (fact as Record<string, unknown>)[bound];
@@ -90,7 +90,8 @@ export function withNumber(rule: FitRule, key: string, value: number): FitRule {
   const [bound, part] = key.split('.') as [Bound, 'times' | 'plus'];
   const limit = rule[bound];
   if (!limit || (limit[part] ?? (part === 'times' ? 1 : 0)) === value) return rule;
-  const changed: FitRule = { ...rule, [bound]: { ...limit, [part]: value }, basis: 'your own setting' };
+  const { range: _practised, ...kept } = limit;
+  const changed: FitRule = { ...rule, [bound]: { ...kept, [part]: value }, basis: 'your own setting' };
   delete changed.source;
   return changed;
 }

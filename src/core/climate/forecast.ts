@@ -1,5 +1,5 @@
 import { TENTH_SD } from '@/core/numerics/normal';
-import { together, type Range } from '@/core/numerics/spreads';
+import { rangeSpread, together, type Range } from '@/core/numerics/spreads';
 import { faster } from './spread';
 import type { MoistBox } from './moistBox';
 import { followMoisture, judgedWetness, layersAt, type MoistureCourse, type MoistureQuestion } from './moisture';
@@ -17,6 +17,8 @@ export interface Wishes {
   dampWetnessMin?: number | undefined;
   /** Under this the air is stale. 0.3 if left out. */
   minAirChangesPerHour?: number | undefined;
+  /** Between which its kind is kept damp, how much of its floor is, and where it is damped again; as they are asked for if left out. */
+  practice?: { [Name in 'dampWetness' | 'dampSharePct' | 'dampWetnessMin']?: Range | undefined } | undefined;
 }
 
 /** Under this much air a wet box goes sour: what boxes drilled by common practice have, by the law of small holes; from memory. */
@@ -82,32 +84,44 @@ export interface RedampBand {
 
 /**
  * When it dries under its limit, as the air of its room, its lid and its soil may be: the tenth and the ninetieth of a hundred.
- * Each of what is uncertain is moved by itself, and what that changes adds as squares do; the slow end mirrors the fast one. So do the
- * water that the soil holds, how wet keepers of its kind make it, and how dry they let it become, by their ranges.
+ * Each of what is uncertain is moved by itself, and what that changes adds as squares do; the slow end mirrors the fast one. So do how
+ * fast water creeps through its soil and how much that holds, how wet keepers of its kind make it, and how dry they let it become, by
+ * their ranges; of a box whose readings were heard, all that is in what they told.
  * @param days the likely answer; null where that is beyond what is looked ahead
  */
-export function redampBand(question: MoistureQuestion, dampWetnessMin: number, days: number | null): RedampBand {
+export function redampBand(
+  question: MoistureQuestion,
+  dampWetnessMin: number,
+  days: number | null,
+  practice: Wishes['practice'] = {},
+): RedampBand {
+  const isHeard = question.factors?.spread !== undefined;
   const found = [
     ...(['draught', 'surface'] as const).map((name) => ({ ...question, factors: faster(question.factors, name) })),
-    ...(question.box.creepSpread > 0 ? [{ ...question, box: creepingFaster(question.box) }] : []),
+    ...(isHeard || question.box.creepSpread === 0 ? [] : [{ ...question, box: creepingFaster(question.box) }]),
   ].map((quick) => dryAfter(quick, dampWetnessMin));
   const known = found.filter((each) => each !== null);
   if (days === null) return { earliest: known.length > 0 ? Math.min(...known) : null, latest: null };
   if (days === 0) return { earliest: 0, latest: 0 };
-  const bySoil = TENTH_SD * soilSpread(question, dampWetnessMin);
+  const bySoil = isHeard ? 0 : TENTH_SD * soilSpread(question, dampWetnessMin, practice);
   const apart = Math.hypot(...known.map((each) => Math.log(Math.max(each, days / LARGEST_RATIO) / days)), bySoil);
   const latest = days * Math.exp(apart);
   return { earliest: days * Math.exp(-apart), latest: latest > question.days ? null : latest };
 }
 
 /**
- * What soil and keeper add to the spread of the days. Days go with the water between the two wetnesses: with what the soil holds, and
- * with how far apart they are.
+ * What soil and keeper add to the spread of the days. Days go with the water between the two wetnesses: with what the soil holds, how
+ * far apart they are, and how much of the floor is damp (in boxes with much air less so: to the power of 0.4 to 1, tried here).
  */
-function soilSpread({ box, wetness, practice = {} }: MoistureQuestion, limit: number): number {
+function soilSpread(
+  { box, wetness }: MoistureQuestion,
+  limit: number,
+  practice: NonNullable<Wishes['practice']>,
+): number {
   const between = Math.max(LEAST_BETWEEN, wetness.damp - limit);
   const ofWetness = (range: Range | undefined) => (range ? (range.max - range.min) / (2 * TENTH_SD * between) : 0);
-  return together(box.heldSpread, ofWetness(practice.dampWetness), ofWetness(practice.dampWetnessMin));
+  const ofShare = practice.dampSharePct && box.dryAreaM2 > 0 ? rangeSpread(practice.dampSharePct) : 0;
+  return together(box.heldSpread, ofWetness(practice.dampWetness), ofWetness(practice.dampWetnessMin), ofShare);
 }
 
 /** Wetnesses are not told from one another more finely than so. Chosen here */
@@ -144,7 +158,8 @@ export function dryingAhead(
   wishes: Wishes,
 ): { forecast: MoistureForecast; band: RedampBand } {
   const forecast = forecastMoisture(question, wishes);
-  return { forecast, band: redampBand(question, forecast.dampWetnessMin, forecast.daysToRedamp) };
+  const { dampWetnessMin, daysToRedamp } = forecast;
+  return { forecast, band: redampBand(question, dampWetnessMin, daysToRedamp, wishes.practice) };
 }
 
 /** Less exchange than is wanted is stale; not much more of it, in air in which nothing dries, is still. */

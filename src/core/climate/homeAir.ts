@@ -2,7 +2,6 @@ import { floorAreaMm2 } from '@/core/housing/container';
 import type { Furniture } from '@/core/housing/furniture';
 import { flat } from '@/core/housing/soil';
 import type { HomeState } from '@/core/housing/quantities';
-import type { Range } from '@/core/numerics/spreads';
 import type { CareBook, Kept } from '@/core/profiles/careBook';
 import type { CareProfile, Stage } from '@/core/profiles/profile';
 import type { MaterialTable, Mix, RecipePart } from '@/core/substrate/material';
@@ -58,7 +57,6 @@ export function dishAreaCm2Of({ container, furniture, dishAreaCm2 }: AiredHome):
 export interface KeptSoil {
   /** Wetness of the damp and the dry end when freshly damped. */
   damp: number;
-  dampRange?: Range | undefined;
   dry: number;
   /** Share of the floor that is damp. % */
   sharePct: number;
@@ -73,7 +71,7 @@ export function keptWetness({ making, climate }: CareProfile, stage: Stage): Kep
   const throughout = making.dampThroughout?.includes(stage) ?? false;
   const sharePct = throughout ? 100 : making.dampSharePct;
   return {
-    ...{ damp: making.dampWetness, dampRange: making.dampWetnessRange, dry: making.dryWetness, sharePct },
+    ...{ damp: making.dampWetness, dry: making.dryWetness, sharePct },
     way: usualWay(climate.damping, sharePct, !throughout && making.pouredDownSide === true),
     judged: throughout ? 'top' : 'whole',
   };
@@ -136,14 +134,13 @@ export function questionOf(
   days: number,
   kept: KeptSoil = keptWetness(profile, stage),
 ): MoistureQuestion {
-  const { damp, dampRange, dry, way, judged } = kept;
+  const { damp, dry, way, judged } = kept;
   const wetness = { damp, dry };
   return {
     box: moistBox(home.container, fillingOf(kept, home, recipe), materials),
     wetness,
     layers: freshlyPoured(wetness, way, profile.climate.dampWetnessMin.value),
     ...{ judged, way },
-    practice: { dampWetness: dampRange, dampWetnessMin: profile.climate.dampWetnessMin.range },
     room,
     warmingK: home.heat?.warmingK ?? 0,
     days,
@@ -153,11 +150,16 @@ export function questionOf(
 }
 
 /** What the profile asks of the air and the water of a home. */
-export function wishesOf({ climate }: CareProfile): Wishes {
+export function wishesOf({ climate, making }: CareProfile): Wishes {
   return {
     humidityPct: climate.humidityPct,
     dampWetnessMin: climate.dampWetnessMin.value,
     minAirChangesPerHour: climate.airChangesPerHour.value,
+    practice: {
+      dampWetness: making.dampWetnessRange,
+      dampSharePct: making.dampSharePctRange,
+      dampWetnessMin: climate.dampWetnessMin.range,
+    },
   };
 }
 

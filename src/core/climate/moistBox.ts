@@ -2,8 +2,8 @@ import { areaAtMm2, floorLongSideMm, volumeBelowMm3, type Container } from '@/co
 import { depthAtMm, meanDepthMm, type Soil } from '@/core/housing/soil';
 import type { MaterialTable, RecipePart } from '@/core/substrate/material';
 import { capillarity } from '@/core/substrate/capillarity';
-import { shares, substrate } from '@/core/substrate/substrate';
-import { spreadOf, together } from '@/core/numerics/spreads';
+import { substrate } from '@/core/substrate/substrate';
+import { spreadOfMix } from '@/core/substrate/spreadOfMix';
 import { airWays, type AirWays, type AirWaysSettings } from './airFlow';
 
 /** What is in a home, as far as its water is concerned. */
@@ -100,16 +100,6 @@ export function moistBox(
     depthM,
     heatLagS: heatJK / (WALL_HEAT_W_M2K * outerM2),
   };
-}
-
-/** How far what its parts add up to may be off: the parts that add more count for more. In logarithms */
-function spreadOfMix(recipe: RecipePart[], materials: MaterialTable, name: 'waterHeldMlPerL' | 'creepMm2PerH'): number {
-  const parts = shares(recipe).map(({ material, share }) => ({
-    adds: share * materials[material][name].value,
-    spread: spreadOf(materials[material][name]),
-  }));
-  const all = parts.reduce((sum, { adds }) => sum + adds, 0);
-  return all > 0 ? together(...parts.map(({ adds, spread }) => (adds / all) * spread)) : 0;
 }
 
 const STRIPS = 64;

@@ -1,4 +1,3 @@
-import type { Range } from '@/core/numerics/spreads';
 import { bulkFlowM3S, draughtFlowM3S, stackFlowM3S } from './airFlow';
 import type { MoistBox } from './moistBox';
 import { LAYER_GAPS, LAYER_SHARES, layersAtStart, type Layers, type SoilLayers, type WateringWay } from './soilLayers';
@@ -67,8 +66,6 @@ export interface MoistureQuestion {
   judged?: 'whole' | 'top' | undefined;
   /** How it is watered again; onto the damp end if left out. */
   way?: WateringWay | undefined;
-  /** Between which it is damped, and damped again, by those who keep its kind; as they are asked for if left out. */
-  practice?: { dampWetness?: Range | undefined; dampWetnessMin?: Range | undefined } | undefined;
 }
 
 /** The course of a home, one value an hour (the first is the start). */

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { materials, profileOf } from '@/contract/testing/profileOf';
 import type { Container } from '@/core/housing/container';
 import { addDays, daysBetween } from '@/core/measure/day';
-import { forecastMoisture, redampBand } from './forecast';
+import { dryingAhead, forecastMoisture } from './forecast';
 import { dishAreaCm2Of, keptWetness, questionOf, USUAL_ROOM, wishesOf, type AiredHome } from './homeAir';
 import { pouredMl } from './pouredMl';
 import { wateringOutlook, waterStatus, type WaterFact } from './watering';
@@ -43,7 +43,7 @@ describe('the next watering', () => {
     const days = Math.floor(forecast.daysToRedamp ?? NaN);
     expect(outlook([damped(3)]).likelyOn).toBe(addDays(TODAY, days - 3));
     expect(outlook([damped(days)]).likelyOn).toBe(TODAY);
-    const { earliest, latest } = redampBand({ ...question, days: 120 }, forecast.dampWetnessMin, forecast.daysToRedamp);
+    const { earliest, latest } = dryingAhead({ ...question, days: 120 }, wishes).band;
     // By the hour here, between the hours there.
     const isNear = (day: string | null | undefined, days: number | null) =>
       days === null ? day === null : Math.abs(daysBetween(addDays(TODAY, Math.floor(days) - 3), day ?? '')) <= 1;
@@ -91,7 +91,9 @@ describe('the next watering', () => {
     const felt = (wetness: number) => outlook([damped(4), { kind: 'felt', on: ago(0), wetness }]).dueOn ?? '';
     expect(felt(0.73) > plain).toBe(true);
     expect(felt(0.62) < plain).toBe(true);
-    expect(felt(0.5) <= TODAY).toBe(true);
+    // As dry as that it is due since it was felt, and not since a day on which nobody knew.
+    const dry = [damped(14), { kind: 'felt', on: ago(2), wetness: 0.5 }] as const;
+    expect(outlook([...dry])).toMatchObject({ dueOn: ago(2), likelyOn: ago(2), lateOn: ago(2) });
     const weighed = (lostMl: number) => outlook([damped(4), { kind: 'weighed', on: ago(0), lostMl }]).dueOn ?? '';
     expect(weighed(1) > plain).toBe(true);
     expect(weighed(60) < plain).toBe(true);

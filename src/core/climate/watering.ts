@@ -88,12 +88,15 @@ export function wateringOutlook(
   const end = judged.findIndex((each) => each < limit);
   const endsAt = end < 0 ? null : end;
   const { earliest, latest: slowest } = widenedBand(
-    redampBand(fresh, limit, endsAt === null ? null : endsAt / 24),
+    redampBand(fresh, limit, endsAt === null ? null : endsAt / 24, wishes.practice),
     endsAt === null ? null : endsAt / 24,
     spreadTimes,
   );
-  // What is left of the way from where it was found is as uncertain as the whole: the less is left, the narrower.
+  // What is left of the way from where it was found is as uncertain as the whole: the less is left, the narrower. Found dry, it was dry
+  // on that day: nobody knows since when.
+  const isFoundDry = endsAt !== null && age >= endsAt;
   const leftIn = (wholeDays: number | null) => {
+    if (isFoundDry) return Math.floor(-found / 24);
     if (wholeDays === null) return null;
     const whole = endsAt ?? 24 * wholeDays;
     const pace = whole > 0 ? (24 * wholeDays) / whole : 1;
@@ -155,7 +158,7 @@ export function foreseenDrying(
   const days = daysBetween(on, felt.on);
   if (end <= 0 || age <= 0 || days <= 0) return null;
   const likely = end / 24;
-  const { earliest, latest } = redampBand(since, limit, likely);
+  const { earliest, latest } = redampBand(since, limit, likely, wishes.practice);
   if (earliest === null || latest === null) return null;
   return { p10: Math.min(earliest, likely), p50: likely, p90: latest, happened: (likely * days) / (age / 24) };
 }

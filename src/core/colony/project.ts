@@ -174,7 +174,9 @@ function youthSpread({ young }: PopulationKind): number {
 /** Rates of all draws: the same for every colony, so that the same question has the same answer. */
 function ratesOf({ kind, temperatures }: Plan, draws: number, countSpread: number): Rates {
   const spread = kind.spread.value;
-  const meanC = temperatures.reduce((sum, each) => sum + each, 0) / Math.max(1, temperatures.length);
+  // In the weeks of a rest nothing is bred, whatever its pace is.
+  const lived = temperatures.filter((each) => each >= kind.warmth.restBelowC.value);
+  const meanC = lived.reduce((sum, each) => sum + each, 0) / Math.max(1, lived.length);
   const of = (rate: number, times: number) =>
     Float64Array.from({ length: draws }, (_, draw) => Math.exp(times * normalQuantile(evenAt(draw, STEPS[rate] ?? 0))));
   return {

@@ -1,6 +1,6 @@
 import type { Day } from '@/core/measure/day';
-import type { Range } from '@/core/numerics/spreads';
-import type { CareProfile, Fact, Ground } from '@/core/profiles/profile';
+import { rangeAbout, type Range } from '@/core/numerics/spreads';
+import type { Basis, CareProfile, Fact, Ground } from '@/core/profiles/profile';
 import { schoolsInForce, type Schools } from '@/core/profiles/schools';
 
 /** One size in which a feeder is kept, bought and offered. */
@@ -50,6 +50,8 @@ export interface Food extends Ground {
   kind: FoodKind;
   /** Kept as is usual for it; a cutting, in water at midsummer. */
   shelfLifeDays: number;
+  /** Between which cuttings of it differ. */
+  shelfLifeDaysRange?: Range;
   /** Headings of profiles (`CareProfile.group`) that never get it. */
   neverFor?: { groups: string[]; why: string }[];
   /** Given to these only by those who follow a school. */
@@ -74,8 +76,8 @@ export interface PreyOnOffer {
   /** Of its kind: as many at once as that for one mouth, and whether it digs in. */
   mostAtOnce?: number | undefined;
   digsIn?: boolean | undefined;
-  lengthMmRange?: Range | undefined;
-  massGRange?: Range | undefined;
+  /** How its pieces differ, and what that rests on. */
+  pieces?: { lengthMm: Range; massG: Range; basis: Basis } | undefined;
   /** So many are in the house; left out where nobody counts. */
   onHand?: number | undefined;
   /** A culture of the house yields it. */
@@ -132,6 +134,10 @@ export interface FeedingGround extends Ground {
   school?: string | undefined;
 }
 
+/** Between which eight of ten lie about a number of a ground; nothing where no range was told. */
+export const within = (value: number, spread: number): Pick<FeedingGround, 'between'> =>
+  spread > 0 ? { between: rangeAbout(value, spread) } : {};
+
 /** How much a dish takes out of the store: pieces of feeders, mL of drinks, g of all other food. */
 export const amountOf = ({ volumeMl, lengthMm, count, massG }: Dish): number =>
   volumeMl ?? (lengthMm === undefined ? (massG ?? 0) : (count ?? 0));
@@ -179,10 +185,9 @@ export function preyOf(kinds: readonly FeederKind[]): (PreyOnOffer & { kindId: s
   return kinds.flatMap((kind) =>
     kind.classes
       .filter((each) => each.isFood)
-      .map(({ id, lengthMm, lengthMmRange, massG, massGRange }) => ({
+      .map(({ id, lengthMm, lengthMmRange, massG, massGRange, basis }) => ({
         ...{ id, lengthMm, massG, kindId: kind.id },
-        ...(lengthMmRange && { lengthMmRange }),
-        ...(massGRange && { massGRange }),
+        ...(lengthMmRange && massGRange && { pieces: { lengthMm: lengthMmRange, massG: massGRange, basis } }),
         ...(kind.mostAtOnce && { mostAtOnce: kind.mostAtOnce.value }),
         ...(kind.digsIn && { digsIn: true }),
       })),

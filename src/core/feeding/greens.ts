@@ -1,17 +1,20 @@
 import { daysBetween, type Day } from '@/core/measure/day';
+import { spreadOf, together } from '@/core/numerics/spreads';
 import type { GreensDiet } from '@/core/profiles/diet';
-import { PINCH_G, type FoodOnOffer, type Meal, type PastMeal } from './food';
+import { PINCH_G, within, type FoodOnOffer, type Meal, type PastMeal } from './food';
 import { leastRecent } from './rotation';
 
 /**
  * Snails: a vegetable that differs from the last, and protein once so many days have gone by without.
  * @param massG of all of them
+ * @param massSpread how far that may be off, in logarithms
  * @param foods those that are allowed
  * @param meals oldest first
  */
 export function greensMeal(
   diet: GreensDiet,
   massG: number,
+  massSpread: number,
   foods: readonly FoodOnOffer[],
   meals: readonly PastMeal[],
   on: Day,
@@ -36,7 +39,10 @@ export function greensMeal(
     ],
     cautions: ['wash'],
     grounds: [
-      { rule: 'greens', value: greensG, unit: 'g', basis: diet.dailyPctOfMass.basis },
+      {
+        ...{ rule: 'greens', value: greensG, unit: 'g', basis: diet.dailyPctOfMass.basis },
+        ...within(greensG, together(massSpread, spreadOf(diet.dailyPctOfMass))),
+      },
       { rule: 'protein-days', value: diet.proteinEveryDays.value, unit: 'd', basis: diet.proteinEveryDays.basis },
     ],
   };

@@ -1,14 +1,23 @@
 import type { LeafDiet } from '@/core/profiles/diet';
-import { rangeAbout, spreadOf } from '@/core/numerics/spreads';
+import { spreadOf, together } from '@/core/numerics/spreads';
 import { addDays, type Day } from '@/core/measure/day';
 import { gramsPerCutting } from './cuttings';
-import type { FeedingCaution, FeedingGround, Food, FoodOnOffer, Meal, PastMeal } from './food';
+import {
+  within,
+  type FeedingCaution,
+  type FeedingGround,
+  type Food,
+  type FoodOnOffer,
+  type Meal,
+  type PastMeal,
+} from './food';
 import { isWithinYear, seasonOf, type Hemisphere } from '@/core/season/year';
 
 export interface LeafQuestion {
   diet: LeafDiet;
-  /** Of all of them. */
+  /** Of all of them, and how far that may be off, in logarithms. */
   massG: number;
+  massSpread?: number | undefined;
   /** In their first instars they are shown all their foods. */
   instar?: number | undefined;
   on: Day;
@@ -50,7 +59,7 @@ function bareFrom(plants: readonly Food[], on: Day, hemisphere: Hemisphere): Day
  * profile's two numbers, and are fewer for a plant that wilts sooner than the change of midsummer. No dishes when none
  * of its plants is in leaf and allowed; some weeks before that day it is told, with what might be given instead.
  */
-export function leafMeal({ diet, massG, instar, on, hemisphere, foods, meals }: LeafQuestion): Meal {
+export function leafMeal({ diet, massG, massSpread = 0, instar, on, hemisphere, foods, meals }: LeafQuestion): Meal {
   const { winterShare } = seasonOf(on, hemisphere);
   const { summer, winter } = diet.renewDays;
   const seasonal = summer.value + (winter.value - summer.value) * winterShare;
@@ -72,30 +81,39 @@ export function leafMeal({ diet, massG, instar, on, hemisphere, foods, meals }: 
   if (!first) {
     return { eats: 'leaves', everyDays: seasonal, dishes: [], cautions: ['none-in-leaf'], ...ahead, grounds: [] };
   }
-  const lasts = Math.min(...shown.map((plant) => plant.shelfLifeDays)) * (seasonal / summer.value);
+  const soonest = shown.reduce((a, b) => (b.shelfLifeDays < a.shelfLifeDays ? b : a), first);
+  const lasts = soonest.shelfLifeDays * (seasonal / summer.value);
   const everyDays = Math.max(1, Math.floor(Math.min(seasonal, lasts)));
   const eatenG = massG * (diet.dailyPctOfMass.value / 100) * everyDays;
-  const eatenSpread = spreadOf(diet.dailyPctOfMass);
-  const renewalSpread = spreadOf(summer) * (1 - winterShare) + spreadOf(winter) * winterShare;
+  const dishes = shown.map((plant) => {
+    const eachG = gramsPerCutting(plant);
+    const count = Math.max(1, Math.ceil((eatenG * CUT_PER_EATEN) / shown.length / eachG));
+    return { food: plant.id, count, massG: count * eachG };
+  });
+  const cuttings = dishes.reduce((sum, { count }) => sum + count, 0);
+  const eatenSpread = together(massSpread, spreadOf(diet.dailyPctOfMass));
   const grounds: FeedingGround[] = [
     {
       ...{ rule: 'renewal', value: seasonal, unit: 'd', basis: summer.basis },
-      ...(renewalSpread > 0 && { between: rangeAbout(seasonal, renewalSpread) }),
+      ...within(seasonal, spreadOf(summer) * (1 - winterShare) + spreadOf(winter) * winterShare),
     },
-    { rule: 'lasts-in-water', value: lasts, unit: 'd', basis: first.basis },
+    {
+      ...{ rule: 'lasts-in-water', value: lasts, unit: 'd', basis: soonest.basis },
+      ...within(lasts, spreadOf({ range: soonest.shelfLifeDaysRange })),
+    },
     {
       ...{ rule: 'eaten', value: eatenG, unit: 'g', basis: diet.dailyPctOfMass.basis },
-      ...(eatenSpread > 0 && { between: rangeAbout(eatenG, eatenSpread) }),
+      ...within(eatenG, eatenSpread),
+    },
+    {
+      ...{ rule: 'cuttings', value: cuttings, unit: '', basis: first.gramsPerCutting?.basis ?? 'from memory' },
+      ...within(cuttings, together(eatenSpread, spreadOf(first.gramsPerCutting ?? {}))),
     },
   ];
   return {
     eats: 'leaves',
     everyDays,
-    dishes: shown.map((plant) => {
-      const eachG = gramsPerCutting(plant);
-      const count = Math.max(1, Math.ceil((eatenG * CUT_PER_EATEN) / shown.length / eachG));
-      return { food: plant.id, count, massG: count * eachG };
-    }),
+    dishes,
     ...ahead,
     cautions: [...cautionsFor(shown, isYoung), ...(ahead ? (['bare-soon'] as const) : [])],
     grounds,

@@ -2,7 +2,7 @@ import type { Day } from '@/core/measure/day';
 import { takenMeasure, type AnimalMeasures } from '@/core/profiles/animal';
 import type { CareProfile, Stage } from '@/core/profiles/profile';
 import { schoolOn, type Schools } from '@/core/profiles/schools';
-import { usualMassG } from '@/core/profiles/weight';
+import { massSpread, usualMassG } from '@/core/profiles/weight';
 import { isShort } from './chooseSize';
 import { colonyMeal, type BroodToFeed } from './colonyFood';
 import { whyNot, type FeedingCaution, type Larder, type Meal, type PastMeal } from './food';
@@ -47,9 +47,13 @@ export function mealOf(question: MealQuestion): Meal | null {
   if (!diet?.stages.includes(question.stage)) return null;
   const heads = Math.max(1, question.headCount ?? 1);
   const massG = () => heads * (question.massG ?? usualMassG(profile, takenMeasure(profile, question).mm) ?? 0);
+  const ofMass = question.massG === undefined ? massSpread(profile, question) : 0;
   switch (diet.eats) {
     case 'leaves':
-      return leafMeal({ diet, massG: massG(), instar, on, hemisphere: question.hemisphere ?? 'north', foods, meals });
+      return leafMeal({
+        ...{ diet, massG: massG(), massSpread: ofMass, instar, on, foods, meals },
+        hemisphere: question.hemisphere ?? 'north',
+      });
     case 'litter':
       return litterMeal(
         diet,
@@ -59,7 +63,7 @@ export function mealOf(question: MealQuestion): Meal | null {
         meals,
       );
     case 'greens':
-      return greensMeal(diet, massG(), foods, meals, on);
+      return greensMeal(diet, massG(), ofMass, foods, meals, on);
     case 'colony-food': {
       const isLive = schoolOn(profile, 'ant-prey', schools['ant-prey']) === 'live';
       const { headCount: workers = 0, brood = {}, founding } = question;

@@ -1,12 +1,12 @@
 import { bodyOf, requireStage, takenMeasure, type AnimalMeasures } from '@/core/profiles/animal';
-import { rangeAbout, spreadOf, together } from '@/core/numerics/spreads';
-import type { Feeding, MealPlan, Ration } from '@/core/profiles/diet';
+import { spreadOf, together } from '@/core/numerics/spreads';
+import type { Feeding, MealPlan } from '@/core/profiles/diet';
 import type { CareProfile, Stage } from '@/core/profiles/profile';
 import { schoolOn } from '@/core/profiles/schools';
-import { usualMassG } from '@/core/profiles/weight';
+import { massSpread, usualMassG } from '@/core/profiles/weight';
 import { Refusal } from '@/core/refusal';
 import { chooseSize } from './chooseSize';
-import type { FeedingGround, PreyOnOffer } from './food';
+import { within, type FeedingGround, type PreyOnOffer } from './food';
 
 /** How an animal looks to its keeper. */
 export const CONDITIONS = ['thin', 'trim', 'round'] as const;
@@ -84,7 +84,8 @@ export function preyPlan(question: PreyQuestion): PreyPlan {
     throw new Refusal([{ path: feeding ? 'stage' : 'profile', message }]);
   }
   const { mm: takenMm } = takenMeasure(profile, question);
-  const bodyMm = bodyOf(profile, question).bodyLengthMm?.mm ?? takenMm;
+  const body = bodyOf(profile, question).bodyLengthMm;
+  const bodyMm = body?.mm ?? takenMm;
   const abdomenMm = bodyMm * feeding.abdomenLengthPerBodyLength.value;
   const safeMm = abdomenMm * feeding.preyLengthPerAbdomen.value;
   const maxLengthMm = safeMm * (afterQuiet ? FIRST_LENGTH_SHARE : 1);
@@ -92,7 +93,7 @@ export function preyPlan(question: PreyQuestion): PreyPlan {
     { rule: 'abdomen-length', value: abdomenMm, unit: 'mm', ...basisOf(feeding.abdomenLengthPerBodyLength) },
     {
       ...{ rule: 'prey-length', value: maxLengthMm, unit: 'mm', ...basisOf(feeding.preyLengthPerAbdomen) },
-      ...between(maxLengthMm, lengthSpread(profile, question)),
+      ...within(maxLengthMm, lengthSpread(profile, feeding, body?.estimated === true)),
     },
     { rule: 'interval', value: plan.everyDays, unit: 'd', ...basisOf(plan), school },
   ];
@@ -108,6 +109,7 @@ export function preyPlan(question: PreyQuestion): PreyPlan {
     const offers = longest ? [offerOf(longest, Math.min(mostPieces(longest), plan.preyCount) * heads)] : [];
     return { maxLengthMm, everyDays: plan.everyDays, mealG: null, offers, grounds };
   }
+  const ofMass = question.massG === undefined ? massSpread(profile, question) : 0;
   const isGrowing = !profile.growth.grownStages.includes(stage) && takenMm < profile.growth.grownMm.value;
   const aim = schoolOn(profile, 'aim', question.aim);
   const aimTimes = aim === 'grow-on' && isGrowing ? GROW_ON_TIMES : 1;
@@ -124,7 +126,7 @@ export function preyPlan(question: PreyQuestion): PreyPlan {
     { rule: 'ration', value: ration.weeklyPct, unit: '% a week', ...basisOf(ration) },
     {
       ...{ rule: 'meal', value: mealG, unit: 'g', ...basisOf(ration) },
-      ...between(mealG, mealSpread(profile, question.massG !== undefined, ration)),
+      ...within(mealG, together(ofMass, spreadOf({ range: ration.weeklyPctRange }))),
     },
     ...(aimTimes === 1
       ? []
@@ -144,14 +146,15 @@ export function preyPlan(question: PreyQuestion): PreyPlan {
   );
   if (!chosen) return { maxLengthMm, everyDays: plan.everyDays, mealG, offers: [], grounds };
   const { feeder, count } = chosen;
-  if (feeder.lengthMmRange) {
-    const piece = { rule: 'prey-piece', value: feeder.lengthMm, unit: 'mm', basis: 'common practice' as const };
-    grounds.push({ ...piece, between: feeder.lengthMmRange });
-  }
-  if (feeder.massGRange) {
-    const { min, max } = feeder.massGRange;
-    const weighed = { rule: 'prey-weight', value: count * feeder.massG, unit: 'g', basis: 'common practice' as const };
-    grounds.push({ ...weighed, between: { min: count * min, max: count * max } });
+  if (feeder.pieces) {
+    const { lengthMm, massG: eachG, basis } = feeder.pieces;
+    grounds.push(
+      { rule: 'prey-piece', value: feeder.lengthMm, unit: 'mm', between: lengthMm, basis },
+      {
+        ...{ rule: 'prey-weight', value: count * feeder.massG, unit: 'g', basis },
+        between: { min: count * eachG.min, max: count * eachG.max },
+      },
+    );
   }
   const lasts = ((count * feeder.massG) / weeklyG) * 7;
   // One large meal is what that school wants, though not of the smallest; and the first after a moult is small on purpose.
@@ -162,23 +165,14 @@ export function preyPlan(question: PreyQuestion): PreyPlan {
   return { maxLengthMm, everyDays, mealG, offers: [offerOf(feeder, count * heads)], grounds };
 }
 
-/** Between which eight of ten lie; nothing where no range was told. */
-const between = (value: number, spread: number): Pick<FeedingGround, 'between'> =>
-  spread > 0 ? { between: rangeAbout(value, spread) } : {};
-
 /** How far the longest safe prey may be off: what was measured of the animal is sure, the shares of it are not. */
-function lengthSpread({ proportions, feeding, measure }: CareProfile, question: PreyQuestion): number {
-  const isReckoned = question.bodyLengthMm === undefined && measure.takes !== 'bodyLengthMm';
+function lengthSpread({ proportions }: CareProfile, feeding: Feeding, isReckoned: boolean): number {
   return together(
     isReckoned && proportions.bodyLengthMm ? spreadOf(proportions.bodyLengthMm) : 0,
-    feeding ? spreadOf(feeding.abdomenLengthPerBodyLength) : 0,
-    feeding ? spreadOf(feeding.preyLengthPerAbdomen) : 0,
+    spreadOf(feeding.abdomenLengthPerBodyLength),
+    spreadOf(feeding.preyLengthPerAbdomen),
   );
 }
-
-/** How far a meal may be off: by the weight of the animal, where nobody weighed it, and by its ration. */
-const mealSpread = ({ massGPerCm3 }: CareProfile, isWeighed: boolean, { weeklyPctRange }: Ration): number =>
-  together(massGPerCm3 && !isWeighed ? spreadOf(massGPerCm3) : 0, spreadOf({ range: weeklyPctRange }));
 
 /** When the next meal is due: as the school says, unless this one was too large or too small and no other number would do. */
 function waitAfter(usualDays: number, lastsDays: number, count: number, isMost: boolean): number {

@@ -8,7 +8,7 @@ import { usualCourse } from '@/core/colony/project';
 import { feederPopulation } from '@/core/feeding/feederPopulation';
 import { preyOf, type FeederKind } from '@/core/feeding/food';
 import { mealOf } from '@/core/feeding/meal';
-import { moultForecast, type MoultForecast } from '@/core/growth/forecast';
+import { moultForecast } from '@/core/growth/forecast';
 import { usualIntervalDays } from '@/core/growth/pace';
 import { quietDaysAfterMoult } from '@/core/growth/quietDays';
 import { stillness, type StillnessGuide } from '@/core/growth/stillness';
@@ -17,8 +17,8 @@ import { isMadeFor } from '@/core/housing/ladder';
 import { rankHomes } from '@/core/housing/rank';
 import { addDays, daysBetween } from '@/core/measure/day';
 import { takenMeasure } from '@/core/profiles/animal';
-import { careBook, kindOf } from '@/core/profiles/careBook';
-import { knownOf } from '@/core/profiles/holdsFor';
+import { careBook } from '@/core/profiles/careBook';
+import { knownOf, type OfKind } from '@/core/profiles/holdsFor';
 import type { CareProfile } from '@/core/profiles/profile';
 import { warmthVerdict } from '@/core/profiles/warmth';
 import { Refusal } from '@/core/refusal';
@@ -51,7 +51,9 @@ export type KeeperQuestion = (typeof KEEPER_QUESTIONS)[number];
 /** One answer: a number, a word (a verdict, which box), or null where there is none. */
 export interface KeeperAnswer {
   question: KeeperQuestion;
-  /** What exactly is answered: `warmth at 22 C`. */
+  /** By which it is found again among the others of its question. */
+  key: string;
+  /** What exactly is answered: `at 22 C`. */
   about: string;
   value: number | string | null;
 }
@@ -64,32 +66,33 @@ const AIR_DAYS = 21;
 const SINCE_MOULT = 0.6;
 const COLONY = { heads: 80, weeks: 12, temperatureC: 24, room: 2000 };
 const EGGS = { count: 20, laidDaysAgo: 20, temperatureC: 23 };
+/** A refrigerator, a cellar, a cool room. C */
+const PLACES_C = [4, 9, 14] as const;
+const BEFORE_WINTER = '2026-09-01';
 const STILL_DAYS = [7, 30, 90] as const;
 
-type Told = readonly (readonly [about: string, value: number | string | null | undefined])[];
+/** What is answered, with what; and by what it is found again, where several are about the same. */
+type Told = readonly (readonly [about: string, value: number | string | null | undefined, key?: string])[];
 
 /** What is refused counts as an answer of its own. */
 function told(question: KeeperQuestion, tell: () => Told): KeeperAnswer[] {
   try {
-    return tell().map(([about, value]) => ({ question, about, value: value ?? null }));
+    return tell().map(([about, value, key = about]) => ({ question, key, about, value: value ?? null }));
   } catch (error) {
     if (!(error instanceof Refusal)) throw error;
-    return [{ question, about: 'refused', value: error.message }];
+    return [{ question, key: 'refused', about: 'refused', value: error.message }];
   }
 }
 
-/** Everything that is asked of somebody in a home. */
-export function answersAbout(
-  one: AnimalCase,
-  knowledge: Knowledge,
-  asked: ReadonlySet<KeeperQuestion>,
-): KeeperAnswer[] {
-  const profile = careBook(knowledge.profiles, knowledge.species).of({
-    ...{ profile: one.profile, scientificName: one.scientificName, stage: one.stage },
-  });
-  const { home, stage, headCount } = one;
+/** What is asked of somebody in a home. */
+export const ASKED_OF_AN_ANIMAL = ['home', 'box-to-buy', 'filling', 'air', 'warmth', 'moult', 'meal', 'work'] as const;
+
+/** The answers about somebody in a home, to those of these questions that are asked. */
+export function answersAbout(one: AnimalCase, knowledge: Knowledge, asked: readonly KeeperQuestion[]): KeeperAnswer[] {
+  const { home, stage, headCount, scientificName } = one;
+  const profile = careBook(knowledge.profiles, knowledge.species).of({ profile: one.profile, scientificName, stage });
   const animal: Animal = { stage, headCount, [profile.measure.takes]: one.sizeMm };
-  const ways: Partial<Record<KeeperQuestion, () => Told>> = {
+  const ways: Record<(typeof ASKED_OF_AN_ANIMAL)[number], () => Told> = {
     home: () => homeAnswers(profile, animal, home),
     'box-to-buy': () => boxAnswers(profile, animal, knowledge),
     filling: () => fillingAnswers(profile, animal, one, knowledge),
@@ -98,23 +101,33 @@ export function answersAbout(
     moult: () => moultAnswers(profile, animal),
     meal: () => mealAnswers(profile, animal, knowledge),
     work: () => workAnswers(profile, animal),
-    rest: () => restAnswers(profile, one, knowledge),
-    brood: () => broodAnswers(profile, one, knowledge),
+  };
+  return ASKED_OF_AN_ANIMAL.filter((each) => asked.includes(each)).flatMap((each) => told(each, ways[each]));
+}
+
+/** What is asked of a kind, whatever the stage. */
+export const ASKED_OF_A_KIND = ['rest', 'brood', 'numbers'] as const;
+
+/** The answers about a kind, to those of these questions that are asked. */
+export function answersAboutKind(who: OfKind, knowledge: Knowledge, asked: readonly KeeperQuestion[]): KeeperAnswer[] {
+  const ways: Record<(typeof ASKED_OF_A_KIND)[number], () => Told> = {
+    rest: () => restAnswers(who, knowledge),
+    brood: () => broodAnswers(who, knowledge),
     numbers: () => {
-      const kind = knownOf(knowledge.populations, { kind: kindOf(profile), scientificName: one.scientificName });
+      const kind = knownOf(knowledge.populations, who);
       return kind ? populationAnswers(kind) : [];
     },
   };
-  return [...asked].flatMap((question) => {
-    const tell = ways[question];
-    return tell ? told(question, tell) : [];
-  });
+  return ASKED_OF_A_KIND.filter((each) => asked.includes(each)).flatMap((each) => told(each, ways[each]));
 }
 
 function homeAnswers(profile: CareProfile, animal: Animal, home: AiredHome): Told {
   const { checks, verdict, largestSafeOpeningMm } = fit(profile, { ...animal, ...home });
   return [
-    ...checks.map(({ rule, status }) => [rule, status] as const),
+    ...checks.map(({ rule, quantity, status }) => {
+      const { words } = profile.fit.find((each) => each.id === rule && each.quantity === quantity) ?? {};
+      return [words?.pass ?? rule, status, rule] as const;
+    }),
     ['verdict', verdict],
     ['largest safe opening', largestSafeOpeningMm],
   ];
@@ -128,12 +141,13 @@ function boxAnswers(profile: CareProfile, animal: Animal, { boxSizes }: Knowledg
     sizes.map(({ id, container }) => ({ id, code: id, container, substrateDepthMm: 0 })),
   );
   const [best] = ranked;
+  const nameOf = (id: string) => sizes.find((size) => size.id === id)?.name ?? id;
   return [
-    ['best', best?.homeId],
+    ['the best', best && nameOf(best.homeId)],
     ['depth', best?.depthMm],
     ['holes a side', best?.drill?.perSide],
     ['hole', best?.drill?.diameterMm],
-    ...ranked.map(({ homeId, verdict }) => [homeId, verdict] as const),
+    ...ranked.map(({ homeId, verdict }) => [nameOf(homeId), verdict, homeId] as const),
   ];
 }
 
@@ -176,7 +190,7 @@ function moultAnswers(profile: CareProfile, animal: Animal): Told {
   const { mm } = takenMeasure(profile, animal);
   const usual = usualIntervalDays(profile, animal.stage, USUAL_ROOM.temperatureC) ?? 0;
   const last = addDays(ON, -Math.round(SINCE_MOULT * usual));
-  const forecast: MoultForecast = moultForecast({
+  const forecast = moultForecast({
     ...{ profile, stage: animal.stage, asOf: ON, temperatureC: USUAL_ROOM.temperatureC },
     ...{ moults: usual > 0 ? [{ on: last, sizeMm: mm }] : [], ahead: 2 },
   });
@@ -194,11 +208,15 @@ function moultAnswers(profile: CareProfile, animal: Animal): Told {
 function mealAnswers(profile: CareProfile, animal: Animal, { feeders, foods }: Knowledge): Told {
   const meal = mealOf({ profile, ...animal, on: ON, larder: { feeders: preyOf(feeders), foods } });
   if (!meal) return [];
+  const sizes = feeders.flatMap(({ plural, classes }) =>
+    classes.map((each) => ({ id: each.id, name: `${each.name} ${plural}` })),
+  );
+  const nameOf = (id: string) => [...sizes, ...foods].find((each) => each.id === id)?.name ?? id;
   const { feeding } = profile;
   const hunger = feeding?.bearsHunger?.find(({ stages }) => stages.includes(animal.stage))?.days.value;
   return [
     ['every', meal.everyDays],
-    ['what', meal.dishes.map(({ food, count }) => `${count ?? ''} ${food}`).join()],
+    ['what', meal.dishes.map(({ food, count }) => [count, nameOf(food)].filter(Boolean).join(' ')).join(', ')],
     ['mass', meal.dishes.reduce((sum, { massG, volumeMl }) => sum + (massG ?? volumeMl ?? 0), 0)],
     ['largest prey', meal.maxLengthMm],
     ['how', meal.prepared],
@@ -223,13 +241,12 @@ function workAnswers({ work, feeding, diet, homeWork }: CareProfile, { stage }: 
   ];
 }
 
-function restAnswers(profile: CareProfile, { scientificName, stage }: AnimalCase, { rests }: Knowledge): Told {
-  const kind = knownOf(rests, { kind: kindOf(profile), scientificName });
+function restAnswers(who: OfKind, { rests }: Knowledge): Told {
+  const kind = knownOf(rests, who);
   if (!kind || kind.need === 'never') return [];
-  if (kind.stages && !kind.stages.includes(stage)) return [];
-  return [4, 9, 14].flatMap((placeC) => {
-    const plan = restPlan({ kind, hemisphere: 'north', asOf: '2026-09-01', roomC: 21, placeC });
-    const days = (day: string) => daysBetween('2026-09-01', day);
+  return PLACES_C.flatMap((placeC) => {
+    const plan = restPlan({ kind, hemisphere: 'north', asOf: BEFORE_WINTER, roomC: USUAL_ROOM.temperatureC, placeC });
+    const days = (day: string) => daysBetween(BEFORE_WINTER, day);
     return [
       [`begins, ${placeC} C`, days(plan.beginsOn)],
       [`ends, ${placeC} C`, days(plan.endsOn)],
@@ -239,8 +256,7 @@ function restAnswers(profile: CareProfile, { scientificName, stage }: AnimalCase
   });
 }
 
-function broodAnswers(profile: CareProfile, { scientificName }: AnimalCase, { eggs, moths }: Knowledge): Told {
-  const who = { kind: kindOf(profile), scientificName };
+function broodAnswers(who: OfKind, { eggs, moths }: Knowledge): Told {
   const [egg, moth] = [knownOf(eggs, who), knownOf(moths, who)];
   const { count, laidDaysAgo, temperatureC } = EGGS;
   const laidFrom = addDays(ON, -laidDaysAgo);
@@ -305,11 +321,11 @@ export const answersAboutTrouble = ({ causes, boxSigns, troubles }: Knowledge, a
     const kind = troubles[at];
     if (!kind) return [];
     const table = troubleTable(kind, causes, boxSigns);
-    return [...table.boxSigns, ...table.signs].flatMap(({ id }) => {
+    return [...table.boxSigns, ...table.signs].flatMap(({ id, title }) => {
       const [first] = diagnose(table, { yes: [id], no: [] }).ranked;
       return [
-        [`${id}: likeliest`, first?.id],
-        [`${id}: chance`, first?.pct],
+        [`${title}: likeliest`, table.causes.find((cause) => cause.id === first?.id)?.title, id],
+        [`${title}: chance, %`, first?.pct, `${id} %`],
       ] as const;
     });
   });
@@ -317,7 +333,9 @@ export const answersAboutTrouble = ({ causes, boxSigns, troubles }: Knowledge, a
 /** Dead or alive, by the days and by each finding. */
 export const answersAboutStillness = (guide: StillnessGuide): KeeperAnswer[] =>
   told('stillness', () => [
-    ...STILL_DAYS.map((days) => [`${days} days`, stillness(guide, days, []).lookAgainInDays] as const),
-    ...guide.findings.flatMap(({ id }) => [[id, stillness(guide, 10, [id]).verdict] as const]),
-    ...STILL_DAYS.map((days) => [`${days} days, chance`, stillness(guide, days, []).deadPct] as const),
+    ...STILL_DAYS.map(
+      (days) => [`${days} days, looked at again in`, stillness(guide, days, []).lookAgainInDays] as const,
+    ),
+    ...guide.findings.map(({ id, title }) => [title, stillness(guide, 10, [id]).verdict, id] as const),
+    ...STILL_DAYS.map((days) => [`${days} days, dead by a chance of, %`, stillness(guide, days, []).deadPct] as const),
   ]);

@@ -1,3 +1,4 @@
+import type { Range } from '@/core/numerics/spreads';
 import type { Basis } from '@/core/profiles/profile';
 import { Refusal } from '@/core/refusal';
 import { KNOWLEDGE_PARTS, type Knowledge, type KnowledgePart } from './knowledge';
@@ -7,7 +8,8 @@ import { KNOWLEDGE_PARTS, type Knowledge, type KnowledgePart } from './knowledge
  * is `soft` (never worse than watched), or is held to the careful end of what is practised (`careful`); days have a `tolerance`; and
  * the ends of a `band` are ranges themselves.
  */
-export type SpreadUse = 'range' | 'watched' | 'soft' | 'careful' | 'tolerance' | 'band';
+export const SPREAD_USES = ['range', 'watched', 'soft', 'careful', 'tolerance', 'band'] as const;
+export type SpreadUse = (typeof SPREAD_USES)[number];
 
 /** Between which a number lies in practice, and how that is used; a soft limit has no other end. */
 export interface NumberSpread {
@@ -30,7 +32,6 @@ export interface KnownNumber {
 }
 
 type Tree = Readonly<Record<string, unknown>>;
-type Range = { min: number; max: number };
 
 /** What holds for all that lies below: the ground that was told last, and the rule it is part of. */
 interface Above {
@@ -38,6 +39,7 @@ interface Above {
   source?: string | undefined;
   rule?: Tree | undefined;
   proportions?: Tree | undefined;
+  young?: Tree | undefined;
 }
 
 const isTree = (value: unknown): value is Tree => typeof value === 'object' && value !== null;
@@ -85,12 +87,13 @@ function* numbersBelow(value: unknown, id: string, part: KnowledgePart, above: A
   }
   if (!isTree(value)) return;
   // What rests on something of its own has nothing of the ground above it.
-  const { basis, source, proportions, quantity } = value;
+  const { basis, source, proportions, young, quantity } = value;
   const inside: Above = {
     ...above,
     ...(basis !== undefined && { basis: basis as Basis, source: source as string | undefined }),
     ...(quantity !== undefined && { rule: value }),
     ...(isTree(proportions) && { proportions }),
+    ...(isTree(young) && { young }),
   };
   for (const [name, each] of Object.entries(value)) {
     if (/^range$|Range$/.test(name)) continue;
@@ -136,7 +139,7 @@ function spreadOfLimit(id: string, name: string, limit: Tree, rule: Tree, above:
   const [low, high] = ends.map((end) => (isTree(end) ? end[name] : undefined));
   if (typeof low === 'number' && typeof high === 'number') return { by: 'watched', min: low, max: high };
   // What must not be as wide as an animal is watched from the slender ones of its kind on.
-  const share = rule.maxExcluded === true ? above.proportions?.[String(limit.of)] : undefined;
+  const share = rule.maxExcluded === true ? measureOf(above, limit.of) : undefined;
   if (isTree(share) && isRange(share.range)) {
     const times = limit[name] as number;
     return { by: 'watched', min: (times * share.range.min) / (share.value as number), max: times };
@@ -144,6 +147,9 @@ function spreadOfLimit(id: string, name: string, limit: Tree, rule: Tree, above:
   const isSoft = isMin ? rule.softMin : (rule.softMax ?? rule.softOutOfReach);
   return isSoft === true ? { by: 'soft' } : undefined;
 }
+
+const measureOf = ({ proportions, young }: Above, name: unknown): unknown =>
+  name === 'youngWidthMm' ? young?.widthMm : proportions?.[String(name)];
 
 /**
  * The same knowledge with one number another; all that it does not stand in is shared.
@@ -154,6 +160,18 @@ export function withNumber(knowledge: Knowledge, id: string, value: number): Kno
   const known = KNOWLEDGE_PARTS.find((each) => each === part);
   if (!known) throw unknownNumber(id);
   return { ...knowledge, [known]: replaced(knowledge[known], path, value, id) };
+}
+
+/**
+ * One number that can be moved a little.
+ * @throws Refusal at `number` where there is none of that id, and for a whole count
+ */
+export function movableNumber(knowledge: Knowledge, id: string): KnownNumber {
+  const number = numbersOf(knowledge).find((each) => each.id === id);
+  if (!number) throw unknownNumber(id);
+  if (!number.isCount) return number;
+  const message = 'It is a whole count: it is so or not, and is not moved a little.';
+  throw new Refusal([{ path: 'number', message }]);
 }
 
 const unknownNumber = (id: string) =>

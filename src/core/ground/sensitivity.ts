@@ -1,12 +1,15 @@
 import {
   answersAbout,
   answersAboutFeeder,
+  answersAboutKind,
   answersAboutStillness,
   answersAboutTrouble,
+  ASKED_OF_AN_ANIMAL,
   KEEPER_QUESTIONS,
   type KeeperAnswer,
   type KeeperQuestion,
 } from './answers';
+import type { OfKind } from '@/core/profiles/holdsFor';
 import type { AnimalCase } from './cases';
 import type { Knowledge, KnowledgePart } from './knowledge';
 import { withNumber, type KnownNumber } from './numbers';
@@ -23,9 +26,9 @@ const ABOUT_NOTHING = 1;
 /** Of whom something is asked. */
 interface Subject {
   name: string;
-  /** The parts of the knowledge, or the single rows, on which its answers rest: `profiles/mantis`. */
-  restsOn: (part: KnowledgePart, row: string) => KeeperQuestion[];
-  answers: (knowledge: Knowledge, asked: ReadonlySet<KeeperQuestion>) => KeeperAnswer[];
+  /** Its answers that rest on a row of a part of the knowledge: `profiles`, `mantis`. */
+  restsOn: (part: KnowledgePart, row: string) => readonly KeeperQuestion[];
+  answers: (knowledge: Knowledge, asked: readonly KeeperQuestion[]) => KeeperAnswer[];
 }
 
 /** One answer that a number moves. */
@@ -69,19 +72,23 @@ export function movedBetween({ id, value, spread }: Pick<KnownNumber, 'id' | 'va
 /** Knowledge with everything that is asked of it: asked once as it is, then with one number moved after the other. */
 export class Weighing {
   private readonly subjects: Subject[];
-  /** By who is asked, and what. */
-  private readonly asItIs = new Map<string, KeeperAnswer[]>();
+  /** By who is asked, and then what. */
+  private readonly asItIs = new Map<Subject, Map<readonly KeeperQuestion[], KeeperAnswer[]>>();
 
   constructor(
     private readonly knowledge: Knowledge,
     cases: readonly AnimalCase[],
   ) {
-    this.subjects = [...cases.map(ofAnimal), ...ofTheRest(knowledge)];
+    this.subjects = [
+      ...cases.map((one) => ofAnimal(one, knowledge)),
+      ...kindsOf(cases, knowledge).map(ofKind),
+      ...ofTheRest(knowledge),
+    ];
   }
 
   /** How many answers there are in all. */
   get answersInAll(): number {
-    return this.subjects.reduce((sum, subject) => sum + this.now(subject, new Set(KEEPER_QUESTIONS)).length, 0);
+    return this.subjects.reduce((sum, subject) => sum + this.now(subject, KEEPER_QUESTIONS).length, 0);
   }
 
   /**
@@ -92,14 +99,14 @@ export class Weighing {
   of(number: KnownNumber, most = Infinity): Sensitivity {
     const [lower, higher] = movedBetween(number);
     const [part, row = ''] = number.id.split('/') as [KnowledgePart, string?];
-    const [below, above] = [lower, higher].map((value) => withNumber(this.knowledge, number.id, value));
+    const below = withNumber(this.knowledge, number.id, lower);
+    const above = withNumber(this.knowledge, number.id, higher);
     const touched = this.subjects.filter((subject) => subject.restsOn(part, row).length > 0);
     const every = Math.max(1, Math.ceil(touched.length / most));
     const chosen = touched.filter((_, index) => index % every === 0);
     const times = chosen.length > 0 ? touched.length / chosen.length : 0;
     const answers = chosen.flatMap((subject): MovedAnswer[] => {
-      const asked = new Set(subject.restsOn(part, row));
-      if (!below || !above) return [];
+      const asked = subject.restsOn(part, row);
       const now = this.now(subject, asked);
       return paired(now, subject.answers(below, asked), subject.answers(above, asked)).flatMap(([is, low, high]) => {
         const moved = (apartBy(is.value, low) + apartBy(is.value, high)) / 2;
@@ -115,10 +122,11 @@ export class Weighing {
     return { weight, lower, higher, asked, byQuestion, answers: answers.sort((a, b) => b.moved - a.moved) };
   }
 
-  private now(subject: Subject, asked: ReadonlySet<KeeperQuestion>): KeeperAnswer[] {
-    const key = `${subject.name}: ${[...asked].join()}`;
-    const answers = this.asItIs.get(key) ?? subject.answers(this.knowledge, asked);
-    this.asItIs.set(key, answers);
+  private now(subject: Subject, asked: readonly KeeperQuestion[]): KeeperAnswer[] {
+    const known = this.asItIs.get(subject) ?? new Map<readonly KeeperQuestion[], KeeperAnswer[]>();
+    this.asItIs.set(subject, known);
+    const answers = known.get(asked) ?? subject.answers(this.knowledge, asked);
+    known.set(asked, answers);
     return answers;
   }
 }
@@ -129,7 +137,7 @@ function paired(
   low: readonly KeeperAnswer[],
   high: readonly KeeperAnswer[],
 ): [KeeperAnswer, KeeperAnswer['value'], KeeperAnswer['value']][] {
-  const keyOf = ({ question, about }: KeeperAnswer) => `${question}/${about}`;
+  const keyOf = ({ question, key }: KeeperAnswer) => `${question}/${key}`;
   const valuesOf = (answers: readonly KeeperAnswer[]) => new Map(answers.map((each) => [keyOf(each), each.value]));
   const [lows, highs] = [valuesOf(low), valuesOf(high)];
   return now.map((each) => [each, lows.get(keyOf(each)) ?? null, highs.get(keyOf(each)) ?? null]);
@@ -144,57 +152,76 @@ export function apartBy(one: KeeperAnswer['value'], other: KeeperAnswer['value']
   return Math.min(1, Math.abs(Math.log(ratio)) / Math.log(WHOLLY_OTHER_TIMES));
 }
 
-/** What is asked of the kinds as a whole, not of one animal and its profile. */
-const OF_THE_KIND: ReadonlySet<KeeperQuestion> = new Set(['numbers', 'trouble', 'stillness'] as const);
-const OF_AN_ANIMAL = KEEPER_QUESTIONS.filter((question) => !OF_THE_KIND.has(question));
-/** Which answers about an animal rest on each part of the knowledge; its own profile and species move all. */
+/** What of an animal rests on each part that all share; its own profile and species move all. */
 const ON_PART: Partial<Record<KnowledgePart, readonly KeeperQuestion[]>> = {
   materials: ['filling', 'air'],
-  mixes: ['filling', 'air'],
-  boxSizes: ['box-to-buy'],
   feeders: ['meal'],
   foods: ['meal'],
+};
+const NOTHING: readonly KeeperQuestion[] = [];
+
+function ofAnimal(one: AnimalCase, { profiles }: Knowledge): Subject {
+  const { profile, scientificName, stage } = one;
+  const called = scientificName ?? profiles.find(({ id }) => id === profile)?.name ?? profile;
+  return {
+    name: `${called}, ${stage}`,
+    restsOn: (part, row) => {
+      const isOwn = (part === 'profiles' && row === profile) || (part === 'species' && row === scientificName);
+      return isOwn ? ASKED_OF_AN_ANIMAL : (ON_PART[part] ?? NOTHING);
+    },
+    answers: (knowledge, asked) => answersAbout(one, knowledge, asked),
+  };
+}
+
+/** Which answers about a kind rest on which part; its rows go by the kinds that they hold for. */
+const OF_A_KIND: Partial<Record<KnowledgePart, readonly KeeperQuestion[]>> = {
   populations: ['numbers'],
   rests: ['rest'],
   eggs: ['brood'],
   moths: ['brood'],
 };
 
-function ofAnimal(one: AnimalCase, index: number): Subject {
-  const { profile, scientificName, stage } = one;
-  return {
-    name: `${index + 1}: ${scientificName ?? profile}, ${stage}`,
-    restsOn: (part, row) => {
-      if (part === 'profiles') return row === profile ? [...OF_AN_ANIMAL] : [];
-      if (part === 'species') return row === scientificName ? [...OF_AN_ANIMAL] : [];
-      // Rows of these go by the kinds that they hold for.
-      if (part === 'populations' || part === 'rests' || part === 'eggs' || part === 'moths')
-        return row.split('+').includes(profile) ? [...(ON_PART[part] ?? [])] : [];
-      return [...(ON_PART[part] ?? [])];
-    },
-    answers: (knowledge, asked) => answersAbout(one, knowledge, asked),
-  };
+interface Kind extends OfKind {
+  name: string;
 }
 
-function ofTheRest(knowledge: Knowledge): Subject[] {
-  const { feeders, troubles, stillness } = knowledge;
+/** Those of some animals, each once. */
+function kindsOf(cases: readonly AnimalCase[], { profiles }: Knowledge): Kind[] {
+  const kinds = cases.map(({ profile, scientificName }): Kind => ({
+    ...{ kind: profile, scientificName },
+    name: scientificName ?? profiles.find(({ id }) => id === profile)?.name ?? profile,
+  }));
+  return [...new Map(kinds.map((each) => [each.name, each])).values()];
+}
+
+const ofKind = (who: Kind): Subject => ({
+  name: who.name,
+  restsOn: (part, row) => (row.split('+').includes(who.kind) ? (OF_A_KIND[part] ?? NOTHING) : NOTHING),
+  answers: (knowledge, asked) => answersAboutKind(who, knowledge, asked),
+});
+
+const NUMBERS: readonly KeeperQuestion[] = ['numbers'];
+const TROUBLE: readonly KeeperQuestion[] = ['trouble'];
+const STILLNESS: readonly KeeperQuestion[] = ['stillness'];
+
+function ofTheRest({ feeders, troubles, stillness }: Knowledge): Subject[] {
   return [
-    ...feeders.map(({ id }, at): Subject => ({
-      name: id,
-      restsOn: (part, row) => (part === 'feeders' && row === id ? ['numbers'] : []),
+    ...feeders.map(({ id, plural }, at): Subject => ({
+      name: plural,
+      restsOn: (part, row) => (part === 'feeders' && row === id ? NUMBERS : NOTHING),
       answers: (known) => known.feeders.slice(at, at + 1).flatMap(answersAboutFeeder),
     })),
     ...troubles.map(({ silhouettes }, at): Subject => ({
-      name: `trouble of ${silhouettes.join('+')}`,
-      restsOn: (part, row) =>
-        part === 'causes' || part === 'boxSigns' || (part === 'troubles' && row === silhouettes.join('+'))
-          ? ['trouble']
-          : [],
+      name: silhouettes.join(', '),
+      restsOn: (part, row) => {
+        const isOwn = part === 'troubles' && row === silhouettes.join('+');
+        return isOwn || part === 'causes' || part === 'boxSigns' ? TROUBLE : NOTHING;
+      },
       answers: (known) => answersAboutTrouble(known, at),
     })),
     ...stillness.map(({ silhouettes }, at): Subject => ({
-      name: `stillness of ${silhouettes.join('+')}`,
-      restsOn: (part, row) => (part === 'stillness' && row === silhouettes.join('+') ? ['stillness'] : []),
+      name: silhouettes.join(', '),
+      restsOn: (part, row) => (part === 'stillness' && row === silhouettes.join('+') ? STILLNESS : NOTHING),
       answers: (known) => known.stillness.slice(at, at + 1).flatMap(answersAboutStillness),
     })),
   ];

@@ -1,6 +1,7 @@
 import type { EggKind } from '@/core/broods/eggs';
 import type { MothKind } from '@/core/broods/emergence';
 import type { PopulationKind } from '@/core/colony/kind';
+import type { Range } from '@/core/numerics/spreads';
 import { kindOf } from '@/core/profiles/careBook';
 import { knownOf } from '@/core/profiles/holdsFor';
 import type { CareProfile, Fact, FitRule, Ground, RegularWork, Stage } from '@/core/profiles/profile';
@@ -61,6 +62,8 @@ export interface CardLine extends Ground {
   min?: number;
   max?: number;
   unit: CardUnit;
+  /** Eight of ten lie between these, where somebody said so. */
+  range?: Range;
   /** A rule of the home, in its own words and limits. */
   rule?: FitRule;
   stages?: readonly Stage[];
@@ -125,9 +128,16 @@ const workLines = (profile: CareProfile): CardLine[] =>
 
 const ground = ({ basis, source }: Ground): Ground => ({ basis, ...(source !== undefined && { source }) });
 
-const fact = (part: CardPart, key: CardKey, unit: CardUnit, tool: Calculator, { value, ...rest }: Fact): CardLine => ({
+const fact = (
+  part: CardPart,
+  key: CardKey,
+  unit: CardUnit,
+  tool: Calculator,
+  { value, range, ...rest }: Fact,
+): CardLine => ({
   ...{ part, key, unit, tool, min: value, max: value },
   ...ground(rest),
+  ...(range && { range }),
 });
 
 const band = (

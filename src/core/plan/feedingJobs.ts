@@ -3,6 +3,7 @@ import { portionDueOn } from '@/core/feeding/litter';
 import { mealOf } from '@/core/feeding/meal';
 import { mealPlanOf } from '@/core/feeding/prey';
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
+import type { Fact } from '@/core/profiles/profile';
 import { schoolOn } from '@/core/profiles/schools';
 import { jobOf, LOOK_MINUTES, type Rhythm } from './jobParts';
 import { quietOver } from './quiet';
@@ -123,18 +124,24 @@ export function feedingRhythm(
   const outcome = latest(log, ['eaten', 'refused'], yesterday);
   const refused = hunts && offer && outcome?.kind === 'refused' && outcome.on >= offer.on;
   const move = latest(log, ['taken-in', 'moved'], today);
-  const settled = laterOf(move && addDays(move.on, hunts?.settleDays.value ?? 0), quietOver(resident, today)?.endsOn);
+  const atHomeOn = move && addDays(move.on, hunts?.settleDays.value ?? 0);
+  const settled = laterOf(atHomeOn, quietOver(resident, today)?.endsOn);
   const usualDays = Math.floor(Math.max(1, meal.everyDays));
   const interval = refused ? Math.max(usualDays, Math.floor(hunts.offerAgainAfterDays.value)) : usualDays;
   const portionOn = diet?.eats === 'litter' ? portionDueOn(diet, meals, meal.everyDays) : null;
   // Those that live on the litter of their box find food in it when they come.
   const first = diet?.eats === 'litter' && move ? addDays(move.on, usualDays) : (settled ?? today);
   const byRhythm = portionOn ?? (offer ? addDays(offer.on, interval) : first);
+  const dueOn = settled && settled > byRhythm ? settled : byRhythm;
   const rhythm: Rhythm = {
     kind: 'feed',
-    dueOn: settled && settled > byRhythm ? settled : byRhythm,
+    dueOn,
     everyDays: usualDays,
-    toleranceDays: toleranceDays(resident),
+    toleranceDays: Math.max(
+      toleranceDays(resident),
+      refused ? longerDays(hunts.offerAgainAfterDays) : 0,
+      hunts && dueOn === atHomeOn ? longerDays(hunts.settleDays) : 0,
+    ),
     minutes: work.minutes,
     doneWith: ['offered'],
     reason: offer
@@ -144,6 +151,9 @@ export function feedingRhythm(
   const hours = hoursUntilLeftovers(resident);
   return { rhythm, meal, leftoversAfterDays: hours === null ? null : Math.ceil(hours / 24) };
 }
+
+/** Others wait so much longer, and do well: nobody is late before. */
+const longerDays = ({ value, range }: Fact) => (range ? Math.floor(range.max) - Math.floor(value) : 0);
 
 const laterOf = (a: Day | undefined, b: Day | undefined) => (a === undefined || (b !== undefined && b > a) ? b : a);
 

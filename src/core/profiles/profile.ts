@@ -199,6 +199,8 @@ export interface Making extends Ground {
   dryWetness: number;
   /** Share of the floor that is kept damp. % */
   dampSharePct: number;
+  /** Between which keepers keep it damp. */
+  dampSharePctRange?: Range;
   /** Watered down the side or a pipe, so that its burrow is damp below and the top dries; on the soil if left out. */
   pouredDownSide?: boolean;
   /** Stages that are kept damp throughout, up to the surface on which they live. */

@@ -147,13 +147,14 @@ export function restPlan({ kind: any, hemisphere, asOf, startOn, roomC, placeC }
     restC,
     beginsOn: begins,
     endsOn: ends,
-    endsBetween: endsBetween(kind, ends),
+    endsBetween: endsBetween(kind, ends, addDays(begins, shortest)),
   };
 }
 
-function endsBetween({ weeks: { value, range } }: RestingKind, ends: Day): RestPlan['endsBetween'] {
+/** @param earliest its steps take so long at least */
+function endsBetween({ weeks: { value, range } }: RestingKind, ends: Day, earliest: Day): RestPlan['endsBetween'] {
   const dayAt = (weeks: number) => addDays(ends, Math.round(7 * (weeks - value)));
-  return { from: dayAt(range?.min ?? value), to: dayAt(range?.max ?? value) };
+  return { from: latestDay(earliest, dayAt(range?.min ?? value)), to: dayAt(range?.max ?? value) };
 }
 
 function warningsOf({ need, floorC, bandC }: RestingKind, late: number, roomC: number, placeC: number): RestWarning[] {

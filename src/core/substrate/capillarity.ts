@@ -1,5 +1,5 @@
 import type { MaterialTable, RecipePart } from './material';
-import { shares } from './substrate';
+import { shares } from './shares';
 
 /** How water moves in a mix that is wet through. */
 export interface Capillarity {

@@ -1,3 +1,6 @@
+import { rangeAbout, together, type Range } from '@/core/numerics/spreads';
+import { shares } from './shares';
+import { spreadOfMix } from './spreadOfMix';
 import type { Container } from '@/core/housing/container';
 import { fillVolumeL, type Soil } from '@/core/housing/soil';
 import { Refusal } from '@/core/refusal';
@@ -50,6 +53,8 @@ export interface SubstrateAnswer {
   dryMassG: number;
   /** Mass in the home at `wetnessTo`. g */
   wetMassG: number;
+  /** Eight of ten fillings like it lie between these, by the ranges of what is mixed. */
+  between: { waterMl: Range; wetMassG: Range };
 }
 
 /**
@@ -80,27 +85,25 @@ export function substrate(question: SubstrateQuestion, materials: MaterialTable)
   const heldMl = amounts.reduce((sum, each) => sum + each.volumeL * materials[each.material].waterHeldMlPerL.value, 0);
   const addMl = heldMl * (wetnessTo - wetnessFrom);
   const dryMassG = amounts.reduce((sum, each) => sum + each.dryMassG, 0);
+  // A millilitre of water is a gram.
+  const wetMassG = dryMassG + heldMl * wetnessTo;
+  const waterMl = Math.max(0, addMl);
+  const heldSpread = spreadOfMix(recipe, materials, 'waterHeldMlPerL');
+  const drySpread = spreadOfMix(recipe, materials, 'looseDensityGPerL');
+  const dryShare = wetMassG > 0 ? dryMassG / wetMassG : 0;
   return {
     volumeL,
     materials: amounts,
     bricks: amounts.flatMap((each) => bricksFor(each, materials[each.material])),
-    waterMl: Math.max(0, addMl),
+    waterMl,
     excessWaterMl: Math.max(0, -addMl),
     dryMassG,
-    // A millilitre of water is a gram.
-    wetMassG: dryMassG + heldMl * wetnessTo,
+    wetMassG,
+    between: {
+      waterMl: rangeAbout(waterMl, heldSpread),
+      wetMassG: rangeAbout(wetMassG, together(dryShare * drySpread, (1 - dryShare) * heldSpread)),
+    },
   };
-}
-
-/** The parts as shares of one, equal materials added together. @throws Refusal where all parts are nothing */
-export function shares(recipe: RecipePart[]): { material: MaterialId; share: number }[] {
-  const total = recipe.reduce((sum, { parts }) => sum + parts, 0);
-  if (!(total > 0)) {
-    throw new Refusal([{ path: 'recipe', message: 'All parts are 0: at least one must be more.' }]);
-  }
-  const byMaterial = new Map<MaterialId, number>();
-  for (const { material, parts } of recipe) byMaterial.set(material, (byMaterial.get(material) ?? 0) + parts / total);
-  return [...byMaterial].filter(([, share]) => share > 0).map(([material, share]) => ({ material, share }));
 }
 
 /** Whole bricks for an amount of a material, and the piece of them that is used; none where it is not sold in bricks. */

@@ -21,7 +21,11 @@ export function cardSheet(
   const plants = profile.diet && 'plants' in profile.diet ? profile.diet.plants : [];
   const eaten = plants.flatMap((id) => names.foods.find((food) => food.id === id) ?? []);
   const lineOf = (each: CardLine): PaperPart[] =>
-    fact(cardLabel(each), cardValue(each, temperature.long), cardGround(each));
+    fact(
+      cardLabel(each),
+      cardValue(each, temperature.long),
+      [cardGround(each), each.source].filter(Boolean).join('; '),
+    );
   const common = own?.commonName ?? known?.commonName;
   return {
     ...{ title: isKind ? profile.name : name, paper },

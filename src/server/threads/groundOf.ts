@@ -39,5 +39,8 @@ function allNumbers() {
   }));
   let [halfIn, carried] = [0, 0];
   while (carried < all / 2 && halfIn < numbers.length) carried += numbers[halfIn++]?.weight ?? 0;
-  return { numbers, summary: { numbers: numbers.length, byBasis, byQuestion, halfIn } };
+  return {
+    numbers,
+    summary: { numbers: numbers.length, byBasis, byQuestion, halfIn, heaviest: numbers[0]?.weight ?? 0 },
+  };
 }

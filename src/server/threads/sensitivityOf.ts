@@ -2,9 +2,8 @@ import { demoCases } from '../../../demo/cases';
 import { shippedKnowledge } from '@/contract/shipped';
 import type { SensitivityReply } from '@/contract/ground';
 import { usualCases } from '@/core/ground/cases';
-import { numbersOf } from '@/core/ground/numbers';
+import { movableNumber } from '@/core/ground/numbers';
 import { Weighing } from '@/core/ground/sensitivity';
-import { Refusal } from '@/core/refusal';
 
 /** So many are asked about one number: what hangs on soil hangs on everybody. Chosen here: a second's work */
 const MOST_ASKED = 40;
@@ -16,13 +15,7 @@ let weighing: Weighing | undefined;
 
 /** What hangs on a number that ships. @throws Refusal at `number` for one that there is not, and for whole counts */
 export function sensitivityOf(id: string): SensitivityReply {
-  const number = numbersOf(shippedKnowledge).find((each) => each.id === id);
-  if (!number) throw new Refusal([{ path: 'number', message: `There is no number ${id}. See /api/ground.` }]);
-  if (number.isCount) {
-    throw new Refusal([
-      { path: 'number', message: 'It is a whole count: it is so or not, and is not moved a little.' },
-    ]);
-  }
+  const number = movableNumber(shippedKnowledge, id);
   weighing ??= new Weighing(shippedKnowledge, [...usualCases(shippedKnowledge), ...demoCases()]);
   const { answers, ...told } = weighing.of(number, MOST_ASKED);
   return { number, ...told, answers: answers.slice(0, MOST_TOLD) };

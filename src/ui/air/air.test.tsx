@@ -27,6 +27,7 @@ import {
   spanWords,
   wateringWords,
 } from '@/words/air';
+import { careProfile } from '@/contract/profile';
 import { climateNumbers, withClimateNumber } from '@/words/profiles';
 import { temperatureWords } from '@/words/temperature';
 import { AheadCharts } from './AheadCharts';
@@ -286,6 +287,9 @@ describe('the climate of a profile of one’s own', () => {
       value: 48,
       basis: 'your own setting',
     });
+    // Beyond what is practised too: the range that shipped goes with the number that shipped.
+    const dry = { ...profile, climate: withClimateNumber(climate, 'dampWetnessMin', 0.02) };
+    expect(careProfile.safeParse(dry).error).toBeUndefined();
     for (const { key, value } of climateNumbers(climate)) expect(withClimateNumber(climate, key, value)).toBe(climate);
   });
 });

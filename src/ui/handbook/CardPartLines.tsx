@@ -49,6 +49,7 @@ function Line({ line, onTool }: { line: CardLine; onTool: () => void }) {
       {isOpen ? (
         <View style={styles.open}>
           {line.rule ? <Body>{line.rule.why}</Body> : null}
+          {line.source === undefined ? null : <Body>{line.source}</Body>}
           <LinkRow links={[{ title: TOOL_WORDS[line.tool], onPress: onTool }]} />
         </View>
       ) : null}

@@ -29,6 +29,7 @@ import { Body, Heading, Name, Soft, Title } from '../components/Words';
 import { usePrintStyle } from '../build/printStyle';
 import { MeasuredSection } from '../drawings/MeasuredSection';
 import { space } from '../theme/tokens';
+import { fillingRangeWords } from '@/words/build';
 import { FEEL_CHOICES, kilograms } from '@/words/home';
 import { calledWords } from '@/words/residents';
 import { Waiting } from '../kit/Waiting';
@@ -184,6 +185,7 @@ function OneHome({ home, resident, mix, filled, built, mixes, onMix }: OneProps)
       await load();
     }
   };
+  const range = fillingRangeWords(built.filling);
   const limit = home.weightLimitKg;
   const isTooHeavy = limit !== null && built.filling.wetMassG > limit * 1000;
   return (
@@ -191,6 +193,7 @@ function OneHome({ home, resident, mix, filled, built, mixes, onMix }: OneProps)
       <Heading>{`${home.code}, for ${calledWords(resident)}`}</Heading>
       <Name>{resident.scientificName}</Name>
       <Soft>{`${kilograms(built.filling.wetMassG)} of damp soil; ${kilograms(built.filling.dryMassG)} dry`}</Soft>
+      {range === null ? null : <Soft>{range}</Soft>}
       {isTooHeavy ? <Body>{`More than the ${limit} kg this box bears: fill less, or take another.`}</Body> : null}
       <Choices
         label={`Mix for ${home.code}`}

@@ -1,19 +1,10 @@
 import { useState } from 'react';
 import { Pressable, View } from 'react-native';
 import { call } from '@/client/api';
-import { useHouse } from '@/client/house';
 import { useCall } from '@/client/useCall';
 import type { Ground, WeighedNumber } from '@/contract/ground';
-import { pct } from '@/words/count';
-import {
-  basisRowWords,
-  groundWords,
-  hangsWords,
-  movedWords,
-  QUESTION_WORDS,
-  shortNumber,
-  whoWords,
-} from '@/words/ground';
+import { pct, shortNumber } from '@/words/count';
+import { basisRowWords, groundWords, hangsWords, movedWords, QUESTION_WORDS } from '@/words/ground';
 import { ShareBar } from '../charts/ShareBar';
 import { LinkRow } from '../components/LinkRow';
 import { ListScreen } from '../components/ListScreen';
@@ -27,6 +18,8 @@ import { Waiting } from '../kit/Waiting';
 import { space, target } from '../theme/tokens';
 
 const STEP = 50;
+/** Of the answers that a number moves so many are read. */
+const SHOWN = 8;
 
 /** What the numbers of the program rest on, heaviest first, and how much hangs on each. */
 export function GroundScreen() {
@@ -35,7 +28,7 @@ export function GroundScreen() {
   const find = typed.trim();
   const query = { most, ...(find !== '' && { find }) };
   const { answer, problem } = useCall(`${find} ${most}`, () => call('ground', { query }));
-  const heaviest = answer?.summary ? (answer.numbers[0]?.weight ?? 1) : 1;
+  const heaviest = answer?.summary.heaviest ?? 1;
   return (
     <ListScreen
       place="/handbook/ground"
@@ -128,7 +121,6 @@ function NumberRow({ number, heaviest }: { number: WeighedNumber; heaviest: numb
 /** The answers that it moves, asked when it is opened. */
 function Hanging({ number }: { number: WeighedNumber }) {
   const styles = useStyles();
-  const care = useHouse((house) => house.care);
   const { answer, problem } = useCall(number.id, async () =>
     number.isCount || number.weight === 0 ? null : call('sensitivity', { body: { number: number.id } }),
   );
@@ -140,9 +132,9 @@ function Hanging({ number }: { number: WeighedNumber }) {
       {number.source === undefined ? null : <Body>{number.source}</Body>}
       <Soft>{hangsWords(number)}</Soft>
       <Strong>{`At ${shortNumber(answer.lower)}, and at ${shortNumber(answer.higher)}`}</Strong>
-      {answer.answers.slice(0, 8).map((each) => (
-        <View key={`${each.who} ${each.question} ${each.about}`}>
-          <Soft>{whoWords(each.who, care)}</Soft>
+      {answer.answers.slice(0, SHOWN).map((each, index) => (
+        <View key={index}>
+          <Soft>{each.who}</Soft>
           <Body>{movedWords(each)}</Body>
         </View>
       ))}
