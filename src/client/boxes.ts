@@ -1,5 +1,7 @@
-import type { Home, Resident } from '@/contract/records';
+import type { Home, Resident, Shelf } from '@/contract/records';
 import { withUsualAir } from '@/core/climate/homeAir';
+import { codeAfter } from '@/core/housing/codes';
+import { isMadeFor, type BoxSize } from '@/core/housing/ladder';
 import { rankHomes, type RankedHome } from '@/core/housing/rank';
 import { companyWith, together } from '@/core/housing/together';
 import { tellsSize } from '@/core/profiles/animal';
@@ -52,4 +54,40 @@ export function boxesFor(
     return rankHomes(profile, alone, candidates, animal.schools?.openings);
   };
   return { ranking: rank(open), withOthers: rank(borne) };
+}
+
+/** So many sizes are put forward: the smallest that serve. */
+const SIZES_OFFERED = 3;
+
+/** Usual sizes of box that serve an animal, the best first, as homes that nobody has yet. */
+export function sizesToGet(
+  care: CareBook,
+  animal: Measured,
+  sizes: readonly BoxSize[],
+  code: string,
+): { homes: Home[]; ranking: RankedHome[] } {
+  const profile = care.of(animal);
+  if (!tellsSize(profile, animal)) return { homes: [], ranking: [] };
+  const homes = sizes.filter((size) => isMadeFor(size, profile)).map((size) => boxOfSize(size, code));
+  const ranking = rankHomes(profile, asked(care, animal), homes.map(withUsualAir), animal.schools?.openings)
+    .filter(({ verdict }) => verdict !== 'fail')
+    .sort((a, b) => Number(a.verdict !== 'pass') - Number(b.verdict !== 'pass') || moultsServed(b) - moultsServed(a))
+    .slice(0, SIZES_OFFERED);
+  return { homes, ranking };
+}
+
+/** Whoever gets a box gets one for longer than to the next moult. */
+const moultsServed = ({ afterMoults }: RankedHome) =>
+  [...afterMoults, { verdict: 'fail' }].findIndex(({ verdict }) => verdict === 'fail');
+
+const boxOfSize = ({ id, container }: BoxSize, code: string): Home => ({
+  ...{ id, code, shelfId: '', place: 0, container, substrateDepthMm: 0, residentIds: [] },
+  ...{ mixId: null, weightLimitKg: null, quarantineSince: null, photoVersion: null },
+});
+
+/** What a new box is called: on from the last one of its shelf. Empty where no code goes on from that. */
+export function nextCode(homes: readonly Home[], shelf: Pick<Shelf, 'id'> | undefined): string {
+  const last = homes.findLast(({ shelfId }) => shelfId === shelf?.id) ?? homes.at(-1);
+  const taken = homes.map(({ code }) => code);
+  return last ? (codeAfter(last.code, taken) ?? '') : 'A1';
 }

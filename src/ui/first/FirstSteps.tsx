@@ -69,6 +69,12 @@ export default function FirstSteps() {
         ))}
       </View>
       {next ? <Button title={next.action} onPress={() => router.push(next.to)} /> : null}
+      {next?.to === '/homes/new' ? (
+        <>
+          <Body>No box yet? Say who is to live in it, and the sizes that serve it are shown.</Body>
+          <Button rank="second" title="Which size for my animal" onPress={() => router.push('/take-in')} />
+        </>
+      ) : null}
       <Body>Do you have it all in a sheet? Boxes, residents and what has happened come in as lists.</Body>
       <Button rank="second" title="Bring a list in" onPress={() => router.push('/lists')} />
       {shelves.length === 0 ? (

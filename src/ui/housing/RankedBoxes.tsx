@@ -23,18 +23,20 @@ interface Props {
   /** Where it would live with others that it bears: shown when they are asked for. */
   withOthers?: RankedHome[];
   homes: Home[];
+  /** Of boxes that nobody has yet: by their id, what they are called where they are sold. */
+  sizes?: ReadonlyMap<string, string>;
   presentId?: string;
   chosenId: string | undefined;
   onChoose: (homeId: string) => void;
 }
 
 /** Own boxes from best to worst; each says what is wrong with it, how deep to fill it, and how long it will serve. */
-export function RankedBoxes({ ranking, withOthers = [], homes, presentId, chosenId, onChoose }: Props) {
+export function RankedBoxes({ ranking, withOthers = [], homes, sizes, presentId, chosenId, onChoose }: Props) {
   const styles = useStyles();
   const [isShown, setShown] = useState(false);
   return (
     <>
-      <View role="radiogroup" aria-label="Boxes, best first" style={styles.list}>
+      <View role="radiogroup" aria-label={sizes ? 'Usual sizes, best first' : 'Boxes, best first'} style={styles.list}>
         {[...ranking, ...(isShown ? withOthers : [])].map((ranked) => {
           const home = homes.find((each) => each.id === ranked.homeId);
           if (!home) return null;
@@ -43,6 +45,7 @@ export function RankedBoxes({ ranking, withOthers = [], homes, presentId, chosen
               key={home.id}
               ranked={ranked}
               home={home}
+              size={sizes?.get(home.id)}
               isPresent={home.id === presentId}
               isChosen={home.id === chosenId}
               onChoose={() => onChoose(home.id)}
@@ -60,12 +63,13 @@ export function RankedBoxes({ ranking, withOthers = [], homes, presentId, chosen
 interface RowProps {
   ranked: RankedHome;
   home: Home;
+  size: string | undefined;
   isPresent: boolean;
   isChosen: boolean;
   onChoose: () => void;
 }
 
-function BoxRow({ ranked, home, isPresent, isChosen, onChoose }: RowProps) {
+function BoxRow({ ranked, home, size, isPresent, isChosen, onChoose }: RowProps) {
   const styles = useStyles();
   const length = useLength();
   const { verdict, warmth } = ranked;
@@ -82,7 +86,7 @@ function BoxRow({ ranked, home, isPresent, isChosen, onChoose }: RowProps) {
     <Tappable
       role="radio"
       aria-checked={isChosen}
-      aria-label={`${home.code}, ${STATUS_WORD[verdict]}${work === null ? '' : ` ${work}`}${trouble === null ? '' : `: ${trouble}`}`}
+      aria-label={`${size === undefined ? home.code : `${size}, ${containerWords(home, length)}`}, ${STATUS_WORD[verdict]}${work === null ? '' : ` ${work}`}${trouble === null ? '' : `: ${trouble}`}`}
       onPress={onChoose}
       style={[styles.row, isChosen && styles.chosen]}
     >
@@ -93,10 +97,11 @@ function BoxRow({ ranked, home, isPresent, isChosen, onChoose }: RowProps) {
           <Strong style={{ color: ink }}>{STATUS_WORD[verdict]}</Strong>
           {isPresent ? <Soft>lives here now</Soft> : null}
         </View>
+        {size === undefined ? null : <Strong>{size}</Strong>}
         {work === null ? null : <Strong>{work}</Strong>}
         {trouble === null ? null : <Soft style={{ color: ink }}>{trouble}</Soft>}
         {company.length > 0 ? <Soft>{`joins ${company.join(', ')}`}</Soft> : null}
-        <Soft>{`${containerWords(home, length)}, ${shelf ?? ''}`}</Soft>
+        <Soft>{[containerWords(home, length), shelf].filter((words) => words !== undefined).join(', ')}</Soft>
         <Soft>{`${fillWords(ranked, length.long)}${isSillUnsaid(home, ranked) ? ', if its wall under the door is as high' : ''}`}</Soft>
         {verdict === 'fail' ? null : <Soft>{laterWords(ranked)}</Soft>}
       </View>

@@ -1,8 +1,8 @@
 import { router } from 'expo-router';
 import { call } from '@/client/api';
+import { nextCode } from '@/client/boxes';
 import { useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
-import { codeAfter } from '@/core/housing/codes';
 import { useLoadState } from '../components/LoadState';
 import { Screen } from '../components/Screen';
 import { HomeForm } from '../homeForm/HomeForm';
@@ -16,15 +16,8 @@ export function AddHomeScreen() {
   const { shelves, homes, round, load } = useHouse();
   const show = useLog((log) => log.show);
   const loading = useLoadState();
-  // It is called on from the last one of its shelf.
   const [shelf] = shelves;
-  const last = homes.findLast(({ shelfId }) => shelfId === shelf?.id) ?? homes.at(-1);
-  const code = last
-    ? (codeAfter(
-        last.code,
-        homes.map((home) => home.code),
-      ) ?? '')
-    : 'A1';
+  const code = nextCode(homes, shelf);
   if (loading) return <Screen>{loading}</Screen>;
   return (
     <HomeForm

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { useWatch } from 'react-hook-form';
 import { Pressable, View } from 'react-native';
 import { call } from '@/client/api';
-import { boxesFor } from '@/client/boxes';
+import { boxesFor, nextCode, sizesToGet } from '@/client/boxes';
 import { companyOf } from '@/client/company';
 import { sectionOf, withSoil } from '@/client/fitting';
 import { useBook } from '@/client/handbook';
@@ -11,6 +11,8 @@ import { useHouse } from '@/client/house';
 import { undoing, useLog } from '@/client/log';
 import { useKindOfName, useNameIndex } from '@/client/names';
 import { keeperField } from '@/client/preferences';
+import { useStock } from '@/client/stock';
+import type { Home } from '@/contract/records';
 import type { RankedHome } from '@/core/housing/rank';
 import { checkScientificName } from '@/core/measure/scientificName';
 import { headsIn } from '@/core/growth/census';
@@ -36,6 +38,7 @@ import { KindChoice } from '../residents/KindChoice';
 import { HeadFields } from '../takeIn/HeadFields';
 import { KNOWN_DAYS, KnownFields } from '../takeIn/KnownFields';
 import { EMPTY, instarsIn, type Ants, type TakeInValues } from '../takeIn/values';
+import { NewBox } from '../takeIn/NewBox';
 import { OriginFields } from '../residents/OriginFields';
 import { space, target } from '../theme/tokens';
 import { capital } from '@/words/text';
@@ -50,7 +53,8 @@ const OFFERED = 6;
 export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
   const styles = useStyles();
   const length = useLength();
-  const { homes, residents, care, species: knownSpecies, round, load } = useHouse();
+  const { shelves, homes, residents, care, species: knownSpecies, round, load } = useHouse();
+  const { boxSizes } = useStock();
   const show = useLog((log) => log.show);
   const loading = useLoadState();
   const index = useNameIndex();
@@ -61,6 +65,7 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
   const [chosenStage, setStage] = useState<Stage>('juvenile');
   const [sex, setSex] = useState<(typeof SEXES)[number]>('unknown');
   const [chosenId, setChosenId] = useState(homeId);
+  const [chosenShelf, setShelf] = useState<string>();
   const [isBusy, setBusy] = useState(false);
   const [chosenAnts, setAnts] = useState<Ants>();
   const [typedName, typedSize, typedHeads, typedInstars] = useWatch({
@@ -108,8 +113,11 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
   // Kinds that are counted may come without a measure.
   const animal = newcomer && (isMeasured || measure?.usualMm) ? { ...newcomer, ...size } : null;
   const { ranking, withOthers } = animal ? boxesFor(care, animal, homes, residents) : { ranking: [], withOthers: [] };
-  const ranked = [...ranking, ...withOthers].find((each) => each.homeId === chosenId);
-  const chosen = homes.find((home) => home.id === ranked?.homeId);
+  const shelf = shelves.find(({ id }) => id === chosenShelf) ?? shelves[0];
+  const toGet = animal && shelf ? sizesToGet(care, animal, boxSizes, nextCode(homes, shelf)) : undefined;
+  const ranked = [...ranking, ...withOthers, ...(toGet?.ranking ?? [])].find((each) => each.homeId === chosenId);
+  const chosen = [...homes, ...(toGet?.homes ?? [])].find((home) => home.id === ranked?.homeId);
+  const isNewBox = chosen?.shelfId === '';
   const offered = (
     scientificName === '' ? knownSpecies.map(({ name }) => ({ id: name })) : index.search(scientificName, OFFERED + 1)
   )
@@ -126,11 +134,20 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
     setByHand(undefined);
   };
 
+  /** Once it stands, it is one of the house's: whoever is refused after that finds it chosen. */
+  const addBox = async ({ code, container }: Home, shelfId: string): Promise<Home> => {
+    const { home } = await call('addHome', { body: { code, shelfId, container, substrateDepthMm: 0 } });
+    await load();
+    setChosenId(home.id);
+    return home;
+  };
+
   const takeIn = async (values: TakeInValues) => {
     if (!chosen || !ranked || isBusy) return;
     const given = (text: string) => (text.trim() === '' ? undefined : text.trim());
     setBusy(true);
     try {
+      const box = isNewBox && shelf ? await addBox(chosen, shelf.id) : chosen;
       const { resident, entry } = await call('takeIn', {
         body: {
           scientificName: values.scientificName.trim(),
@@ -151,17 +168,17 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
           stage,
           sex,
           ...size,
-          homeId: chosen.id,
+          homeId: box.id,
           substrateDepthMm: ranked.depthMm,
           ...keeperField(),
         },
       });
       await load();
       show({
-        text: `${resident.called ?? resident.scientificName} taken in to ${chosen.code}.`,
+        text: `${resident.called ?? resident.scientificName} taken in to ${box.code}.`,
         ...undoing(entry.id),
       });
-      router.replace(`/homes/${chosen.id}`);
+      router.replace(`/homes/${box.id}`);
     } catch (error) {
       form.place(error);
     } finally {
@@ -178,7 +195,7 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
             grow
             disabled={!chosen || !ranked || isBusy || isUnsaid}
             rank={ranked?.verdict === 'fail' ? 'second' : 'main'}
-            title={isUnsaid ? 'Say what comes home' : takeInTitle(chosen?.code, ranked)}
+            title={isUnsaid ? 'Say what comes home' : takeInTitle(chosen, ranked)}
             onPress={() => void handleSubmit(takeIn)()}
           />
         </>
@@ -286,7 +303,7 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
         {!animal ? (
           <Body>{`${measure ? `Write the ${measure.name}` : 'Say what it is'} above, and your boxes are ranked here.`}</Body>
         ) : null}
-        {animal && ranking.length === 0 ? <Body>No box is free. Add one on the Wall.</Body> : null}
+        {animal && ranking.length === 0 ? <Body>No box of yours is free.</Body> : null}
         {animal && newcomer && chosen && ranked ? (
           <View>
             <Strong>{`${chosen.code}, filled to ${length.long(ranked.depthMm)}`}</Strong>
@@ -305,6 +322,14 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
           chosenId={chosenId}
           onChoose={setChosenId}
         />
+        {toGet && shelf ? (
+          <NewBox
+            {...{ toGet, chosenId, shelves, shelf, isNewBox }}
+            isOpen={!ranking.some(({ verdict }) => verdict !== 'fail')}
+            onChoose={setChosenId}
+            onShelf={setShelf}
+          />
+        ) : null}
         {animal ? (
           <Soft>Taking in writes the depth down as filled. Let the box settle before the animal moves in.</Soft>
         ) : null}
@@ -313,8 +338,10 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
   );
 }
 
-function takeInTitle(code: string | undefined, ranked: RankedHome | undefined): string {
-  if (code === undefined || !ranked) return 'Choose a box first';
+function takeInTitle(chosen: Home | undefined, ranked: RankedHome | undefined): string {
+  if (!chosen || !ranked) return 'Choose a box first';
+  const { code, shelfId } = chosen;
+  if (shelfId === '') return `Add it as ${code} and take in`;
   return `Take in to ${code}${ranked.verdict === 'fail' ? ' all the same' : ''}`;
 }
 

@@ -126,6 +126,21 @@ it('a group is taken in by number, and joins those it may join', async () => {
   await see(page.getByRole('link', { name: 'Record of Swifts' })).toBeVisible();
 });
 
+it('whoever has no box for a newcomer gets one of a usual size, that serves for more than a moult', async () => {
+  await open('/take-in');
+  await page.getByLabel('Scientific name').fill('Brachypelma hamorii');
+  await page.getByLabel('Leg span, mm').fill('45');
+  const toGet = page.getByRole('button', { name: 'A new box' });
+  if ((await toGet.count()) > 0) await toGet.click();
+  const sizes = page.getByRole('radiogroup', { name: 'Usual sizes, best first' }).getByRole('radio');
+  await see(sizes.first()).toHaveAccessibleName(/^Flat box, 170 x 130 x 100 mm inside, Fits/);
+  await see(sizes.first().getByText('fits for two moults and more')).toBeVisible();
+  await sizes.first().click();
+  await page.getByRole('button', { name: /^Add it as [A-Z]\d+ and take in$/ }).click();
+  await see(page.getByText(/^Brachypelma hamorii taken in to [A-Z]\d+\.$/)).toBeVisible();
+  await see(page.getByText('170 x 130 x 100 mm inside')).toBeVisible();
+});
+
 it('the store says which boxes are needed, and keeps own numbers for a material', async () => {
   await open('/store');
   await page.getByRole('radio', { name: 'Boxes and soil' }).click();
