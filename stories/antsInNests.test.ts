@@ -47,6 +47,33 @@ describe('ants that need more room', () => {
     expect(codes).not.toContain('N4');
   });
 
+  it('have their nests to themselves: no snail is offered one, or planned into one', async () => {
+    const SNAILS = { profile: 'land-snail', stage: 'juvenile', headCount: 3, bodyLengthMm: 12 };
+    const failing = (await house.ranking(SNAILS)).filter(({ verdict }) => verdict === 'fail').map(({ code }) => code);
+    expect(failing).toEqual(expect.arrayContaining(['N1', 'N2', 'N3', 'N4']));
+    const { container, nest } = await house.home('N2');
+    const { checks } = await house.compute('fit', { ...SNAILS, container, nest, substrateDepthMm: 0 });
+    expect(checks).toContainEqual(expect.objectContaining({ rule: 'no-nest', title: 'It is an ant nest' }));
+    // Of a box without one nothing is said.
+    const tub = await house.compute('fit', { ...SNAILS, container, substrateDepthMm: 0 });
+    expect(tub.checks.map(({ rule }: { rule: string }) => rule)).not.toContain('no-nest');
+  });
+
+  it('are told which usual nests serve them, from a queen in her tube to a large colony', async () => {
+    const { boxSizes } = house.granted(await house.get('/api/box-sizes'));
+    const nests = boxSizes.filter(({ nest }: { nest?: object }) => nest);
+    const served = async (facts: object) => {
+      const homes = nests.map(({ id, container, nest }: { id: string; container: object; nest: object }) => ({
+        ...{ id, code: id.slice(-12), container, nest, substrateDepthMm: 0 },
+      }));
+      const { ranking } = await house.compute('rank-homes', { ...ANTS, ...facts, homes });
+      return ranking[0];
+    };
+    for (const headCount of [10, 40, 200, 900, 4000]) expect((await served({ headCount })).verdict).not.toBe('fail');
+    expect((await served({ headCount: 25 })).homeId).toBe('ant-tube-small');
+    expect((await served({ headCount: 200 })).homeId).toBe('ant-nest-small');
+  });
+
   it('are offered no nest in a cellar of 9 C, and are planned into none', async () => {
     expect((await house.ranking(ANTS)).find(({ code }) => code === 'N3')?.verdict).toBe('fail');
     await house.write('measured', colony, { headCount: 90 });

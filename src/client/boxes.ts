@@ -80,8 +80,8 @@ export function sizesToGet(
 const moultsServed = ({ afterMoults }: RankedHome) =>
   [...afterMoults, { verdict: 'fail' }].findIndex(({ verdict }) => verdict === 'fail');
 
-const boxOfSize = ({ id, container }: BoxSize, code: string): Home => ({
-  ...{ id, code, shelfId: '', place: 0, container, substrateDepthMm: 0, residentIds: [] },
+const boxOfSize = ({ id, container, nest }: BoxSize, code: string): Home => ({
+  ...{ id, code, shelfId: '', place: 0, container, nest, substrateDepthMm: 0, residentIds: [] },
   ...{ mixId: null, weightLimitKg: null, quarantineSince: null, photoVersion: null },
 });
 

@@ -349,6 +349,7 @@ export const boxSize = z.object({
   groups: z.array(z.string()),
   lives: z.array(z.enum(PLACES)),
   container,
+  nest: nest.optional(),
   basis: z.enum(BASES),
 });
 

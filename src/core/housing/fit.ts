@@ -179,7 +179,8 @@ function rulesInForce(profile: CareProfile, animal: Animal): FitRule[] {
   const chosen = profile.schools.find((each) => each.id === school);
   const schoolOf = (topic: School['topic']) => (chosen?.topic === topic ? chosen.id : defaultSchool(profile, topic));
   const inForce = [schoolOf('air'), schoolOf('feeding')];
-  return profile.fit.filter(
+  const rules = profile.nest ? profile.fit : [...profile.fit, NO_NEST];
+  return rules.filter(
     (rule) =>
       (!rule.stages || rule.stages.includes(stage)) &&
       (!rule.school || inForce.includes(rule.school)) &&
@@ -187,6 +188,13 @@ function rulesInForce(profile: CareProfile, animal: Animal): FitRule[] {
       headCount <= (rule.toHeadCount ?? Infinity),
   );
 }
+
+/** For all that do not live in nests. Where there is none, it is not spoken of. */
+const NO_NEST: FitRule = {
+  ...{ id: 'no-nest', quantity: 'nestCount', max: { plus: 0 }, basis: 'common practice' },
+  words: { pass: 'No chambers of an ant nest', high: 'It is an ant nest' },
+  why: 'Chambers, tubes and the small outworld of an ant nest are made for ants: others find no floor, no soil and no air in it. Take the nest out of the box, and out of its record, and it is a tub again.',
+};
 
 /** Lengths computed on two ways may differ in their last binary digits: less than a nanometre is no failing. */
 const EPSILON = 1e-9;
@@ -258,6 +266,7 @@ function answer(rules: PreparedRule[], context: Context, home: HomeFacts, depthM
     const found = statusOf(scoreAt(prepared, context, home, depthMm));
     const isSettled = why !== undefined && found !== 'pass';
     const status = isSettled ? 'pass' : found;
+    if (rule === NO_NEST && found === 'pass') continue;
     verdict = worse(verdict, status);
     checks.push({
       rule: rule.id,

@@ -3,6 +3,7 @@ import type { CareProfile, Ground, Place } from '@/core/profiles/profile';
 import type { Container } from './container';
 import { statusOf, type Animal, type Status } from './fit';
 import type { DrillPlan } from './drilling';
+import type { Nest } from './nest';
 import { prepareHomes, rankHomes, rankPrepared, type CandidateHome, type PreparedHome } from './rank';
 
 /** A size of box that can be bought, by its inside lengths. */
@@ -13,6 +14,8 @@ export interface BoxSize extends Ground {
   groups: string[];
   lives: Place[];
   container: Container;
+  /** What is in it as it is sold. */
+  nest?: Nest | undefined;
 }
 
 export interface LadderStep {
@@ -102,8 +105,8 @@ function farthest(
 export const isMadeFor = (size: BoxSize, { group, lives }: CareProfile) =>
   size.groups.includes(group) && size.lives.includes(lives);
 
-const emptyHome = ({ id, container }: BoxSize): CandidateHome => ({
-  ...{ id, code: id, container, substrateDepthMm: 0 },
+const emptyHome = ({ id, container, nest }: BoxSize): CandidateHome => ({
+  ...{ id, code: id, container, nest, substrateDepthMm: 0 },
   asItStands: true,
 });
 

@@ -32,7 +32,7 @@ import { fieldFor, readDepth, readHome, type ReadHome } from './reading';
 import { HeatFields } from './HeatFields';
 import { UsualSize } from './UsualSize';
 import { VentFields } from './VentFields';
-import { containerValues, NEW_SHELF, type HomeValues } from './values';
+import { boxValues, NEW_SHELF, type HomeValues } from './values';
 
 interface Props {
   title: string;
@@ -121,9 +121,7 @@ export function HomeForm({ title, action, back, initial, asksDepth, save, profil
             />
           </>
         ) : null}
-        {asksDepth ? (
-          <UsualSize onPick={(container) => reset({ ...getValues(), ...containerValues(container, length) })} />
-        ) : null}
+        {asksDepth ? <UsualSize onPick={(size) => reset({ ...getValues(), ...boxValues(size, length) })} /> : null}
         <SizeFields control={control} values={values} setValue={setValue} />
         {asksDepth ? (
           <FormField control={control} name="depth" label={`Soil in it now, ${length.unit}`} keyboard="decimal-pad" />

@@ -1,12 +1,12 @@
 import { useState } from 'react';
 import { useStock } from '@/client/stock';
-import type { Container } from '@/core/housing/container';
+import type { BoxSize } from '@/core/housing/ladder';
 import { boxSizeWords } from '@/words/residents';
 import { useLength } from '@/words/useLength';
 import { ListInput } from '../kit/ListInput';
 
 /** A box of a usual size: its lengths and openings are written into the form, where they can be changed. */
-export function UsualSize({ onPick }: { onPick: (container: Container) => void }) {
+export function UsualSize({ onPick }: { onPick: (size: BoxSize) => void }) {
   const length = useLength();
   const { boxSizes } = useStock();
   const [picked, setPicked] = useState('');
@@ -22,7 +22,7 @@ export function UsualSize({ onPick }: { onPick: (container: Container) => void }
       onChange={(id) => {
         setPicked(id);
         const size = boxSizes.find((each) => each.id === id);
-        if (size) onPick(size.container);
+        if (size) onPick(size);
       }}
     />
   );

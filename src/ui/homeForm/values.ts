@@ -3,6 +3,7 @@ import type { Home } from '@/contract/records';
 import type { HeatSource } from '@/core/climate/homeAir';
 import type { Container, LidFit, Opens, Vent, VentSide, WallKind } from '@/core/housing/container';
 import type { FurnitureKind } from '@/core/housing/furniture';
+import type { Nest, Room } from '@/core/housing/nest';
 import type { LengthWords } from '@/words/lengths';
 
 /** Openings of one kind, the same in each of some sides; lengths as typed. */
@@ -137,16 +138,12 @@ export const emptyHome = (shelfId: string): HomeValues => ({
 
 /** A box of the records as the form shows it. */
 export function valuesOf(home: Home, length: LengthWords, degrees: TemperatureUnit = 'C'): HomeValues {
-  const { container, nest, furniture, heat } = home;
+  const { furniture, heat } = home;
   const text = textIn(length);
-  const room = (each: { lengthMm: number; widthMm: number; heightMm: number } | undefined): RoomValues =>
-    each ? { length: text(each.lengthMm), width: text(each.widthMm), height: text(each.heightMm) } : NO_ROOM;
   return {
-    ...containerValues(container, length),
+    ...emptyHome(home.shelfId),
+    ...boxValues(home, length),
     code: home.code,
-    shelfId: home.shelfId,
-    room: '',
-    shelf: '',
     depth: text(home.substrateDepthMm),
     knowsContents: furniture !== undefined,
     pieces: (furniture ?? []).map(({ kind, count = 1, heightMm, stopped = false }) => ({
@@ -157,11 +154,6 @@ export function valuesOf(home: Home, length: LengthWords, degrees: TemperatureUn
     })),
     litter: text(home.litterDepthMm),
     mixId: home.mixId ?? '',
-    isNest: nest !== undefined,
-    chambers: nest ? nest.chambers.map(room) : [NO_ROOM],
-    tubeBore: text(nest?.tubeBoreMm),
-    hasOutworld: nest?.outworld !== undefined,
-    outworld: room(nest?.outworld),
     weightLimitKg: home.weightLimitKg === null ? '' : String(home.weightLimitKg),
     isQuarantined: home.quarantineSince !== null,
     heatSource: heat?.source ?? '',
@@ -173,8 +165,27 @@ export function valuesOf(home: Home, length: LengthWords, degrees: TemperatureUn
 
 const textIn = (length: LengthWords) => (mm: number | undefined) => (mm === undefined ? '' : length.short(mm));
 
-/** The box itself as the form shows it: its lengths, its lid and its openings. */
-export function containerValues(container: Container, length: LengthWords) {
+/** The box itself as the form shows it, with the nest that is in it. What was typed of another nest is only put aside. */
+export const boxValues = ({ container, nest }: Pick<Home, 'container' | 'nest'>, length: LengthWords) => ({
+  ...containerValues(container, length),
+  ...(nest ? nestValues(nest, length) : { isNest: false }),
+});
+
+function nestValues(nest: Nest, length: LengthWords) {
+  const text = textIn(length);
+  const room = (each: Room | undefined): RoomValues =>
+    each ? { length: text(each.lengthMm), width: text(each.widthMm), height: text(each.heightMm) } : NO_ROOM;
+  return {
+    isNest: true,
+    chambers: nest.chambers.map(room),
+    tubeBore: text(nest.tubeBoreMm),
+    hasOutworld: nest.outworld !== undefined,
+    outworld: room(nest.outworld),
+  };
+}
+
+/** Its lengths, its lid and its openings. */
+function containerValues(container: Container, length: LengthWords) {
   const text = textIn(length);
   const top =
     container.shape === 'box' ? [container.topLengthMm, container.topWidthMm] : [container.topDiameterMm, undefined];

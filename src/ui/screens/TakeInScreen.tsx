@@ -135,8 +135,10 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
   };
 
   /** Once it stands, it is one of the house's: whoever is refused after that finds it chosen. */
-  const addBox = async ({ code, container }: Home, shelfId: string): Promise<Home> => {
-    const { home } = await call('addHome', { body: { code, shelfId, container, substrateDepthMm: 0 } });
+  const addBox = async ({ code, container, nest }: Home, shelfId: string): Promise<Home> => {
+    const { home } = await call('addHome', {
+      body: { code, shelfId, container, ...(nest && { nest }), substrateDepthMm: 0 },
+    });
     await load();
     setChosenId(home.id);
     return home;
