@@ -59,6 +59,48 @@ describe('ants that need more room', () => {
     expect(tub.checks.map(({ rule }: { rule: string }) => rule)).not.toContain('no-nest');
   });
 
+  it('drill no holes: neither a nest that is free nor the one that they live in', async () => {
+    const { home } = house.granted(
+      await house.post('/api/homes', {
+        code: 'N9',
+        shelfId: (await house.home('N1')).shelfId,
+        container: { shape: 'box', lengthMm: 140, widthMm: 100, heightMm: 60, lid: 'solid', vents: [] },
+        nest: { chambers: [{ lengthMm: 60, widthMm: 20, heightMm: 8 }] },
+        substrateDepthMm: 0,
+      }),
+      201,
+    );
+    const homes = [{ id: 'n9', code: 'N9', container: home.container, nest: home.nest, substrateDepthMm: 0 }];
+    const { ranking } = await house.compute('rank-homes', { ...ANTS, homes });
+    expect(ranking[0].drill).toBeNull();
+  });
+
+  it('a queen and her first workers stay in the tube in which she founded', async () => {
+    const { boxSizes } = house.granted(await house.get('/api/box-sizes'));
+    const tube = boxSizes.find(({ id }: { id: string }) => id === 'ant-tube');
+    await house.box('Tube', tube.container, { nest: tube.nest });
+    const queen = await house.takeIn('Lasius niger', 'Tube', {
+      profile: 'ant-small-temperate',
+      stage: 'adult',
+      form: 'colony',
+      queens: 1,
+    });
+    expect((await house.home('Tube')).state?.verdict).not.toBe('fail');
+    expect(await house.kinds(queen)).not.toContain('mend');
+    await house.write('measured', queen, { headCount: 12 });
+    expect((await house.home('Tube')).state?.verdict).not.toBe('fail');
+    // Forty would leave a large nest almost empty.
+    const large = boxSizes.find(({ id }: { id: string }) => id === 'ant-nest');
+    const { checks } = await house.compute('fit', {
+      ...ANTS,
+      headCount: 40,
+      container: large.container,
+      nest: large.nest,
+      substrateDepthMm: 0,
+    });
+    expect(checks).toContainEqual(expect.objectContaining({ rule: 'empty-space', status: 'fail' }));
+  });
+
   it('are told which usual nests serve them, from a queen in her tube to a large colony', async () => {
     const { boxSizes } = house.granted(await house.get('/api/box-sizes'));
     const nests = boxSizes.filter(({ nest }: { nest?: object }) => nest);

@@ -69,7 +69,12 @@ export function sizesToGet(
   const profile = care.of(animal);
   if (!tellsSize(profile, animal)) return { homes: [], ranking: [] };
   const homes = sizes.filter((size) => isMadeFor(size, profile)).map((size) => boxOfSize(size, code));
-  const ranking = rankHomes(profile, asked(care, animal), homes.map(withUsualAir), animal.schools?.openings)
+  const ranking = rankHomes(
+    profile,
+    asked(care, animal),
+    homes.map((home) => ({ ...withUsualAir(home), asItStands: true })),
+    animal.schools?.openings,
+  )
     .filter(({ verdict }) => verdict !== 'fail')
     .sort((a, b) => Number(a.verdict !== 'pass') - Number(b.verdict !== 'pass') || moultsServed(b) - moultsServed(a))
     .slice(0, SIZES_OFFERED);

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import type { PopulationKind } from '@/core/colony/kind';
 
 import { COUNT_VERDICTS } from '@/core/colony/expected';
-import { day, holdsFor, id, profileId, quantity, stageName, whose } from './primitives';
+import { day, holdsFor, id, profileId, quantity, rangeOf, stageName, whose } from './primitives';
 import { fact, headsBand, ground } from './profile';
 import { restKind } from './rest';
 
@@ -151,6 +151,7 @@ export const nestRequest = z
 export const nestReply = z
   .object({
     fullPct: z.number(),
+    fullBetween: rangeOf(z.number()),
     verdict: z.enum(['far-too-large', 'too-large', 'right', 'full']),
     closeMl: z.number().nullable(),
     nextModuleMl: z.number().nullable(),

@@ -27,6 +27,8 @@ export const moultRequest = z
       .array(seenMoult, { error: 'Must be a list of moults: [{on, sizeMm?}]; empty where none was seen.' })
       .max(400),
     bornOn: day.optional(),
+    /** Of one whose last moult nobody knows: since when a moult of it would have been written down. */
+    watchedSince: day.optional(),
     sizeMm: size.optional(),
     /** The day on which that size was taken: it is carried on over the moults since, and one taken later tells of a moult unseen. */
     sizedOn: day.optional(),

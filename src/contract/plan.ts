@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { FEEDING_CAUTIONS } from '@/core/feeding/food';
+import { temperatureC } from './climate';
 import { JOB_KINDS } from '@/core/plan/jobs';
 import { SKIP_REASONS } from '@/core/plan/work';
 import { FORMS, MOULT_SIGNS } from '@/core/profiles/profile';
@@ -31,6 +32,7 @@ const workSubject = z.strictObject({
   home: z.strictObject({ container, substrateDepthMm, ...homeContents }),
   hemisphere: oneOf(HEMISPHERES).optional(),
   batterySince: day.optional(),
+  temperatureC: temperatureC.optional(),
   /** When its soil is to be damped, and for how many days it holds then. */
   watering: z
     .strictObject({

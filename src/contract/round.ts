@@ -30,6 +30,7 @@ const reason = z.discriminatedUnion('code', [
   z.object({ code: z.literal('pair'), on: day, targetC: z.number() }),
   z.object({ code: z.literal('moved'), on: day }),
   z.object({ code: z.literal('moulted'), on: day }),
+  z.object({ code: z.literal('no-moult'), since: day, usualDays: z.number() }),
   z.object({ code: z.literal('quiet-over'), since: day, on: day }),
   z.object({ code: z.literal('founding'), since: day }),
   z.object({ code: z.literal('founding-water'), since: day }),

@@ -216,6 +216,8 @@ export function jobReason(job: Job, today: string, rules: readonly RuleTitle[], 
       return `moved ${dayWords(reason.on, today)}`;
     case 'moulted':
       return `moulted ${dayWords(reason.on, today)}, not measured since`;
+    case 'no-moult':
+      return `no moult told of since ${dayWords(reason.since, today)}, usually every ${daysWords(Math.round(reason.usualDays))}: look for a skin`;
     case 'papers':
       return reason.expiresOn < today
         ? `they ended ${dayWords(reason.expiresOn, today)}`

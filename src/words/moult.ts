@@ -25,10 +25,10 @@ export function premoultWords({ premoultPct, grounds }: Forecast): string {
 /** Under this chance nobody is asked whether it has moulted unseen. %, chosen here */
 const WORTH_SAYING_PCT = 15;
 
-/** "It may have moulted unseen since: 35 %. A shed skin or a new size settles it."; null where that is unlikely. */
+/** "It may have moulted unseen: 35 %. A shed skin or a new size settles it."; null where that is unlikely. */
 export function unseenWords({ unseenPct }: Pick<Forecast, 'unseenPct'>): string | null {
   if (unseenPct < WORTH_SAYING_PCT) return null;
-  return `It may have moulted unseen since the last: ${Math.round(unseenPct)} %. A shed skin or a new size settles it.`;
+  return `It may have moulted unseen: ${Math.round(unseenPct)} %. A shed skin or a new size settles it.`;
 }
 
 /** "After it about 58 to 66 mm; 4 to 6 moults to full size". */

@@ -44,6 +44,7 @@ const REASONS: { [Code in Reason['code']]: Extract<Reason, { code: Code }> } = {
   buried: { code: 'buried', sign: 'sealed', days: 41, since: '2026-02-01' },
   moved: { code: 'moved', on: '2026-03-02' },
   moulted: { code: 'moulted', on: '2026-03-12' },
+  'no-moult': { code: 'no-moult', since: '2026-02-01', usualDays: 16.4 },
   'move-planned': { code: 'move-planned', on: '2026-03-14', until: '2027-01-04' },
   papers: { code: 'papers', title: 'Permit', expiresOn: '2026-03-20' },
 };

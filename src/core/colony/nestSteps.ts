@@ -1,3 +1,4 @@
+import { rangeAbout, spreadOf, type Range } from '@/core/numerics/spreads';
 import { addDays, type Day } from '@/core/measure/day';
 import type { CareProfile, FitRule } from '@/core/profiles/profile';
 import { Refusal } from '@/core/refusal';
@@ -14,6 +15,8 @@ export interface NestQuestion {
 
 export interface NestAdvice {
   fullPct: number;
+  /** Between which that lies in eight of ten colonies, by the room that a head takes. % */
+  fullBetween: Range;
   verdict: 'far-too-large' | 'too-large' | 'right' | 'full';
   /** What to close off, where it is too large; null where it is not. */
   closeMl: number | null;
@@ -30,9 +33,11 @@ const COMFORTABLE = 0.7;
 export const growsFungus = ({ diet }: Pick<CareProfile, 'diet'>): boolean =>
   diet?.eats === 'colony-food' && diet.leafMgPerFungusMlPerDay !== undefined;
 
-/** From when on a nest is too large, far too large and full, by the rules that the home is held to. % */
-function limitsOf(rules: readonly FitRule[]) {
-  const fullness = rules.filter((rule) => rule.quantity === 'nestFullnessPct');
+/** From when on a nest is too large, far too large and full for so many, by the rules that the home is held to. % */
+function limitsOf(rules: readonly FitRule[], workers: number) {
+  const fullness = rules.filter(
+    ({ quantity, fromHeadCount = 0 }) => quantity === 'nestFullnessPct' && workers >= fromHeadCount,
+  );
   const plus = (side: 'min' | 'watchMin' | 'max') => fullness.flatMap((rule) => rule[side]?.plus ?? []);
   const tooLarge = Math.max(0, ...plus('min'));
   return {
@@ -51,7 +56,7 @@ export function nestAdvice({ profile, workers, ahead, volumeMl, perHeadMl: each 
     throw new Refusal([{ path: 'profile', message: `Must be a kind that lives in a nest; got ${profile.name}.` }]);
   }
   const perHeadMl = each ?? profile.nest.perHeadMl.value;
-  const limits = limitsOf(profile.fit);
+  const limits = limitsOf(profile.fit, workers);
   const taken = workers * perHeadMl;
   const fullPct = volumeMl > 0 ? (100 * taken) / volumeMl : 100;
   const verdict =
@@ -68,7 +73,8 @@ export function nestAdvice({ profile, workers, ahead, volumeMl, perHeadMl: each 
   const wanted = (ahead * perHeadMl) / COMFORTABLE;
   const closeMl = verdict === 'right' || verdict === 'full' ? null : Math.max(0, volumeMl - taken / COMFORTABLE);
   const next = Math.min(wanted, most) - volumeMl;
-  return { fullPct, verdict, closeMl, nextModuleMl: closeMl === null && next > 0 ? next : null };
+  const fullBetween = rangeAbout(fullPct, spreadOf(profile.nest.perHeadMl));
+  return { fullPct, fullBetween, verdict, closeMl, nextModuleMl: closeMl === null && next > 0 ? next : null };
 }
 
 export const MOVE_ACTS = [

@@ -3,6 +3,7 @@ import { meeting } from '@/core/broods/emergence';
 import { hatchForecast } from '@/core/broods/hatch';
 import { dryingAhead } from '@/core/climate/forecast';
 import { questionOf, USUAL_ROOM, wishesOf } from '@/core/climate/homeAir';
+import { nestAdvice } from '@/core/colony/nestSteps';
 import { projectColony } from '@/core/colony/project';
 import { preyOf } from '@/core/feeding/food';
 import { mealOf } from '@/core/feeding/meal';
@@ -170,6 +171,15 @@ const WIDENED: Record<string, [id: string, width: (knowledge: Knowledge) => numb
     mealWaits(['taken-in']),
   ],
   'foods/*/shelfLifeDays': ['foods/bramble/shelfLifeDays', ofMeal('stick-insect', 'lasts-in-water', 70)],
+  'profiles/*/nest/perHeadMl/value': [
+    'profiles/ant-small-temperate/nest/perHeadMl/value',
+    (knowledge) =>
+      wide(
+        nestAdvice({
+          ...{ profile: profileIn(knowledge, 'ant-small-temperate'), workers: 60, ahead: 90, volumeMl: 14 },
+        }).fullBetween,
+      ),
+  ],
   'materials/*/looseDensityGPerL/value': ['materials/coir/looseDensityGPerL/value', filling('wetMassG')],
   'materials/*/waterHeldMlPerL/value': ['materials/coir/waterHeldMlPerL/value', filling('waterMl')],
   'materials/*/creepMm2PerH/value': ['materials/coir/creepMm2PerH/value', drying],

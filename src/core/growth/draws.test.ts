@@ -1,4 +1,5 @@
 import { draw } from './draws';
+import { UNSEEN_SHARE } from './pace';
 import { normalQuantile } from '@/core/numerics/normal';
 import { numbersOf } from '@/core/numerics/quantiles';
 
@@ -38,11 +39,44 @@ describe('draws of the next moult', () => {
     const late = draw(paceOf(0.2, 0), GROWTH, 60, 80, undefined, 100, 1).days[0] as Float64Array;
     expect(Math.min(...late)).toBeGreaterThanOrEqual(0);
     expect(numbersOf(late).median).toBeLessThan(30);
-    const unknown = draw(paceOf(0.2, 0), GROWTH, 60, null, undefined, 100, 1).days[0] as Float64Array;
+    const unknown = draw(paceOf(0.2, 0), GROWTH, 60, { watchedDays: 0 }, undefined, 100, 1).days[0] as Float64Array;
     // Anywhere within an interval of some 60 days: half of it on average.
     expect(unknown.reduce((sum, each) => sum + each, 0) / unknown.length).toBeCloseTo(30.6, 0);
   });
+
+  // Checked against lives played out one by one: every moult is missed one time in ten, and those lives are kept in which none was seen.
+  it.each([20, 50, 90])('of one watched for %i days without a moult come out as in lives played out', (watchedDays) => {
+    const { days, unseen } = draw(paceOf(0.2, 0), GROWTH, 60, { watchedDays }, undefined, 100, 1);
+    const lives = livesWatched(watchedDays);
+    const share = unseen.filter((each) => each > 0).length / unseen.length;
+    expect(Math.abs(share - lives.missed)).toBeLessThan(0.03);
+    expect(Math.abs(numbersOf(days[0] as Float64Array).median - lives.median)).toBeLessThan(2.5);
+  });
 });
+
+/** Lives with intervals of about 60 days in which no moult was seen: how often one was missed, and the days to the next. */
+function livesWatched(watchedDays: number): { missed: number; median: number } {
+  // A linear congruential generator (Numerical Recipes, 1992, from memory): the same lives every time.
+  let state = 1;
+  const even = () => (state = (1664525 * state + 1013904223) % 2 ** 32) / 2 ** 32;
+  const interval = () => 60 * Math.exp(0.2 * normalQuantile(Math.min(1 - 1e-9, Math.max(1e-9, even()))));
+  const left: number[] = [];
+  let missed = 0;
+  for (let life = 0; life < 60_000; life += 1) {
+    let next = interval() * even();
+    let moults = 0;
+    let isSeen = false;
+    while (next < watchedDays) {
+      isSeen ||= even() > UNSEEN_SHARE;
+      moults += 1;
+      next += interval();
+    }
+    if (isSeen) continue;
+    left.push(next - watchedDays);
+    if (moults > 0) missed += 1;
+  }
+  return { missed: missed / left.length, median: numbersOf(Float64Array.from(left)).median };
+}
 
 describe('percentiles', () => {
   // Ranks by rounding: of fifteen values the 1st, 7th and 13th, counted from 0.

@@ -50,6 +50,7 @@ const scratch = {
   weights: new Float64Array(DRAWS + MOST_UNSEEN * SOME),
   next: new Float64Array(DRAWS + MOST_UNSEEN * SOME),
   middles: new Float64Array(DRAWS + MOST_UNSEEN * SOME),
+  intervals: new Float64Array(DRAWS),
   grows: new Uint8Array(DRAWS + MOST_UNSEEN * SOME),
   drawnAs: new Int32Array(DRAWS),
   course: new Uint8Array(DRAWS),
@@ -91,7 +92,8 @@ function coursesToday({ courses }: Pace, usualLog: number, logElapsed: number): 
 /**
  * Draws the days and sizes of the next moults. Since the last that was written down there may have been some that nobody saw: each
  * draw is taken without such, with one and with two, and they are weighed by how likely that is (Bayes).
- * @param elapsed days since the last moult; null where nobody knows: it is then anywhere within its interval
+ * @param last days since the last moult; where nobody knows, it was anywhere within its interval when it came, and no moult was written
+ *   down in the days since in which it was watched
  * @param sizeNow of the taken measure, mm: as it was after the last moult that was written down, or as taken since
  * @param since where it was measured since: by how much it had grown then
  */
@@ -99,13 +101,16 @@ export function draw(
   pace: Pace,
   growth: GrowthPace,
   usualDays: number,
-  elapsed: number | null,
+  last: number | { watchedDays: number },
   sizeNow: number | undefined,
   grownMm: number,
   ahead: number,
   since?: GrownSince,
 ): Drawn {
   const usualLog = Math.log(Math.max(1e-6, usualDays));
+  const elapsed = typeof last === 'number' ? last : null;
+  // Longer than this it tells no more: more moults than are thought of would have been missed.
+  const watched = typeof last === 'number' ? 0 : Math.min(last.watchedDays, MOST_UNSEEN * usualDays);
   const logElapsed = elapsed !== null && elapsed > 0 ? Math.log(elapsed) : -Infinity;
   const unseenNone = sizeLikelihood(growth, 0, since);
   const courses = coursesToday(pace, usualLog, logElapsed);
@@ -114,9 +119,10 @@ export function draw(
   const within = drawsOf(1).even;
   // First all draws without an unseen moult, then some of them with one, and with two.
   const passedAll = pace.courses.reduce((sum, { weight }, at) => sum + weight * (courses.reached[at] ?? 0), 0);
-  const mayBeUnseen = elapsed !== null && elapsed > 0 && UNSEEN_SHARE * passedAll > WORTH_ASKING;
+  const isWeighed = elapsed === null ? watched > 0 : elapsed > 0;
+  const mayBeUnseen = isWeighed && (elapsed === null || UNSEEN_SHARE * passedAll > WORTH_ASKING);
   const count = mayBeUnseen ? DRAWS + MOST_UNSEEN * SOME : DRAWS;
-  const { weights, next, middles, grows, drawnAs } = scratch;
+  const { weights, next, middles, intervals, grows, drawnAs } = scratch;
   const {
     middle: middleOf,
     sd: sdOf,
@@ -132,10 +138,12 @@ export function draw(
     const chance = Math.min(1 - 1e-9, reached + (1 - reached) * (even[index] as number));
     const log = middle + (sdOf[course] as number) * normalQuantile(chance);
     const interval = Math.exp(log);
-    // Where nobody knows when it last moulted, it is anywhere within its interval.
-    next[index] = elapsed === null ? interval * (within[index] as number) : Math.max(0, interval - elapsed);
+    // Where nobody knows when it last moulted, it was anywhere within its interval when it came.
+    const left = elapsed === null ? interval * (within[index] as number) - watched : interval - elapsed;
+    next[index] = Math.max(0, left);
     middles[index] = middle + (shareOf[course] as number) * (log - middle);
-    weights[index] = Math.max(LEFT_AT_LEAST, 1 - reached) * unseenNone;
+    weights[index] = Math.max(LEFT_AT_LEAST, elapsed === null ? Number(left >= 0) : 1 - reached) * unseenNone;
+    intervals[index] = interval;
   }
   for (let some = 0; mayBeUnseen && some < SOME; some += 1) {
     const index = some * (DRAWS / SOME);
@@ -143,17 +151,22 @@ export function draw(
     const middle = middleOf[course] as number;
     let centre = middle;
     let wide = sdOf[course] as number;
-    let left = elapsed;
+    let left = elapsed ?? watched;
     let likely = DRAWS / SOME;
     let measured = 0;
     for (let unseen = 1; unseen <= MOST_UNSEEN; unseen += 1) {
       // One that nobody saw, some time before today.
-      const passed = normalBelow((Math.log(left) - centre) / wide);
+      const isFirstOfAll = elapsed === null && unseen === 1;
+      // The first since it came is that of the draw itself: it lay within an interval that had begun before.
+      const untilFirst = isFirstOfAll ? (intervals[index] as number) * (within[index] as number) : 0;
+      const passed = isFirstOfAll ? Number(untilFirst <= left) : normalBelow((Math.log(left) - centre) / wide);
       likely *= UNSEEN_SHARE * passed;
-      const log = centre + wide * normalQuantile(clipChance(passed * (drawsOf(4 + unseen).even[index] as number)));
-      left = Math.max(1e-6, left - Math.exp(log));
+      const log = isFirstOfAll
+        ? Math.log(intervals[index] as number)
+        : centre + wide * normalQuantile(clipChance(passed * (drawsOf(4 + unseen).even[index] as number)));
+      left = Math.max(1e-6, left - (isFirstOfAll ? untilFirst : Math.exp(log)));
       // Only one before it was measured shows in its size.
-      if (since && elapsed - left <= since.afterDays) measured = unseen;
+      if (since && elapsed !== null && elapsed - left <= since.afterDays) measured = unseen;
       if (unseen === 1) {
         centre = middle + (shareOf[course] as number) * (log - middle);
         wide = laterSdOf[course] as number;
@@ -168,7 +181,6 @@ export function draw(
       grows[place] = unseen - measured;
     }
   }
-  const isWeighed = elapsed !== null && elapsed > 0;
   const source = isWeighed ? resample(DRAWS, (index) => weights[index] as number, count) : inOrder();
   // Which draw each of them is, and how many moults nobody saw in it.
   const unseen = new Uint8Array(DRAWS);

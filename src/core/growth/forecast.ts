@@ -27,6 +27,8 @@ export interface MoultQuestion {
   /** In any order; the same day twice is refused. */
   moults: SeenMoult[];
   bornOn?: Day | undefined;
+  /** Of one whose last moult nobody knows: since when a moult of it would have been written down. */
+  watchedSince?: Day | undefined;
   /** Its size now, where it was taken since the last moult, and the day on which that was. mm */
   sizeMm?: number | undefined;
   sizedOn?: Day | undefined;
@@ -72,7 +74,7 @@ export interface MoultForecast {
   /** The day its home is outgrown; null when that lies beyond the moults looked at. */
   outgrown: Window | null;
   premoultPct: number;
-  /** The chance that it has moulted since without anybody writing it down; 0 where no moult is known. */
+  /** The chance that it has moulted, since its last or since it is watched, without anybody writing it down. */
   unseenPct: number;
   /** The instar it is in now, where that was told. */
   instar: number | null;
@@ -161,11 +163,12 @@ export function moultForecast(question: MoultQuestion): MoultForecast {
   const usualSince = usualIntervalDays(profile, stage, question.sinceTemperatureC ?? temperatureC);
   const aDayCounts = usualDays !== null && usualSince !== null ? usualDays / usualSince : 1;
   const elapsed = last === undefined ? null : daysBetween(last, asOf) * aDayCounts;
+  const watchedDays = question.watchedSince === undefined ? 0 : Math.max(0, daysBetween(question.watchedSince, asOf));
   const calendar = draw(
     pace,
     growth,
     usualDays ?? 0,
-    elapsed,
+    elapsed === null ? { watchedDays } : elapsed,
     sizeNow,
     profile.growth.grownMm.value,
     question.ahead ?? LOOKS_AHEAD_MOULTS,

@@ -104,7 +104,7 @@ describe('a forecast of moults, as it was reckoned', () => {
       [days, sizes].map((list) => list.map((each) => [each[0], each[77], each[3999]]));
     expect(inLines([few(drawn), [5, 20, 200].map((days) => sharePct(drawn, days))])).toMatchSnapshot();
     expect(inLines(few(weighted(drawn, 20, 40, 80)))).toMatchSnapshot();
-    const unborn = draw(learnPace([], [], []), learnGrowth(profile, []), 60, null, undefined, 150, 2);
+    const unborn = draw(learnPace([], [], []), learnGrowth(profile, []), 60, { watchedDays: 0 }, undefined, 150, 2);
     expect(inLines(few(unborn))).toMatchSnapshot();
     expect(
       inLines([evenSteps(3), [0, 1, 9].map((index) => evenAt(index, 0.37)), [-1, 0.5, 2].map(clipChance)]),

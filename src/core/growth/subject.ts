@@ -17,6 +17,8 @@ export interface Subject extends Peer {
   /** The day on which it was taken. */
   sizedOn?: Day | undefined;
   bornOn?: Day | undefined;
+  /** Since when a moult of it would have been written down. */
+  watchedSince?: Day | undefined;
   instar?: number | undefined;
   signs: MoultSign[];
   temperatureC: number;
@@ -33,11 +35,11 @@ export function moultQuestion(
   peers: readonly Peer[],
   asOf: Day,
 ): MoultQuestion {
-  const { stage, sizeMm, sizedOn, bornOn, instar, moults, signs, temperatureC, sinceTemperatureC, spreadTimes } =
-    subject;
+  const { stage, sizeMm, sizedOn, bornOn, watchedSince, instar, moults, signs } = subject;
+  const { temperatureC, sinceTemperatureC, spreadTimes } = subject;
   const { siblings, others } = kinOf(subject, peers);
   return {
-    ...{ profile, stage, sizeMm, sizedOn, bornOn, instar, moults, signs, asOf },
+    ...{ profile, stage, sizeMm, sizedOn, bornOn, watchedSince, instar, moults, signs, asOf },
     ...{ temperatureC, sinceTemperatureC, spreadTimes },
     siblings: siblings.map((each) => each.moults),
     others: others.map((each) => each.moults),

@@ -62,9 +62,10 @@ function airFor({ climate, nest }: CareProfile, { home, volumeL }: PreparedHome,
   return { airChangesPerHour, minPerHour, status };
 }
 
-/** As it came from the shop: walls that can be drilled, and are not. */
-const isUndrilled = ({ container, asItStands = false }: CandidateHome): boolean =>
+/** As it came from the shop: walls that can be drilled, and are not. Nests are aired through tube and outworld. */
+const isUndrilled = ({ container, nest, asItStands = false }: CandidateHome): boolean =>
   !asItStands &&
+  !nest &&
   !isGlass(container) &&
   container.walls !== 'mesh' &&
   container.opens !== 'zip' &&

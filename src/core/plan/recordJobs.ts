@@ -1,14 +1,18 @@
+import { usualIntervalDays } from '@/core/growth/pace';
 import { needsAnotherHome } from './homeJobs';
 import { addDays, daysBetween, latestDay, type Day } from '@/core/measure/day';
 import { doneToday, jobOf, LOOK_MINUTES, waiting, type Rhythm } from './jobParts';
 import { quietOver } from './quiet';
 import { inOrder, latest, standingSigns } from './signs';
+import { watchedSince } from './watched';
 import type { Job, ResidentToday } from './work';
 
 /** A button cell in a probe lasts about a year; it is changed before. From memory */
 const BATTERY = { everyDays: 300, toleranceDays: 45, minutes: 2 };
 /** After a moult its size is taken within so many days of its being fed again. Chosen here */
 const MEASURE = { toleranceDays: 30, minutes: 3 };
+/** Longer than this without a moult are two of a hundred: intervals differ by a third, in logarithms. Usual intervals */
+const NO_MOULT_TIMES = 2;
 /** Whoever was moved longer ago than this has been told apart without. days, chosen here */
 const LABEL_DAYS = 30;
 const LABEL = { toleranceDays: 2, minutes: 2 };
@@ -19,7 +23,7 @@ const PAPERS = { aheadDays: 60, minutes: 20 };
 /** What keeps records and instruments true: labels, papers, sizes after a moult, and the move that is planned. */
 export function recordJobs(resident: ResidentToday, today: Day): Job[] {
   return [
-    ...measuring(resident, today),
+    ...sizes(resident, today),
     ...labelling(resident, today),
     ...papers(resident, today),
     ...plannedMove(resident, today),
@@ -75,6 +79,32 @@ function measuring({ log, form, stage }: ResidentToday, today: Day): Job[] {
       minutes: MEASURE.minutes,
       reason: { code: 'moulted', on: moult.on },
       ...(entry && { doneBy: entry.id }),
+    },
+  ];
+}
+
+/** Its size after a moult that was told of, or one that settles whether a moult was missed: one asks, not both. */
+function sizes(resident: ResidentToday, today: Day): Job[] {
+  const measured = measuring(resident, today);
+  return measured.length > 0 ? measured : settlingMoults(resident, today);
+}
+
+/** Whoever is watched for so many usual intervals, and no moult is told of, has likely moulted unseen: a new size, or its skin, settles it. */
+function settlingMoults(resident: ResidentToday, today: Day): Job[] {
+  const { profile, stage, log, form, temperatureC, rest } = resident;
+  const usualDays = usualIntervalDays(profile, stage, temperatureC);
+  const since = watchedSince(log, today);
+  const isCounted = profile.measure.usualMm !== undefined || profile.growth.grownStages.includes(stage);
+  if (form !== 'single' || rest || isCounted || usualDays === null || since === undefined) return [];
+  const dueOn = addDays(since, Math.ceil(NO_MOULT_TIMES * usualDays));
+  if (dueOn > today) return [];
+  return [
+    {
+      kind: 'measure',
+      dueOn,
+      ...waiting('measure', dueOn, MEASURE.toleranceDays, today),
+      minutes: MEASURE.minutes,
+      reason: { code: 'no-moult', since, usualDays },
     },
   ];
 }

@@ -91,6 +91,8 @@ export interface ResidentToday extends AnimalMeasures, Partial<Together> {
   meals?: readonly PastMeal[] | undefined;
   hemisphere?: Hemisphere | undefined;
   home: HomeState;
+  /** How warm it is there; as usual for its kind if left out. C */
+  temperatureC?: number | undefined;
   form?: Form | undefined;
   /** The move that is planned for it. */
   move?: PlannedMove | undefined;
@@ -203,6 +205,7 @@ export type Reason =
   | { code: 'pair'; on: Day; targetC: number }
   | { code: 'moved'; on: Day }
   | { code: 'moulted'; on: Day }
+  | { code: 'no-moult'; since: Day; usualDays: number }
   | { code: 'move-planned'; on: Day; until: Day }
   | { code: 'papers'; title: string; expiresOn: Day };
 

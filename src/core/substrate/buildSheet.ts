@@ -95,8 +95,9 @@ function buildSteps(
 ): BuildStep[] {
   const litterL = (areaAtMm2(container, meanDepthMm(soil)) * making.litterMm) / 1e6;
   const steps: BuildStep[] = [];
-  if (plan.isGlass && plan.isShort) steps.push({ code: 'glass', mayMeshLid, cautions: [] });
-  if (plan.perSide > 0) steps.push({ code: 'drill', plan, cautions: ['drill', 'hot-iron'] });
+  // Nests are aired through their tube and outworld.
+  if (!nest && plan.isGlass && plan.isShort) steps.push({ code: 'glass', mayMeshLid, cautions: [] });
+  if (!nest && plan.perSide > 0) steps.push({ code: 'drill', plan, cautions: ['drill', 'hot-iron'] });
   if (tooWideFor !== null) steps.push({ code: 'cover', meshApertureMm: tooWideFor, cautions: [] });
   // Plaster is poured, not mixed with soil.
   const parts = filling.materials.filter((part) => part.volumeL > 0 && part.material !== 'plaster');

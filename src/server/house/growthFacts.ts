@@ -12,6 +12,7 @@ import { remembering } from '../remembering';
 import type { Day } from '@/core/measure/day';
 import type { LogEntry } from '@/core/plan/work';
 import { noticedSigns } from '@/core/plan/signs';
+import { watchedSince } from '@/core/plan/watched';
 import type { CareBook } from '@/core/profiles/careBook';
 import { groupBy } from '@/core/groupBy';
 import { warmthIn } from './air';
@@ -135,6 +136,8 @@ export function subjectOf(
     sizedOn: resident.sizeCarriedOn ? undefined : resident.measuredOn,
     // A group's first instar begins its first interval, as a birth does.
     ...{ moults, bornOn },
+    // Of a group nobody watches each.
+    watchedSince: group || last !== undefined ? undefined : watchedSince(log, today),
     sinceTemperatureC: last !== undefined && lived ? warmthBetween(lived, last, today) : undefined,
     instar: group ? group.at(-1)?.instar : resident.instar,
     signs: noticedSigns(told, today),

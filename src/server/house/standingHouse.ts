@@ -334,6 +334,7 @@ export class StandingHouse {
         ...residentOn(care, resident, log, on),
         ...(resident.form === 'group' && { instar: this.youngest(id) }),
         ...{ home, larder, hemisphere, meals: this.records.meals.get(id) },
+        temperatureC: this.growth.warmth(home).temperatureC,
         ...(water?.tenantId === id && { watering: water.morning, alarms: water.alarms }),
         outlooks: moultOutlooks(care, this.growth, resident, home, log, on),
         rest: rest && this.underWay(id, rest),

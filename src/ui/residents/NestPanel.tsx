@@ -34,7 +34,7 @@ export function NestPanel({ profile, facts, nest, forecast }: Props) {
   return (
     <View style={{ gap: space.xs, marginTop: space.xl }}>
       <Heading>Nest</Heading>
-      <Strong>{`${Math.round(advice.fullPct)} % full`}</Strong>
+      <Strong>{fullWords(advice)}</Strong>
       <Soft>
         {`${countWords(chambers, 'chamber')}, ${volumeWords(volumeMl)} in all; ${tube}; ` +
           `${outworldL === null ? 'no outworld' : `outworld ${volumeWords(1000 * outworldL)}`}`}
@@ -65,3 +65,7 @@ function adviceWords({ verdict, closeMl, nextModuleMl }: NestAdvice, fullOn: Day
   if (fullOn === null) return `Not nearly full within a year; the next module may be ${size}.`;
   return `Add a module by ${dayWords(fullOn, asOf)}, ${size}.`;
 }
+
+/** "58 % full, 41 to 86 % by how much room each takes". */
+const fullWords = ({ fullPct, fullBetween: { min, max } }: NestAdvice): string =>
+  `${Math.round(fullPct)} % full, ${Math.round(min)} to ${Math.round(max)} % by how much room each takes`;
