@@ -125,7 +125,7 @@ const isSillUnsaid = ({ container }: Home, { soilToAddL }: RankedHome) =>
 /** "fill to 72 mm (8.1 L more)", or that it stands right. */
 function fillWords({ depthMm, soilToAddL, fit }: RankedHome, long: (mm: number) => string): string {
   if (fit.substrateDepthMm.recommended === null) return 'fits at no depth of soil';
-  if (Math.abs(soilToAddL) < 0.005) return `soil right at ${long(depthMm)}`;
+  if (Math.abs(soilToAddL) < 0.005) return depthMm > 0 ? `soil right at ${long(depthMm)}` : 'as it is, without soil';
   return soilToAddL > 0
     ? `fill to ${long(depthMm)}, ${litres(soilToAddL)} more`
     : `take soil out to ${long(depthMm)}, ${litres(-soilToAddL)} less`;

@@ -308,7 +308,9 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
         {animal && ranking.length === 0 ? <Body>No box of yours is free.</Body> : null}
         {animal && newcomer && chosen && ranked ? (
           <View>
-            <Strong>{`${chosen.code}, filled to ${length.long(ranked.depthMm)}`}</Strong>
+            <Strong>
+              {ranked.depthMm > 0 ? `${chosen.code}, filled to ${length.long(ranked.depthMm)}` : chosen.code}
+            </Strong>
             <MeasuredSection
               plan={sectionOf(care, withSoil(chosen, ranked.depthMm), animal)}
               fit={ranked.fit}
