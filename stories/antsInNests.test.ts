@@ -85,10 +85,10 @@ describe('ants that need more room', () => {
       form: 'colony',
       queens: 1,
     });
-    expect((await house.home('Tube')).state?.verdict).not.toBe('fail');
+    expect(['pass', 'watch']).toContain((await house.home('Tube')).state?.verdict);
     expect(await house.kinds(queen)).not.toContain('mend');
     await house.write('measured', queen, { headCount: 12 });
-    expect((await house.home('Tube')).state?.verdict).not.toBe('fail');
+    expect(['pass', 'watch']).toContain((await house.home('Tube')).state?.verdict);
     // Forty would leave a large nest almost empty.
     const large = boxSizes.find(({ id }: { id: string }) => id === 'ant-nest');
     const { checks } = await house.compute('fit', {

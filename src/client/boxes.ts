@@ -1,7 +1,8 @@
 import type { Home, Resident, Shelf } from '@/contract/records';
 import { withUsualAir } from '@/core/climate/homeAir';
+import { sizesToGet } from '@/core/house/sizesToGet';
 import { codeAfter } from '@/core/housing/codes';
-import { isMadeFor, type BoxSize } from '@/core/housing/ladder';
+import type { BoxSize } from '@/core/housing/ladder';
 import { rankHomes, type RankedHome } from '@/core/housing/rank';
 import { companyWith, together } from '@/core/housing/together';
 import { tellsSize } from '@/core/profiles/animal';
@@ -56,37 +57,31 @@ export function boxesFor(
   return { ranking: rank(open), withOthers: rank(borne) };
 }
 
-/** So many sizes are put forward: the smallest that serve. */
-const SIZES_OFFERED = 3;
+/** A box of a usual size that is put forward for a newcomer, as the home that it would be. */
+export interface NewBox {
+  home: Home;
+  /** What it is called where it is sold. */
+  size: string;
+  ranked: RankedHome;
+}
 
-/** Usual sizes of box that serve an animal, the best first, as homes that nobody has yet. */
-export function sizesToGet(
+/** Usual sizes of box that serve an animal, the best first. */
+export function newBoxesFor(
   care: CareBook,
   animal: Measured,
   sizes: readonly BoxSize[],
-  code: string,
-): { homes: Home[]; ranking: RankedHome[] } {
+  place: Pick<Home, 'code' | 'shelfId' | 'temperatureC'>,
+): NewBox[] {
   const profile = care.of(animal);
-  if (!tellsSize(profile, animal)) return { homes: [], ranking: [] };
-  const homes = sizes.filter((size) => isMadeFor(size, profile)).map((size) => boxOfSize(size, code));
-  const ranking = rankHomes(
-    profile,
-    asked(care, animal),
-    homes.map((home) => ({ ...withUsualAir(home), asItStands: true })),
-    animal.schools?.openings,
-  )
-    .filter(({ verdict }) => verdict !== 'fail')
-    .sort((a, b) => Number(a.verdict !== 'pass') - Number(b.verdict !== 'pass') || moultsServed(b) - moultsServed(a))
-    .slice(0, SIZES_OFFERED);
-  return { homes, ranking };
+  if (!tellsSize(profile, animal)) return [];
+  return sizesToGet(profile, asked(care, animal), sizes, place.temperatureC).flatMap((ranked) => {
+    const size = sizes.find(({ id }) => id === ranked.homeId);
+    return size ? [{ ranked, size: size.name, home: homeOf(size, place) }] : [];
+  });
 }
 
-/** Whoever gets a box gets one for longer than to the next moult. */
-const moultsServed = ({ afterMoults }: RankedHome) =>
-  [...afterMoults, { verdict: 'fail' }].findIndex(({ verdict }) => verdict === 'fail');
-
-const boxOfSize = ({ id, container, nest }: BoxSize, code: string): Home => ({
-  ...{ id, code, shelfId: '', place: 0, container, nest, substrateDepthMm: 0, residentIds: [] },
+const homeOf = ({ id, container, nest }: BoxSize, place: Pick<Home, 'code' | 'shelfId' | 'temperatureC'>): Home => ({
+  ...{ id, ...place, place: 0, container, nest, substrateDepthMm: 0, residentIds: [] },
   ...{ mixId: null, weightLimitKg: null, quarantineSince: null, photoVersion: null },
 });
 

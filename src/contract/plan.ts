@@ -1,10 +1,10 @@
 import { z } from 'zod';
 import { FEEDING_CAUTIONS } from '@/core/feeding/food';
-import { temperatureC } from './climate';
 import { JOB_KINDS } from '@/core/plan/jobs';
 import { SKIP_REASONS } from '@/core/plan/work';
 import { FORMS, MOULT_SIGNS } from '@/core/profiles/profile';
 import { HEMISPHERES } from '@/core/season/year';
+import { temperatureC } from './climate';
 import { ENTRY_KINDS } from './storedEntries';
 import { schools } from './feeding';
 import { animal, boxSize, candidateHome, container, homeContents, status, substrateDepthMm } from './housing';

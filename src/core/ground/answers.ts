@@ -13,7 +13,7 @@ import { usualIntervalDays } from '@/core/growth/pace';
 import { quietDaysAfterMoult } from '@/core/growth/quietDays';
 import { stillness, type StillnessGuide } from '@/core/growth/stillness';
 import { fit, type Animal } from '@/core/housing/fit';
-import { isMadeFor } from '@/core/housing/ladder';
+import { boxOfSize, isMadeFor } from '@/core/housing/ladder';
 import { rankHomes } from '@/core/housing/rank';
 import { addDays, daysBetween } from '@/core/measure/day';
 import { takenMeasure } from '@/core/profiles/animal';
@@ -138,7 +138,7 @@ function boxAnswers(profile: CareProfile, animal: Animal, { boxSizes }: Knowledg
   const ranked = rankHomes(
     profile,
     animal,
-    sizes.map(({ id, container }) => ({ id, code: id, container, substrateDepthMm: 0 })),
+    sizes.map((size) => ({ ...boxOfSize(size), asItStands: false })),
   );
   const [best] = ranked;
   const nameOf = (id: string) => sizes.find((size) => size.id === id)?.name ?? id;

@@ -1,8 +1,7 @@
 import { prepareHomes, rankPrepared } from '@/core/housing/rank';
 import { statusOf } from '@/core/housing/fit';
-import { isMadeFor } from '@/core/housing/ladder';
+import { boxOfSize, isMadeFor } from '@/core/housing/ladder';
 import type { AiredHome } from '@/core/climate/homeAir';
-import type { Nest } from '@/core/housing/nest';
 import { careBook, type CareBook } from '@/core/profiles/careBook';
 import { hatchlingMm } from '@/core/profiles/eggs';
 import type { CareProfile, Stage } from '@/core/profiles/profile';
@@ -26,11 +25,6 @@ const GROWS_TIMES = 8;
 /** So many heads of a kind that lives in groups. Chosen here */
 const HEADS = 12;
 const WORKERS = 200;
-const NEST: Nest = {
-  chambers: [1, 2, 3].map(() => ({ lengthMm: 100, widthMm: 80, heightMm: 15 })),
-  tubeBoreMm: 8,
-  outworld: { lengthMm: 300, widthMm: 200, heightMm: 150 },
-};
 
 /**
  * One animal of every kind at every stage, and a grown one of every species that differs from its kind, each in the smallest box to be
@@ -59,17 +53,17 @@ function usualCase(care: CareBook, { boxSizes }: Knowledge, who: Who): AnimalCas
   const sizeMm = measure.usualMm ? undefined : usualSizeMm(profile, who.stage);
   const animal = { stage: who.stage, headCount, [measure.takes]: sizeMm };
   const sizes = boxSizes.filter((size) => isMadeFor(size, profile));
-  const boxes = prepareHomes(sizes.map(({ id, container }) => ({ id, code: id, container, substrateDepthMm: 0 })));
+  const boxes = prepareHomes(sizes.map((size) => ({ ...boxOfSize(size), asItStands: false })));
   const ranked = rankPrepared(profile, animal, boxes);
   const best = ranked.order[0] ?? 0;
-  const container = (sizes[best] ?? boxSizes[0])?.container;
-  if (!container || (!profile.nest && statusOf(ranked.scores[best] ?? Infinity) === 'fail')) return [];
+  const size = sizes[best];
+  if (!size || statusOf(ranked.scores[best] ?? Infinity) === 'fail') return [];
   const home: AiredHome = {
-    container,
+    container: size.container,
     substrateDepthMm: ranked.depthsMm[best] ?? 0,
     furniture: making.furniture,
     litterDepthMm: making.litterMm,
-    ...(profile.nest && { nest: NEST }),
+    ...(size.nest && { nest: size.nest }),
   };
   return [{ ...who, sizeMm, headCount, home }];
 }

@@ -163,7 +163,7 @@ export function moultForecast(question: MoultQuestion): MoultForecast {
   const usualSince = usualIntervalDays(profile, stage, question.sinceTemperatureC ?? temperatureC);
   const aDayCounts = usualDays !== null && usualSince !== null ? usualDays / usualSince : 1;
   const elapsed = last === undefined ? null : daysBetween(last, asOf) * aDayCounts;
-  const watchedDays = question.watchedSince === undefined ? 0 : Math.max(0, daysBetween(question.watchedSince, asOf));
+  const watchedDays = Math.max(0, daysBetween(question.watchedSince ?? asOf, asOf)) * aDayCounts;
   const calendar = draw(
     pace,
     growth,

@@ -1,3 +1,4 @@
+import { withUsualAir } from '@/core/climate/homeAir';
 import { grown, takenMeasure } from '@/core/profiles/animal';
 import type { CareProfile, Ground, Place } from '@/core/profiles/profile';
 import type { Container } from './container';
@@ -46,7 +47,7 @@ const MOST_MOULTS = 24;
  * @throws Refusal as `fit` does.
  */
 export function sizeLadder(profile: CareProfile, animal: Animal, sizes: BoxSize[]): Ladder {
-  const boxes = prepareHomes(sizes.filter((size) => isMadeFor(size, profile)).map(emptyHome));
+  const boxes = prepareHomes(sizes.filter((size) => isMadeFor(size, profile)).map(boxOfSize));
   const sizeOf = new Map(sizes.map((size) => [size.id, size]));
   const life = sizesToCome(profile, animal);
   const served = life.map((each) => rankPrepared(profile, each, boxes));
@@ -105,10 +106,9 @@ function farthest(
 export const isMadeFor = (size: BoxSize, { group, lives }: CareProfile) =>
   size.groups.includes(group) && size.lives.includes(lives);
 
-const emptyHome = ({ id, container, nest }: BoxSize): CandidateHome => ({
-  ...{ id, code: id, container, nest, substrateDepthMm: 0 },
-  asItStands: true,
-});
+/** A size as it is bought: nothing in it but its nest, nothing drilled, and with the air that its openings give. */
+export const boxOfSize = ({ id, container, nest }: BoxSize): CandidateHome =>
+  withUsualAir({ ...{ id, code: id, container, nest, substrateDepthMm: 0 }, asItStands: true });
 
 /** Somebody who needs another home. */
 export interface Homeless extends Animal {
@@ -170,7 +170,7 @@ function largestMatching(options: number[][]): (number | undefined)[] {
 }
 
 function purchase(left: Homeless[], sizes: BoxSize[]): Pick<ShoppingList, 'buy' | 'unserved'> {
-  const boxes = prepareHomes(sizes.map(emptyHome));
+  const boxes = prepareHomes(sizes.map(boxOfSize));
   const sizeOf = new Map(sizes.map((size) => [size.id, size]));
   const serving = left.map((each) => {
     const now = rankPrepared(each.profile, each, boxes);
@@ -181,7 +181,11 @@ function purchase(left: Homeless[], sizes: BoxSize[]): Pick<ShoppingList, 'buy' 
         return (scores[box] ?? 1000) < limit && size && isMadeFor(size, each.profile) ? [box] : [];
       });
     const lasting = ok(now.scores, 1).filter((box) => (next.scores[box] ?? 1000) < 1000);
-    return [lasting, ok(now.scores, 1), ok(now.scores, 1000)].find((list) => list.length > 0) ?? [];
+    // Where none serves as it is, those with the least to be watched.
+    const watched = ok(now.scores, 1000);
+    const least = Math.min(...watched.map((box) => now.scores[box] ?? Infinity));
+    const leastWatched = watched.filter((box) => now.scores[box] === least);
+    return [lasting, ok(now.scores, 1), leastWatched].find((list) => list.length > 0) ?? [];
   });
   const served = serving.filter((list) => list.length > 0);
   const chosen = smallestCover(served, boxes.length);

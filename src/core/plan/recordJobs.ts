@@ -11,7 +11,7 @@ import type { Job, ResidentToday } from './work';
 const BATTERY = { everyDays: 300, toleranceDays: 45, minutes: 2 };
 /** After a moult its size is taken within so many days of its being fed again. Chosen here */
 const MEASURE = { toleranceDays: 30, minutes: 3 };
-/** Longer than this without a moult are two of a hundred: intervals differ by a third, in logarithms. Usual intervals */
+/** Longer than this without a moult are one or two of a hundred: intervals differ by 0.3 in logarithms, from memory. Usual intervals */
 const NO_MOULT_TIMES = 2;
 /** Whoever was moved longer ago than this has been told apart without. days, chosen here */
 const LABEL_DAYS = 30;

@@ -1,4 +1,4 @@
-import { latestDay, type Day } from '@/core/measure/day';
+import { dayOfMoment, latestDay, type Day } from '@/core/measure/day';
 import { latest } from './signs';
 import type { LogEntry } from './work';
 
@@ -12,6 +12,6 @@ export function watchedSince(log: readonly LogEntry[], today: Day): Day | undefi
   const told = log.filter(
     ({ kind, hasSize, on }) => on <= today && kind !== 'taken-in' && (kind === 'moulted' || hasSize),
   );
-  const writtenOn = came.at.slice(0, 10);
+  const writtenOn = dayOfMoment(new Date(came.at));
   return latestDay(came.on, ...(writtenOn <= today ? [writtenOn] : []), ...told.map(({ on }) => on));
 }

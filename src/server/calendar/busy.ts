@@ -1,3 +1,4 @@
+import fs from 'node:fs';
 import path from 'node:path';
 import { Worker } from 'node:worker_threads';
 import type { Day } from '@/core/measure/day';
@@ -6,15 +7,17 @@ import { ROOT } from '../root';
 
 const SCRIPT = path.join(ROOT, 'src/server/calendar/busyWorker.cjs');
 /**
- * A year of a full calendar takes a twentieth of this: an event that takes longer never ends. Its thread steps back for all others: on a
- * machine with much to do 4 s were too few for one since 2010.
+ * A year of a full calendar takes a tenth of this: an event that takes longer never ends. Of the time in which its thread works: it steps
+ * back for all others, and on a machine with much to do that is little.
  */
-const AN_EVENT_MS = 10_000;
+const AN_EVENT_MS = 4000;
 /** However many events there are. Chosen here */
-const ALL_MS = 30_000;
+const ALL_MS = 16_000;
+/** Looked at no more often than so. Chosen here */
+const LOOK_MS = 50;
 const MOST_MEMORY_MB = 256;
 
-type Said = { busy: Day[] } | { problem: string } | { at: string };
+type Said = { busy: Day[] } | { problem: string } | { at: string } | { thread: string };
 
 /**
  * The days on which a keeper has no time, by a calendar of their own: whole-day events, and days of which at least so many
@@ -29,21 +32,28 @@ export function busyDaysOf(text: string, zone: string, from: Day, days: number, 
     resourceLimits: { maxOldGenerationSizeMb: MOST_MEMORY_MB },
   });
   return new Promise((resolve, reject) => {
+    const began = performance.now();
+    let thread: string | undefined;
     let event: string | undefined;
+    let eventBegan = 0;
+    const worked = () => (thread === undefined ? undefined : workedMs(thread)) ?? performance.now() - began;
     const end = (settle: () => void) => {
-      clearTimeout(deadline);
-      clearTimeout(last);
+      clearTimeout(timer);
       settle();
       void worker.terminate();
     };
     const tooLong = () => end(() => reject(neverEnding(event)));
-    let deadline = setTimeout(tooLong, AN_EVENT_MS);
-    const last = setTimeout(tooLong, ALL_MS);
+    const look = () => {
+      const left = Math.min(eventBegan + AN_EVENT_MS, ALL_MS) - worked();
+      if (left <= 0) tooLong();
+      else timer = setTimeout(look, Math.max(LOOK_MS, left));
+    };
+    let timer = setTimeout(look, AN_EVENT_MS);
     worker.on('message', (said: Said) => {
-      if ('at' in said) {
+      if ('thread' in said) thread = said.thread;
+      else if ('at' in said) {
         event = said.at;
-        clearTimeout(deadline);
-        deadline = setTimeout(tooLong, AN_EVENT_MS);
+        eventBegan = worked();
       } else if ('busy' in said) end(() => resolve(said.busy));
       else end(() => reject(invalid('calendar', said.problem)));
     });
@@ -52,6 +62,15 @@ export function busyDaysOf(text: string, zone: string, from: Day, days: number, 
       else end(() => reject(error));
     });
   });
+}
+
+/** How long a thread of this process has worked, ms; undefined where the system does not say. @source proc(5): schedstat, in ns */
+function workedMs(thread: string): number | undefined {
+  try {
+    return Number(fs.readFileSync(`/proc/self/task/${thread}/schedstat`, 'utf8').split(' ')[0]) / 1e6;
+  } catch {
+    return undefined;
+  }
 }
 
 function neverEnding(event: string | undefined): Problem {

@@ -128,6 +128,9 @@ export function subjectOf(
   const moults = group ? group.slice(1).map(({ on, temperatureC }) => ({ on, temperatureC })) : own;
   const bornOn = group ? group[0]?.on : (resident.bornOn ?? undefined);
   const last = moults.at(-1)?.on ?? bornOn;
+  // Of a group nobody watches each.
+  const watched = group || last !== undefined ? undefined : watchedSince(log, today);
+  const since = last ?? watched;
   const lived = facts.lived.get(id);
   return {
     ...{ id, scientificName, motherId, outOfId, batch, stage },
@@ -136,9 +139,8 @@ export function subjectOf(
     sizedOn: resident.sizeCarriedOn ? undefined : resident.measuredOn,
     // A group's first instar begins its first interval, as a birth does.
     ...{ moults, bornOn },
-    // Of a group nobody watches each.
-    watchedSince: group || last !== undefined ? undefined : watchedSince(log, today),
-    sinceTemperatureC: last !== undefined && lived ? warmthBetween(lived, last, today) : undefined,
+    watchedSince: watched,
+    sinceTemperatureC: since !== undefined && lived ? warmthBetween(lived, since, today) : undefined,
     instar: group ? group.at(-1)?.instar : resident.instar,
     signs: noticedSigns(told, today),
     temperatureC: facts.warmth(home).temperatureC,

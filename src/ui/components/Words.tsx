@@ -1,7 +1,7 @@
 import Text from '@rneui/themed/dist/Text';
 import type { ReactNode } from 'react';
 import type { TextProps } from 'react-native';
-import { fonts, space, type } from '../theme/tokens';
+import { fonts, type } from '../theme/tokens';
 import { useTheme } from './useStyles';
 
 interface Props extends TextProps {
@@ -26,11 +26,14 @@ export function LargeName({ children }: Props) {
   );
 }
 
-/** The title of a screen; what follows it keeps its distance, unless it stands in a row with it. */
-export function Title({ children, style, isInRow = false }: Props & { isInRow?: boolean }) {
-  const font = { fontFamily: fonts.title, fontSize: type.title, lineHeight: type.title * 1.2 };
+/** The title of a screen. */
+export function Title({ children, style }: Props) {
   return (
-    <Text role="heading" aria-level={1} style={[font, { marginBottom: isInRow ? 0 : space.s }, style]}>
+    <Text
+      role="heading"
+      aria-level={1}
+      style={[{ fontFamily: fonts.title, fontSize: type.title, lineHeight: type.title * 1.2 }, style]}
+    >
       {children}
     </Text>
   );

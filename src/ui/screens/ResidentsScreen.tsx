@@ -59,7 +59,7 @@ export function ResidentsScreen({ chosenId }: { chosenId?: string | undefined })
       row={(item) => <Row item={item} chosenId={chosenId} />}
       header={
         <View style={{ gap: space.m }}>
-          <Title isInRow>Residents</Title>
+          <Title>Residents</Title>
           <Soft>
             {residents.length === 1 ? '1 resident' : `${residents.length} residents: animals, groups and colonies`}
           </Soft>

@@ -58,7 +58,7 @@ export function RoundScreen({ chosenHomeId }: { chosenHomeId?: string | undefine
   return (
     <Screen place={walk}>
       <View style={styles.head}>
-        <Title isInRow>{isNight ? 'Night round' : `${weekday(round.on)}’s round`}</Title>
+        <Title>{isNight ? 'Night round' : `${weekday(round.on)}’s round`}</Title>
         <View style={styles.tools}>
           <Suspense>
             <RoundTools />

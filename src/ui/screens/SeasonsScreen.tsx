@@ -4,6 +4,7 @@ import { useLoadState } from '../components/LoadState';
 import { useKept } from '../components/places';
 import { Screen } from '../components/Screen';
 import { Title } from '../components/Words';
+import { space } from '../theme/tokens';
 import { AheadBoard } from '../seasons/AheadBoard';
 import { AwayBoard } from '../seasons/AwayBoard';
 import { BroodBoard } from '../seasons/BroodBoard';
@@ -29,7 +30,7 @@ export function SeasonsScreen({ asked }: { asked?: SeasonsPart | undefined }) {
   if (loading) return <Screen>{loading}</Screen>;
   return (
     <Screen place={`/seasons ${part}`}>
-      <Title>Seasons</Title>
+      <Title style={{ marginBottom: space.s }}>Seasons</Title>
       <Choices label="Part of the seasons" choices={SEASONS_PARTS} value={part} onChange={setPart} />
       <Board />
     </Screen>

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { useWatch } from 'react-hook-form';
 import { Pressable, View } from 'react-native';
 import { call } from '@/client/api';
-import { boxesFor, nextCode, sizesToGet } from '@/client/boxes';
+import { boxesFor, newBoxesFor, nextCode } from '@/client/boxes';
 import { companyOf } from '@/client/company';
 import { sectionOf, withSoil } from '@/client/fitting';
 import { useBook } from '@/client/handbook';
@@ -11,6 +11,7 @@ import { useHouse } from '@/client/house';
 import { undoing, useLog } from '@/client/log';
 import { useKindOfName, useNameIndex } from '@/client/names';
 import { keeperField } from '@/client/preferences';
+import { useRooms } from '@/client/rooms';
 import { useStock } from '@/client/stock';
 import type { Home } from '@/contract/records';
 import type { RankedHome } from '@/core/housing/rank';
@@ -55,6 +56,7 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
   const length = useLength();
   const { shelves, homes, residents, care, species: knownSpecies, round, load } = useHouse();
   const { boxSizes } = useStock();
+  const { rooms } = useRooms();
   const show = useLog((log) => log.show);
   const loading = useLoadState();
   const index = useNameIndex();
@@ -114,10 +116,12 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
   const animal = newcomer && (isMeasured || measure?.usualMm) ? { ...newcomer, ...size } : null;
   const { ranking, withOthers } = animal ? boxesFor(care, animal, homes, residents) : { ranking: [], withOthers: [] };
   const shelf = shelves.find(({ id }) => id === chosenShelf) ?? shelves[0];
-  const toGet = animal && shelf ? sizesToGet(care, animal, boxSizes, nextCode(homes, shelf)) : undefined;
-  const ranked = [...ranking, ...withOthers, ...(toGet?.ranking ?? [])].find((each) => each.homeId === chosenId);
-  const chosen = [...homes, ...(toGet?.homes ?? [])].find((home) => home.id === ranked?.homeId);
-  const isNewBox = chosen?.shelfId === '';
+  const { temperatureC } = rooms?.find(({ name }) => name === shelf?.room)?.air ?? {};
+  const place = { code: nextCode(homes, shelf), shelfId: shelf?.id ?? '', temperatureC };
+  const newBoxes = animal ? newBoxesFor(care, animal, boxSizes, place) : [];
+  const newBox = newBoxes.find(({ home }) => home.id === chosenId);
+  const ranked = newBox?.ranked ?? [...ranking, ...withOthers].find((each) => each.homeId === chosenId);
+  const chosen = newBox?.home ?? homes.find((home) => home.id === ranked?.homeId);
   const offered = (
     scientificName === '' ? knownSpecies.map(({ name }) => ({ id: name })) : index.search(scientificName, OFFERED + 1)
   )
@@ -135,9 +139,9 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
   };
 
   /** Once it stands, it is one of the house's: whoever is refused after that finds it chosen. */
-  const addBox = async ({ code, container, nest }: Home, shelfId: string): Promise<Home> => {
+  const addBox = async ({ code, shelfId, container, nest, substrateDepthMm }: Home): Promise<Home> => {
     const { home } = await call('addHome', {
-      body: { code, shelfId, container, ...(nest && { nest }), substrateDepthMm: 0 },
+      body: { code, shelfId, container, ...(nest && { nest }), substrateDepthMm },
     });
     await load();
     setChosenId(home.id);
@@ -149,7 +153,7 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
     const given = (text: string) => (text.trim() === '' ? undefined : text.trim());
     setBusy(true);
     try {
-      const box = isNewBox && shelf ? await addBox(chosen, shelf.id) : chosen;
+      const box = newBox ? await addBox(newBox.home) : chosen;
       const { resident, entry } = await call('takeIn', {
         body: {
           scientificName: values.scientificName.trim(),
@@ -195,9 +199,15 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
           <Problems form={form} />
           <Button
             grow
-            disabled={!chosen || !ranked || isBusy || isUnsaid}
+            disabled={!chosen || !ranked || isBusy || isUnsaid || (newBox !== undefined && !shelf)}
             rank={ranked?.verdict === 'fail' ? 'second' : 'main'}
-            title={isUnsaid ? 'Say what comes home' : takeInTitle(chosen, ranked)}
+            title={
+              isUnsaid
+                ? 'Say what comes home'
+                : newBox
+                  ? `Add it as ${newBox.home.code} and take in`
+                  : takeInTitle(chosen?.code, ranked)
+            }
             onPress={() => void handleSubmit(takeIn)()}
           />
         </>
@@ -326,9 +336,9 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
           chosenId={chosenId}
           onChoose={setChosenId}
         />
-        {toGet && shelf ? (
+        {animal && boxSizes.length > 0 ? (
           <NewBox
-            {...{ toGet, chosenId, shelves, shelf, isNewBox }}
+            {...{ newBoxes, newBox, shelves, shelf }}
             isOpen={!ranking.some(({ verdict }) => verdict !== 'fail')}
             onChoose={setChosenId}
             onShelf={setShelf}
@@ -342,10 +352,8 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
   );
 }
 
-function takeInTitle(chosen: Home | undefined, ranked: RankedHome | undefined): string {
-  if (!chosen || !ranked) return 'Choose a box first';
-  const { code, shelfId } = chosen;
-  if (shelfId === '') return `Add it as ${code} and take in`;
+function takeInTitle(code: string | undefined, ranked: RankedHome | undefined): string {
+  if (code === undefined || !ranked) return 'Choose a box first';
   return `Take in to ${code}${ranked.verdict === 'fail' ? ' all the same' : ''}`;
 }
 

@@ -1,7 +1,6 @@
 import { router } from 'expo-router';
 import { useState } from 'react';
-import type { sizesToGet } from '@/client/boxes';
-import { useStock } from '@/client/stock';
+import type { NewBox as BoxToGet } from '@/client/boxes';
 import type { Shelf } from '@/contract/records';
 import { LinkRow } from '../components/LinkRow';
 import { Body, Soft, Strong } from '../components/Words';
@@ -10,12 +9,11 @@ import { Button } from '../kit/Button';
 import { ListInput } from '../kit/ListInput';
 
 interface Props {
-  toGet: ReturnType<typeof sizesToGet>;
-  chosenId: string | undefined;
-  /** One of them is chosen. */
-  isNewBox: boolean;
+  newBoxes: BoxToGet[];
+  /** The one that is chosen. */
+  newBox: BoxToGet | undefined;
   shelves: Shelf[];
-  shelf: Shelf;
+  shelf: Shelf | undefined;
   /** Shown at once: no box of one's own serves. */
   isOpen: boolean;
   onChoose: (id: string) => void;
@@ -23,26 +21,27 @@ interface Props {
 }
 
 /** Whoever has no box for a newcomer gets the usual sizes that serve it; the one that was bought is added with its animal. */
-export function NewBox({ toGet, chosenId, isNewBox, shelves, shelf, isOpen, onChoose, onShelf }: Props) {
-  const { boxSizes } = useStock();
+export function NewBox({ newBoxes, newBox, shelves, shelf, isOpen, onChoose, onShelf }: Props) {
   const [isAsked, setAsked] = useState(false);
-  const { homes, ranking } = toGet;
-  if (boxSizes.length === 0) return null;
-  if (!isOpen && !isAsked && !isNewBox)
-    return <Button rank="second" title="A new box" onPress={() => setAsked(true)} />;
-  const sizes = new Map(boxSizes.map(({ id, name }) => [id, name]));
+  if (!isOpen && !isAsked && !newBox) return <Button rank="second" title="A new box" onPress={() => setAsked(true)} />;
   return (
     <>
       <Strong>A new box</Strong>
-      {ranking.length > 0 ? (
+      {newBoxes.length > 0 ? (
         <>
           <Soft>Usual sizes that serve it, the best first. Choose the one that you have or get.</Soft>
-          <RankedBoxes {...{ ranking, homes, sizes, chosenId, onChoose }} />
+          <RankedBoxes
+            ranking={newBoxes.map(({ ranked }) => ranked)}
+            homes={newBoxes.map(({ home }) => home)}
+            sizes={new Map(newBoxes.map(({ home, size }) => [home.id, size]))}
+            chosenId={newBox?.home.id}
+            onChoose={onChoose}
+          />
         </>
       ) : (
         <Body>No usual size of box serves it as it is sold.</Body>
       )}
-      {isNewBox && shelves.length > 1 ? (
+      {newBox && shelf && shelves.length > 1 ? (
         <ListInput
           label="It stands on"
           choices={shelves.map(({ id, name, room }) => ({ value: id, title: `${name}, ${room}` }))}
@@ -50,7 +49,14 @@ export function NewBox({ toGet, chosenId, isNewBox, shelves, shelf, isOpen, onCh
           onChange={onShelf}
         />
       ) : null}
-      <LinkRow links={[{ title: 'Add a box by its measures', onPress: () => router.push('/homes/new') }]} />
+      {newBox && !shelf ? <Body>It needs a shelf to stand on: put up one first.</Body> : null}
+      <LinkRow
+        links={[
+          shelf
+            ? { title: 'Add a box by its measures', onPress: () => router.push('/homes/new') }
+            : { title: 'Put up shelves', onPress: () => router.push('/homes/shelves') },
+        ]}
+      />
     </>
   );
 }

@@ -54,7 +54,7 @@ export function HousePane() {
       row={line}
       header={
         <View>
-          <Title isInRow>How it stands</Title>
+          <Title>How it stands</Title>
           <ExampleNotice />
           {residents.length === 0 ? <BeginHere /> : null}
           {residents.length > 0 && lines.length === 1 ? <Body>Every box fits its animals.</Body> : null}

@@ -41,7 +41,7 @@ export function WallHead({ look, setLook, room, setRoomId, onZoom, onExport, onP
     <View style={styles.head}>
       <View style={styles.line}>
         <View style={styles.name}>
-          <Title isInRow>{here[0]?.room ?? 'Wall'}</Title>
+          <Title>{here[0]?.room ?? 'Wall'}</Title>
           <Soft>{[countWords(boxes, 'box', 'boxes'), ...dayOf(stops)].join(', ')}</Soft>
         </View>
         <View style={styles.tools}>
