@@ -15,7 +15,7 @@ testOfPower('from taking in to the log, over a restart and a kill (on a phone)',
 
   await test.step('a size that cannot be is refused at its field', async () => {
     await page.getByLabel('Leg span, mm').fill('10000');
-    await page.getByLabel('Where it came from').click();
+    await page.getByLabel('What you call it, if anything').click();
     await expect(page.getByText('Must be from 0.5 mm to 400 mm.')).toBeVisible();
   });
 

@@ -1,4 +1,4 @@
-import type { ColonyFacts } from '@/contract/colony';
+import type { ColonyBoard, ColonyFacts } from '@/contract/colony';
 import type { Resident } from '@/contract/records';
 import { emptyHouse, type House } from './house';
 
@@ -74,5 +74,41 @@ describe('the counts of a colony', () => {
     expect((await standing()).counts).toEqual({ adult: 30, juvenile: 90 });
     await house.write('measured', colony, { headCount: 60 });
     expect((await standing()).counts).toEqual({ adult: 15, juvenile: 45 });
+  });
+
+  it('that fell far short promise nothing until they are counted again: no split, no harvest', async () => {
+    const row = async (of: Resident) => {
+      const { colonies }: ColonyBoard = house.granted(await house.get('/api/colonies'));
+      return colonies.find(({ residentId }) => residentId === of.id);
+    };
+    await house.box('K1', 'culture', { soilMm: 60 });
+    const facts = { profile: 'isopod-temperate', stage: 'adult', form: 'group', headCount: 200 };
+    const culture = await house.takeIn('Porcellio scaber', 'K1', facts);
+    expect((await row(culture))?.harvest).not.toBeNull();
+    expect((await row(culture))?.splitOn).not.toBeNull();
+    await house.days(20);
+    await house.write('measured', culture, { headCount: 20 });
+    expect(await row(culture)).toMatchObject({ verdict: 'crash', splitOn: null, harvest: null });
+    await house.days(60);
+    await house.write('measured', culture, { headCount: 120 });
+    expect((await row(culture))?.verdict).not.toBe('crash');
+    expect((await row(culture))?.harvest).not.toBeNull();
+    // Of ants neither is the next module told.
+    await house.write('measured', colony, { stages: { worker: 500 } });
+    expect((await row(colony))?.splitOn).not.toBeNull();
+    await house.days(20);
+    await house.write('measured', colony, { stages: { worker: 60 } });
+    expect(await row(colony)).toMatchObject({ verdict: 'crash', splitOn: null });
+  });
+
+  it('that fell short in a box that is full all the same: half of them need another now', async () => {
+    await house.box('K1', { lengthMm: 80, widthMm: 60, heightMm: 60 }, { soilMm: 20 });
+    const facts = { profile: 'isopod-temperate', stage: 'adult', form: 'group', headCount: 900 };
+    colony = await house.takeIn('Porcellio scaber', 'K1', facts);
+    await house.days(15);
+    await house.write('measured', colony, { headCount: 300 });
+    expect((await standing()).verdict).toBe('crash');
+    expect((await standing()).fullPct).toBeGreaterThan(100);
+    expect((await standing()).splitOn).toBe('2026-06-04');
   });
 });

@@ -1,3 +1,4 @@
+import type { Room } from '@/contract/readings';
 import type { Home, Resident, Shelf } from '@/contract/records';
 import { withUsualAir } from '@/core/climate/homeAir';
 import { sizesToGet } from '@/core/house/sizesToGet';
@@ -7,6 +8,8 @@ import { rankHomes, type RankedHome } from '@/core/housing/rank';
 import { companyWith, together } from '@/core/housing/together';
 import { tellsSize } from '@/core/profiles/animal';
 import type { CareBook } from '@/core/profiles/careBook';
+import type { CareProfile } from '@/core/profiles/profile';
+import { warmthVerdict } from '@/core/profiles/warmth';
 import { isEggs, lodgerOf, tenantsBeside, type Joining } from './company';
 import { asked, settledIn, type Measured } from './fitting';
 
@@ -84,6 +87,19 @@ const homeOf = ({ id, container, nest }: BoxSize, place: Pick<Home, 'code' | 'sh
   ...{ id, ...place, place: 0, container, nest, substrateDepthMm: 0, residentIds: [] },
   ...{ mixId: null, weightLimitKg: null, quarantineSince: null, photoVersion: null },
 });
+
+/** The shelf that is put forward for a newcomer: the first whose room is warm enough for its kind, else the first of all. */
+export function shelfFor(
+  shelves: readonly Shelf[],
+  rooms: readonly Room[],
+  profile: CareProfile | undefined,
+): Shelf | undefined {
+  const suits = ({ room }: Shelf) => {
+    const air = rooms.find(({ name }) => name === room)?.air;
+    return air && profile && warmthVerdict(profile.climate.temperatureC, air.temperatureC).status === 'pass';
+  };
+  return shelves.find(suits) ?? shelves[0];
+}
 
 /** What a new box is called: on from the last one of its shelf. Empty where no code goes on from that. */
 export function nextCode(homes: readonly Home[], shelf: Pick<Shelf, 'id'> | undefined): string {

@@ -18,3 +18,6 @@ export function countVerdict(counted: number, expected: Band, removed: number): 
   if (counted < low) return 'fewer';
   return counted > high ? 'more' : 'as-expected';
 }
+
+/** Whether the usual course still holds for whoever has such a count: of a crash nobody knows what comes, so nothing is promised of it. */
+export const holdsCourse = (verdict: CountVerdict | null): boolean => verdict !== 'crash';

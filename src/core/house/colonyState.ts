@@ -1,7 +1,7 @@
 import { usualStages, youngPerAdult } from '@/core/colony/brood';
 import { castesOf } from '@/core/colony/castes';
 import { countSpread } from '@/core/colony/counting';
-import { countVerdict, type CountVerdict } from '@/core/colony/expected';
+import { countVerdict, holdsCourse, type CountVerdict } from '@/core/colony/expected';
 import { foundingState, type FoundingState, type SeenBrood } from '@/core/colony/founding';
 import { CROWDED_PCT, fullnessPct } from '@/core/colony/fullness';
 import type { PopulationKind } from '@/core/colony/kind';
@@ -89,7 +89,7 @@ export interface ColonyState {
   roomForHeads: number | null;
   /** Of its room; null where that is not known, and for cleaners among others, who set nothing for their home. */
   fullPct: number | null;
-  /** The day from which it is nearly full by its usual course; null while it is not within a year. */
+  /** The day from which it is nearly full by its usual course; null while it is not within a year, and once it left that course. */
   splitOn: Day | null;
   countedOn: Day;
   countSpread: number;
@@ -135,18 +135,19 @@ export function colonyState(question: ColonyQuestion): ColonyState {
   const heads = kind ? headsIn(kind, stands.counts) : (resident.headCount ?? 0);
   const beganOn = resident.takenInOn;
   const each = perHeadMl(profile, resident);
+  const verdict = kind && course ? verdictOf(kind, base, course.atCounts) : null;
   return {
     ...stands,
     queens,
     temperatureC,
     temperaturesC: weeklyTemperatures(steps, today, AHEAD_WEEKS, temperatureC),
     roomForHeads: base.room,
-    ...roomTaken(kind, stands.counts, base),
+    ...roomTaken(kind, stands.counts, base, verdict),
     countedOn: last?.on ?? resident.takenInOn,
     countSpread: countSpread(last?.low, last?.high),
     heads,
     isCounted,
-    verdict: kind && course ? verdictOf(kind, base, course.atCounts) : null,
+    verdict,
     fungusMl: kind && course ? gardenOf(kind, base, course, heads) : null,
     castes: kind?.castes ? castesOf(kind.castes, Math.round(heads)) : [],
     founding:
@@ -388,12 +389,14 @@ function roomTaken(
   kind: PopulationKind | null,
   counts: Record<string, number>,
   { today, queens, temperatureC, steps, room, resident }: Base,
+  verdict: CountVerdict | null,
 ): Pick<ColonyState, 'fullPct' | 'splitOn'> {
   if (!kind || room === null || resident.isGuest) return { fullPct: null, splitOn: null };
   const temperatures = weeklyTemperatures(steps, today, AHEAD_WEEKS, temperatureC);
   const question = { kind, counts, queens, roomForHeads: room, weeks: AHEAD_WEEKS, temperatureC: temperatures };
   const { grown, total: all } = usualCourse(question);
   const full = all.map((heads, week) => fullnessPct(kind, grown[week] ?? 0, heads, room));
-  const week = full.findIndex((pct) => pct > CROWDED_PCT);
+  const ahead = holdsCourse(verdict) ? full : full.slice(0, 1);
+  const week = ahead.findIndex((pct) => pct > CROWDED_PCT);
   return { fullPct: full[0] ?? 0, splitOn: week < 0 ? null : addDays(today, 7 * week) };
 }

@@ -25,4 +25,12 @@ describe('sizes of box to get', () => {
       }
     },
   );
+
+  it('are the same on a cold shelf, and say that it is too cold there', () => {
+    const tarantula = shippedProfiles.find(({ id }) => id === 'ground-tarantula') as CareProfile;
+    const animal = animalOf(tarantula, 0.3);
+    const there = sizesToGet(tarantula, animal, SIZES, tarantula.climate.temperatureC.min - 10);
+    expect(there.map(({ homeId }) => homeId)).toEqual(sizesToGet(tarantula, animal, SIZES).map(({ homeId }) => homeId));
+    expect(there.map(({ verdict, warmth }) => [verdict, warmth?.status])).toEqual(there.map(() => ['fail', 'fail']));
+  });
 });

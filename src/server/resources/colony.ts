@@ -3,6 +3,7 @@ import { castesOf } from '@/core/colony/castes';
 import type { Harvest } from '@/contract/colony';
 import type { Resident } from '@/contract/records';
 import { usableOn, type SafeHarvest } from '@/core/colony/culture';
+import { holdsCourse } from '@/core/colony/expected';
 import { foundingState } from '@/core/colony/founding';
 import type { PopulationKind } from '@/core/colony/kind';
 import { nestAdvice } from '@/core/colony/nestSteps';
@@ -133,7 +134,7 @@ async function requireKind(queries: Queries, asked: Whose): Promise<PopulationKi
   return kind;
 }
 
-/** What may be taken out of a culture in a week for ever; null for ants, and where nobody knows its room. */
+/** What may be taken out of a culture in a week for ever; null for ants, where nobody knows its room, and after a crash. */
 function harvestOf(kind: PopulationKind): (colony: ColonyState) => Promise<SafeHarvest | null> {
   const known = harvests.get(kind) ?? keptFor((colony: ColonyState) => harvestNow(kind, colony));
   harvests.set(kind, known);
@@ -143,9 +144,9 @@ const harvests = new WeakMap<PopulationKind, (colony: ColonyState) => Promise<Sa
 
 async function harvestNow(
   kind: PopulationKind,
-  { counts, queens, temperatureC, roomForHeads, countSpread }: ColonyState,
+  { counts, queens, temperatureC, roomForHeads, countSpread, verdict }: ColonyState,
 ): Promise<SafeHarvest | null> {
-  if (roomForHeads === null || kind.laying.by !== 'female') return null;
+  if (roomForHeads === null || kind.laying.by !== 'female' || !holdsCourse(verdict)) return null;
   return inThread('safeHarvest', { kind, counts, queens, temperatureC, roomForHeads, countSpread });
 }
 

@@ -13,13 +13,15 @@ interface Props {
   /** Who is drawn in it; left out, it stands empty. */
   resident?: Resident | undefined;
   isLeftAlone?: boolean;
+  /** It has no label yet. */
+  isYetToGet?: boolean;
 }
 
 /** No wider and no higher than this, whatever its scale. px */
 export const TILE_PX = target + space.xs;
 
 /** A box as a keeper finds it again: its picture, and under it the code on its label. */
-export const BoxTile = memo(function BoxTile({ home, resident, isLeftAlone = false }: Props) {
+export const BoxTile = memo(function BoxTile({ home, resident, isLeftAlone = false, isYetToGet = false }: Props) {
   const styles = useStyles();
   const care = useHouse((house) => house.care);
   const plan = useMemo(() => sectionOf(care, home, resident), [care, home, resident]);
@@ -27,9 +29,11 @@ export const BoxTile = memo(function BoxTile({ home, resident, isLeftAlone = fal
   return (
     <View style={styles.tile}>
       <BoxPicture {...{ plan, pxPerMm, isLeftAlone }} wetness={home.state?.water?.wetness} />
-      <Text style={styles.code} numberOfLines={1}>
-        {home.code}
-      </Text>
+      {isYetToGet ? null : (
+        <Text style={styles.code} numberOfLines={1}>
+          {home.code}
+        </Text>
+      )}
     </View>
   );
 });

@@ -15,6 +15,7 @@ import { troubleWords } from '@/words/checks';
 import { changesNumber } from '@/words/staleAir';
 import { litres } from '@/words/home';
 import { calledWords, containerWords } from '@/words/residents';
+import { capital } from '@/words/text';
 import { useTemperature, type TemperatureWords } from '@/words/temperature';
 import { useLength } from '@/words/useLength';
 
@@ -80,7 +81,8 @@ function BoxRow({ ranked, home, size, isPresent, isChosen, onChoose }: RowProps)
   const company = isPresent ? [] : residents.filter((each) => each.homeId === home.id).map(calledWords);
   const tooWarm = warmth && warmth.status !== 'pass' ? warmthTrouble(warmth, temperature) : null;
   const airless = ranked.air && ranked.air.status !== 'pass' ? airTrouble(ranked.air) : null;
-  const trouble = [troubleWords(ranked.fit), tooWarm, airless].filter((words) => words !== null).join('; ') || null;
+  const troubles = [troubleWords(ranked.fit), tooWarm, airless].filter((words) => words !== null);
+  const trouble = troubles.length === 0 ? null : capital(troubles.join('; '));
   const work = ranked.drill ? onceDrilledWords(ranked.drill, length) : null;
   return (
     <Tappable
@@ -90,7 +92,7 @@ function BoxRow({ ranked, home, size, isPresent, isChosen, onChoose }: RowProps)
       onPress={onChoose}
       style={[styles.row, isChosen && styles.chosen]}
     >
-      <BoxTile home={home} />
+      <BoxTile home={home} isYetToGet={size !== undefined} />
       <View style={styles.words}>
         <View style={styles.verdict}>
           <StatusMark status={verdict} />
@@ -102,7 +104,7 @@ function BoxRow({ ranked, home, size, isPresent, isChosen, onChoose }: RowProps)
         {trouble === null ? null : <Soft style={{ color: ink }}>{trouble}</Soft>}
         {company.length > 0 ? <Soft>{`joins ${company.join(', ')}`}</Soft> : null}
         <Soft>{[containerWords(home, length), shelf].filter((words) => words !== undefined).join(', ')}</Soft>
-        <Soft>{`${fillWords(ranked, length.long)}${isSillUnsaid(home, ranked) ? ', if its wall under the door is as high' : ''}`}</Soft>
+        <Soft>{`${fillWords(ranked, length.long, size !== undefined)}${isSillUnsaid(home, ranked) ? ', if its wall under the door is as high' : ''}`}</Soft>
         {verdict === 'fail' ? null : <Soft>{laterWords(ranked)}</Soft>}
       </View>
     </Tappable>
@@ -122,12 +124,12 @@ function warmthTrouble({ temperatureC, minC, maxC }: Warmth, { long }: Temperatu
 const isSillUnsaid = ({ container }: Home, { soilToAddL }: RankedHome) =>
   container.opens === 'front' && container.sillMm === undefined && soilToAddL > 0;
 
-/** "fill to 72 mm (8.1 L more)", or that it stands right. */
-function fillWords({ depthMm, soilToAddL, fit }: RankedHome, long: (mm: number) => string): string {
+/** "fill to 72 mm, 8.1 L more", or that it stands right; of a box that is still empty, how much in all. */
+function fillWords({ depthMm, soilToAddL, fit }: RankedHome, long: (mm: number) => string, isEmpty: boolean): string {
   if (fit.substrateDepthMm.recommended === null) return 'fits at no depth of soil';
   if (Math.abs(soilToAddL) < 0.005) return depthMm > 0 ? `soil right at ${long(depthMm)}` : 'as it is, without soil';
   return soilToAddL > 0
-    ? `fill to ${long(depthMm)}, ${litres(soilToAddL)} more`
+    ? `fill to ${long(depthMm)}, ${litres(soilToAddL)} ${isEmpty ? 'of soil' : 'more'}`
     : `take soil out to ${long(depthMm)}, ${litres(-soilToAddL)} less`;
 }
 

@@ -47,7 +47,7 @@ const useStyles = makeStyles((theme) => ({
     borderRadius: radius.s,
     backgroundColor: theme.colors.raised,
   },
-  chosen: { backgroundColor: theme.colors.bar, borderColor: theme.colors.bar },
+  chosen: { backgroundColor: theme.colors.chosen, borderColor: theme.colors.ink },
   title: { fontFamily: fonts.text, fontSize: type.body, color: theme.colors.ink, textAlign: 'left' },
   chosenTitle: { fontFamily: fonts.bold, color: theme.colors.barInk },
 }));

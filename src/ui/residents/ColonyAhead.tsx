@@ -7,6 +7,7 @@ import { problemOf, useHouse } from '@/client/house';
 import { useCall } from '@/client/useCall';
 import type { ColonyFacts } from '@/contract/colony';
 import { usableOn, type SafeHarvest } from '@/core/colony/culture';
+import { holdsCourse } from '@/core/colony/expected';
 import { stagesOf } from '@/core/colony/kind';
 import type { ColonyForecast } from '@/core/colony/project';
 import type { CareProfile } from '@/core/profiles/profile';
@@ -92,12 +93,14 @@ function Course({ facts, profile }: { facts: ColonyFacts; profile: CareProfile }
   useEffect(() => {
     if (!kind) return undefined;
     let isCurrent = true;
-    const { counts, queens, temperatureC, temperaturesC, countSpread } = facts;
+    const { counts, queens, temperatureC, temperaturesC, countSpread, verdict } = facts;
     const question = { kind, counts, queens, countSpread, ...(roomForHeads !== null && { roomForHeads }) };
     const worker = colonyWorker();
     Promise.all([
       worker.course({ ...question, temperatureC: temperaturesC, weeks: temperaturesC.length }),
-      kind.laying.by === 'female' && roomForHeads !== null ? worker.safeHarvest({ ...question, temperatureC }) : null,
+      kind.laying.by === 'female' && roomForHeads !== null && holdsCourse(verdict)
+        ? worker.safeHarvest({ ...question, temperatureC })
+        : null,
     ]).then(
       ([forecast, harvest]) => isCurrent && setWorked({ forecast, harvest }),
       (error: unknown) => isCurrent && setProblem(problemOf(error)),
@@ -121,7 +124,7 @@ function Course({ facts, profile }: { facts: ColonyFacts; profile: CareProfile }
   return (
     <>
       <View style={{ gap: space.xs, marginTop: space.xl }}>
-        <Heading>In a year</Heading>
+        <Heading>{holdsCourse(facts.verdict) ? 'In a year' : 'In a year, if it recovers'}</Heading>
         {isCulture && !facts.isCounted ? <Soft>If every egg is left to hatch with them.</Soft> : null}
         {end ? (
           <Strong>
@@ -143,9 +146,10 @@ function Course({ facts, profile }: { facts: ColonyFacts; profile: CareProfile }
   );
 }
 
-function roomWords({ splitOn, asOf, isCounted }: ColonyFacts, fullPct: number): string {
+function roomWords({ splitOn, asOf, isCounted, verdict }: ColonyFacts, fullPct: number): string {
   const full = `${Math.round(fullPct)} % of its room is taken`;
   const act = isCounted ? ['split it', ', and keep the old soil: it is full of young'] : ['give some another box', ''];
+  if (splitOn === null && !holdsCourse(verdict)) return `${full}.`;
   if (splitOn === null) return `${full}; it is not nearly full within a year.`;
   if (splitOn <= asOf) return `${full}: ${act[0]} now${act[1]}.`;
   return `${full}; nearly full about ${dayWords(splitOn, asOf)}: ${act[0]} then${act[1]}.`;

@@ -3,6 +3,7 @@ import { useLoadState } from '../components/LoadState';
 import { useKept } from '../components/places';
 import { Screen } from '../components/Screen';
 import { Title } from '../components/Words';
+import { space } from '../theme/tokens';
 import { BoxesAndSoil } from '../store/BoxesAndSoil';
 import { FoodStore } from '../store/FoodStore';
 
@@ -27,7 +28,7 @@ export function StoreScreen({ chosenMaterial, chosenItem, asked }: Props) {
   if (loading) return <Screen>{loading}</Screen>;
   return (
     <Screen place={`/store ${part}`}>
-      <Title>Store</Title>
+      <Title style={{ marginBottom: space.s }}>Store</Title>
       <Choices label="Part of the store" choices={PARTS} value={part} onChange={setPart} />
       {part === 'food' ? <FoodStore chosenItem={chosenItem} /> : <BoxesAndSoil chosenMaterial={chosenMaterial} />}
     </Screen>

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { useWatch } from 'react-hook-form';
 import { Pressable, View } from 'react-native';
 import { call } from '@/client/api';
-import { boxesFor, newBoxesFor, nextCode } from '@/client/boxes';
+import { boxesFor, newBoxesFor, nextCode, shelfFor } from '@/client/boxes';
 import { companyOf } from '@/client/company';
 import { sectionOf, withSoil } from '@/client/fitting';
 import { useBook } from '@/client/handbook';
@@ -21,6 +21,7 @@ import { usualForm } from '@/core/profiles/animal';
 import { SEXES, type Stage } from '@/core/profiles/profile';
 import { Button } from '../kit/Button';
 import { Choices } from '../kit/Choices';
+import { Fold } from '../kit/Fold';
 import { LinkRow } from '../components/LinkRow';
 import { useLoadState } from '../components/LoadState';
 import { Screen } from '../components/Screen';
@@ -115,7 +116,7 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
   // Kinds that are counted may come without a measure.
   const animal = newcomer && (isMeasured || measure?.usualMm) ? { ...newcomer, ...size } : null;
   const { ranking, withOthers } = animal ? boxesFor(care, animal, homes, residents) : { ranking: [], withOthers: [] };
-  const shelf = shelves.find(({ id }) => id === chosenShelf) ?? shelves[0];
+  const shelf = shelves.find(({ id }) => id === chosenShelf) ?? shelfFor(shelves, rooms ?? [], kept);
   const { temperatureC } = rooms?.find(({ name }) => name === shelf?.room)?.air ?? {};
   const place = { code: nextCode(homes, shelf), shelfId: shelf?.id ?? '', temperatureC };
   const newBoxes = animal ? newBoxesFor(care, animal, boxSizes, place) : [];
@@ -307,8 +308,9 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
         <KnownFields {...{ control, kept, isKnown, isSingle }} today={round?.on} />
       </View>
       <View style={styles.part}>
-        <Heading>Papers</Heading>
-        <OriginFields control={control} />
+        <Fold title="Papers: where it came from, its batch, a permit">
+          <OriginFields control={control} />
+        </Fold>
       </View>
       <View style={styles.part}>
         <Heading>Which box</Heading>

@@ -34,7 +34,12 @@ export function AheadBoard() {
   const [chosen, setChosen] = useState<Day>();
   if (problem !== undefined) return <Body>{problem}</Body>;
   if (!answer) return <Waiting>Looking a year ahead…</Waiting>;
-  if (isEmpty) return <Body>Nobody lives here yet. The months ahead are drawn from whoever moves in.</Body>;
+  if (isEmpty)
+    return (
+      <Body style={{ marginTop: space.m }}>
+        Nobody lives here yet. The months ahead are drawn from whoever moves in.
+      </Body>
+    );
   const day = chosen ?? answer.from;
   const step = (by: number) => {
     const to = view === 'week' ? addDays(weekOf(day), 7 * by) : monthsOn(monthOf(day), by);

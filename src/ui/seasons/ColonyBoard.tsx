@@ -40,6 +40,11 @@ export function ColonyBoard() {
   const parts = PARTS.map((title) => ({ title, rows: rows.filter((row) => partOf(row) === title) }));
   return (
     <View style={{ gap: space.s, marginTop: space.m }}>
+      {rows.length === 0 ? (
+        <Body>
+          No culture, colony or group lives here yet. When each is to be split, and what it gives, is told here.
+        </Body>
+      ) : null}
       {parts
         .filter((part) => part.rows.length > 0)
         .map((part) => (

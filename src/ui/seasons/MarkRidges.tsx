@@ -66,6 +66,9 @@ interface Drawing {
   widthPx: number;
 }
 
+/** Words can be read on it, by night as well. */
+const HILL_OPACITY = 0.35;
+
 /** Months that are named: each where there is room, else every other. */
 const LEAST_MONTH_PX = 34;
 
@@ -152,7 +155,9 @@ function Ridge({ mark, ...drawing }: Drawing & { mark: SeasonMark }) {
           <Path
             d={`M ${x(hill[0]?.[0] ?? 0)} ${ROW} ${hill.map(([day, height]) => `L ${x(day).toFixed(1)} ${y(height).toFixed(1)}`).join(' ')} L ${x(hill.at(-1)?.[0] ?? 0)} ${ROW} Z`}
             fill={ink}
-            opacity={0.75}
+            fillOpacity={HILL_OPACITY}
+            stroke={ink}
+            strokeWidth={stroke.thin}
           />
         )}
         {middle === null ? null : (

@@ -34,6 +34,9 @@ export function RestBoard() {
   const never = others.filter((row) => row.need === 'never');
   return (
     <View style={{ gap: space.s, marginTop: space.m }}>
+      {rests.length === 0 ? (
+        <Body>Nobody lives here yet. Who needs a rest in winter, and who must not be cooled, is told here.</Body>
+      ) : null}
       {on.length > 0 ? <Heading>Planned or under way</Heading> : null}
       {on.map((row) => (
         <OnRow key={row.residentId} row={row} asOf={asOf} />

@@ -32,6 +32,7 @@ const WRITTEN: [keyof Palette, keyof Palette][] = [
   ['onGood', 'good'],
   ['onClay', 'clay'],
   ['barInk', 'bar'],
+  ['barInk', 'chosen'],
   ['barInkSoft', 'bar'],
   ['onSoil', 'soilDamp'],
   ['onSoil', 'soilDry'],

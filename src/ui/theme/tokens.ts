@@ -12,6 +12,8 @@ export interface Palette {
   bar: string;
   barInk: string;
   barInkSoft: string;
+  /** Behind what is chosen of several, with `barInk` on it. */
+  chosen: string;
   /** Done, passes. */
   good: string;
   onGood: string;
@@ -45,6 +47,7 @@ export const DAY: Palette = {
   bar: '#33261E',
   barInk: '#FFFCF5',
   barInkSoft: '#CBBFAF',
+  chosen: '#33261E',
   good: '#2F5D3A',
   onGood: '#FFFCF5',
   accent: '#6E9A4F',
@@ -74,6 +77,7 @@ export const NIGHT: Palette = {
   bar: '#160302',
   barInk: '#F05A38',
   barInkSoft: '#DB4E2F',
+  chosen: '#46120A',
   good: '#D64A2C',
   onGood: '#140200',
   accent: '#E0502F',

@@ -59,7 +59,7 @@ it('an outgrown animal moves to the best free box', async () => {
   await page.getByRole('button', { name: 'Move', exact: true }).click();
   const boxes = page.getByRole('radiogroup', { name: 'Boxes, best first' }).getByRole('radio');
   // The best by its size stands in the North Store, half a degree too cold.
-  await see(boxes.first()).toHaveAccessibleName(/^N3, Watch: too cold there: 19.5 C/);
+  await see(boxes.first()).toHaveAccessibleName(/^N3, Watch: Too cold there: 19.5 C/);
   await see(boxes.filter({ hasText: 'Eggs of' })).toHaveCount(0);
   await boxes.first().click();
   await page.getByRole('button', { name: 'Move to N3', exact: true }).click();
