@@ -51,9 +51,10 @@ export const bareWords = (bareUntil: string, today: string): string =>
 
 /** "About 84 eggs a week, 1,200 (800 to 1,700) in all if they are collected." */
 export function layersWords({ eggsPerWeek, eggsInAll, livesUntil, females }: Layer, today: string): string {
-  const who = females >= 1.5 ? `About ${headsWords(Math.round(females))} females` : 'She';
+  const isMany = females >= 1.5;
+  const who = isMany ? `About ${headsWords(Math.round(females))} of them` : 'It';
   return (
-    `${who} may lay ${bandWords(eggsPerWeek)} eggs a week, ${bandWords(eggsInAll)} in all while ${females >= 1.5 ? 'they live' : 'she lives'}, ` +
+    `${who} may lay ${bandWords(eggsPerWeek)} eggs a week, ${bandWords(eggsInAll)} in all while ${isMany ? 'they live' : 'it lives'}, ` +
     `half of them until ${dayWords(livesUntil.median, today)} or later. As many as are collected: no box limits them.`
   );
 }

@@ -191,7 +191,7 @@ export function entryWords(entry: Entry, length: LengthWords, names: Names, toda
       return `Noticed: ${signWords(entry.data.sign)}`;
     case 'moulted':
       if (entry.data.count !== undefined) return `${entry.data.count} are in instar ${entry.data.instar}`;
-      return `Moulted${instarOf(entry.data)}${sizeOf(entry.data, length)}`;
+      return `${entry.data.stage === 'pupa' ? 'Pupated' : 'Moulted'}${instarOf(entry.data)}${sizeOf(entry.data, length)}`;
     case 'measured':
       if (entry.data.waits !== undefined) return entry.data.waits ? 'Waits in its cocoon' : 'Waits no more';
       if (entry.data.stages !== undefined) return `Counted: ${countedWords(entry.data.stages)}${gardenOf(entry.data)}`;

@@ -1,3 +1,5 @@
+import { isCountedKind } from '@/core/growth/lifeEvents';
+import type { CareProfile, Stage } from '@/core/profiles/profile';
 import { countWords } from './count';
 import type { ResidentMoult } from '@/contract/growth';
 import { dayWords, daysWords } from './days';
@@ -12,6 +14,13 @@ type Forecast = ResidentMoult['forecast'];
 export function moultWords({ p10, median, p90 }: NonNullable<Forecast['next']>, today: string): string {
   if (p90 <= today) return 'Any day now';
   return `Likely between ${dayWords(p10, today)} and ${dayWords(p90, today)}, about ${dayWords(median, today)}`;
+}
+
+/** Why no moult is foretold of a kind at a stage. */
+export function noMoultWords(profile: CareProfile, stage: Stage): string {
+  if (profile.silhouette === 'snail') return 'It grows without moulting.';
+  if (isCountedKind(profile)) return 'Nobody sees each of them moult: they are counted.';
+  return stage === 'pupa' ? 'It rests as a pupa: what comes out is grown.' : 'It is grown, and moults no more.';
 }
 
 /** "34 % within 25 days by the calendar, 78 % with the signs noticed". */

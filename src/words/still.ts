@@ -1,14 +1,26 @@
 import type { StillnessReply } from '@/contract/growth';
+import { moultsNoMore } from '@/core/growth/lifeEvents';
 import type { Status } from '@/core/housing/fit';
+import type { CareProfile, Stage } from '@/core/profiles/profile';
 import { daysWords } from './days';
 
-/** The answer in one line, and the shape that stands beside it. */
-export function stillVerdict({ verdict, deadPct, lookAgainInDays }: StillnessReply): { status: Status; title: string } {
+/** What is asked of one that does not move: those that moult no more can only rest. */
+export const stillTitle = (profile: CareProfile, stage: Stage): string =>
+  moultsNoMore(profile, stage) ? 'Dead or at rest?' : 'Dead or moulting?';
+
+/**
+ * The answer in one line, and the shape that stands beside it.
+ * @param mayMoult it may be a moult that keeps it still
+ */
+export function stillVerdict(
+  { verdict, deadPct, lookAgainInDays }: StillnessReply,
+  mayMoult: boolean,
+): { status: Status; title: string } {
   switch (verdict) {
     case 'leave':
       return {
         status: 'pass',
-        title: `Leave it: most likely it rests or moults. Look again in ${daysWords(lookAgainInDays)}.`,
+        title: `Leave it: most likely it rests${mayMoult ? ' or moults' : ''}. Look again in ${daysWords(lookAgainInDays)}.`,
       };
     case 'look':
       return { status: 'watch', title: `Look from outside: ${Math.round(deadPct)} % of such are dead.` };

@@ -3,6 +3,7 @@ import { carriedOn, type AnimalMeasures } from '@/core/profiles/animal';
 import type { CareProfile, MoultSign, Stage } from '@/core/profiles/profile';
 import { Refusal, type FieldProblem } from '@/core/refusal';
 import { draw, DRAWS, LOOKS_AHEAD_MOULTS, sharePct, weighted, type Drawn, type GrownSince } from './draws';
+import { moultsNoMore } from './lifeEvents';
 import { kindSpread, learnPace, usualIntervalDays, widened } from './pace';
 import { premoultChance } from './premoult';
 import { TENTH_SD } from '@/core/numerics/normal';
@@ -131,9 +132,7 @@ export function moultForecast(question: MoultQuestion): MoultForecast {
   const moults = checkHistory(question);
   const stage = question.stage ?? guessStage(profile, moults);
   const usualDays = usualIntervalDays(profile, stage, temperatureC);
-  // Those that are counted and not measured moult unseen, each on its own day: there is no date for them.
-  const isCounted = profile.measure.usualMm !== undefined;
-  const moultsNoMore = usualDays === null || isCounted || profile.growth.grownStages.includes(stage);
+  const isOver = moultsNoMore(profile, stage);
   const starts = [...(bornOn === undefined ? [] : [bornOn]), ...moults.map((each) => each.on)];
   // Each interval counts with the warmth it was lived in.
   const logsOf = (days: Day[], seen: SeenMoult[], stageAt: (day: Day) => Stage) =>
@@ -175,10 +174,10 @@ export function moultForecast(question: MoultQuestion): MoultForecast {
     grownSince(question, moults.at(-1), aDayCounts),
   );
   const closeDays = closeDaysOf(usualDays ?? 0);
-  const priorPct = moultsNoMore ? 0 : sharePct(calendar, closeDays);
+  const priorPct = isOver ? 0 : sharePct(calendar, closeDays);
   const { pct: premoultPct, used } = premoultChance(priorPct, question.signs ?? []);
-  const drawn = moultsNoMore || used.length === 0 ? calendar : weighted(calendar, closeDays, priorPct, premoultPct);
-  const next = moultsNoMore ? null : (drawn.days[0] ?? null);
+  const drawn = isOver || used.length === 0 ? calendar : weighted(calendar, closeDays, priorPct, premoultPct);
+  const next = isOver ? null : (drawn.days[0] ?? null);
   const share = (days: number) => sharePct(drawn, days);
   return {
     next: next && {
@@ -187,15 +186,13 @@ export function moultForecast(question: MoultQuestion): MoultForecast {
       within30DaysPct: share(30),
       within90DaysPct: share(90),
     },
-    later: moultsNoMore ? [] : drawn.days.slice(1).map((days) => windowOf(days, asOf)),
+    later: isOver ? [] : drawn.days.slice(1).map((days) => windowOf(days, asOf)),
     sizeMm:
-      sizeNow === undefined || moultsNoMore
-        ? []
-        : drawn.sizes.map((each, index) => ({ moult: index + 1, ...sizesOf(each) })),
-    moultsToAdult: sizeNow === undefined || moultsNoMore ? null : toAdult(profile, growth, sizeNow),
-    outgrown: moultsNoMore ? null : outgrownWindow(drawn, question.outgrownMm, asOf),
-    premoultPct: moultsNoMore ? 0 : premoultPct,
-    unseenPct: moultsNoMore ? 0 : unseenPct(drawn),
+      sizeNow === undefined || isOver ? [] : drawn.sizes.map((each, index) => ({ moult: index + 1, ...sizesOf(each) })),
+    moultsToAdult: sizeNow === undefined || isOver ? null : toAdult(profile, growth, sizeNow),
+    outgrown: isOver ? null : outgrownWindow(drawn, question.outgrownMm, asOf),
+    premoultPct: isOver ? 0 : premoultPct,
+    unseenPct: isOver ? 0 : unseenPct(drawn),
     instar: question.instar ?? null,
     grounds: {
       usualDays,

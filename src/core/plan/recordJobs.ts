@@ -1,3 +1,4 @@
+import { moultsNoMore } from '@/core/growth/lifeEvents';
 import { usualIntervalDays } from '@/core/growth/pace';
 import { needsAnotherHome } from './homeJobs';
 import { addDays, daysBetween, latestDay, type Day } from '@/core/measure/day';
@@ -94,8 +95,7 @@ function settlingMoults(resident: ResidentToday, today: Day): Job[] {
   const { profile, stage, log, form, temperatureC, rest } = resident;
   const usualDays = usualIntervalDays(profile, stage, temperatureC);
   const since = watchedSince(log, today);
-  const isCounted = profile.measure.usualMm !== undefined || profile.growth.grownStages.includes(stage);
-  if (form !== 'single' || rest || isCounted || usualDays === null || since === undefined) return [];
+  if (form !== 'single' || rest || moultsNoMore(profile, stage) || usualDays === null || since === undefined) return [];
   const dueOn = addDays(since, Math.ceil(NO_MOULT_TIMES * usualDays));
   if (dueOn > today) return [];
   return [

@@ -1,8 +1,10 @@
 import { router } from 'expo-router';
 import { View } from 'react-native';
+import { useHouse } from '@/client/house';
 import type { Resident } from '@/contract/records';
 import { LinkRow } from '../components/LinkRow';
 import { space } from '../theme/tokens';
+import { stillTitle } from '@/words/still';
 import { BodyMeasures } from './BodyMeasures';
 import { ColonyAhead } from './ColonyAhead';
 import { EggsAhead } from './EggsAhead';
@@ -14,6 +16,7 @@ import { NextMoult } from './NextMoult';
 /** What it grows to, and out of: moults, heads, brood; its measures and its kin. */
 export function GrowthTab({ resident, today }: { resident: Resident; today: string }) {
   const { id, form } = resident;
+  const profile = useHouse((house) => house.care).of(resident);
   return (
     <View>
       {form === 'eggs' ? <EggsAhead resident={resident} /> : <FlightAhead resident={resident} />}
@@ -27,7 +30,7 @@ export function GrowthTab({ resident, today }: { resident: Resident; today: stri
             { title: 'Compare boxes', onPress: () => router.push(`/residents/${id}/compare`) },
             ...(form === 'eggs'
               ? []
-              : [{ title: 'Dead or moulting?', onPress: () => router.push(`/residents/${id}/still`) }]),
+              : [{ title: stillTitle(profile, resident.stage), onPress: () => router.push(`/residents/${id}/still`) }]),
           ]}
         />
       </View>

@@ -1,3 +1,4 @@
+import { useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import type { Resident } from '@/contract/records';
 import { LEAVING_CAUSES, type LeavingCause } from '@/core/profiles/profile';
@@ -10,6 +11,7 @@ import { useFields } from '../forms/useFields';
 import { onDay, TODAY, When } from '../forms/When';
 import { CAUSE_WORDS } from '@/words/entries';
 import { calledWords } from '@/words/residents';
+import { stillTitle } from '@/words/still';
 
 const HOW = [
   { value: 'died', title: 'Died' },
@@ -28,6 +30,7 @@ const START: Values = { on: TODAY, how: 'died', cause: 'unknown', to: '', count:
 /** A death, or who it went to; of a group, how many. */
 export function LeavingForm({ resident, onDone }: { resident: Resident; onDone: () => void }) {
   const write = useLog((log) => log.write);
+  const profile = useHouse((house) => house.care).of(resident);
   const form = useFields(START);
   const { control, values } = form;
   const isDeath = values.how === 'died';
@@ -66,7 +69,7 @@ export function LeavingForm({ resident, onDone }: { resident: Resident; onDone: 
         <FormField control={control} name="to" label="To whom" />
       )}
       {isDeath && !isGroup ? (
-        <Soft>Not sure? Look under “Dead or moulting?” before anything is thrown out.</Soft>
+        <Soft>{`Not sure? Look under “${stillTitle(profile, resident.stage)}” before anything is thrown out.`}</Soft>
       ) : null}
     </Form>
   );

@@ -18,6 +18,7 @@ import {
   unseenWords,
   moultGrounds,
   moultWords,
+  noMoultWords,
   outgrownWords,
   premoultWords,
 } from '@/words/moult';
@@ -35,6 +36,7 @@ export function NextMoult({ resident }: { resident: Resident }) {
   // Of a group nobody has told the instars of, there is nothing to forecast from.
   if (!answer || (answer.isGroup && answer.forecast.instar === null)) return null;
   const { forecast, asOf } = answer;
+  const profile = care.of(resident);
   const home = homes.find((each) => each.id === resident.homeId);
   const code = home?.code ?? 'its box';
   const unseen = unseenWords(forecast);
@@ -54,19 +56,19 @@ export function NextMoult({ resident }: { resident: Resident }) {
           ) : null}
           <Soft>Moults, those seen and those to come with their windows</Soft>
           <Fan answer={answer} />
-          <GrowthChart answer={answer} caption={growthCaption(care.of(resident).measure.name, length.unit, code)} />
+          <GrowthChart answer={answer} caption={growthCaption(profile.measure.name, length.unit, code)} />
           {adultWords(forecast, length) !== null ? <Body>{adultWords(forecast, length)}</Body> : null}
           <Body>{outgrownWords(answer, code, fitsNow)}</Body>
           <Fold title="What this rests on">
             <View style={{ gap: space.xs }}>
-              {moultGrounds(answer, care.of(resident).name.toLowerCase(), temperature).map((line) => (
+              {moultGrounds(answer, profile.name.toLowerCase(), temperature).map((line) => (
                 <Soft key={line}>{line}</Soft>
               ))}
             </View>
           </Fold>
         </>
       ) : (
-        <Soft>Its kind moults no more at this stage, or not where anybody sees it.</Soft>
+        <Soft>{noMoultWords(profile, resident.stage)}</Soft>
       )}
     </View>
   );

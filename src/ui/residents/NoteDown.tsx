@@ -6,6 +6,7 @@ import { useHouse } from '@/client/house';
 import { undoing, useLog } from '@/client/log';
 import { keeperField } from '@/client/preferences';
 import type { Resident } from '@/contract/records';
+import { lifeEvents, type LifeEvent } from '@/core/growth/lifeEvents';
 import { MOULT_SIGNS, type Form as ResidentForm, type MoultSign } from '@/core/profiles/profile';
 import { Choices } from '../kit/Choices';
 import { Switch } from '../kit/Switch';
@@ -28,12 +29,15 @@ import { LeavingForm } from './LeavingForm';
 import { useQuiet } from './QuietPanel';
 import { SexForm } from './SexForm';
 import { SizeForm } from './SizeForm';
+import { StageForm } from './StageForm';
 import { goToWriteDown, WRITE_DOWN_ID } from './writeDown';
 
 const TITLES = {
   sign: 'A sign',
   moulted: 'It moulted',
   instars: 'Some moulted',
+  pupated: 'It pupated',
+  emerged: 'It came out',
   hatched: 'They hatched',
   measured: 'A size or a count',
   counted: 'A count by stages or photo',
@@ -46,11 +50,39 @@ const TITLES = {
   join: 'Join another group',
   left: 'It left',
 } as const;
-type What = keyof typeof TITLES;
+export type What = keyof typeof TITLES;
+/** What they are called where many are kept. */
+const OF_MANY: Partial<Record<What, string>> = { pupated: 'They pupated', emerged: 'They came out', left: 'Some left' };
+
+/** How what changes in a life is written down. */
+export const WRITES: Record<LifeEvent, (form: ResidentForm) => What> = {
+  hatching: () => 'hatched',
+  moult: (form) => (form === 'single' ? 'moulted' : 'instars'),
+  pupation: () => 'pupated',
+  emergence: () => 'emerged',
+  count: () => 'counted',
+};
+const CHANGES = new Set<What>(['hatched', 'moulted', 'instars', 'pupated', 'emerged', 'counted']);
+export const writeTitle = (what: What, form: ResidentForm): string =>
+  (form === 'single' ? undefined : OF_MANY[what]) ?? TITLES[what];
 
 const OF_FORM: Record<ResidentForm, What[]> = {
-  single: ['sign', 'moulted', 'measured', 'sexed', 'clutch', 'paired', 'note', 'photo', 'left'],
-  group: ['instars', 'measured', 'counted', 'clutch', 'paired', 'sign', 'note', 'photo', 'part', 'join', 'left'],
+  single: ['sign', 'moulted', 'pupated', 'emerged', 'measured', 'sexed', 'clutch', 'paired', 'note', 'photo', 'left'],
+  group: [
+    'instars',
+    'pupated',
+    'emerged',
+    'measured',
+    'counted',
+    'clutch',
+    'paired',
+    'sign',
+    'note',
+    'photo',
+    'part',
+    'join',
+    'left',
+  ],
   colony: ['counted', 'measured', 'sign', 'note', 'photo', 'part', 'join', 'left'],
   eggs: ['hatched', 'measured', 'note', 'photo', 'part', 'left'],
 };
@@ -75,14 +107,15 @@ export function NoteDown({ resident }: { resident: Resident }) {
   };
   const form = { resident, onDone: done };
   const quiet = useQuiet(resident.id);
-  const isMany = resident.form !== 'single';
   const profile = useHouse((house) => house.care).of(resident);
-  // What only some kinds have is offered to them alone.
+  const events = lifeEvents(profile, resident.stage, resident.form);
+  const changes = events.map((event) => WRITES[event](resident.form));
+  // What only some kinds have, and at some stages, is offered to them alone.
   const isOffered: Partial<Record<What, boolean>> = {
+    sign: events.includes('moult') || profile.leaveAloneSigns.length > 0,
     clutch: profile.work.some(({ work }) => work === 'clutch'),
     paired: profile.silhouette === 'moth' && resident.stage === 'adult',
   };
-  const titleOf = (each: What) => (each === 'left' && isMany ? 'Some left' : TITLES[each]);
   return (
     <View
       id={WRITE_DOWN_ID}
@@ -95,8 +128,8 @@ export function NoteDown({ resident }: { resident: Resident }) {
       <Choices
         label="What to write down"
         choices={OF_FORM[resident.form]
-          .filter((value) => isOffered[value] !== false)
-          .map((value) => ({ value, title: titleOf(value) }))}
+          .filter((value) => (CHANGES.has(value) ? changes.includes(value) : isOffered[value] !== false))
+          .map((value) => ({ value, title: writeTitle(value, resident.form) }))}
         value={what}
         onChange={setWhat}
       />
@@ -109,6 +142,9 @@ export function NoteDown({ resident }: { resident: Resident }) {
       {what === 'clutch' ? <ClutchForm {...form} /> : null}
       {what === 'paired' ? <PairedForm {...form} /> : null}
       {what === 'instars' ? <InstarForm {...form} /> : null}
+      {what === 'pupated' || what === 'emerged' ? (
+        <StageForm key={what} stage={what === 'pupated' ? 'pupa' : 'adult'} {...form} />
+      ) : null}
       {what === 'hatched' ? <HatchForm {...form} /> : null}
       {what === 'sexed' ? <SexForm {...form} /> : null}
       {what === 'note' ? <NoteForm {...form} /> : null}

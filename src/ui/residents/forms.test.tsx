@@ -90,6 +90,23 @@ describe('what is written down', () => {
     expect(await asked(snail)).toContain('Eggs found');
     const moth = { profile: 'moth-tropical', scientificName: 'Actias luna', stage: 'adult' } as const;
     expect(await asked(resident({ form: 'single', ...moth }))).toContain('Paired tonight');
+    // What it has behind it, or never does, is not offered.
+    expect(await asked(resident({ form: 'single', ...moth }))).not.toContain('It moulted');
+    expect(await asked(snail)).not.toContain('It moulted');
+    expect(await asked(resident({ ...moth, form: 'group', stage: 'larva' }))).toEqual(
+      expect.arrayContaining(['Some moulted', 'They pupated']),
+    );
+    expect(await asked(resident({ ...moth, form: 'group', stage: 'pupa' }))).toContain('They came out');
+  });
+
+  it('of cocoons says on which day all of them came out', async () => {
+    const cocoons = { profile: 'moth-tropical', scientificName: 'Actias luna', stage: 'pupa', form: 'group' } as const;
+    await open(resident(cocoons), 'They came out');
+    await tap('radio', 'Yesterday');
+    await tap('button', 'Write down');
+    expect(written.map((each) => each.entries)).toEqual([
+      [{ kind: 'moulted', residentId: 'r', stage: 'adult', on: '2026-03-13' }],
+    ]);
   });
 
   it('opens with what the walk asks for', async () => {

@@ -242,8 +242,12 @@ describe('words', () => {
       findings: [{ id: 'moved', title: 'It moved', times: 0.002 }],
       basis: 'common practice' as const,
     };
-    expect(stillVerdict(answer)).toMatchObject({ status: 'pass', title: expect.stringContaining('12 days') });
-    expect(stillVerdict({ ...answer, verdict: 'worry', deadPct: 70 }).status).toBe('fail');
+    expect(stillVerdict(answer, true)).toMatchObject({
+      status: 'pass',
+      title: expect.stringMatching(/moults.*12 days/),
+    });
+    expect(stillVerdict(answer, false).title).not.toMatch(/moult/);
+    expect(stillVerdict({ ...answer, verdict: 'worry', deadPct: 70 }, true).status).toBe('fail');
     expect(stillGrounds(answer)).toContain('It moved: seen 500 times as often on living ones (from memory).');
   });
 });

@@ -4,7 +4,7 @@ import { View } from 'react-native';
 import { useGone } from '@/client/gone';
 import { useHouse } from '@/client/house';
 import type { GoneResident, Home, Resident } from '@/contract/records';
-import type { Form } from '@/core/profiles/profile';
+import { lifeEvents } from '@/core/growth/lifeEvents';
 import { Button } from '../kit/Button';
 import { useLoadState } from '../components/LoadState';
 import { PaneHeader } from '../components/PaneHeader';
@@ -17,7 +17,7 @@ import { GrowthTab } from '../residents/GrowthTab';
 import { History } from '../residents/History';
 import { Kin } from '../residents/Kin';
 import { NobodyHere } from '../residents/NobodyHere';
-import { NoteDown } from '../residents/NoteDown';
+import { NoteDown, WRITES, writeTitle } from '../residents/NoteDown';
 import { NowTab } from '../residents/NowTab';
 import { PhotoStrip } from '../residents/PhotoStrip';
 import { ResidentHead } from '../residents/ResidentHead';
@@ -53,20 +53,14 @@ const TABS = [
   { value: 'care', title: 'Care' },
 ] as const;
 
-/** What most often happens to it, by its form: the name of the form that writes it down, and its title. */
-const OFTEN: Record<Form, { write: string; title: string }> = {
-  single: { write: 'moulted', title: 'It moulted' },
-  group: { write: 'instars', title: 'Some moulted' },
-  colony: { write: 'counted', title: 'Counted' },
-  eggs: { write: 'hatched', title: 'Hatched' },
-};
-
 function ResidentPane({ resident, home }: { resident: Resident; home: Home }) {
   const round = useHouse((house) => house.round);
   const { tab: asked, write } = useLocalSearchParams<{ tab?: string; write?: string }>();
   const tab = TABS.find(({ value }) => value === asked)?.value ?? (write === undefined ? 'now' : 'log');
   const today = round?.on ?? resident.takenInOn;
-  const often = OFTEN[resident.form];
+  const profile = useHouse((house) => house.care).of(resident);
+  const [next] = lifeEvents(profile, resident.stage, resident.form);
+  const often = next && WRITES[next](resident.form);
   const toWriteDown = (what: string) => {
     router.setParams({ tab: 'log', write: what });
     // It may be there already, with something else opened in it.
@@ -76,8 +70,14 @@ function ResidentPane({ resident, home }: { resident: Resident; home: Home }) {
     <Screen
       actions={
         <>
-          <Button grow title={often.title} onPress={() => toWriteDown(often.write)} />
-          <Button grow rank="second" title="New entry" onPress={() => toWriteDown('')} />
+          {often ? (
+            <Button
+              grow
+              title={often === 'counted' ? 'Counted' : writeTitle(often, resident.form)}
+              onPress={() => toWriteDown(often)}
+            />
+          ) : null}
+          <Button grow rank={often ? 'second' : 'main'} title="New entry" onPress={() => toWriteDown('')} />
           <Button rank="second" title="Move" onPress={() => router.push(`/residents/${resident.id}/boxes`)} />
         </>
       }

@@ -6,6 +6,7 @@ import { useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import { useCall } from '@/client/useCall';
 import type { Resident } from '@/contract/records';
+import { isCountedKind, moultsNoMore } from '@/core/growth/lifeEvents';
 import { daysBetween } from '@/core/measure/day';
 import { Button } from '../kit/Button';
 import { Field } from '../kit/Field';
@@ -22,9 +23,9 @@ import { NobodyHere } from '../residents/NobodyHere';
 import { numberIn } from '@/core/measure/typedNumber';
 import { space } from '../theme/tokens';
 import { calledWords } from '@/words/residents';
-import { stillGrounds, stillVerdict } from '@/words/still';
+import { stillGrounds, stillTitle, stillVerdict } from '@/words/still';
 
-/** Dead or moulting? How long, what is seen, what that makes likely, and what not to do. */
+/** Dead, moulting or at rest? How long, what is seen, what that makes likely, and what not to do. */
 export function StillScreen({ residentId }: { residentId: string }) {
   const resident = useHouse((house) => house.residents.find((each) => each.id === residentId));
   const today = useHouse((house) => house.round?.on);
@@ -46,28 +47,32 @@ function Guide({ resident, today }: { resident: Resident; today: string }) {
   const log = useCall(resident, () =>
     Promise.all([call('history', { params, query: { kinds: LIVED } }), call('residentMoult', { params })]),
   );
+  const profile = useHouse((house) => house.care).of(resident);
+  const title = stillTitle(profile, resident.stage);
   const [history, moult] = log.answer ?? [];
   const lastOn = history && (history.entries[0]?.on ?? resident.takenInOn);
   const days = typed ?? (lastOn === undefined ? '' : String(Math.max(0, daysBetween(lastOn, today))));
   const daysStill = numberIn(days);
   const isNumber = daysStill !== undefined && daysStill >= 0 && daysStill <= 2000;
-  const premoultPct = moult?.forecast.next ? moult.forecast.premoultPct : undefined;
+  // Of a grown one no moult explains that it lies still; of a pupa and of those that are counted nobody can say.
+  const isGrown = resident.stage === 'adult' && !isCountedKind(profile) && moultsNoMore(profile, resident.stage);
+  const premoultPct = moult?.forecast.next ? moult.forecast.premoultPct : isGrown ? 0 : undefined;
   const asked = { profile: resident.profile, seen, ...(premoultPct !== undefined && { premoultPct }) };
   const guide = useCall(JSON.stringify([asked, daysStill]), async () =>
     isNumber && moult ? call('stillness', { body: { ...asked, daysStill } }) : null,
   );
   const { answer } = guide;
   const problem = log.problem ?? guide.problem;
-  const verdict = answer && stillVerdict(answer);
+  const verdict = answer && stillVerdict(answer, !moultsNoMore(profile, resident.stage));
   const looked = async () => {
-    const note = `Dead or moulting? ${verdict?.title ?? ''}`.slice(0, 500);
+    const note = `${title} ${verdict?.title ?? ''}`.slice(0, 500);
     if (await write({ kind: 'looked', residentId: resident.id, note }, `${calledWords(resident)}: looked at.`))
       router.back();
   };
   return (
     <Screen actions={<Button grow title="Write down that I looked" disabled={!answer} onPress={() => void looked()} />}>
       <PaneHeader back={`/residents/${resident.id}`} title={calledWords(resident)} />
-      <Title>Dead or moulting?</Title>
+      <Title>{title}</Title>
       <Name>{resident.scientificName}</Name>
       <Cautions who={resident} before="soil" />
       {problem !== undefined ? <Body>{problem}</Body> : null}
@@ -109,7 +114,8 @@ function Guide({ resident, today }: { resident: Resident; today: string }) {
               {stillGrounds(answer).map((line) => (
                 <Soft key={line}>{line}</Soft>
               ))}
-              {premoultPct === undefined ? null : (
+              {isGrown ? <Soft>It is grown: no moult explains its stillness, and that is counted in.</Soft> : null}
+              {premoultPct === undefined || isGrown ? null : (
                 <Soft>{`A moult is close by its log with ${Math.round(premoultPct)} %: that is counted in.`}</Soft>
               )}
               <Soft>Never called dead by the days alone: that takes a sign on the animal itself.</Soft>

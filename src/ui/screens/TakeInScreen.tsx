@@ -17,6 +17,7 @@ import type { Home } from '@/contract/records';
 import type { RankedHome } from '@/core/housing/rank';
 import { checkScientificName } from '@/core/measure/scientificName';
 import { headsIn } from '@/core/growth/census';
+import { moultsNoMore } from '@/core/growth/lifeEvents';
 import { usualForm } from '@/core/profiles/animal';
 import { SEXES, type Stage } from '@/core/profiles/profile';
 import { Button } from '../kit/Button';
@@ -102,6 +103,7 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
   // Cultures are counted, not followed from moult to moult.
   const usesInstars = measure?.usualMm === undefined;
   const isSingle = kept !== undefined && !isEggs && usualForm(kept, headCount) === 'single';
+  const mayMoult = isSingle && !moultsNoMore(kept, stage);
   const hasSoil = kept?.work.some(({ work }) => work === 'refresh') === true;
   // A moult is told of one animal, a last meal of those that hunt, a count of those that are counted.
   const isKnown = {
@@ -165,7 +167,7 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
           ...Object.fromEntries(
             KNOWN_DAYS.filter(({ name }) => isKnown[name]).map(({ name }) => [name, given(values[name])]),
           ),
-          ...(isSingle && values.sign !== '' && { sign: values.sign, signSince: given(values.signSince) }),
+          ...(mayMoult && values.sign !== '' && { sign: values.sign, signSince: given(values.signSince) }),
           ...(isGroup && headCount !== undefined && values.headsAbout === 'about' && { headsAbout: true }),
           ...(ants && { queens: ants === 'queenless' ? 0 : 1 }),
           ...(isGroup && !isEggs && instars && { instars }),
@@ -305,7 +307,7 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
         ) : null}
       </View>
       <View style={styles.part}>
-        <KnownFields {...{ control, kept, isKnown, isSingle }} today={round?.on} />
+        <KnownFields {...{ control, kept, isKnown, mayMoult }} today={round?.on} />
       </View>
       <View style={styles.part}>
         <Fold title="Papers: where it came from, its batch, a permit">

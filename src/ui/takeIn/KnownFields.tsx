@@ -23,12 +23,13 @@ interface Props {
   kept: CareProfile | undefined;
   /** Which of the days mean something for it. */
   isKnown: Record<KnownDay, boolean>;
-  isSingle: boolean;
+  /** A moult of it may be near, and be seen. */
+  mayMoult: boolean;
   today: Day | undefined;
 }
 
 /** What is known of a newcomer from before. */
-export function KnownFields({ control, kept, isKnown, isSingle, today }: Props) {
+export function KnownFields({ control, kept, isKnown, mayMoult, today }: Props) {
   const sign = useWatch({ control, name: 'sign' });
   const signs = kept ? [...new Set([...kept.leaveAloneSigns, ...MOULT_SIGNS])] : [];
   const dayOf = (name: KnownDay | 'signSince', label: string, none: string) => (
@@ -53,7 +54,7 @@ export function KnownFields({ control, kept, isKnown, isSingle, today }: Props) 
       <Heading>What is known from before</Heading>
       <Soft>Food, moults and the round are counted from these days. Leave out what nobody knows.</Soft>
       {KNOWN_DAYS.filter(({ name }) => isKnown[name]).map(({ name, label, none }) => dayOf(name, label, none))}
-      {isSingle && signs.length > 0 ? (
+      {mayMoult && signs.length > 0 ? (
         <Controller
           control={control}
           name="sign"
@@ -67,7 +68,7 @@ export function KnownFields({ control, kept, isKnown, isSingle, today }: Props) 
           )}
         />
       ) : null}
-      {isSingle && sign !== '' ? dayOf('signSince', 'Since when', 'today') : null}
+      {mayMoult && sign !== '' ? dayOf('signSince', 'Since when', 'today') : null}
     </>
   );
 }
