@@ -6,8 +6,8 @@ import { useHouse } from '@/client/house';
 import { undoing, useLog } from '@/client/log';
 import { keeperField } from '@/client/preferences';
 import type { Resident } from '@/contract/records';
-import { lifeEvents, type LifeEvent } from '@/core/growth/lifeEvents';
-import { MOULT_SIGNS, type Form as ResidentForm, type MoultSign } from '@/core/profiles/profile';
+import { lifeEvents } from '@/core/growth/lifeEvents';
+import { MOULT_SIGNS, type CareProfile, type Form as ResidentForm, type MoultSign } from '@/core/profiles/profile';
 import { Choices } from '../kit/Choices';
 import { Switch } from '../kit/Switch';
 import { PhotoPicker } from '../components/PhotoPicker';
@@ -21,6 +21,7 @@ import { onDay, TODAY, When } from '../forms/When';
 import { Heading, Soft } from '../components/Words';
 import { space } from '../theme/tokens';
 import { signWords } from '@/words/jobs';
+import { lifeEntry, lifeTitle, type LifeEntry } from '@/words/lifeEvents';
 import { calledWords } from '@/words/residents';
 import { HatchForm, InstarForm, JoinForm, PartForm } from './GroupForms';
 import { ClutchForm } from './ClutchForm';
@@ -34,13 +35,7 @@ import { goToWriteDown, WRITE_DOWN_ID } from './writeDown';
 
 const TITLES = {
   sign: 'A sign',
-  moulted: 'It moulted',
-  instars: 'Some moulted',
-  pupated: 'It pupated',
-  emerged: 'It came out',
-  hatched: 'They hatched',
   measured: 'A size or a count',
-  counted: 'A count by stages or photo',
   clutch: 'Eggs found',
   paired: 'Paired tonight',
   sexed: 'Its sex',
@@ -50,41 +45,15 @@ const TITLES = {
   join: 'Join another group',
   left: 'It left',
 } as const;
-export type What = keyof typeof TITLES;
-/** What they are called where many are kept. */
-const OF_MANY: Partial<Record<What, string>> = { pupated: 'They pupated', emerged: 'They came out', left: 'Some left' };
+type Other = keyof typeof TITLES;
+type What = Other | LifeEntry;
 
-/** How what changes in a life is written down. */
-export const WRITES: Record<LifeEvent, (form: ResidentForm) => What> = {
-  hatching: () => 'hatched',
-  moult: (form) => (form === 'single' ? 'moulted' : 'instars'),
-  pupation: () => 'pupated',
-  emergence: () => 'emerged',
-  count: () => 'counted',
-};
-const CHANGES = new Set<What>(['hatched', 'moulted', 'instars', 'pupated', 'emerged', 'counted']);
-export const writeTitle = (what: What, form: ResidentForm): string =>
-  (form === 'single' ? undefined : OF_MANY[what]) ?? TITLES[what];
-
-const OF_FORM: Record<ResidentForm, What[]> = {
-  single: ['sign', 'moulted', 'pupated', 'emerged', 'measured', 'sexed', 'clutch', 'paired', 'note', 'photo', 'left'],
-  group: [
-    'instars',
-    'pupated',
-    'emerged',
-    'measured',
-    'counted',
-    'clutch',
-    'paired',
-    'sign',
-    'note',
-    'photo',
-    'part',
-    'join',
-    'left',
-  ],
-  colony: ['counted', 'measured', 'sign', 'note', 'photo', 'part', 'join', 'left'],
-  eggs: ['hatched', 'measured', 'note', 'photo', 'part', 'left'],
+/** Besides what changes in a life. */
+const OF_FORM: Record<ResidentForm, Other[]> = {
+  single: ['sign', 'measured', 'sexed', 'clutch', 'paired', 'note', 'photo', 'left'],
+  group: ['measured', 'clutch', 'paired', 'sign', 'note', 'photo', 'part', 'join', 'left'],
+  colony: ['measured', 'sign', 'note', 'photo', 'part', 'join', 'left'],
+  eggs: ['measured', 'note', 'photo', 'part', 'left'],
 };
 
 /** What takes an animal in hand, or its box. */
@@ -93,8 +62,9 @@ const DISTURBS = new Set<What>(['measured', 'sexed', 'photo', 'part', 'join']);
 /** What the round does not ask for. */
 export function NoteDown({ resident }: { resident: Resident }) {
   const { write } = useLocalSearchParams<{ write?: string }>();
-  const asked = OF_FORM[resident.form].find((each) => each === write);
-  const [what, setWhat] = useState<What | undefined>(asked);
+  const profile = useHouse((house) => house.care).of(resident);
+  const choices = choicesFor(profile, resident);
+  const [what, setWhat] = useState(choices.find(({ value }) => value === write)?.value);
   // The walk sends here for what takes a number, and so does the page itself.
   useEffect(() => {
     if (write !== undefined) goToWriteDown();
@@ -107,15 +77,6 @@ export function NoteDown({ resident }: { resident: Resident }) {
   };
   const form = { resident, onDone: done };
   const quiet = useQuiet(resident.id);
-  const profile = useHouse((house) => house.care).of(resident);
-  const events = lifeEvents(profile, resident.stage, resident.form);
-  const changes = events.map((event) => WRITES[event](resident.form));
-  // What only some kinds have, and at some stages, is offered to them alone.
-  const isOffered: Partial<Record<What, boolean>> = {
-    sign: events.includes('moult') || profile.leaveAloneSigns.length > 0,
-    clutch: profile.work.some(({ work }) => work === 'clutch'),
-    paired: profile.silhouette === 'moth' && resident.stage === 'adult',
-  };
   return (
     <View
       id={WRITE_DOWN_ID}
@@ -125,14 +86,7 @@ export function NoteDown({ resident }: { resident: Resident }) {
       style={{ gap: space.m, marginTop: space.xl, outlineWidth: 0 }}
     >
       <Heading>Write down</Heading>
-      <Choices
-        label="What to write down"
-        choices={OF_FORM[resident.form]
-          .filter((value) => (CHANGES.has(value) ? changes.includes(value) : isOffered[value] !== false))
-          .map((value) => ({ value, title: writeTitle(value, resident.form) }))}
-        value={what}
-        onChange={setWhat}
-      />
+      <Choices label="What to write down" choices={choices} value={what} onChange={setWhat} />
       {quiet && what !== undefined && DISTURBS.has(what) ? (
         <Soft>It is left alone now: only from outside, without touching it or its box. Anything else can wait.</Soft>
       ) : null}
@@ -154,6 +108,24 @@ export function NoteDown({ resident }: { resident: Resident }) {
       {what === 'left' ? <LeavingForm {...form} /> : null}
     </View>
   );
+}
+
+/** What changes in its life first; then what only some kinds have, and at some stages, where it has it. */
+function choicesFor(profile: CareProfile, { stage, form }: Resident): { value: What; title: string }[] {
+  const events = lifeEvents(profile, stage, form);
+  const isOffered: Partial<Record<Other, boolean>> = {
+    sign: events.includes('moult') || profile.leaveAloneSigns.length > 0,
+    clutch: profile.work.some(({ work }) => work === 'clutch'),
+    paired: profile.silhouette === 'moth' && stage === 'adult',
+  };
+  const titleOf = (each: Other) => (each === 'left' && form !== 'single' ? 'Some left' : TITLES[each]);
+  return [
+    ...events.map((event) => ({
+      value: lifeEntry(event, form),
+      title: event === 'count' ? 'A count by stages or photo' : lifeTitle(event, form),
+    })),
+    ...OF_FORM[form].filter((each) => isOffered[each] !== false).map((value) => ({ value, title: titleOf(value) })),
+  ];
 }
 
 interface FormProps {

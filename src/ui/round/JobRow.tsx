@@ -24,6 +24,7 @@ import { useNames } from '@/words/useNames';
 import { entryFor, isOpened, outcomeAfter, outcomeOf, type OpenedKind } from './answering';
 import { FOUND_WORDS, FoodAnswers, OUTCOME_WORDS, PreyAnswers, type Outcome } from './MealAnswers';
 import { OtherAmounts } from './OtherAmounts';
+import { Happened } from '../screens/lazyForms';
 import { useSwipe } from './useSwipe';
 
 interface Props {
@@ -121,17 +122,11 @@ export function JobRow({ job, home, resident, today, children }: Props) {
               }
             />
           ) : null}
-          {job.kind === 'look' && !done && !skipped ? (
+          {LOOKS.has(job.kind) && !done && !skipped ? (
             <View style={styles.other}>
-              <Button
-                rank="second"
-                title={job.reason.code === 'founding' ? 'Workers are there' : 'It has moulted'}
-                onPress={() =>
-                  router.push(
-                    `/residents/${resident.id}?write=${job.reason.code === 'founding' ? 'counted' : 'moulted'}`,
-                  )
-                }
-              />
+              <Suspense>
+                <Happened job={job} resident={resident} />
+              </Suspense>
             </View>
           ) : null}
           {job.kind === 'label' && !done && !skipped ? (
@@ -180,6 +175,9 @@ export function JobRow({ job, home, resident, today, children }: Props) {
     </View>
   );
 }
+
+/** Somebody looks whether it has happened. */
+const LOOKS = new Set<JobKind>(['look', 'hatch', 'emerge']);
 
 /** Opened by a tap: the walk is drawn without it. */
 const PutOff = lazy(async () => ({ default: (await import('./PutOff')).PutOff }));

@@ -17,13 +17,14 @@ import { GrowthTab } from '../residents/GrowthTab';
 import { History } from '../residents/History';
 import { Kin } from '../residents/Kin';
 import { NobodyHere } from '../residents/NobodyHere';
-import { NoteDown, WRITES, writeTitle } from '../residents/NoteDown';
+import { NoteDown } from '../residents/NoteDown';
 import { NowTab } from '../residents/NowTab';
 import { PhotoStrip } from '../residents/PhotoStrip';
 import { ResidentHead } from '../residents/ResidentHead';
 import { goToWriteDown } from '../residents/writeDown';
 import { space } from '../theme/tokens';
 import { dayWords } from '@/words/days';
+import { lifeEntry, lifeTitle } from '@/words/lifeEvents';
 import { leftWords, lifeWords } from '@/words/residents';
 import { useLength } from '@/words/useLength';
 
@@ -60,7 +61,6 @@ function ResidentPane({ resident, home }: { resident: Resident; home: Home }) {
   const today = round?.on ?? resident.takenInOn;
   const profile = useHouse((house) => house.care).of(resident);
   const [next] = lifeEvents(profile, resident.stage, resident.form);
-  const often = next && WRITES[next](resident.form);
   const toWriteDown = (what: string) => {
     router.setParams({ tab: 'log', write: what });
     // It may be there already, with something else opened in it.
@@ -70,14 +70,14 @@ function ResidentPane({ resident, home }: { resident: Resident; home: Home }) {
     <Screen
       actions={
         <>
-          {often ? (
+          {next ? (
             <Button
               grow
-              title={often === 'counted' ? 'Counted' : writeTitle(often, resident.form)}
-              onPress={() => toWriteDown(often)}
+              title={lifeTitle(next, resident.form)}
+              onPress={() => toWriteDown(lifeEntry(next, resident.form))}
             />
           ) : null}
-          <Button grow rank={often ? 'second' : 'main'} title="New entry" onPress={() => toWriteDown('')} />
+          <Button grow rank={next ? 'second' : 'main'} title="New entry" onPress={() => toWriteDown('')} />
           <Button rank="second" title="Move" onPress={() => router.push(`/residents/${resident.id}/boxes`)} />
         </>
       }

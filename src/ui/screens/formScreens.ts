@@ -9,6 +9,7 @@ export { HomeScreen } from './HomeScreen';
 export { YearPane } from '../seasons/AheadBoard';
 export { AwayScreen } from './AwayScreen';
 export { BackupScreen } from './BackupScreen';
+export { Happened } from '../round/Happened';
 export { LateBackup } from '../round/LateBackup';
 export { KeptHere } from '../round/KeptHere';
 export { stayInstalled } from '@/client/installed';

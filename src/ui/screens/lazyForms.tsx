@@ -60,6 +60,7 @@ export const SitterScreen = later((all) => all.SitterScreen);
 export const ItemScreen = later((all) => all.ItemScreen);
 export const OrdersScreen = later((all) => all.OrdersScreen);
 export const BackupScreen = later((all) => all.BackupScreen);
+export const Happened = later((all) => all.Happened);
 export const LateBackup = later((all) => all.LateBackup);
 export const KeptHere = later((all) => all.KeptHere);
 export const ScoresScreen = later((all) => all.ScoresScreen);
