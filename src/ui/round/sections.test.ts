@@ -38,10 +38,26 @@ const stops: fc.Arbitrary<Stop[]> = fc
   );
 
 describe('the parts of a walk', () => {
+  it.each([
+    ['beside what it arose from', false, TODAY, ['low']],
+    ['among what cannot wait, where that could not either', true, TODAY, ['first']],
+    ['among what cannot wait, the day after', false, '2026-03-13', ['first', 'low']],
+  ])('hold what arises from a meal %s', (_, cannotWait, on, keys) => {
+    const facts = { dueOn: TODAY, until: TODAY, minutes: 1 };
+    const fed = { ...facts, kind: 'feed', cannotWait, reason: { code: 'never', since: TODAY }, doneBy: 'meal' };
+    const search = {
+      ...{ ...facts, kind: 'search', cannotWait: true },
+      reason: { code: 'offered', on, at: `${on}T18:00:00Z`, entryId: 'meal' },
+    };
+    const who = { residentId: 'r', homeId: 'h', shelfId: 'low', leaveAlone: null, waiting: [] };
+    const stop: Stop = { ...who, jobs: [search, fed] as Job[] };
+    expect(sectionsOf([stop], SHELVES, TODAY).map(({ key }) => key)).toEqual(keys);
+  });
+
   it('hold every job of the shelves that are walked once, what cannot wait first', () => {
     fc.assert(
       fc.property(stops, (all) => {
-        const sections = sectionsOf(all, SHELVES);
+        const sections = sectionsOf(all, SHELVES, TODAY);
         const shown = sections.flatMap((section) =>
           section.stops.flatMap(({ residentId, jobs }) => jobs.map((each) => [residentId, each] as const)),
         );
@@ -64,7 +80,7 @@ describe('the parts of a walk', () => {
   it('are drawn from the first stop on, none left out in between', () => {
     fc.assert(
       fc.property(stops, fc.nat(20), (all, count) => {
-        const sections = sectionsOf(all, SHELVES);
+        const sections = sectionsOf(all, SHELVES, TODAY);
         const at = placesOf(sections, count).flatMap((section) => section.at);
         expect(at.every(({ isDrawn }) => isDrawn)).toBe(true);
         expect(at.map(({ stop }) => stop)).toEqual(sections.flatMap((section) => section.stops).slice(0, count));
@@ -75,7 +91,7 @@ describe('the parts of a walk', () => {
   it('come back from where the walk was left, in the room that they took, whatever is drawn first', () => {
     fc.assert(
       fc.property(stops, fc.nat(20), fc.nat(), (all, count, seen) => {
-        const sections = sectionsOf(all, SHELVES);
+        const sections = sectionsOf(all, SHELVES, TODAY);
         const before = placesOf(sections, Infinity).flatMap((section) => section.at);
         const firstSeen = before[seen % Math.max(1, before.length)]?.key ?? '';
         const left = { firstSeen, heightPx: new Map(before.map(({ key }, index) => [key, 60 + index])) };

@@ -1,6 +1,7 @@
 import { isLater } from '@/client/openJobs';
 import type { Shelf } from '@/contract/records';
 import type { Stop } from '@/contract/round';
+import type { Day } from '@/core/measure/day';
 import type { Job } from '@/core/plan/work';
 import { rowId, type RowsLeft } from '../components/places';
 
@@ -15,15 +16,16 @@ const LATER = 'Lighter another day';
 
 /**
  * The walk in its order: what cannot wait, box by box, then shelf by shelf what is for today, then what would be less work
- * on a later day of this week. Every job is in one part. A job keeps its part when it is done.
+ * on a later day of this week. Every job is in one part. A job keeps its part when it is done; what arises from it on the same
+ * day is beside it, where the keeper stands, and not among what was walked past.
  * @param shelves those that are walked past, in order
  */
-export function sectionsOf(stops: readonly Stop[], shelves: readonly Shelf[]): Section[] {
+export function sectionsOf(stops: readonly Stop[], shelves: readonly Shelf[], on: Day): Section[] {
   const place = new Map(shelves.map((shelf, index) => [shelf.id, index]));
   const walked = stops
     .filter((stop) => place.has(stop.shelfId))
     .sort((a, b) => (place.get(a.shelfId) ?? 0) - (place.get(b.shelfId) ?? 0));
-  const part = (name: keyof Parts): Stop[] => walked.flatMap((stop) => partsOf(stop)[name] ?? []);
+  const part = (name: keyof Parts): Stop[] => walked.flatMap((stop) => partsOf(stop, on)[name] ?? []);
   const forToday = part('today');
   const sections = [
     { key: 'first', name: 'Cannot wait', stops: part('first') },
@@ -73,7 +75,7 @@ interface Parts {
 /** A stop that has not changed keeps its parts: what draws them need not draw them again when another is ticked. */
 const known = new WeakMap<Stop, Parts>();
 
-function partsOf(stop: Stop): Parts {
+function partsOf(stop: Stop, on: Day): Parts {
   const before = known.get(stop);
   if (before) return before;
   const only = (wanted: (job: Job) => boolean): Stop | null => {
@@ -82,10 +84,16 @@ function partsOf(stop: Stop): Parts {
     return jobs.length === stop.jobs.length ? stop : { ...stop, jobs };
   };
   const parts = {
-    first: only((job) => job.cannotWait),
-    today: only((job) => !job.cannotWait && !isLater(job)),
-    later: only(isLater),
+    first: only((job) => goesFirst(job, stop, on)),
+    today: only((job) => !goesFirst(job, stop, on) && !isLater(job)),
+    later: only((job) => !goesFirst(job, stop, on) && isLater(job)),
   };
   known.set(stop, parts);
   return parts;
+}
+
+function goesFirst(job: Job, { jobs }: Stop, on: Day): boolean {
+  const { reason } = job;
+  if (reason.code !== 'offered' || reason.on !== on) return job.cannotWait;
+  return jobs.some(({ doneBy, cannotWait }) => doneBy === reason.entryId && cannotWait);
 }

@@ -48,7 +48,7 @@ export function RoundScreen({ chosenHomeId }: { chosenHomeId?: string | undefine
   // The walk goes on where it was left; another day's begins at its top.
   const walk = `/ ${round?.on ?? ''}`;
   const [left] = useState(() => rowsLeft(walk));
-  const sections = useMemo(() => (round ? sectionsOf(round.stops, walked) : []), [round, walked]);
+  const sections = useMemo(() => (round ? sectionsOf(round.stops, walked, round.on) : []), [round, walked]);
   const total = sections.reduce((sum, { stops }) => sum + stops.length, 0);
   const drawn = useGrowing(total, FIRST_STOPS, MORE_STOPS);
   if (loading || !round) return <Screen>{loading}</Screen>;
