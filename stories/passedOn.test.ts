@@ -106,6 +106,15 @@ describe('A life that goes from house to house', () => {
     expect((await refused({ resident: { ...life.resident, kind: 'no-such-kind' } })).path).toBe('profile');
     const born = { ...life.resident, bornOn: '2025-12-01' };
     expect((await refused({ resident: born })).path).toContain('2024');
+    const [first, ...rest] = life.entries;
+    const twice = [first, { ...rest[0], id: first?.id }];
+    expect(await refused({ entries: twice })).toMatchObject({ path: 'life.entries.1.id' });
+    const { id, scientificName, sex, form } = life.resident;
+    const itself = {
+      ...{ id, scientificName, sex, form, profile: life.resident.kind, called: null, commonName: null },
+      ...{ bornOn: null, batch: null, motherId: null, fatherId: null, outOfId: null },
+    };
+    expect(await refused({ forebears: [itself] })).toMatchObject({ path: 'life.forebears.0.id' });
   });
 
   it('comes home again as another, beside the one that left', async () => {

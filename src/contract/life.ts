@@ -38,6 +38,16 @@ export const life = z
     forebears: z.array(forebear).max(500, { error: 'At most 500 forebears.' }),
     entries: z.array(entry).max(MOST_LIFE_ENTRIES, { error: `At most ${MOST_LIFE_ENTRIES} entries.` }),
   })
+  .superRefine(({ resident: { id: ownId }, forebears, entries }, context) => {
+    const wrong = (path: (string | number)[], message: string) => context.addIssue({ code: 'custom', path, message });
+    const seen = new Set<string>();
+    entries.forEach(({ id: entryId }, index) => {
+      if (seen.has(entryId)) wrong(['entries', index, 'id'], 'Another entry has this id.');
+      seen.add(entryId);
+    });
+    const itself = forebears.findIndex((each) => each.id === ownId);
+    if (itself >= 0) wrong(['forebears', itself, 'id'], 'Must be another animal: none comes of itself.');
+  })
   .meta({ id: 'Life' });
 export type Life = z.infer<typeof life>;
 
