@@ -31,7 +31,7 @@ const reason = z.discriminatedUnion('code', [
   z.object({ code: z.literal('moved'), on: day }),
   z.object({ code: z.literal('moulted'), on: day }),
   z.object({ code: z.literal('no-moult'), since: day, usualDays: z.number() }),
-  z.object({ code: z.literal('quiet-over'), since: day, on: day }),
+  z.object({ code: z.literal('quiet-over'), since: day, on: day, mayMoult: z.boolean() }),
   z.object({ code: z.literal('founding'), since: day }),
   z.object({ code: z.literal('founding-water'), since: day }),
   z.object({ code: z.literal('move-planned'), on: day, until: day }),

@@ -78,7 +78,9 @@ function whyQuiet(quiet: LeaveAlone): string {
     case 'hardening':
       return `Its new skin hardens until ${quiet.feedFrom}.`;
     case 'premoult':
-      return `It is about to moult (${quiet.signs.join(', ')}).`;
+      return quiet.premoultPct === null
+        ? `It showed that it wants to be left alone (${quiet.signs.join(', ')}).`
+        : `It is about to moult (${quiet.signs.join(', ')}).`;
     case 'founding':
       return 'She is sealed in with her first brood: opened, she may eat it.';
     case 'resting':

@@ -40,11 +40,7 @@ export function jobTitle(job: Job, length: LengthWords, names: Names, temperatur
         ? 'Look whether it is alive: do not wake it'
         : 'Look for it: brush soil aside only, do not dig';
     case 'look':
-      return job.reason.code === 'founding'
-        ? 'Are there workers? Look through the glass'
-        : job.reason.code === 'founding-water'
-          ? 'Has she water? Look through the glass'
-          : 'Has it moulted? Look for a skin, from outside';
+      return lookTitle(job.reason);
     case 'hatch':
       return 'Have any hatched? Take them out';
     case 'emerge':
@@ -67,7 +63,7 @@ export function jobTitle(job: Job, length: LengthWords, names: Names, temperatur
     case 'rest':
       return job.rest ? restTitle(job.rest, temperature) : 'Winter rest';
     case 'prey-out':
-      return 'Take the prey out: it is about to moult';
+      return 'Take the prey out: it is left alone now';
     case 'leftovers':
       return job.meal && job.meal.eats !== 'prey'
         ? 'Look what is left of the food, take it out'
@@ -199,7 +195,7 @@ export function jobReason(job: Job, today: string, rules: readonly RuleTitle[], 
     case 'buried':
       return `${signWords(reason.sign)} since ${dayWords(reason.since, today)}, ${daysWords(reason.days)}`;
     case 'quiet-over':
-      return `left alone since ${dayWords(reason.since, today)}, a moult was expected by ${dayWords(reason.on, today)}${minding}`;
+      return `left alone since ${dayWords(reason.since, today)}, ${reason.mayMoult ? 'a moult was expected by' : 'stirring was expected by'} ${dayWords(reason.on, today)}${minding}`;
     case 'founding':
       return `founding since ${dayWords(reason.since, today)}, her first workers may be there`;
     case 'founding-water':
@@ -260,4 +256,12 @@ export function leaveAloneWords(quiet: LeaveAlone, today: string): string {
   const chance = quiet.premoultPct === null ? '' : `, ${Math.round(quiet.premoultPct)} % a moult is close`;
   const end = `food again ${dayWords(quiet.endsOn, today)}`;
   return `${listWords(quiet.signs.map(signWords))} since ${dayWords(quiet.since, today)}${chance}, ${end}`;
+}
+
+/** What is looked for from outside. */
+function lookTitle(reason: Job['reason']): string {
+  if (reason.code === 'founding') return 'Are there workers? Look through the glass';
+  if (reason.code === 'founding-water') return 'Has she water? Look through the glass';
+  const mayMoult = reason.code !== 'quiet-over' || reason.mayMoult;
+  return mayMoult ? 'Has it moulted? Look for a skin, from outside' : 'How is it? Look from outside';
 }

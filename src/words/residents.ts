@@ -21,8 +21,11 @@ export function sizeWords(resident: Resident, length: LengthWords): string | nul
 /** Heads, sex (where known), stage and size in one line. */
 export function lifeWords(resident: Resident, length: LengthWords): string {
   const { headCount, sex, stage, form, instar, massG } = resident;
+  // Those whose size nobody takes have grown on since: their number is that of the last count.
+  const isOfThen = form === 'colony' || (form === 'group' && sizeWords(resident, length) === null);
+  const heads = form === 'eggs' ? ' eggs' : isOfThen ? ' counted' : '';
   return [
-    headCount === undefined ? null : `${headCount}${form === 'eggs' ? ' eggs' : ''}`,
+    headCount === undefined || headCount === 0 ? null : `${headCount}${heads}`,
     sex === 'unknown' ? null : sex,
     form === 'eggs' ? null : stage,
     instar === undefined || form !== 'single' ? null : `instar ${instar}`,

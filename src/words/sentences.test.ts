@@ -20,7 +20,7 @@ const REASONS: { [Code in Reason['code']]: Extract<Reason, { code: Code }> } = {
   pair: { code: 'pair', on: '2026-04-28', targetC: 20 },
   'founding-water': { code: 'founding-water', since: '2026-02-01' },
   founding: { code: 'founding', since: '2025-12-20' },
-  'quiet-over': { code: 'quiet-over', since: '2026-02-20', on: '2026-03-12' },
+  'quiet-over': { code: 'quiet-over', since: '2026-02-20', on: '2026-03-12', mayMoult: true },
   'after-refusal': { code: 'after-refusal', days: 9, on: '2026-03-05' },
   offered: { code: 'offered', on: '2026-03-13', at: '2026-03-13T19:40:00.000Z', entryId: 'e' },
   dries: { code: 'dries', by: 'weighed', since: '2026-02-01', dampWetness: 0.312, dampWetnessMin: 0.4 },

@@ -218,7 +218,11 @@ describe('residents and boxes', () => {
     lifeWords({ sex: 'unknown', stage: 'adult', ...change } as Resident, mm);
   it('are told in a line', () => {
     expect(resident({ sex: 'female', legSpanMm: 118 })).toBe('female, adult, span 118 mm');
-    expect(resident({ headCount: 520 })).toBe('520, adult');
+    expect(resident({ form: 'group', headCount: 12, bodyLengthMm: 60 })).toBe('12, adult, length 60 mm');
+    // A colony has grown since somebody counted it.
+    expect(resident({ form: 'colony', headCount: 620, bodyLengthMm: 8 })).toBe('620 counted, adult, length 8 mm');
+    expect(resident({ form: 'group', headCount: 520 })).toBe('520 counted, adult');
+    expect(resident({ form: 'colony', headCount: 0 })).toBe('adult');
     const container = { shape: 'cylinder', diameterMm: 45, heightMm: 80 } as Home['container'];
     expect(containerWords({ container }, mm)).toBe('round, 45 x 80 mm inside');
   });

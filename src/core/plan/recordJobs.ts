@@ -141,7 +141,7 @@ function plannedMove(resident: ResidentToday, today: Day): Job[] {
 /** A skin is looked for so soon after the quiet is over. Chosen here */
 const CHECK_TOLERANCE_DAYS = 3;
 
-/** A moult was awaited that nobody saw: whether it has come is looked for, once. */
+/** Left alone for what it showed, and nothing came of it: whether it has moulted, or how it is, is looked for once. */
 export function moultChecks(resident: ResidentToday, today: Day): Job[] {
   const over = quietOver(resident, today);
   const looked = latest(resident.log, ['looked'], addDays(today, -1));
@@ -149,7 +149,10 @@ export function moultChecks(resident: ResidentToday, today: Day): Job[] {
   const rhythm: Rhythm = {
     ...{ kind: 'look', dueOn: over.endsOn, everyDays: null, toleranceDays: CHECK_TOLERANCE_DAYS },
     ...{ minutes: LOOK_MINUTES, doneWith: ['looked'] },
-    reason: { code: 'quiet-over', since: over.since, on: over.endsOn },
+    reason: {
+      ...{ code: 'quiet-over', since: over.since, on: over.endsOn },
+      mayMoult: !moultsNoMore(resident.profile, resident.stage),
+    },
   };
   return jobOf(rhythm, resident.log, today);
 }

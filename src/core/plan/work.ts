@@ -197,7 +197,7 @@ export type Reason =
   | { code: 'rest'; plannedOn: Day; lateDays: number }
   | { code: 'home-fails'; rules: string[] }
   | { code: 'buried'; sign: MoultSign; days: number; since: Day }
-  | { code: 'quiet-over'; since: Day; on: Day }
+  | { code: 'quiet-over'; since: Day; on: Day; mayMoult: boolean }
   | { code: 'founding'; since: Day }
   | { code: 'founding-water'; since: Day }
   | { code: 'coming'; from: Day; until: Day }

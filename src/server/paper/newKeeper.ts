@@ -2,6 +2,7 @@ import type { Home, Resident } from '@/contract/records';
 import type { ResidentMoult } from '@/contract/growth';
 import type { Entry } from '@/contract/storedEntries';
 import type { CardLine, CardPart } from '@/core/handbook/card';
+import { moultsNoMore } from '@/core/growth/lifeEvents';
 import type { Dangers } from '@/core/profiles/hazards';
 import type { CareProfile } from '@/core/profiles/profile';
 import { cardLabel, cardValue, PART_WORDS } from '@/words/card';
@@ -72,9 +73,9 @@ export function newKeeperSheet(
       heading('The first days'),
       line('Its box stands ready before it comes. Then it is left alone.'),
       ...(profile.feeding ? fact('First food', `${daysWords(profile.feeding.settleDays.value)} after it came`) : []),
-      ...(profile.growth.intervals
-        ? [line('One that seals itself in, turns dark or hangs is about to moult: nothing is done to it.')]
-        : []),
+      ...(moultsNoMore(profile, resident.stage)
+        ? []
+        : [line('One that seals itself in, turns dark or hangs is about to moult: nothing is done to it.')]),
       ...FIRST.flatMap((part): PaperPart[] => {
         const here = lines.filter((each) => each.part === part);
         if (here.length === 0) return [];

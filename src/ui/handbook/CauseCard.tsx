@@ -31,5 +31,5 @@ const useStyles = makeStyles((theme) => ({
   head: { flexDirection: 'row', gap: space.m },
   title: { flex: 1 },
   bar: { flexDirection: 'row', height: 8, backgroundColor: theme.colors.line },
-  fill: { backgroundColor: theme.colors.soilDry },
+  fill: { backgroundColor: theme.colors.inkSoft },
 }));

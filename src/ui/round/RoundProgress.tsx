@@ -48,7 +48,7 @@ const jobsOf = (sections: readonly Section[]): Job[] =>
 const useStyles = makeStyles((theme) => ({
   all: { gap: space.s, marginTop: space.s },
   bar: { flexDirection: 'row', height: 14, borderRadius: 3, overflow: 'hidden', backgroundColor: theme.colors.line },
-  done: { backgroundColor: theme.colors.soilDry },
+  done: { backgroundColor: theme.colors.bark },
   urgent: { backgroundColor: theme.colors.clay },
   words: { flexDirection: 'row', justifyContent: 'space-between' },
   loud: { color: theme.colors.clay },

@@ -12,7 +12,7 @@ const mockOpened: string[] = [];
 jest.mock('expo-router', () => ({ router: { push: (address: string) => mockOpened.push(address) } }));
 
 const DAY = '2026-03-14';
-const QUIET = { code: 'quiet-over', since: DAY, on: DAY } as const;
+const QUIET = { code: 'quiet-over', since: DAY, on: DAY, mayMoult: true } as const;
 const WATER = { code: 'founding-water', since: DAY } as const;
 const DUE = { code: 'since-last', days: 1, on: DAY } as const;
 const job = (kind: Job['kind'], reason: Job['reason']) => ({ kind, reason }) as Job;

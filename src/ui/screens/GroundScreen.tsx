@@ -148,6 +148,6 @@ const useStyles = makeStyles((theme) => ({
   words: { flex: 1, gap: space.xs },
   value: { minWidth: 56, textAlign: 'right' },
   track: { height: 6, backgroundColor: theme.colors.air },
-  weight: { height: 6, backgroundColor: theme.colors.soilDry },
+  weight: { height: 6, backgroundColor: theme.colors.inkSoft },
   open: { gap: space.s, paddingBottom: space.m },
 }));

@@ -310,7 +310,7 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
         <KnownFields {...{ control, kept, isKnown, mayMoult }} today={round?.on} />
       </View>
       <View style={styles.part}>
-        <Fold title="Papers: where it came from, its batch, a permit">
+        <Fold title="Papers: origin, batch, permit">
           <OriginFields control={control} />
         </Fold>
       </View>
