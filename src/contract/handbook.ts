@@ -11,7 +11,7 @@ import { populationKind } from './colony';
 import { dish } from './feeding';
 import { day, id, instant, line, mm, oneOf, scientificName } from './primitives';
 import { restKind } from './rest';
-import { drillPlan } from './housing';
+import { drillPlan, stage } from './housing';
 import { cause, sign, signIds } from './trouble';
 
 const status = z.enum(['pass', 'watch', 'fail']);
@@ -118,7 +118,12 @@ export type EmergencyCard = z.infer<typeof emergencyCard>;
 // ---- trouble ----
 
 export const troubleRequest = z
-  .strictObject({ profile: line('the id of a care profile', 60), yes: signIds, no: signIds })
+  .strictObject({
+    profile: line('the id of a care profile', 60),
+    /** A grown one is not about to moult; left out, any stage. */
+    stage: stage.optional(),
+    ...{ yes: signIds, no: signIds },
+  })
   .meta({ id: 'TroubleRequest' });
 
 export const diagnosis = z

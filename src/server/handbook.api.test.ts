@@ -122,6 +122,15 @@ describe('the handbook', () => {
     expect(fields(await server.post('/api/compute/trouble', { profile: 'dragon' }))).toEqual(['profile']);
   });
 
+  it('that a moult is near is likely for a nymph and for no grown mantis', async () => {
+    const causes = async (stage?: string) =>
+      (await server.post('/api/compute/trouble', { profile: 'mantis', stage, yes: [] })).body.causes;
+    expect(await causes('nymph')).toContain('premoult');
+    expect(await causes()).toContain('premoult');
+    expect(await causes('adult')).not.toContain('premoult');
+    expect(await causes('adult')).toContain('age');
+  });
+
   it('shows what a school would change without changing it, also for a whole room', async () => {
     const choice = { scope: 'room', about: roomId, topic: 'feeding', school: 'large-and-rarely' };
     const { body } = await server.post('/api/schools/effect', choice);

@@ -12,10 +12,10 @@ import {
 import type { Resident } from '@/contract/records';
 import { feederPopulation } from '@/core/feeding/feederPopulation';
 import { knownOf, type HoldsFor, type OfKind } from '@/core/profiles/holdsFor';
-import type { CareProfile } from '@/core/profiles/profile';
+import type { CareProfile, Stage } from '@/core/profiles/profile';
 import type { Schools } from '@/core/profiles/schools';
 import type { RestKind } from '@/core/season/rest';
-import { troubleTable, type TroubleTable } from '@/core/trouble/table';
+import { atStage, troubleTable, type TroubleTable } from '@/core/trouble/table';
 
 /** What is known of a kind, or of a species of it, in one of the lists that ship; undefined where nobody gave its numbers. */
 const lookUp =
@@ -52,9 +52,11 @@ export function restKindFor(resident: Rester): RestKind | undefined {
 export const eggKindOf = lookUp(shippedEggs);
 /** How its moths come out. */
 export const mothKindOf = lookUp(shippedMoths);
-/** What may be wrong with it, and by what that shows. */
-export function troublesOf({ silhouette }: CareProfile): TroubleTable {
+/** What may be wrong with it, at a stage where one is told, and by what that shows. */
+export function troublesOf(profile: CareProfile, stage?: Stage): TroubleTable {
+  const { silhouette } = profile;
   const kind = shippedTroubles.find(({ silhouettes }) => silhouettes.includes(silhouette));
   if (!kind) throw new Error(`Nobody gave the troubles of ${silhouette}.`);
-  return troubleTable(kind, shippedCauses, shippedBoxSigns);
+  const table = troubleTable(kind, shippedCauses, shippedBoxSigns);
+  return stage === undefined ? table : atStage(table, profile, stage);
 }

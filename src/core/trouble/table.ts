@@ -1,4 +1,4 @@
-import type { Basis, Silhouette } from '@/core/profiles/profile';
+import type { Basis, CareProfile, Silhouette, Stage } from '@/core/profiles/profile';
 
 /** What came of what was tried. */
 export const TROUBLE_ENDS = ['helped', 'no-change', 'worse', 'died'] as const;
@@ -59,4 +59,14 @@ export function troubleTable(kind: TroubleKind, causes: readonly Cause[], boxSig
     boxSigns: [...boxSigns],
     never: kind.never,
   };
+}
+
+/** What is wrong with nobody who moults no more: signs of a moult that is near. */
+const NEAR_MOULT = 'premoult';
+
+/** The table as it holds for a stage: a grown one is not about to moult. */
+export function atStage(table: TroubleTable, { growth }: Pick<CareProfile, 'growth'>, stage: Stage): TroubleTable {
+  // What comes out of a pupa sheds a last skin.
+  if (stage === 'pupa' || !growth.grownStages.includes(stage)) return table;
+  return { ...table, causes: table.causes.filter(({ id }) => id !== NEAR_MOULT) };
 }

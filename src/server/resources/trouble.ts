@@ -16,7 +16,7 @@ export function troubleHandlers({ database, clock }: Deps): Pick<Handlers, 'trou
     trouble: async ({ body }) => {
       const care = await careOf(database);
       if (!care.has(body.profile)) throw invalid('profile', `There is no care profile ${body.profile}.`);
-      return diagnose(troublesOf(care.of({ profile: body.profile })), body);
+      return diagnose(troublesOf(care.of({ profile: body.profile }), body.stage), body);
     },
 
     residentTrouble: async ({ params }) => {
@@ -27,7 +27,7 @@ export function troubleHandlers({ database, clock }: Deps): Pick<Handlers, 'trou
       const alike = house.lodgers.filter(({ today }) => today.profile.silhouette === profile.silhouette);
       return {
         residentId: params.id,
-        table: troublesOf(profile),
+        table: troublesOf(profile, lodger.resident.stage),
         box: boxSigns(await boxFacts(database, house, lodger, clock.now())),
         tried: await triedBefore(
           database,
