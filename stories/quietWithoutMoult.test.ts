@@ -27,7 +27,21 @@ describe('left alone without a moult', () => {
     expect((await house.job(scorpion, 'look'))?.reason).toMatchObject({ code: 'quiet-over', mayMoult: false });
   });
 
-  it('a young one is', async () => {
+  it('a grown mantis hangs to rest, and is fed all the same; a nymph that hangs is not', async () => {
+    await house.box('M1', 'tall-2');
+    const fed = async (stage: string, bodyLengthMm: number) => {
+      const mantis = await house.takeIn('Hierodula membranacea', 'M1', { stage, bodyLengthMm });
+      await house.days(9);
+      await house.write('sign', mantis, { sign: 'hanging' });
+      const kinds = await house.kinds(mantis);
+      await house.write('passed-on', mantis);
+      return kinds.includes('feed');
+    };
+    expect(await fed('adult', 85)).toBe(true);
+    expect(await fed('nymph', 45)).toBe(false);
+  });
+
+  it('a young scorpion that seals itself in is about to', async () => {
     const young = await house.takeIn('Heterometrus silenus', 'S1', { stage: 'juvenile', bodyLengthMm: 60 });
     await house.write('sign', young, { sign: 'sealed' });
     expect(await why(young)).toContain('about to moult');

@@ -1,3 +1,4 @@
+import { leaveAloneSignsAt } from '@/core/growth/lifeEvents';
 import { quietDaysAfterMoult } from '@/core/growth/quietDays';
 import { mealPlanOf } from '@/core/feeding/prey';
 import { addDays, type Day } from '@/core/measure/day';
@@ -77,10 +78,11 @@ function lastSpell(resident: Alone, today: Day): QuietSpell | null {
 
 /** When the quiet that begins on a day ends; null where what was noticed is no reason for one. */
 function endOf(resident: Alone, day: Day): Day | null {
-  const { profile, log } = resident;
+  const { profile, stage, log } = resident;
+  const leaveAlone = leaveAloneSignsAt(profile, stage);
   const outlook = outlookOn(resident, day);
   const isLikely = outlook !== undefined && outlook.signs.length > 0 && outlook.byNextOfferPct >= QUIET_FROM_PCT;
-  const isSeen = standingSigns(log, day).some(({ on, sign }) => on === day && isReason(profile.leaveAloneSigns, sign));
+  const isSeen = standingSigns(log, day).some(({ on, sign }) => on === day && isReason(leaveAlone, sign));
   if (!isLikely && !isSeen) return null;
   const passesOn = addDays(day, SIGNS_STAND_TIMES * (outlook?.closeDays ?? SIGNS_SHOW_DAYS));
   const expectedOn = isLikely

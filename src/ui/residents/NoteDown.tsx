@@ -6,8 +6,8 @@ import { useHouse } from '@/client/house';
 import { undoing, useLog } from '@/client/log';
 import { keeperField } from '@/client/preferences';
 import type { Resident } from '@/contract/records';
-import { lifeEvents } from '@/core/growth/lifeEvents';
-import { MOULT_SIGNS, type CareProfile, type Form as ResidentForm, type MoultSign } from '@/core/profiles/profile';
+import { lifeEvents, moultsNoMore, tellingSigns } from '@/core/growth/lifeEvents';
+import type { CareProfile, Form as ResidentForm, MoultSign } from '@/core/profiles/profile';
 import { Choices } from '../kit/Choices';
 import { Switch } from '../kit/Switch';
 import { PhotoPicker } from '../components/PhotoPicker';
@@ -114,7 +114,7 @@ export function NoteDown({ resident }: { resident: Resident }) {
 function choicesFor(profile: CareProfile, { stage, form }: Resident): { value: What; title: string }[] {
   const events = lifeEvents(profile, stage, form);
   const isOffered: Partial<Record<Other, boolean>> = {
-    sign: events.includes('moult') || profile.leaveAloneSigns.length > 0,
+    sign: tellingSigns(profile, stage).length > 0,
     clutch: profile.work.some(({ work }) => work === 'clutch'),
     paired: profile.silhouette === 'moth' && stage === 'adult',
   };
@@ -135,9 +135,8 @@ interface FormProps {
 
 function SignForm({ resident, onDone }: FormProps) {
   const write = useLog((log) => log.write);
-  const { leaveAloneSigns } = useHouse((house) => house.care).of(resident);
-  // Those on which it is left alone come first; the others count in the odds.
-  const signs = [...leaveAloneSigns, ...MOULT_SIGNS.filter((sign) => !leaveAloneSigns.includes(sign))];
+  const profile = useHouse((house) => house.care).of(resident);
+  const signs = tellingSigns(profile, resident.stage);
   const form = useFields<{ on: string; sign: MoultSign | '' }>({ on: TODAY, sign: '' });
   // A tap on a sign writes it: of a dozen signs one is seen, and the hands are wet.
   const save = form.handleSubmit(async ({ on, sign }) => {
@@ -151,7 +150,7 @@ function SignForm({ resident, onDone }: FormProps) {
       <FormChoices
         control={form.control}
         name="sign"
-        label="Sign of a moult"
+        label={moultsNoMore(profile, resident.stage) ? 'What it shows' : 'Sign of a moult'}
         choices={signs.map((sign) => ({ value: sign, title: signWords(sign) }))}
         onChosen={() => void save()}
       />

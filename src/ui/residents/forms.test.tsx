@@ -253,7 +253,7 @@ describe('what is written down', () => {
   });
 
   it('a sign is one tap, the ones it is left alone for before the others', async () => {
-    const spider = { profile: 'ground-tarantula', scientificName: 'Tliltocatl albopilosus' };
+    const spider = { profile: 'ground-tarantula', scientificName: 'Tliltocatl albopilosus', stage: 'adult' } as const;
     await open(resident({ form: 'single', ...spider }), 'A sign');
     await pick('Sign of a moult', 'bald patch dark');
     expect(written[0]?.entries).toEqual([{ kind: 'sign', residentId: 'r', sign: 'bald-patch-dark' }]);

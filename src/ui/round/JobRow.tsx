@@ -24,7 +24,6 @@ import { useNames } from '@/words/useNames';
 import { entryFor, isOpened, outcomeAfter, outcomeOf, type OpenedKind } from './answering';
 import { FOUND_WORDS, FoodAnswers, OUTCOME_WORDS, PreyAnswers, type Outcome } from './MealAnswers';
 import { OtherAmounts } from './OtherAmounts';
-import { Happened } from '../screens/lazyForms';
 import { useSwipe } from './useSwipe';
 
 interface Props {
@@ -178,6 +177,7 @@ export function JobRow({ job, home, resident, today, children }: Props) {
 
 /** Somebody looks whether it has happened. */
 const LOOKS = new Set<JobKind>(['look', 'hatch', 'emerge']);
+const Happened = lazy(async () => ({ default: (await import('./Happened')).Happened }));
 
 /** Opened by a tap: the walk is drawn without it. */
 const PutOff = lazy(async () => ({ default: (await import('./PutOff')).PutOff }));

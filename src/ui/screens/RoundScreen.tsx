@@ -18,10 +18,9 @@ import { Tip } from '../components/Tip';
 import { useGrowing } from '../components/useGrowing';
 import { ExampleNotice } from '../first/ExampleNotice';
 import { BeginHere } from '../first/BeginHere';
-import { LateBackup, RoundTools } from './lazyForms';
+import { LateBackup, RoundTools, Unworkable } from './lazyForms';
 import { LeaveAloneList } from '../round/LeaveAloneList';
 import { KeptOnPhone } from '../round/KeptOnPhone';
-import { Unworkable } from '../round/Unworkable';
 import { RoundFilter, useWalkedShelves } from '../round/RoundFilter';
 import { RoundProgress } from '../round/RoundProgress';
 import { Kitchen } from '../round/Kitchen';
@@ -86,8 +85,8 @@ export function RoundScreen({ chosenHomeId }: { chosenHomeId?: string | undefine
       <KeptOnPhone />
       <Suspense>
         <LateBackup today={round.on} />
+        {round.unworkable.length > 0 ? <Unworkable rows={round.unworkable} /> : null}
       </Suspense>
-      <Unworkable rows={round.unworkable} />
       {isWide ? null : <ExampleNotice />}
       {residents.length === 0 ? <NobodyYet isWide={isWide} /> : null}
       {sections.length > 0 ? (

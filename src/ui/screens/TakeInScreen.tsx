@@ -307,7 +307,7 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
         ) : null}
       </View>
       <View style={styles.part}>
-        <KnownFields {...{ control, kept, isKnown, mayMoult }} today={round?.on} />
+        <KnownFields {...{ control, kept, stage, isKnown, mayMoult }} today={round?.on} />
       </View>
       <View style={styles.part}>
         <Fold title="Papers: origin, batch, permit">

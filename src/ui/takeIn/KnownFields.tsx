@@ -1,6 +1,7 @@
 import { Controller, useWatch, type Control } from 'react-hook-form';
+import { tellingSigns } from '@/core/growth/lifeEvents';
 import type { Day } from '@/core/measure/day';
-import { MOULT_SIGNS, type CareProfile } from '@/core/profiles/profile';
+import type { CareProfile, Stage } from '@/core/profiles/profile';
 import { signWords } from '@/words/jobs';
 import { Heading, Soft } from '../components/Words';
 import { DayInput } from '../kit/DayInput';
@@ -21,6 +22,7 @@ export type KnownDay = (typeof KNOWN_DAYS)[number]['name'];
 interface Props {
   control: Control<TakeInValues>;
   kept: CareProfile | undefined;
+  stage: Stage;
   /** Which of the days mean something for it. */
   isKnown: Record<KnownDay, boolean>;
   /** A moult of it may be near, and be seen. */
@@ -29,9 +31,9 @@ interface Props {
 }
 
 /** What is known of a newcomer from before. */
-export function KnownFields({ control, kept, isKnown, mayMoult, today }: Props) {
+export function KnownFields({ control, kept, stage, isKnown, mayMoult, today }: Props) {
   const sign = useWatch({ control, name: 'sign' });
-  const signs = kept ? [...new Set([...kept.leaveAloneSigns, ...MOULT_SIGNS])] : [];
+  const signs = kept ? tellingSigns(kept, stage) : [];
   const dayOf = (name: KnownDay | 'signSince', label: string, none: string) => (
     <Controller
       key={name}
