@@ -90,5 +90,5 @@ describe.each(databases)('a house that is kept, on $kind', ({ open }) => {
     );
     // No law about what was never done.
     expect(Object.keys(ACTS).filter((name) => !granted.has(name))).toEqual([]);
-  });
+  }, 180_000);
 });
