@@ -12,6 +12,7 @@ import type { CareProfile } from '@/core/profiles/profile';
 import { warmthVerdict } from '@/core/profiles/warmth';
 import { isEggs, lodgerOf, tenantsBeside, type Joining } from './company';
 import { asked, settledIn, type Measured } from './fitting';
+import { airAt } from './rooms';
 
 /** Boxes for an animal, best first: those that are put forward, and those where it would live with others that it bears. */
 export interface Boxes {
@@ -91,11 +92,11 @@ const homeOf = ({ id, container, nest }: BoxSize, place: Pick<Home, 'code' | 'sh
 /** The shelf that is put forward for a newcomer: the first whose room is warm enough for its kind, else the first of all. */
 export function shelfFor(
   shelves: readonly Shelf[],
-  rooms: readonly Room[],
+  rooms: readonly Room[] | undefined,
   profile: CareProfile | undefined,
 ): Shelf | undefined {
-  const suits = ({ room }: Shelf) => {
-    const air = rooms.find(({ name }) => name === room)?.air;
+  const suits = (shelf: Shelf) => {
+    const air = airAt(rooms, shelf);
     return air && profile && warmthVerdict(profile.climate.temperatureC, air.temperatureC).status === 'pass';
   };
   return shelves.find(suits) ?? shelves[0];

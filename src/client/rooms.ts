@@ -1,5 +1,6 @@
 import { useCallback, useEffect, useState } from 'react';
 import type { Probe, Room } from '@/contract/readings';
+import type { Shelf } from '@/contract/records';
 import { call } from './api';
 import { problemOf } from './house';
 
@@ -18,3 +19,7 @@ export function useRooms() {
   useEffect(() => void load(), [load]);
   return { rooms: found?.rooms, probes: found?.probes ?? [], problem, load };
 }
+
+/** The air of the room that a shelf stands in; undefined while nobody knows it. */
+export const airAt = (rooms: readonly Room[] | undefined, shelf: Pick<Shelf, 'room'> | undefined) =>
+  rooms?.find(({ name }) => name === shelf?.room)?.air;

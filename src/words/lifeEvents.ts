@@ -13,12 +13,14 @@ const ENTRIES: Record<LifeEvent, LifeEntry> = {
   count: 'counted',
 };
 
-/** What it is called: of one, and of many that are kept together. */
-const TITLES: Record<LifeEvent, { one: string; many: string }> = {
-  hatching: { one: 'It hatched', many: 'They hatched' },
-  moult: { one: 'It moulted', many: 'Some moulted' },
-  pupation: { one: 'It pupated', many: 'They pupated' },
-  emergence: { one: 'It came out', many: 'They came out' },
-  count: { one: 'Counted', many: 'Counted' },
+const TITLES: Record<Exclude<LifeEvent, 'moult' | 'hatching'>, string> = {
+  pupation: 'Pupated',
+  emergence: 'Came out',
+  count: 'Counted',
 };
-export const lifeTitle = (event: LifeEvent, form: Form): string => TITLES[event][form === 'single' ? 'one' : 'many'];
+/** What it is called: of one, or of many that are kept together. */
+export function lifeTitle(event: LifeEvent, form: Form): string {
+  if (event === 'hatching') return 'They hatched';
+  if (event === 'moult') return form === 'single' ? 'It moulted' : 'Some moulted';
+  return TITLES[event];
+}

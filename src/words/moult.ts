@@ -1,4 +1,4 @@
-import { isCountedKind } from '@/core/growth/lifeEvents';
+import { hadItsLastMoult } from '@/core/growth/moulting';
 import type { CareProfile, Stage } from '@/core/profiles/profile';
 import { countWords } from './count';
 import type { ResidentMoult } from '@/contract/growth';
@@ -19,8 +19,9 @@ export function moultWords({ p10, median, p90 }: NonNullable<Forecast['next']>, 
 /** Why no moult is foretold of a kind at a stage. */
 export function noMoultWords(profile: CareProfile, stage: Stage): string {
   if (profile.silhouette === 'snail') return 'It grows without moulting.';
-  if (isCountedKind(profile)) return 'Nobody sees each of them moult: they are counted.';
-  return stage === 'pupa' ? 'It rests as a pupa: what comes out is grown.' : 'It is grown, and moults no more.';
+  if (hadItsLastMoult(profile, stage)) return 'It is grown, and moults no more.';
+  if (stage === 'pupa') return 'It rests as a pupa: what comes out is grown.';
+  return 'Nobody sees each of them moult: they are counted.';
 }
 
 /** "34 % within 25 days by the calendar, 78 % with the signs noticed". */

@@ -1,5 +1,6 @@
 import type { GoneResident, Home, Resident } from '@/contract/records';
 import type { BoxSize } from '@/core/housing/ladder';
+import { isSized } from '@/core/profiles/animal';
 import { dayWords } from './days';
 import type { LengthWords } from './lengths';
 
@@ -21,8 +22,8 @@ export function sizeWords(resident: Resident, length: LengthWords): string | nul
 /** Heads, sex (where known), stage and size in one line. */
 export function lifeWords(resident: Resident, length: LengthWords): string {
   const { headCount, sex, stage, form, instar, massG } = resident;
-  // Those whose size nobody takes have grown on since: their number is that of the last count.
-  const isOfThen = form === 'colony' || (form === 'group' && sizeWords(resident, length) === null);
+  // Those that are followed by counts have grown on since: their number is that of the last one.
+  const isOfThen = form === 'colony' || (form === 'group' && !isSized(resident));
   const heads = form === 'eggs' ? ' eggs' : isOfThen ? ' counted' : '';
   return [
     headCount === undefined || headCount === 0 ? null : `${headCount}${heads}`,

@@ -1,5 +1,5 @@
 import type { StillnessReply } from '@/contract/growth';
-import { moultsNoMore } from '@/core/growth/lifeEvents';
+import { moultsNoMore } from '@/core/growth/moulting';
 import type { Status } from '@/core/housing/fit';
 import type { CareProfile, Stage } from '@/core/profiles/profile';
 import { daysWords } from './days';

@@ -1,5 +1,6 @@
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
 import { grown, takenMeasure } from '@/core/profiles/animal';
+import { intervalAt } from '@/core/growth/moulting';
 import { quietDaysAfterMoult } from '@/core/growth/quietDays';
 import type { BodyMeasure } from '@/core/profiles/profile';
 import { Refusal } from '@/core/refusal';
@@ -90,7 +91,7 @@ function mealOn(eater: Eater, meals: readonly PastMeal[], larder: MealQuestion['
 /** The moults that are usual up to a day, each with the fast about it. */
 export function expectedMoults(eater: Mouth, from: Day, until: Day): { on: Day; fastFrom: Day; fedFrom: Day }[] {
   const { profile, stage, lastMoultOn } = eater;
-  const days = profile.growth.intervals?.find((each) => each.stages.includes(stage))?.days.value;
+  const days = intervalAt(profile, stage)?.days.value;
   // Groups do not moult as one; and of one that was never seen to moult nobody knows when it will.
   if (!days || !profile.feeding || lastMoultOn === undefined || (eater.headCount ?? 1) > 1) return [];
   const quiet = quietDaysAfterMoult(profile, stage, takenMeasure(profile, eater).mm);

@@ -3,7 +3,7 @@ import { carriedOn, type AnimalMeasures } from '@/core/profiles/animal';
 import type { CareProfile, MoultSign, Stage } from '@/core/profiles/profile';
 import { Refusal, type FieldProblem } from '@/core/refusal';
 import { draw, DRAWS, LOOKS_AHEAD_MOULTS, sharePct, weighted, type Drawn, type GrownSince } from './draws';
-import { moultsNoMore } from './lifeEvents';
+import { moultsNoMore } from './moulting';
 import { kindSpread, learnPace, usualIntervalDays, widened } from './pace';
 import { premoultChance } from './premoult';
 import { TENTH_SD } from '@/core/numerics/normal';

@@ -1,6 +1,8 @@
 import { shippedProfiles } from '@/contract/shipped';
-import type { Stage } from '@/core/profiles/profile';
+import { MOULT_SIGNS, type Stage } from '@/core/profiles/profile';
 import { lifeEvents } from './lifeEvents';
+import { hadItsLastMoult } from './moulting';
+import { tellingSigns } from './tellingSigns';
 
 const profileOf = (id: string) => {
   const found = shippedProfiles.find((each) => each.id === id);
@@ -45,4 +47,25 @@ describe('what is written down next of', () => {
           expect([profile.id, stage, events[0]]).toEqual([profile.id, stage, 'moult']);
       }
   });
+});
+
+// The same groups: what never moults has no last moult behind it, and what comes out of a pupa has one before it.
+it.each<[string, Stage, boolean]>([
+  ['mantis', 'adult', true],
+  ['mantis', 'nymph', false],
+  ['desert-darkling-beetle', 'adult', true],
+  ['moth-tropical', 'pupa', false],
+  ['moth-tropical', 'adult', true],
+  ['ground-tarantula', 'adult', false],
+  ['isopod-temperate', 'adult', false],
+  ['land-snail', 'adult', false],
+])('%s, %s: its last moult is behind it: %s', (id, stage, isBehind) => {
+  expect(hadItsLastMoult(profileOf(id), stage)).toBe(isBehind);
+});
+
+it('a snail, a grown mantis and a culture show no sign of a moult, a nymph all of them, each once', () => {
+  expect(tellingSigns(profileOf('land-snail'), 'adult')).toEqual(['sealed', 'buried']);
+  expect(tellingSigns(profileOf('mantis'), 'adult')).toEqual([]);
+  expect(tellingSigns(profileOf('isopod-temperate'), 'adult')).toEqual([]);
+  expect([...tellingSigns(profileOf('mantis'), 'nymph')].sort()).toEqual([...MOULT_SIGNS].sort());
 });

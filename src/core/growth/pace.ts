@@ -1,5 +1,6 @@
 import { spreadOf } from '@/core/numerics/spreads';
 import type { CareProfile, Stage } from '@/core/profiles/profile';
+import { intervalAt } from './moulting';
 
 /**
  * How the intervals between moults vary, in logarithms: between kinds of one profile, between batches of a kind,
@@ -9,8 +10,8 @@ import type { CareProfile, Stage } from '@/core/profiles/profile';
 export const SPREAD = { kind: 0.3, batch: 0.12, animal: 0.184, moult: 0.25 } as const;
 
 /** How far the usual interval of a stage may be off for a kind: by its range where one was told. In logarithms */
-export const kindSpread = ({ growth }: CareProfile, stage: Stage): number => {
-  const row = growth.intervals?.find((each) => each.stages.includes(stage));
+export const kindSpread = (profile: CareProfile, stage: Stage): number => {
+  const row = intervalAt(profile, stage);
   return row ? spreadOf(row.days, SPREAD.kind) : SPREAD.kind;
 };
 
@@ -28,7 +29,7 @@ export function usualIntervalDays(
   stage: Stage,
   temperatureC: number = USUAL_WARMTH.referenceC,
 ): number | null {
-  const row = profile.growth.intervals?.find((each) => each.stages.includes(stage));
+  const row = intervalAt(profile, stage);
   if (!row) return null;
   const { referenceC, baseC } = USUAL_WARMTH;
   const warmth = Math.min(temperatureC, profile.climate.temperatureC.max);

@@ -12,8 +12,8 @@ import { nestVolumeMl } from '@/core/housing/nest';
 import type { Together } from '@/core/housing/together';
 import type { HomeState } from '@/core/housing/quantities';
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
-import type { AnimalMeasures } from '@/core/profiles/animal';
-import { BODY_MEASURES, type CareProfile, type Form, type Stage } from '@/core/profiles/profile';
+import { isSized, type AnimalMeasures } from '@/core/profiles/animal';
+import type { CareProfile, Form, Stage } from '@/core/profiles/profile';
 import type { RestStep } from '@/core/season/rest';
 import { weeklyTemperatures } from '@/core/season/restCourse';
 
@@ -212,9 +212,7 @@ const removedBetween = ({ gone }: ColonyLog, from: Day, to: Day): number =>
  * stages. The rest is followed head by head.
  */
 const isFollowedByCounts = (kind: PopulationKind | null, { resident, log }: ColonyQuestion): boolean =>
-  kind?.laying.by === 'queen' ||
-  log.counts.some(({ stages }) => stages !== undefined) ||
-  BODY_MEASURES.every((name) => resident[name] === undefined);
+  kind?.laying.by === 'queen' || log.counts.some(({ stages }) => stages !== undefined) || !isSized(resident);
 
 /** A garden as it grows with its workers since it was measured; null where nobody did. mL */
 function gardenOf(kind: PopulationKind, base: Base, { since }: Course, heads: number): number | null {

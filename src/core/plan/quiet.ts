@@ -1,5 +1,5 @@
-import { leaveAloneSignsAt } from '@/core/growth/lifeEvents';
 import { quietDaysAfterMoult } from '@/core/growth/quietDays';
+import { leaveAloneSignsAt } from '@/core/growth/tellingSigns';
 import { mealPlanOf } from '@/core/feeding/prey';
 import { addDays, type Day } from '@/core/measure/day';
 import { takenMeasure } from '@/core/profiles/animal';

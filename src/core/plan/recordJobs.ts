@@ -1,4 +1,4 @@
-import { moultsNoMore } from '@/core/growth/lifeEvents';
+import { moultsNoMore } from '@/core/growth/moulting';
 import { usualIntervalDays } from '@/core/growth/pace';
 import { needsAnotherHome } from './homeJobs';
 import { addDays, daysBetween, latestDay, type Day } from '@/core/measure/day';

@@ -29,6 +29,10 @@ function ratio(profile: CareProfile, name: BodyMeasure): number | undefined {
 export const usualForm = (profile: Pick<CareProfile, 'silhouette'>, headCount: number | undefined): Form =>
   profile.silhouette === 'ant' ? 'colony' : headCount === undefined ? 'single' : 'group';
 
+/** Whether somebody took a size of it. A group of which nobody does is followed by its counts, not head by head. */
+export const isSized = (measures: AnimalMeasures): boolean =>
+  BODY_MEASURES.some((name) => measures[name] !== undefined);
+
 /** Whether its size can be told: by what was measured of it, or by what is usual for a kind that is counted. */
 export function tellsSize(profile: CareProfile, measures: AnimalMeasures): boolean {
   const isTold = (name: BodyMeasure) => measures[name] !== undefined && ratio(profile, name) !== undefined;

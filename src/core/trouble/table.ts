@@ -1,3 +1,4 @@
+import { hadItsLastMoult } from '@/core/growth/moulting';
 import type { Basis, CareProfile, Silhouette, Stage } from '@/core/profiles/profile';
 
 /** What came of what was tried. */
@@ -65,8 +66,5 @@ export function troubleTable(kind: TroubleKind, causes: readonly Cause[], boxSig
 const NEAR_MOULT = 'premoult';
 
 /** The table as it holds for a stage: a grown one is not about to moult. */
-export function atStage(table: TroubleTable, { growth }: Pick<CareProfile, 'growth'>, stage: Stage): TroubleTable {
-  // What comes out of a pupa sheds a last skin.
-  if (stage === 'pupa' || !growth.grownStages.includes(stage)) return table;
-  return { ...table, causes: table.causes.filter(({ id }) => id !== NEAR_MOULT) };
-}
+export const atStage = (table: TroubleTable, profile: Pick<CareProfile, 'growth'>, stage: Stage): TroubleTable =>
+  hadItsLastMoult(profile, stage) ? { ...table, causes: table.causes.filter(({ id }) => id !== NEAR_MOULT) } : table;

@@ -2,7 +2,7 @@ import type { Home, Resident } from '@/contract/records';
 import type { ResidentMoult } from '@/contract/growth';
 import type { Entry } from '@/contract/storedEntries';
 import type { CardLine, CardPart } from '@/core/handbook/card';
-import { moultsNoMore } from '@/core/growth/lifeEvents';
+import { moultsNoMore } from '@/core/growth/moulting';
 import type { Dangers } from '@/core/profiles/hazards';
 import type { CareProfile } from '@/core/profiles/profile';
 import { cardLabel, cardValue, PART_WORDS } from '@/words/card';

@@ -2,6 +2,7 @@ import { router } from 'expo-router';
 import { View } from 'react-native';
 import { useHouse } from '@/client/house';
 import type { Resident } from '@/contract/records';
+import { isSized } from '@/core/profiles/animal';
 import { LinkRow } from '../components/LinkRow';
 import { space } from '../theme/tokens';
 import { stillTitle } from '@/words/still';
@@ -21,7 +22,7 @@ export function GrowthTab({ resident, today }: { resident: Resident; today: stri
     <View>
       {form === 'eggs' ? <EggsAhead resident={resident} /> : <FlightAhead resident={resident} />}
       {form === 'eggs' || form === 'colony' ? null : <NextMoult resident={resident} />}
-      {form === 'group' ? <GroupHeads resident={resident} /> : null}
+      {form === 'group' && isSized(resident) ? <GroupHeads resident={resident} /> : null}
       {form === 'group' || form === 'colony' ? <ColonyAhead resident={resident} /> : null}
       <View style={{ marginTop: space.m }}>
         <LinkRow

@@ -2,6 +2,7 @@ import { CONDITIONS, type Condition } from '@/core/feeding/prey';
 import { useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import type { Resident } from '@/contract/records';
+import { isCountedKind } from '@/core/growth/moulting';
 import { numberIn } from '@/core/measure/typedNumber';
 import { HIGHEST_INSTAR, type Stage } from '@/core/profiles/profile';
 import { withoutUndefined } from '@/core/withoutUndefined';
@@ -44,7 +45,8 @@ interface Values {
 export function SizeForm({ kind, resident, onDone }: Props) {
   const length = useLength();
   const write = useLog((log) => log.write);
-  const { measure, stages: known } = useHouse((house) => house.care).of(resident);
+  const profile = useHouse((house) => house.care).of(resident);
+  const { measure, stages: known } = profile;
   const start = { on: TODAY, size: '', massG: '', instar: '', headCount: '', stage: resident.stage };
   const form = useFields<Values>({ ...start, condition: undefined }, sizeField);
   const { control, values } = form;
@@ -110,7 +112,7 @@ export function SizeForm({ kind, resident, onDone }: Props) {
           hint="Leave empty if nobody counted."
           steps={{ least: 1, most: 1_000_000, from: resident.headCount }}
         />
-      ) : (
+      ) : isCountedKind(profile) ? null : (
         <FormField
           control={control}
           name="instar"

@@ -30,7 +30,7 @@ jest.mock('expo-router', () => ({ router: { push: () => undefined }, useLocalSea
 
 const TODAY = '2026-03-14';
 const mm = lengthWords('mm');
-const care = careBook([profileOf('ground-tarantula'), profileOf('stick-insect')], []);
+const care = careBook([profileOf('ground-tarantula'), profileOf('stick-insect'), profileOf('land-snail')], []);
 const bramble: Resident = {
   id: 'b',
   called: 'Bramble',
@@ -109,6 +109,13 @@ describe('writing down', () => {
     expect(written).toEqual([
       { kind: 'measured', residentId: 'b', stage: 'adult', massG: 18.2, instar: 9, on: '2026-03-13' },
     ]);
+  });
+
+  it('asks a snail for no instar', async () => {
+    const snail = { ...bramble, profile: 'land-snail', scientificName: 'Cornu aspersum', legSpanMm: undefined };
+    renderThemed(<SizeForm kind="measured" resident={snail as Resident} onDone={() => undefined} />);
+    expect(screen.getByLabelText('Weight, g')).toBeTruthy();
+    expect(screen.queryByLabelText('Instar, if you know it')).toBeNull();
   });
 
   it('of some that died takes how many, when and of what', async () => {

@@ -25,7 +25,7 @@ describe('where somebody looks, it is told that', () => {
     ['a spider', 'ground-tarantula', 'juvenile', 'single', job('look', QUIET), 'It moulted', 'moulted'],
     ['nymphs', 'stick-insect', 'nymph', 'group', job('look', QUIET), 'Some moulted', 'instars'],
     ['a queen', 'ant-small-temperate', 'adult', 'colony', job('look', WATER), 'Workers are there', 'counted'],
-    ['cocoons', 'moth-tropical', 'pupa', 'group', job('emerge', DUE), 'They came out', 'emerged'],
+    ['cocoons', 'moth-tropical', 'pupa', 'group', job('emerge', DUE), 'Came out', 'emerged'],
     ['eggs', 'mantis', 'egg', 'eggs', job('hatch', DUE), 'They hatched', 'hatched'],
   ])('%s did what was waited for', (_, profile, stage, form, asked, title, write) => {
     renderThemed(<Happened job={asked} resident={{ id: 'r', profile, stage, form } as Resident} />);

@@ -52,6 +52,9 @@ describe('the parts of a walk', () => {
     const who = { residentId: 'r', homeId: 'h', shelfId: 'low', leaveAlone: null, waiting: [] };
     const stop: Stop = { ...who, jobs: [search, fed] as Job[] };
     expect(sectionsOf([stop], SHELVES, TODAY).map(({ key }) => key)).toEqual(keys);
+    // Left undone it cannot wait on the day after, also where nothing else about the stop has changed.
+    expect(sectionsOf([stop], SHELVES, '2026-03-15')[0]?.stops[0]?.jobs.map(({ kind }) => kind)).toContain('search');
+    expect(sectionsOf([stop], SHELVES, '2026-03-15')[0]?.key).toBe('first');
   });
 
   it('hold every job of the shelves that are walked once, what cannot wait first', () => {

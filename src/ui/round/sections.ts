@@ -72,28 +72,28 @@ interface Parts {
   later: Stop | null;
 }
 
-/** A stop that has not changed keeps its parts: what draws them need not draw them again when another is ticked. */
-const known = new WeakMap<Stop, Parts>();
+/** A stop that has not changed keeps its parts for the day: what draws them need not draw them again when another is ticked. */
+const known = new WeakMap<Stop, { on: Day; parts: Parts }>();
 
 function partsOf(stop: Stop, on: Day): Parts {
   const before = known.get(stop);
-  if (before) return before;
-  const only = (wanted: (job: Job) => boolean): Stop | null => {
-    const jobs = stop.jobs.filter(wanted);
+  if (before?.on === on) return before.parts;
+  const only = (part: keyof Parts): Stop | null => {
+    const jobs = stop.jobs.filter((job) => partOf(job, stop, on) === part);
     if (jobs.length === 0) return null;
     return jobs.length === stop.jobs.length ? stop : { ...stop, jobs };
   };
-  const parts = {
-    first: only((job) => goesFirst(job, stop, on)),
-    today: only((job) => !goesFirst(job, stop, on) && !isLater(job)),
-    later: only((job) => !goesFirst(job, stop, on) && isLater(job)),
-  };
-  known.set(stop, parts);
+  const parts = { first: only('first'), today: only('today'), later: only('later') };
+  known.set(stop, { on, parts });
   return parts;
 }
 
-function goesFirst(job: Job, { jobs }: Stop, on: Day): boolean {
+function partOf(job: Job, { jobs }: Stop, on: Day): keyof Parts {
   const { reason } = job;
-  if (reason.code !== 'offered' || reason.on !== on) return job.cannotWait;
-  return jobs.some(({ doneBy, cannotWait }) => doneBy === reason.entryId && cannotWait);
+  // Beside the meal that it arose from.
+  const source = reason.code === 'offered' && reason.on === on ? reason.entryId : undefined;
+  const isFirst =
+    source === undefined ? job.cannotWait : jobs.some(({ doneBy, cannotWait }) => doneBy === source && cannotWait);
+  if (isFirst) return 'first';
+  return isLater(job) ? 'later' : 'today';
 }

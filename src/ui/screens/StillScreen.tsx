@@ -6,7 +6,7 @@ import { useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
 import { useCall } from '@/client/useCall';
 import type { Resident } from '@/contract/records';
-import { isCountedKind, moultsNoMore } from '@/core/growth/lifeEvents';
+import { hadItsLastMoult, moultsNoMore } from '@/core/growth/moulting';
 import { daysBetween } from '@/core/measure/day';
 import { Button } from '../kit/Button';
 import { Field } from '../kit/Field';
@@ -54,8 +54,8 @@ function Guide({ resident, today }: { resident: Resident; today: string }) {
   const days = typed ?? (lastOn === undefined ? '' : String(Math.max(0, daysBetween(lastOn, today))));
   const daysStill = numberIn(days);
   const isNumber = daysStill !== undefined && daysStill >= 0 && daysStill <= 2000;
-  // Of a grown one no moult explains that it lies still; of a pupa and of those that are counted nobody can say.
-  const isGrown = resident.stage === 'adult' && !isCountedKind(profile) && moultsNoMore(profile, resident.stage);
+  // Of a grown one no moult explains that it lies still; of others for which none is foretold nobody can say.
+  const isGrown = hadItsLastMoult(profile, resident.stage);
   const premoultPct = moult?.forecast.next ? moult.forecast.premoultPct : isGrown ? 0 : undefined;
   const asked = { profile: resident.profile, seen, ...(premoultPct !== undefined && { premoultPct }) };
   const guide = useCall(JSON.stringify([asked, daysStill]), async () =>

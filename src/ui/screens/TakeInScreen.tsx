@@ -11,13 +11,13 @@ import { useHouse } from '@/client/house';
 import { undoing, useLog } from '@/client/log';
 import { useKindOfName, useNameIndex } from '@/client/names';
 import { keeperField } from '@/client/preferences';
-import { useRooms } from '@/client/rooms';
+import { airAt, useRooms } from '@/client/rooms';
 import { useStock } from '@/client/stock';
 import type { Home } from '@/contract/records';
 import type { RankedHome } from '@/core/housing/rank';
 import { checkScientificName } from '@/core/measure/scientificName';
 import { headsIn } from '@/core/growth/census';
-import { moultsNoMore } from '@/core/growth/lifeEvents';
+import { isCountedKind, moultsNoMore } from '@/core/growth/moulting';
 import { usualForm } from '@/core/profiles/animal';
 import { SEXES, type Stage } from '@/core/profiles/profile';
 import { Button } from '../kit/Button';
@@ -100,14 +100,14 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
   const headCount = ants === 'founding' ? undefined : counted;
   const isMeasured = limits !== undefined && sizeMm !== undefined && sizeMm >= limits[0] && sizeMm <= limits[1];
   const isGroup = kept?.company.sameKind === 'group';
-  // Cultures are counted, not followed from moult to moult.
-  const usesInstars = measure?.usualMm === undefined;
+  // Cultures are counted, not followed from moult to moult; snails do not moult.
+  const usesInstars = kept !== undefined && !isCountedKind(kept);
   const isSingle = kept !== undefined && !isEggs && usualForm(kept, headCount) === 'single';
   const mayMoult = isSingle && !moultsNoMore(kept, stage);
   const hasSoil = kept?.work.some(({ work }) => work === 'refresh') === true;
   // A moult is told of one animal, a last meal of those that hunt, a count of those that are counted.
   const isKnown = {
-    ...{ on: true, bornOn: true, lastMoultOn: isSingle, lastMealOn: kept?.feeding !== undefined },
+    ...{ on: true, bornOn: true, lastMoultOn: isSingle && usesInstars, lastMealOn: kept?.feeding !== undefined },
     ...{ countedOn: headCount !== undefined && !isEggs, soilChangedOn: hasSoil && !isEggs },
   };
   const size = {
@@ -118,8 +118,8 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
   // Kinds that are counted may come without a measure.
   const animal = newcomer && (isMeasured || measure?.usualMm) ? { ...newcomer, ...size } : null;
   const { ranking, withOthers } = animal ? boxesFor(care, animal, homes, residents) : { ranking: [], withOthers: [] };
-  const shelf = shelves.find(({ id }) => id === chosenShelf) ?? shelfFor(shelves, rooms ?? [], kept);
-  const { temperatureC } = rooms?.find(({ name }) => name === shelf?.room)?.air ?? {};
+  const shelf = shelves.find(({ id }) => id === chosenShelf) ?? shelfFor(shelves, rooms, kept);
+  const { temperatureC } = airAt(rooms, shelf) ?? {};
   const place = { code: nextCode(homes, shelf), shelfId: shelf?.id ?? '', temperatureC };
   const newBoxes = animal ? newBoxesFor(care, animal, boxSizes, place) : [];
   const newBox = newBoxes.find(({ home }) => home.id === chosenId);
@@ -172,7 +172,7 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
           ...(ants && { queens: ants === 'queenless' ? 0 : 1 }),
           ...(isGroup && !isEggs && instars && { instars }),
           batch: given(values.batch),
-          instar: isEggs ? undefined : instarIn(values.instar),
+          instar: isEggs || !usesInstars ? undefined : instarIn(values.instar),
           profile,
           stage,
           sex,
@@ -280,7 +280,7 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
             />
           </>
         )}
-        {isEggs || isAnt ? null : (
+        {isEggs || !usesInstars ? null : (
           <FormField
             control={control}
             name="instar"
@@ -303,7 +303,7 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
           />
         ) : null}
         {isGroup ? (
-          <HeadFields {...{ control, isEggs, isAnt, ants }} onAnts={setAnts} hasInstars={!isAnt && usesInstars} />
+          <HeadFields {...{ control, isEggs, isAnt, ants }} onAnts={setAnts} hasInstars={usesInstars} />
         ) : null}
       </View>
       <View style={styles.part}>

@@ -1,5 +1,5 @@
 import { Controller, useWatch, type Control } from 'react-hook-form';
-import { tellingSigns } from '@/core/growth/lifeEvents';
+import { tellingSigns } from '@/core/growth/tellingSigns';
 import type { Day } from '@/core/measure/day';
 import type { CareProfile, Stage } from '@/core/profiles/profile';
 import { signWords } from '@/words/jobs';

@@ -140,6 +140,18 @@ it('whoever has no box for a newcomer gets one of a usual size, that serves for 
   await see(page.getByText('170 x 130 x 100 mm inside')).toBeVisible();
 });
 
+it('a snail is asked for neither a moult nor an instar, a young spider for both', async () => {
+  await open('/take-in');
+  await page.getByLabel('Scientific name').fill('Brachypelma hamorii');
+  await see(page.getByLabel('Instar, if you know it')).toBeVisible();
+  await see(page.getByText('Last moult')).toBeVisible();
+  await page.getByLabel('Scientific name').fill('Cornu aspersum');
+  await see(page.getByText('Hatched on')).toBeVisible();
+  await see(page.getByLabel('Instar, if you know it')).toHaveCount(0);
+  await see(page.getByText('Last moult')).toHaveCount(0);
+  await see(page.getByText('A sign that it will moult')).toHaveCount(0);
+});
+
 it('the store says which boxes are needed, and keeps own numbers for a material', async () => {
   await open('/store');
   await page.getByRole('radio', { name: 'Boxes and soil' }).click();

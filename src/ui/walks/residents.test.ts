@@ -197,3 +197,12 @@ it('those that are gone are found by what they were, and by their batch', async 
   await page.getByLabel('Find by name, box or batch').fill('pulchra 23/2');
   await see(page.getByRole('link', { name: /Spindle/ })).toHaveCount(1);
 });
+
+it('a culture that may be crashing promises nothing, and is not followed head by head', async () => {
+  await openResident('pebbles', /^Cubaris murina|^Pebbles/);
+  await page.getByRole('tab', { name: 'Growth' }).click();
+  await see(page.getByText('In a year, if it recovers')).toBeVisible();
+  await see(page.getByText(/^Far fewer than were to be expected/)).toBeVisible();
+  await see(page.getByRole('heading', { name: 'Heads' })).toHaveCount(0);
+  await see(page.getByText(/nearly full|a week may go/)).toHaveCount(0);
+});
