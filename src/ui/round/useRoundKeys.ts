@@ -5,8 +5,13 @@ import { useLog } from '@/client/log';
 const ROW = '[data-testid="job-row"]';
 
 const rows = (): HTMLElement[] => Array.from(document.querySelectorAll<HTMLElement>(ROW));
-const circleOf = (row: HTMLElement | undefined) =>
-  row?.querySelector<HTMLElement>('[role=checkbox], [role=group] [role=button]');
+/** The circle, else the first answer, else what opens a form: never an amount beside a circle, nor the words that put off. */
+const answerOf = (row: HTMLElement) =>
+  ['[role=checkbox]', '[role=group] [role=button]', '[role=button]:not([aria-expanded])']
+    .map((each) => row.querySelector<HTMLElement>(each))
+    .find((each) => each !== null);
+/** Done, or put off: its words no longer offer to put it off. */
+const isSettled = (row: HTMLElement) => row.querySelector('[aria-expanded]:disabled') !== null;
 
 /** What the keys do on the walk. */
 export const ROUND_KEYS = [
@@ -17,9 +22,9 @@ export const ROUND_KEYS = [
   ['?', 'these keys'],
 ] as const;
 
-/** Looked for so often until a job that was tapped is drawn as ticked, and so many times at most. ms */
+/** Looked for so often until a job that was answered is drawn as settled and the next is drawn too, and so many times at most. ms */
 const LOOK_MS = 40;
-const LOOKS = 50;
+const LOOKS = 250;
 
 /** The walk by keys, as `ROUND_KEYS` tells. Answers whether the keys are to be shown. */
 export function useRoundKeys(): boolean {
@@ -40,8 +45,7 @@ export function useRoundKeys(): boolean {
           return go(event, list, here, -1);
         case ' ':
         case 'Enter':
-          if (here >= 0 && event.target === circleOf(list[here])) goOn(here, LOOKS);
-          return undefined;
+          return goOn(list[here], LOOKS);
         case '?':
           return setHelp((isShown) => !isShown);
         case 'Escape':
@@ -54,22 +58,26 @@ export function useRoundKeys(): boolean {
           return undefined;
       }
     };
-    document.addEventListener('keydown', onKey);
-    return () => document.removeEventListener('keydown', onKey);
+    // Before what is pressed hears of it: it may be drawn no more once it has.
+    document.addEventListener('keydown', onKey, true);
+    return () => document.removeEventListener('keydown', onKey, true);
   }, []);
   return isHelp;
 }
 
-/** To the job after one that has just been ticked; where it was only opened, the focus stays. */
-function goOn(ticked: number, looks: number): void {
+/** To the job after one that is being answered; where it was only opened, the focus stays. */
+function goOn(answered: HTMLElement | undefined, looks: number): void {
+  if (!answered || looks === 0 || (looks === LOOKS && isSettled(answered))) return;
+  const focused = document.activeElement;
+  // Whoever has gone on himself is not called back. What was tapped may be drawn no more, and then nobody has.
+  if (focused !== document.body && !answered.contains(focused)) return;
   const list = rows();
-  const circle = circleOf(list[ticked]);
-  // Whoever has gone on himself is not called back.
-  if (looks === 0 || document.activeElement !== circle) return;
-  if (circle?.getAttribute('aria-checked') !== 'true') return void setTimeout(() => goOn(ticked, looks - 1), LOOK_MS);
-  const next = list.slice(ticked + 1).find((each) => circleOf(each)?.getAttribute('aria-checked') !== 'true');
-  circleOf(next)?.focus();
-  next?.scrollIntoView({ block: 'center' });
+  const after = isSettled(answered) ? list.slice(list.indexOf(answered) + 1) : [];
+  const next = after.find((each) => !isSettled(each));
+  // The walk is drawn a few stops at a time: the next may not be there yet.
+  if (!next) return void setTimeout(() => goOn(answered, looks - 1), LOOK_MS);
+  answerOf(next)?.focus();
+  next.scrollIntoView({ block: 'center' });
 }
 
 function go(event: KeyboardEvent, list: HTMLElement[], here: number, step: number): void {
@@ -77,9 +85,9 @@ function go(event: KeyboardEvent, list: HTMLElement[], here: number, step: numbe
   if (event.target instanceof HTMLElement && event.target.closest('[role=radiogroup]')) return;
   const next = Math.max(0, Math.min(list.length - 1, here === -1 ? (step > 0 ? 0 : list.length - 1) : here + step));
   const row = list[next];
-  const circle = circleOf(row) ?? row?.querySelector<HTMLElement>('[role=button]');
-  if (!row || !circle) return;
+  const answer = row && answerOf(row);
+  if (!answer) return;
   event.preventDefault();
-  circle.focus();
+  answer.focus();
   row.scrollIntoView({ block: 'center' });
 }
