@@ -65,26 +65,31 @@ const tooLow = (page: Page) =>
       .map(({ name, box }) => `${name}: ${box.height}`),
   );
 
+const widerThanTheScreen = (page: Page) =>
+  page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+
 /** Text at 200 %, as the browser enlarges it: the page has half the room, and still nothing leaves it sideways. */
 async function expectNoneWiderAtTwice(page: Page, name: string): Promise<void> {
   const size = page.viewportSize() ?? { width: 1280, height: 800 };
   await page.setViewportSize({ width: size.width / 2, height: size.height / 2 });
-  const overflow = () => page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
-  await expect.poll(overflow, { message: `${name} at 200 %` }).toBeLessThanOrEqual(0);
+  await expect.poll(() => widerThanTheScreen(page), { message: `${name} at 200 %` }).toBeLessThanOrEqual(0);
   await page.setViewportSize(size);
 }
 
-/** Nothing serious, nothing wider than the screen, nothing too low to tap; on a phone by night as well. */
+/**
+ * Nothing serious, nothing wider than the screen, nothing too low to tap; on a phone by night as well. Asked until it holds:
+ * a sheet that is still coming up is half as dark as its words will be.
+ */
 async function expectUsable(page: Page, name: string, isPhone: boolean): Promise<void> {
   await expect(page.getByRole('main').first()).toBeVisible();
-  const overflow = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
-  expect(overflow, name).toBeLessThanOrEqual(0);
-  expect(await tooLow(page), name).toEqual([]);
-  if (isPhone || OTHERWISE_WHEN_WIDE.has(name)) expect(await serious(page, RULES), name).toEqual([]);
+  await expect.poll(() => widerThanTheScreen(page), { message: name }).toBeLessThanOrEqual(0);
+  await expect.poll(() => tooLow(page), { message: name }).toEqual([]);
+  if (isPhone || OTHERWISE_WHEN_WIDE.has(name))
+    await expect.poll(() => serious(page, RULES), { message: name }).toEqual([]);
   // The colours of the night are the same on every width.
   if (!isPhone) return expectNoneWiderAtTwice(page, name);
   await look(page, 'night');
-  expect(await serious(page, COLOURS), `${name} by night`).toEqual([]);
+  await expect.poll(() => serious(page, COLOURS), { message: `${name} by night` }).toEqual([]);
   await look(page, 'day');
 }
 
