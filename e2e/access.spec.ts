@@ -99,7 +99,7 @@ for (const { places, part } of PARTS) {
   test(`axe finds nothing serious by day and by night, nothing is wider than the screen or too low to tap (${part})`, async ({
     page,
   }, { project }) => {
-    test.setTimeout(600_000);
+    test.setTimeout(900_000);
     await withAxe(page);
     for (const { name, open } of places) {
       await open(page);

@@ -302,7 +302,7 @@ export const PLACES: { name: string; open: (page: Page) => Promise<void> }[] = [
     open: async (page) => {
       await page.goto('/seasons?part=moves');
       await page.getByRole('button', { name: 'Work the moves out' }).click();
-      await expect(page.getByRole('button', { name: 'Settle these moves' })).toBeVisible({ timeout: 30_000 });
+      await expect(page.getByRole('button', { name: 'Settle these moves' })).toBeVisible();
     },
   },
   {

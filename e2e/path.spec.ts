@@ -1,8 +1,6 @@
 import { expect, test, testOfPower, pick, openResident } from './house';
 
 testOfPower('from taking in to the log, over a restart and a kill (on a phone)', async ({ page, house }) => {
-  // Three servers are started on a disk, while the types and the lint are checked beside.
-  test.setTimeout(240_000);
   await page.goto('/take-in');
 
   await test.step('a name out of form is mended with one tap', async () => {

@@ -39,7 +39,7 @@ testOfPower(
     await expect(page.getByText('Tanzanian whip spider', { exact: false })).toBeVisible();
     await page.goto('/round');
     await house.start();
-    await expect(page.getByText(/kept here/)).toHaveCount(0, { timeout: 20_000 });
+    await expect(page.getByText(/kept here/)).toHaveCount(0);
     await page.reload();
     await expect(page.getByRole('checkbox', { name: /^B3: .*up to 22 mm/ })).toBeChecked();
     const { stops } = await (await page.request.get(`${house.address}/api/round`)).json();

@@ -8,7 +8,8 @@ import { parseArgs } from 'node:util';
 /**
  * A month of a large house on the settable clock: `npm run soak -- --days 30 --times 22 --tool ../shared/tools/multiply-demo.mjs`.
  * Three keepers walk each day, pages lie open and are shut, devices and loggers send. Memory, files and the slowest answers of a day
- * are looked at as the days go by. With DATABASE_URL two servers share that database, and the keepers walk on both.
+ * are looked at as the days go by. With DATABASE_URL, of a database that holds nothing yet, two servers share it, and the keepers
+ * walk on both.
  */
 const { values } = parseArgs({
   options: {
@@ -36,9 +37,12 @@ interface DayFacts {
 
 const folder = path.join(fs.mkdtempSync(path.join(os.tmpdir(), 'vb-soak-')), 'data');
 
-async function start(port: number): Promise<Server> {
+/** The house in the folder, whatever database the servers are to share afterwards. */
+const inFolder = { ...process.env, DATABASE_URL: '' };
+
+async function start(port: number, of: NodeJS.ProcessEnv = process.env): Promise<Server> {
   const env = {
-    ...process.env,
+    ...of,
     VB_DEMO: '1',
     VB_TEST: '1',
     VB_NOW: '2026-03-01T18:00:00Z',
@@ -119,17 +123,29 @@ function facts({ child }: Server): Pick<DayFacts, 'memoryMB' | 'files'> {
   };
 }
 
+function run(env: NodeJS.ProcessEnv, ...args: string[]): void {
+  const { status } = spawnSync(process.execPath, args, {
+    stdio: 'inherit',
+    env: { ...env, VB_DATA: folder, VB_CHECKOUT: process.cwd() },
+  });
+  if (status !== 0) throw new Error(`${args.join(' ')} ended with ${status}.`);
+}
+
+/** The demo, so many times, in the folder, and from there on the server that is named. */
+async function lay(count: number): Promise<void> {
+  const once = await start(PORTS[0] ?? 0, inFolder);
+  once.child.kill('SIGTERM');
+  await new Promise((resolve) => once.child.once('exit', resolve));
+  if (count > 1) run(inFolder, values.tool, folder, String(count));
+  if (!process.env.DATABASE_URL) return;
+  const file = path.join(path.dirname(folder), 'house.zip');
+  run(inFolder, 'bin/backup', file);
+  run(process.env, 'bin/restore', file);
+}
+
 async function main(): Promise<void> {
   const [days, count, jobs] = [Number(values.days), Number(values.times), Number(values.jobs)];
-  if (count > 1 && !process.env.DATABASE_URL) {
-    const once = await start(PORTS[0] ?? 0);
-    once.child.kill('SIGTERM');
-    await new Promise((resolve) => once.child.once('exit', resolve));
-    spawnSync(process.execPath, [values.tool, folder, String(count)], {
-      stdio: 'inherit',
-      env: { ...process.env, VB_CHECKOUT: process.cwd() },
-    });
-  }
+  await lay(count);
   const servers: Server[] = [];
   for (const port of PORTS) servers.push(await start(port));
   const [first] = servers;
