@@ -5,7 +5,7 @@ import { shippedPopulations } from '@/contract/shipped';
 import { projectColony } from '@/core/colony/project';
 import { Refusal } from '@/core/refusal';
 import { ROOT } from '../root';
-import { inThread, threadPool } from './pool';
+import { inThread, lane, threadPool } from './pool';
 
 describe('engines in threads', () => {
   // Beside the program, as the server has it: it looks for the fonts of its papers from there.
@@ -42,10 +42,30 @@ describe('engines in threads', () => {
   it('are ended when nobody waits any more, and others are answered by a new one', async () => {
     const long = { ...question, weeks: 520, draws: 5000 };
     const gone = new AbortController();
-    const asked = pool.workOut('projectColony', [long], gone.signal);
+    const asked = pool.workOut('projectColony', [long], { signal: gone.signal });
     setTimeout(() => gone.abort(), 50);
     await expect(asked).rejects.toThrow(/abort/i);
     expect(await pool.workOut('projectColony', [question])).toEqual(projectColony(question));
+  });
+
+  it('are given their time from their turn on, whoever was first', async () => {
+    process.env.VB_THREAD_SCRIPT = script;
+    try {
+      const some = { ...question, weeks: 104, draws: 1000 };
+      const took: number[] = [];
+      for (let time = 0; time < 3; time += 1) {
+        const began = performance.now();
+        await pool.workOut('projectColony', [some]);
+        took.push(performance.now() - began);
+      }
+      const hurried = lane({ ms: 5 * Math.max(...took), maxThreads: 1, maxQueue: 20, memoryMB: 768 });
+      const waiting = Array.from({ length: 12 }, () => hurried(undefined, 'projectColony', some));
+      expect(await Promise.all(waiting)).toHaveLength(12);
+      const endless = hurried(undefined, 'projectColony', { ...some, weeks: 520, draws: 1_000_000 });
+      await expect(endless).rejects.toThrow(/Ask for less at a time/);
+    } finally {
+      delete process.env.VB_THREAD_SCRIPT;
+    }
   });
 
   it('refuse what they refuse here, field by field', async () => {

@@ -1,25 +1,19 @@
 import os from 'node:os';
 import { Piscina } from 'piscina';
+import { v4 as newId } from 'uuid';
 import { Refusal } from '@/core/refusal';
 import { asking } from '../asking';
 import { Problem } from '../http/problem';
 import { workedOut, type AnswerOf, type EngineName, type QuestionOf } from './engines';
-import type { Told } from './worker';
+import type { Began, Told } from './worker';
 
 /** More would take the time of the thread that answers. */
 const MOST_THREADS = 2;
 /** A thread that has had nothing to do for so long ends, and gives back its memory. ms, chosen here */
 const IDLE_MS = 60_000;
 
-/**
- * What a question that somebody made up may take: most take milliseconds. A plan of moves is given more, and a thread that nobody
- * else waits for: it answers what it has after some time of its own (`planChain.ts`), the limit is for what goes wrong. Chosen here
- */
-const LANES = {
-  question: { ms: 10_000, maxThreads: 1, maxQueue: 40, memoryMB: 768 },
-  plan: { ms: 60_000, maxThreads: 1, maxQueue: 8, memoryMB: 1024 },
-};
-type Lane = keyof typeof LANES;
+/** Longer nobody waits for his turn. ms, chosen here */
+const TURN_MS = 60_000;
 
 interface Limits {
   maxThreads: number;
@@ -34,19 +28,28 @@ export function threadPool(script: string, { maxThreads, maxQueue, memoryMB }: L
     ...{ filename: script, minThreads: 0, maxThreads, maxQueue, idleTimeout: IDLE_MS },
     resourceLimits: { maxOldGenerationSizeMb: memoryMB },
   });
+  const waiting = new Map<string, () => void>();
+  pool.on('message', ({ began }: Began) => waiting.get(began)?.());
   return {
     /**
-     * @param signal where it is aborted, the thread is ended
+     * @param signal  where it is aborted, the thread is ended
+     * @param onBegin called when a thread that is ready takes it up
      * @throws Refusal as the engine does
      */
     async workOut<Name extends EngineName>(
       name: Name,
       question: QuestionOf<Name>,
-      signal?: AbortSignal,
+      { signal, onBegin }: { signal?: AbortSignal; onBegin?: () => void } = {},
     ): Promise<AnswerOf<Name>> {
-      const told = (await pool.run({ name, question }, signal ? { signal } : {})) as Told<Name>;
-      if ('refused' in told) throw new Refusal(told.refused);
-      return told.answer;
+      const id = newId();
+      if (onBegin) waiting.set(id, onBegin);
+      try {
+        const told = (await pool.run({ id, name, question }, signal ? { signal } : {})) as Told<Name>;
+        if ('refused' in told) throw new Refusal(told.refused);
+        return told.answer;
+      } finally {
+        waiting.delete(id);
+      }
     },
     end: () => pool.destroy(),
   };
@@ -60,8 +63,6 @@ const usualLimits = (): Limits => ({
 });
 
 let pool: ReturnType<typeof threadPool> | undefined;
-/** Whoever asks large questions waits for others who do, and nobody else waits for them. */
-const lanes: Partial<Record<Lane, ReturnType<typeof threadPool>>> = {};
 
 /**
  * What an engine answers, worked out in a thread of its own while the server answers others. Started from its sources, as by
@@ -79,60 +80,71 @@ export async function inThread<Name extends EngineName>(
 }
 
 /**
- * The same for a question that somebody made up: it has its time, its memory and its place in a queue that ends, and is given up
- * when nobody waits for the answer any more.
- * @throws Refusal as the engine does; Problem `busy` where it takes more than it is given
+ * Threads of their own for questions that somebody made up: whoever asks large ones waits for others who do, and nobody else waits
+ * for them. A question has its place in a queue that ends, its time from its turn on, and its memory; it is given up when nobody
+ * waits for the answer any more.
+ * @param ms what it may take once its turn has come
  */
-export async function inTime<Name extends EngineName>(
-  name: Name,
-  ...question: QuestionOf<Name>
-): Promise<AnswerOf<Name>> {
-  return inLane('question', undefined, name, question);
+export function lane({ ms, ...limits }: Limits & { ms: number }) {
+  let threads: ReturnType<typeof threadPool> | undefined;
+  /**
+   * @param superseded aborted when what was asked is out of date
+   * @throws Refusal as the engine does; Problem `busy` where it takes more than it is given, or its turn does not come
+   */
+  return async function ask<Name extends EngineName>(
+    superseded: AbortSignal | undefined,
+    name: Name,
+    ...question: QuestionOf<Name>
+  ): Promise<AnswerOf<Name>> {
+    const script = process.env.VB_THREAD_SCRIPT;
+    if (script === undefined) return workedOut({ name, question });
+    threads ??= threadPool(script, limits);
+    const [late, long] = [new AbortController(), new AbortController()];
+    let timer = setTimeout(() => late.abort(), TURN_MS);
+    // Others who were first, and a thread that only starts, take nothing of its time.
+    const onBegin = () => {
+      clearTimeout(timer);
+      timer = setTimeout(() => long.abort(), ms);
+    };
+    const gone = asking()?.signal;
+    const signals = [late.signal, long.signal, gone, superseded].filter((each) => each !== undefined);
+    try {
+      return await threads.workOut(name, question, { signal: AbortSignal.any(signals), onBegin });
+    } catch (error) {
+      if (error instanceof Refusal) throw error;
+      if (gone?.aborted) throw new Problem('busy', 'Nobody waits for this any more.');
+      if (superseded?.aborted) throw new Problem('conflict', 'Another one was asked for meanwhile: this was given up.');
+      if (long.signal.aborted || isTooLarge(error)) {
+        throw new Problem(
+          'busy',
+          `This takes more than the ${ms / 1000} s and ${limits.memoryMB} MB that are given to one question. Ask for less at a time.`,
+        );
+      }
+      if (late.signal.aborted || (error instanceof Error && /queue is at limit/i.test(error.message))) {
+        throw new Problem('busy', 'Too many large questions are waiting. Ask again in a minute.');
+      }
+      throw error;
+    } finally {
+      clearTimeout(timer);
+    }
+  };
 }
 
 /**
- * As `inTime`, for a plan of moves.
- * @param superseded aborted when the plan is out of date
+ * What a question that somebody made up may take: most take milliseconds. Its thread steps back for what cannot wait, so on a machine
+ * that has much else to do it takes far longer. Chosen here
  */
-export async function planned<Name extends EngineName>(
-  superseded: AbortSignal | undefined,
-  name: Name,
-  ...question: QuestionOf<Name>
-): Promise<AnswerOf<Name>> {
-  return inLane('plan', superseded, name, question);
-}
+const ask = lane({ ms: 20_000, maxThreads: 1, maxQueue: 40, memoryMB: 768 });
 
-async function inLane<Name extends EngineName>(
-  lane: Lane,
-  superseded: AbortSignal | undefined,
-  name: Name,
-  question: QuestionOf<Name>,
-): Promise<AnswerOf<Name>> {
-  const script = process.env.VB_THREAD_SCRIPT;
-  if (script === undefined) return workedOut({ name, question });
-  const most = LANES[lane];
-  const threads = (lanes[lane] ??= threadPool(script, most));
-  const limit = AbortSignal.timeout(most.ms);
-  const gone = asking()?.signal;
-  const signals = [limit, gone, superseded].filter((each) => each !== undefined);
-  try {
-    return await threads.workOut(name, question, AbortSignal.any(signals));
-  } catch (error) {
-    if (error instanceof Refusal) throw error;
-    if (gone?.aborted) throw new Problem('busy', 'Nobody waits for this any more.');
-    if (superseded?.aborted) throw new Problem('conflict', 'Another one was asked for meanwhile: this was given up.');
-    if (limit.aborted || isTooLarge(error)) {
-      throw new Problem(
-        'busy',
-        `This takes more than the ${most.ms / 1000} s and ${most.memoryMB} MB that are given to one question. Ask for less at a time.`,
-      );
-    }
-    if (error instanceof Error && /queue is at limit/i.test(error.message)) {
-      throw new Problem('busy', 'Too many large questions are waiting. Ask again in a minute.');
-    }
-    throw error;
-  }
-}
+/** As `inThread`, for a question that somebody made up. @throws Refusal, Problem as `lane` says */
+export const inTime = <Name extends EngineName>(name: Name, ...question: QuestionOf<Name>): Promise<AnswerOf<Name>> =>
+  ask(undefined, name, ...question);
+
+/**
+ * The same for a plan of moves, which is told when it is superseded. It is given more, and a thread that nobody else waits for: it
+ * answers what it has after some time of its own (`planChain.ts`), the limit is for what goes wrong. Chosen here
+ */
+export const planned = lane({ ms: 60_000, maxThreads: 1, maxQueue: 8, memoryMB: 1024 });
 
 const isTooLarge = (error: unknown) =>
   error instanceof Error && 'code' in error && error.code === 'ERR_WORKER_OUT_OF_MEMORY';
