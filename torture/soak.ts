@@ -70,6 +70,12 @@ async function start(port: number, of: NodeJS.ProcessEnv = process.env): Promise
   throw new Error('The server did not get ready.');
 }
 
+async function stop({ child }: Server): Promise<void> {
+  const ended = new Promise((resolve) => child.once('exit', resolve));
+  child.kill('SIGTERM');
+  await ended;
+}
+
 const sleep = (ms: number) => new Promise((resume) => setTimeout(resume, ms));
 
 /** How long each answer of a day took. ms */
@@ -139,9 +145,7 @@ function run(env: NodeJS.ProcessEnv, ...args: string[]): void {
 
 /** The demo, so many times, in the folder, and from there on the server that is named. */
 async function lay(count: number): Promise<void> {
-  const once = await start(PORTS[0] ?? 0, inFolder);
-  once.child.kill('SIGTERM');
-  await new Promise((resolve) => once.child.once('exit', resolve));
+  await stop(await start(PORTS[0] ?? 0, inFolder));
   if (count > 1) run(inFolder, values.tool, folder, String(count));
   if (!process.env.DATABASE_URL) return;
   const file = path.join(path.dirname(folder), 'house.zip');
@@ -198,7 +202,7 @@ async function main(): Promise<void> {
       `day ${day + 1}: ${told.memoryMB.toFixed(0)} MB, ${told.files} files, ${times.length} answers, p99 ${told.p99Ms.toFixed(0)} ms`,
     );
   }
-  for (const { child } of servers) child.kill('SIGTERM');
+  await Promise.all(servers.map(stop));
   fs.rmSync(path.dirname(folder), { recursive: true, force: true, maxRetries: 5 });
   const third = Math.floor(days / 3);
   const middle = (list: DayFacts[], of: keyof DayFacts) =>
