@@ -1,5 +1,6 @@
 import { placesIn, type PlaceInHome } from '@/core/readings/places';
 import type { Home } from '@/contract/records';
+import { router } from 'expo-router';
 import LinearProgress from '@rneui/themed/dist/LinearProgress';
 import { useEffect, useRef, useState } from 'react';
 import { View } from 'react-native';
@@ -13,6 +14,7 @@ import { Button } from '../kit/Button';
 import { useFile } from '../kit/useFile';
 import { Choices } from '../kit/Choices';
 import { Field } from '../kit/Field';
+import { LinkRow } from '../components/LinkRow';
 import { useLoadState } from '../components/LoadState';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
@@ -61,7 +63,14 @@ export function ImportScreen({ homeId, roomId }: Props) {
     return (
       <Screen>
         <PaneHeader back="/settings" title="More" />
-        <Body>Choose a home or a room first: its readings lead here.</Body>
+        <Title>Bring in a logger’s file</Title>
+        <Body>Say first where it measured: the readings of a home, or the air of a room.</Body>
+        <LinkRow
+          links={[
+            { title: 'The homes', onPress: () => router.push('/homes') },
+            { title: 'The rooms', onPress: () => router.push('/homes/shelves') },
+          ]}
+        />
       </Screen>
     );
   }

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { startRegistration } from '@simplewebauthn/browser';
+import { router } from 'expo-router';
 import { View } from 'react-native';
 import { useAccess } from '@/client/access';
 import { call } from '@/client/api';
@@ -13,6 +14,7 @@ import { countWords } from '@/words/count';
 import { momentWords } from '@/words/days';
 import { NewPasswordField, PinField } from '../access/fields';
 import { SessionList } from '../access/SessionList';
+import { LinkRow } from '../components/LinkRow';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
 import { Body, Heading, Soft, Strong, Title } from '../components/Words';
@@ -43,7 +45,15 @@ export function OwnAccessScreen() {
     return (
       <Screen>
         <PaneHeader back="/people" title="People" />
-        {access ? <Body>Nobody signs in to this house.</Body> : <Waiting>Looking who you are…</Waiting>}
+        <Title>Your way in</Title>
+        {access ? (
+          <>
+            <Body>Nobody signs in to this house.</Body>
+            <LinkRow links={[{ title: 'Give it a door', onPress: () => router.push('/people') }]} />
+          </>
+        ) : (
+          <Waiting>Looking who you are…</Waiting>
+        )}
       </Screen>
     );
   }
