@@ -27,6 +27,8 @@ import { OtherAmounts } from './OtherAmounts';
 import { useSwipe } from './useSwipe';
 
 interface Props {
+  /** What the box is called, with who is meant where several live in it. */
+  code: string;
   job: Job;
   home: Home;
   resident: Resident;
@@ -36,7 +38,7 @@ interface Props {
 }
 
 /** One thing to do at a box: a tap on its circle, or a swipe to the right, says it is done; to the left puts it off. */
-export function JobRow({ job, home, resident, today, children }: Props) {
+export function JobRow({ code, job, home, resident, today, children }: Props) {
   const styles = useStyles();
   const length = useLength();
   const temperature = useTemperature();
@@ -54,8 +56,7 @@ export function JobRow({ job, home, resident, today, children }: Props) {
   const title = jobTitle(job, length, names, temperature);
   const fit = job.reason.code === 'home-fails' ? fitOf(care, home, resident) : undefined;
   const reason = jobReason(job, today, fit?.checks ?? [], temperature);
-  const say = (entries: NewEntry[], words: string) =>
-    void answer(resident.id, job.kind, entries, `${home.code}: ${words}`);
+  const say = (entries: NewEntry[], words: string) => void answer(resident.id, job.kind, entries, `${code}: ${words}`);
   const opened = isOpened(job.kind);
   const tick = () => {
     const takeBack = job.doneBy ?? skipped?.entryId;
@@ -84,7 +85,7 @@ export function JobRow({ job, home, resident, today, children }: Props) {
           <Pressable
             role="button"
             aria-expanded={isOpen}
-            aria-label={`${home.code}: ${title}. Put off`}
+            aria-label={`${code}: ${title}. Put off`}
             disabled={done || skipped !== undefined}
             onPress={() => setOpen(!isOpen)}
             style={styles.why}
@@ -112,7 +113,7 @@ export function JobRow({ job, home, resident, today, children }: Props) {
           ) : null}
           {isFood ? (
             <FoodAnswers
-              code={home.code}
+              code={code}
               onAnswer={(found) =>
                 say(
                   [found === 'gone' ? outcomeOf(job, resident, 'eaten') : outcomeOf(job, resident, 'refused', found)],
@@ -133,10 +134,10 @@ export function JobRow({ job, home, resident, today, children }: Props) {
               <Button rank="second" title="Print it" onPress={() => void printLabel(home)} />
             </View>
           ) : null}
-          {isPrey ? <PreyAnswers code={home.code} onAnswer={answerPrey} /> : null}
+          {isPrey ? <PreyAnswers code={code} onAnswer={answerPrey} /> : null}
           {job.kind === 'damp' && job.water && !done && !skipped ? (
             <OtherAmounts
-              {...{ code: home.code, askedMl: job.water.ml }}
+              {...{ code, askedMl: job.water.ml }}
               onPoured={(ml) => say([entryFor({ ...job, kind: 'damp' }, home, resident, ml)], pouredWords(ml))}
             />
           ) : null}
@@ -149,10 +150,10 @@ export function JobRow({ job, home, resident, today, children }: Props) {
           />
         ) : (
           <TickCircle
-            label={`${home.code}: ${job.kind === 'leftovers' ? 'nothing left, eaten' : title}`}
+            label={`${code}: ${job.kind === 'leftovers' ? 'nothing left, eaten' : title}`}
             done={done}
             pressing={job.cannotWait || isKept}
-            {...(skipped && { mark: 'Clock' as const, label: `${home.code}: put off. Take back` })}
+            {...(skipped && { mark: 'Clock' as const, label: `${code}: put off. Take back` })}
             onPress={tick}
           />
         )}
@@ -165,7 +166,7 @@ export function JobRow({ job, home, resident, today, children }: Props) {
               today={today}
               onPutOff={(until, why) => {
                 setOpen(false);
-                void putOff(resident.id, job.kind, until, why, `${home.code}: put off to ${dayWords(until, today)}.`);
+                void putOff(resident.id, job.kind, until, why, `${code}: put off to ${dayWords(until, today)}.`);
               }}
             />
           </Suspense>

@@ -48,14 +48,20 @@ function StopRows({ stop, today, isChosen }: Props) {
   const hazards = useHouse((house) => house.hazards);
   const species = useHouse((house) => house.species);
   const care = useHouse((house) => house.care);
+  // Of two in one box each is named, so that what is said of one is not heard as of the other.
+  const isAlone = useHouse(
+    ({ round }) =>
+      !round?.stops.some(({ homeId, residentId }) => homeId === stop.homeId && residentId !== stop.residentId),
+  );
   if (!home || !resident) return null;
+  const code = isAlone ? home.code : `${home.code}, ${calledWords(resident)}`;
   const near = nearest(dangersIn(hazards, species, care, resident).hazards, stop.jobs);
   const open = () => (isWide ? router.setParams({ home: home.id }) : router.push(`/homes/${home.id}`));
   const label = `Open ${home.code}, ${calledWords(resident)}`;
   return (
     <View style={[styles.stop, isChosen && isWide && styles.chosen]}>
       {stop.jobs.map((job, index) => (
-        <JobRow key={job.kind} job={job} home={home} resident={resident} today={today}>
+        <JobRow key={job.kind} {...{ code, job, home, resident, today }}>
           {index === 0 ? (
             <Leading aria-label={label} onPress={open} style={styles.who}>
               <View style={styles.tag}>

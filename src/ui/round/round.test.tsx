@@ -82,6 +82,14 @@ describe('prey at the box', () => {
     expect(eaten).toMatchObject({ kind: 'eaten', residentId: 'r', answers: `meal ${offered.id}` });
   });
 
+  it('is named for whom it is, where another in the same box has something due too', async () => {
+    mockCall.mockReturnValue(new Promise(() => undefined));
+    const both = [stop, { ...stop, residentId: 'other' }];
+    await act(async () => useHouse.setState({ round: { on: TODAY, stops: both, unworkable: [] } }));
+    await tap('B3, Bramble: taken');
+    expect(screen.getByText('B3, Bramble: taken.')).toBeTruthy();
+  });
+
   it('left in is the offer alone, refused is both', async () => {
     mockCall.mockResolvedValue({ entries: [] });
     await tap('B3: left in');
