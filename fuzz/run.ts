@@ -128,9 +128,12 @@ async function main(): Promise<void> {
   };
   const server = spawn(process.execPath, ['bin/serve'], { env: environment, stdio: ['ignore', 'pipe', 'pipe'] });
   let said = '';
-  for (const each of [server.stdout, server.stderr])
-    each.on('data', (text) => (said = `${said}${String(text)}`.slice(-20_000)));
   const problems: string[] = [];
+  for (const each of [server.stdout, server.stderr])
+    each.on('data', (text) => {
+      said = `${said}${String(text)}`.slice(-20_000);
+      if (/has not the shape/.test(String(text))) problems.push(String(text));
+    });
   try {
     await ready(server);
     const known = [
@@ -160,6 +163,7 @@ async function main(): Promise<void> {
     let left = requests;
     const asking = Array.from({ length: Number(values.at) }, async () => {
       while (left-- > 0 && server.exitCode === null) {
+        if (left > 0 && left % 5000 === 0) console.log(`${left} to go, ${problems.length} problems`);
         const sent = question(dice, known, names);
         const { status, ms, text } = await ask(sent, underWay);
         counts.set(status, (counts.get(status) ?? 0) + 1);

@@ -56,10 +56,6 @@ export const materialChange = z
       })
       .optional(),
   })
-  .refine(({ brick, waterHeldMlPerL }) => brick === undefined || waterHeldMlPerL >= 1, {
-    path: ['waterHeldMlPerL'],
-    error: 'Must be at least 1 millilitre a litre: a brick drinks.',
-  })
   .meta({ id: 'MaterialChange' });
 export type MaterialChange = z.infer<typeof materialChange>;
 

@@ -240,6 +240,7 @@ describe('homes, profiles and materials over HTTP', () => {
     });
 
     it.each([
+      ['a brick that holds nothing', 'coir', { looseDensityGPerL: 90, waterHeldMlPerL: 0 }, 422, 'waterHeldMlPerL'],
       ['a density of nothing', 'coir', { looseDensityGPerL: 0, waterHeldMlPerL: 500 }, 422, 'looseDensityGPerL'],
       [
         'bricks of sand',

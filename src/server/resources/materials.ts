@@ -5,6 +5,9 @@ import type { Queries } from '../storage/database';
 import { removeOwnMaterial, writeOwnMaterial } from '../storage/materials';
 import type { Deps } from './deps';
 
+/** What is pressed into bricks holds some of the water they drink. */
+const LEAST_HELD_ML_PER_L = 1;
+
 /** What homes are filled with; a keeper's own numbers go before those that ship. */
 export function materialHandlers({ database }: Deps): Pick<Handlers, 'materials' | 'changeMaterial' | 'resetMaterial'> {
   const one = async (queries: Queries, id: string) => {
@@ -18,6 +21,8 @@ export function materialHandlers({ database }: Deps): Pick<Handlers, 'materials'
       database.transaction(async (queries) => {
         const before = await one(queries, params.materialId);
         if (body.brick && !before.brick) throw invalid('brick', `${before.name} is not sold in bricks: leave it out.`);
+        if (before.brick && body.waterHeldMlPerL < LEAST_HELD_ML_PER_L)
+          throw invalid('waterHeldMlPerL', 'Must be at least 1 millilitre a litre: a brick drinks.');
         await writeOwnMaterial(queries, params.materialId, body);
         return { material: await one(queries, params.materialId) };
       }),
