@@ -12,7 +12,6 @@ import type { Handlers } from '../http/mount';
 import { invalid, notFound } from '../http/problem';
 import { labelRow, labelsOf, saidBy, type HouseLabel } from '../labels/labels';
 import { pathOf, squaresOf } from '../labels/squares';
-import { widthOnPaper } from '../paper/fonts';
 import type { Queries } from '../storage/database';
 import {
   findPrint,
@@ -47,13 +46,16 @@ export function labelHandlers({ database, clock }: Deps, printer: LabelPrinter):
       };
     },
 
-    drawnLabels: async ({ body: { about, stock, address } }) => ({
-      labels: chosen(await labels(), about).map((each) => {
+    drawnLabels: async ({ body: { about, stock, address } }) => {
+      // What reads fonts takes its time to load: not at the start.
+      const { widthOnPaper } = await import('../paper/fonts');
+      const drawn = chosen(await labels(), about).map((each) => {
         const squares = squaresOf(boxAddress(address, each.homeId));
-        const drawn = drawLabel(each.words, stock, widthOnPaper);
-        return { ...drawn, about: each.about, path: pathOf(squares), squares: squares.count };
-      }),
-    }),
+        const label = drawLabel(each.words, stock, widthOnPaper);
+        return { ...label, about: each.about, path: pathOf(squares), squares: squares.count };
+      });
+      return { labels: drawn };
+    },
 
     printLabels: async ({ body: { about, ...asked } }) => {
       const id = asked.id ?? randomUUID();

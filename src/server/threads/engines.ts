@@ -13,15 +13,18 @@ import { projectColony } from '@/core/colony/project';
 import { absencePlan } from '@/core/plan/absence';
 import { rankHomes } from '@/core/housing/rank';
 import { windowScore } from '@/core/scores/summary';
-import { smallPhoto } from '../photos/smallPhoto';
 import { tableLines } from '../tables/readCsv';
 import { groundOf } from './groundOf';
-import { labelPdf } from '../labels/labelPdf';
-import { paperPdf } from '../paper/paperPdf';
 import { openApiText } from './openApiText';
 import { planChain } from './planChain';
 import { sensitivityOf } from './sensitivityOf';
 import { workOf } from './workOf';
+
+/** Loaded when it is first asked: a new thread is ready in less time without it. */
+const lazily =
+  <Question extends unknown[], Answer>(load: () => Promise<(...question: Question) => Answer>) =>
+  async (...question: Question) =>
+    (await load())(...question);
 
 /** Engines, and the making of the example house and of papers, that take longer than the server may be held. What they are asked and what they answer is plain data. */
 export const ENGINES = {
@@ -33,10 +36,10 @@ export const ENGINES = {
     dryingAhead,
     groundOf,
     groupCourse,
-    labelPdf,
+    labelPdf: lazily(async () => (await import('../labels/labelPdf')).labelPdf),
     meeting,
     openApiText,
-    paperPdf,
+    paperPdf: lazily(async () => (await import('../paper/paperPdf')).paperPdf),
     planChain,
     projectColony,
     projectMatrix,
@@ -44,7 +47,7 @@ export const ENGINES = {
     ropewalk,
     safeHarvest,
     sensitivityOf,
-    smallPhoto,
+    smallPhoto: lazily(async () => (await import('../photos/smallPhoto')).smallPhoto),
     tableLines,
     tubsFor,
     ventPlan,
