@@ -21,6 +21,8 @@ interface Props {
   stop: Stop;
   today: string;
   isChosen: boolean;
+  /** Others live in the same box: what is said of one is not to be heard as of another. */
+  isNamed?: boolean;
 }
 
 interface PlaceProps extends Props {
@@ -40,7 +42,7 @@ export const StopPlace = memo(function StopPlace({ id, heightPx, ...stop }: Plac
 });
 
 /** One box on the walk: who lives in it, and each thing to do there with its circle. */
-function StopRows({ stop, today, isChosen }: Props) {
+function StopRows({ stop, today, isChosen, isNamed = false }: Props) {
   const styles = useStyles();
   const isWide = useIsWide();
   const home = useHouse((house) => house.homes.find((each) => each.id === stop.homeId));
@@ -48,13 +50,8 @@ function StopRows({ stop, today, isChosen }: Props) {
   const hazards = useHouse((house) => house.hazards);
   const species = useHouse((house) => house.species);
   const care = useHouse((house) => house.care);
-  // Of two in one box each is named, so that what is said of one is not heard as of the other.
-  const isAlone = useHouse(
-    ({ round }) =>
-      !round?.stops.some(({ homeId, residentId }) => homeId === stop.homeId && residentId !== stop.residentId),
-  );
   if (!home || !resident) return null;
-  const code = isAlone ? home.code : `${home.code}, ${calledWords(resident)}`;
+  const code = isNamed ? `${home.code}, ${calledWords(resident)}` : home.code;
   const near = nearest(dangersIn(hazards, species, care, resident).hazards, stop.jobs);
   const open = () => (isWide ? router.setParams({ home: home.id }) : router.push(`/homes/${home.id}`));
   const label = `Open ${home.code}, ${calledWords(resident)}`;

@@ -45,9 +45,10 @@ const stop: Stop = {
 /** The row as the walk shows it, with whatever the house says of it now. */
 function Walk() {
   const now = useHouse((house) => house.round?.stops[0]);
+  const isNamed = useHouse(({ residents }) => residents.length > 1);
   return (
     <>
-      {now ? <StopPlace id="row" stop={now} today={TODAY} isChosen={false} /> : null}
+      {now ? <StopPlace id="row" stop={now} today={TODAY} isChosen={false} isNamed={isNamed} /> : null}
       <NoticeBar />
     </>
   );
@@ -82,10 +83,9 @@ describe('prey at the box', () => {
     expect(eaten).toMatchObject({ kind: 'eaten', residentId: 'r', answers: `meal ${offered.id}` });
   });
 
-  it('is named for whom it is, where another in the same box has something due too', async () => {
+  it('is named for whom it is, where another lives in the same box', async () => {
     mockCall.mockReturnValue(new Promise(() => undefined));
-    const both = [stop, { ...stop, residentId: 'other' }];
-    await act(async () => useHouse.setState({ round: { on: TODAY, stops: both, unworkable: [] } }));
+    await act(async () => useHouse.setState({ residents: [resident, { ...resident, id: 'other' }] }));
     await tap('B3, Bramble: taken');
     expect(screen.getByText('B3, Bramble: taken.')).toBeTruthy();
   });

@@ -35,6 +35,7 @@ export function AtTheBox({ home }: { home: Home }) {
             stop={stop}
             today={round?.on ?? ''}
             isChosen={false}
+            isNamed={tenants.length > 1}
           />
         ))}
       <LinkRow
