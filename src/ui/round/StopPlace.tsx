@@ -4,6 +4,7 @@ import { memo } from 'react';
 import { View } from 'react-native';
 import { dangersIn } from '@/client/dangers';
 import { useHouse } from '@/client/house';
+import { tenantsOf } from '@/client/tenants';
 import type { Stop } from '@/contract/round';
 import type { Job } from '@/core/plan/work';
 import { hazardsAt, type Hazard } from '@/core/profiles/hazards';
@@ -21,8 +22,6 @@ interface Props {
   stop: Stop;
   today: string;
   isChosen: boolean;
-  /** Others live in the same box: what is said of one is not to be heard as of another. */
-  isNamed?: boolean;
 }
 
 interface PlaceProps extends Props {
@@ -42,7 +41,7 @@ export const StopPlace = memo(function StopPlace({ id, heightPx, ...stop }: Plac
 });
 
 /** One box on the walk: who lives in it, and each thing to do there with its circle. */
-function StopRows({ stop, today, isChosen, isNamed = false }: Props) {
+function StopRows({ stop, today, isChosen }: Props) {
   const styles = useStyles();
   const isWide = useIsWide();
   const home = useHouse((house) => house.homes.find((each) => each.id === stop.homeId));
@@ -50,6 +49,8 @@ function StopRows({ stop, today, isChosen, isNamed = false }: Props) {
   const hazards = useHouse((house) => house.hazards);
   const species = useHouse((house) => house.species);
   const care = useHouse((house) => house.care);
+  // Where several live in a box, what is said of one is not to be heard as of another.
+  const isNamed = useHouse((house) => (tenantsOf(house.residents).get(stop.homeId) ?? []).length > 1);
   if (!home || !resident) return null;
   const code = isNamed ? `${home.code}, ${calledWords(resident)}` : home.code;
   const near = nearest(dangersIn(hazards, species, care, resident).hazards, stop.jobs);

@@ -45,10 +45,9 @@ const stop: Stop = {
 /** The row as the walk shows it, with whatever the house says of it now. */
 function Walk() {
   const now = useHouse((house) => house.round?.stops[0]);
-  const isNamed = useHouse(({ residents }) => residents.length > 1);
   return (
     <>
-      {now ? <StopPlace id="row" stop={now} today={TODAY} isChosen={false} isNamed={isNamed} /> : null}
+      {now ? <StopPlace id="row" stop={now} today={TODAY} isChosen={false} /> : null}
       <NoticeBar />
     </>
   );

@@ -35,7 +35,6 @@ export function AtTheBox({ home }: { home: Home }) {
             stop={stop}
             today={round?.on ?? ''}
             isChosen={false}
-            isNamed={tenants.length > 1}
           />
         ))}
       <LinkRow

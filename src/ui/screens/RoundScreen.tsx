@@ -4,7 +4,6 @@ import { View } from 'react-native';
 import { useHouse } from '@/client/house';
 import { usePreferences } from '@/client/preferences';
 import type { Stop } from '@/contract/round';
-import { groupBy } from '@/core/groupBy';
 import { Button } from '../kit/Button';
 import { Icon } from '../components/Icon';
 import { useLoadState } from '../components/LoadState';
@@ -49,7 +48,6 @@ export function RoundScreen({ chosenHomeId }: { chosenHomeId?: string | undefine
   const walk = `/ ${round?.on ?? ''}`;
   const [left] = useState(() => rowsLeft(walk));
   const sections = useMemo(() => (round ? sectionsOf(round.stops, walked, round.on) : []), [round, walked]);
-  const tenantsOf = useMemo(() => groupBy(residents, ({ homeId }) => homeId), [residents]);
   const total = sections.reduce((sum, { stops }) => sum + stops.length, 0);
   const drawn = useGrowing(total, FIRST_STOPS, MORE_STOPS);
   if (loading || !round) return <Screen>{loading}</Screen>;
@@ -109,7 +107,6 @@ export function RoundScreen({ chosenHomeId }: { chosenHomeId?: string | undefine
               heightPx={place.isDrawn ? undefined : place.heightPx}
               today={round.on}
               isChosen={place.stop.homeId === chosenHomeId}
-              isNamed={(tenantsOf.get(place.stop.homeId) ?? []).length > 1}
             />
           ))}
         </View>

@@ -2,8 +2,8 @@ import { router } from 'expo-router';
 import { useMemo } from 'react';
 import { View } from 'react-native';
 import { useHouse } from '@/client/house';
+import { tenantsOf } from '@/client/tenants';
 import type { Home, Resident } from '@/contract/records';
-import { groupBy } from '@/core/groupBy';
 import { BoxTile } from '../drawings/BoxTile';
 import { ListRow } from '../kit/ListRow';
 import { ListScreen } from '../components/ListScreen';
@@ -25,7 +25,6 @@ type Line = { key: string } & ({ heading: string; count: number } | { home: Home
 export function HousePane() {
   const { homes, residents, round } = useHouse();
   const loading = useLoadState();
-  const tenantsOf = useMemo(() => groupBy(residents, ({ homeId }) => homeId), [residents]);
   const lines = useMemo<Line[]>(
     () => [
       ...part(
@@ -42,7 +41,7 @@ export function HousePane() {
   );
   if (loading || !round) return <Screen>{loading}</Screen>;
   const line = (each: Line) => {
-    if ('home' in each) return <HomeLine home={each.home} tenants={tenantsOf.get(each.home.id) ?? []} />;
+    if ('home' in each) return <HomeLine home={each.home} tenants={tenantsOf(residents).get(each.home.id) ?? []} />;
     if ('heading' in each) return <ShelfHeading name={each.heading} note={String(each.count)} />;
     return <LeaveAloneList stops={round.stops.filter((stop) => stop.leaveAlone)} today={round.on} />;
   };

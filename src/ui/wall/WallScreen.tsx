@@ -7,6 +7,7 @@ import { sectionOf } from '@/client/fitting';
 import { useNextMoults } from '@/client/growthWorker';
 import { useHouse } from '@/client/house';
 import { useStock } from '@/client/stock';
+import { tenantsOf } from '@/client/tenants';
 import { fillingMassG, loadOf } from '@/client/weights';
 import type { Home, Shelf } from '@/contract/records';
 import { groupBy } from '@/core/groupBy';
@@ -58,7 +59,7 @@ export function WallScreen({ chosenId }: { chosenId?: string | undefined }) {
     [roomId, chosenShelf?.roomId].find((id) => shelves.some((shelf) => shelf.roomId === id)) ?? shelves[0]?.roomId;
   const here = useMemo(() => shelves.filter((shelf) => shelf.roomId === room), [shelves, room]);
   const boxesOf = useMemo(() => groupBy(homes, (home) => home.shelfId), [homes]);
-  const tenantsOf = useMemo(() => groupBy(residents, (resident) => resident.homeId), [residents]);
+  const tenants = tenantsOf(residents);
   const fitting = useMemo(() => {
     const widths = here.map((shelf) =>
       (boxesOf.get(shelf.id) ?? []).map((home) => sectionOf(care, home, undefined).widthMm),
@@ -70,9 +71,9 @@ export function WallScreen({ chosenId }: { chosenId?: string | undefined }) {
   const temperature = useMemo(() => temperatureWords(unit), [unit]);
   const view = useMemo(() => {
     const massG = (home: Home) =>
-      look === 'load' && table ? fillingMassG(home, tenantsOf.get(home.id)?.[0], care, table, mixes) : null;
+      look === 'load' && table ? fillingMassG(home, tenants.get(home.id)?.[0], care, table, mixes) : null;
     return { asked: { look, round, temperature, moults, massG }, care, pxPerMm, open };
-  }, [look, round, temperature, moults, table, tenantsOf, care, mixes, pxPerMm, open]);
+  }, [look, round, temperature, moults, table, tenants, care, mixes, pxPerMm, open]);
   if (loading || !round) return <Screen>{loading}</Screen>;
 
   /** What is said where a shelf then carries more than it bears, or nearly. */
@@ -91,13 +92,14 @@ export function WallScreen({ chosenId }: { chosenId?: string | undefined }) {
   };
   const board = (shelf: Shelf) => (
     <WallShelf
-      {...{ shelf, tenantsOf, view }}
+      {...{ shelf, view }}
+      tenantsOf={tenants}
       boxes={boxesOf.get(shelf.id)}
       chosenId={shelf.id === chosenShelf?.id ? chosenId : undefined}
     />
   );
   const lifted = (home: Home) => (
-    <StandingBox {...{ home, view }} tenants={tenantsOf.get(home.id) ?? []} isChosen={false} />
+    <StandingBox {...{ home, view }} tenants={tenants.get(home.id) ?? []} isChosen={false} />
   );
   // What takes a picture of the wall is fetched when one is wanted.
   const withWhole = async (does: 'exportWall' | 'printWall') => {

@@ -81,7 +81,6 @@ export const WallShelf = memo(function WallShelf({ shelf, boxes = NO_BOXES, tena
               stop={stop}
               today={round.on}
               isChosen={stop.homeId === chosenId}
-              isNamed={(tenantsOf.get(stop.homeId) ?? NOBODY).length > 1}
             />
           ))}
         </View>
