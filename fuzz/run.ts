@@ -7,6 +7,8 @@ import { fileRoutes } from '../src/contract/fileRoutes';
 import { routes, type EndpointName } from '../src/contract/routes';
 import corpus from './corpus.json';
 import { Dice, mutated } from './mutate';
+import type { Sent } from './sent';
+import { Waits } from './waits';
 
 /**
  * Asks a server of its own (the demo, in memory) strange things: `npm run fuzz -- --requests 50000 --seed 1`. What it asks is near
@@ -33,12 +35,6 @@ interface Case {
   params?: Record<string, string>;
   query?: Record<string, unknown>;
   body?: unknown;
-}
-interface Sent {
-  name: string;
-  method: string;
-  path: string;
-  body: string | undefined;
 }
 
 const UUID = /"[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}"/g;
@@ -95,25 +91,9 @@ function searchedMs({ body }: Sent): number {
 const memoryMB = (pid: number) =>
   Number(/VmRSS:\s+(\d+)/.exec(fs.readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1] ?? 0) / 1024;
 
-/** Asks for something light all the time, and tells how long it waited at worst, and beside what. */
-function waiting(underWay: ReadonlySet<Sent>) {
-  const worst = { ms: 0, beside: [] as string[] };
-  let isOver = false;
-  const asked = (async () => {
-    while (!isOver) {
-      const began = performance.now();
-      await fetch(`${HOUSE}/api/health`).then((answer) => answer.text());
-      const ms = performance.now() - began;
-      if (ms > worst.ms) Object.assign(worst, { ms, beside: [...underWay].map(({ name }) => name) });
-      await new Promise((resume) => setTimeout(resume, 5));
-    }
-  })();
-  return async () => {
-    isOver = true;
-    await asked;
-    return worst;
-  };
-}
+/** What was asked, short. */
+const inShort = ({ method, path, body = '' }: Sent) =>
+  `${method} ${path.slice(0, 200)} ${body.slice(0, 300)} (${body.length} characters)`;
 
 async function main(): Promise<void> {
   const requests = Number(values.requests);
@@ -155,17 +135,18 @@ async function main(): Promise<void> {
     const dice = new Dice(Number(values.seed));
     const counts = new Map<number, number>();
     const slow = new Map<string, number>();
-    const underWay = new Set<Sent>();
     // Once through, so that what is loaded once is not counted as left behind.
-    for (const name of names) await ask(question(dice, known, [name]), underWay);
+    for (const name of names) await ask(question(dice, known, [name]));
     const before = memoryMB(server.pid ?? 0);
-    const stop = waiting(underWay);
+    const waits = new Waits(`${HOUSE}/api/house`);
     let left = requests;
     const asking = Array.from({ length: Number(values.at) }, async () => {
       while (left-- > 0 && server.exitCode === null) {
         if (left > 0 && left % 5000 === 0) console.log(`${left} to go, ${problems.length} problems`);
         const sent = question(dice, known, names);
-        const { status, ms, text } = await ask(sent, underWay);
+        const over = waits.during(sent);
+        const { status, ms, text } = await ask(sent);
+        over();
         counts.set(status, (counts.get(status) ?? 0) + 1);
         slow.set(sent.name, Math.max(slow.get(sent.name) ?? 0, ms));
         const isBroken = status === 500 || status === 0;
@@ -177,14 +158,15 @@ async function main(): Promise<void> {
       }
     });
     await Promise.all(asking);
-    const worst = await stop();
+    const longest = await waits.end();
     if (server.exitCode !== null) problems.push(`The server ended: ${said}`);
     // Threads that have nothing to do end after a minute.
     await new Promise((resume) => setTimeout(resume, requests > 5000 ? 70_000 : 1000));
     const leftMB = server.exitCode === null ? memoryMB(server.pid ?? 0) - before : NaN;
     if (requests > 5000 && leftMB > LIMIT.leftMB) problems.push(`${leftMB.toFixed(0)} MB are left behind.`);
-    if (!values.untimed && worst.ms > LIMIT.waitMs)
-      problems.push(`Another waited ${worst.ms.toFixed(0)} ms, beside ${worst.beside.join(', ')}.`);
+    const tooLong = values.untimed ? [] : longest.filter(({ ms }) => ms > LIMIT.waitMs);
+    for (const { ms, beside } of tooLong)
+      problems.push(`Another waited ${ms.toFixed(0)} ms, beside ${beside.map(inShort).join(' and ')}.`);
     const slowest = [...slow].sort(([, a], [, b]) => b - a).slice(0, 12);
     console.log(
       `answers: ${[...counts]
@@ -194,7 +176,7 @@ async function main(): Promise<void> {
     );
     console.log(`slowest: ${slowest.map(([name, ms]) => `${name} ${ms.toFixed(0)} ms`).join(', ')}`);
     console.log(
-      `another waited ${worst.ms.toFixed(0)} ms at most; memory ${before.toFixed(0)} MB, then ${leftMB.toFixed(0)} MB more`,
+      `another waited ${longest.map(({ ms }) => ms.toFixed(0)).join(', ')} ms at most; memory ${before.toFixed(0)} MB, then ${leftMB.toFixed(0)} MB more`,
     );
   } finally {
     server.kill('SIGKILL');
@@ -206,12 +188,7 @@ async function main(): Promise<void> {
   process.exitCode = problems.length > 0 ? 1 : 0;
 }
 
-async function ask(
-  { method, path, body }: Sent,
-  underWay: Set<Sent>,
-): Promise<{ status: number; ms: number; text: string }> {
-  const sent = { name: path.split('?')[0] ?? '', method, path, body };
-  underWay.add(sent);
+async function ask({ method, path, body }: Sent): Promise<{ status: number; ms: number; text: string }> {
   const began = performance.now();
   try {
     const answer = await fetch(HOUSE + path, {
@@ -223,8 +200,6 @@ async function ask(
     return { status: answer.status, ms: performance.now() - began, text: text.slice(0, 300) };
   } catch (error) {
     return { status: 0, ms: performance.now() - began, text: String(error) };
-  } finally {
-    underWay.delete(sent);
   }
 }
 

@@ -60,7 +60,7 @@ function unknownField(name: string): string {
 }
 
 /** Turns what Zod found into one message a field, addressed by its path (`container.vents.0.diameterMm`). */
-export function fieldMessages(error: z.core.$ZodError): FieldMessage[] {
+export function fieldMessages(error: Pick<z.core.$ZodError, 'issues'>): FieldMessage[] {
   return error.issues.flatMap((issue) => {
     if (issue.code === 'unrecognized_keys') {
       return issue.keys.map((key) => ({ path: [...issue.path, key].join('.'), message: unknownField(key) }));

@@ -1,14 +1,16 @@
 import type { NewPlant } from '@/contract/feeding';
 import { shippedFoods } from '@/contract/shipped';
 import type { Food } from '@/core/feeding/food';
-import type { Queries } from './storage/database';
+import { keptFor } from './house/inTurn';
+import { isDatabase, type Queries } from './storage/database';
 import { listOwnPlants } from './storage/plants';
 
-/** Every food that is no living feeder: those that ship, and the keepers' own plants. */
-export const foodsOf = async (queries: Queries): Promise<Food[]> => [
-  ...shippedFoods,
-  ...(await listOwnPlants(queries)),
-];
+const gather = async (queries: Queries): Promise<Food[]> => [...shippedFoods, ...(await listOwnPlants(queries))];
+const ofTransaction = keptFor(gather);
+
+/** Every food that is no living feeder: those that ship, and the keepers' own plants. A long list of meals asks for each of them. */
+export const foodsOf = (queries: Queries): Promise<Food[]> =>
+  isDatabase(queries) ? gather(queries) : ofTransaction(queries);
 
 /** A keeper's own plant by its name: the same name is the same plant. */
 export function plantOf({ name, keepsDays, ...rest }: NewPlant): Food {

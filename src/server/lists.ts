@@ -19,6 +19,7 @@ import { asItLived, requireCensus, validateEntry } from './validation/entry';
 import { sqlState, UNIQUE_VIOLATION, type Queries } from './storage/database';
 import { headEntriesOf, insertEntries } from './storage/entries';
 import { nextPlace } from './storage/homes';
+import { pairAll } from './storage/mending';
 import { findAllEver, findEver, type Ever } from './storage/residents';
 import { apart } from './storage/savepoint';
 import { insertShelf, listShelves } from './storage/shelves';
@@ -32,6 +33,8 @@ export interface Writing {
   care: CareBook;
   clock: Clock;
   writer: EntryWriter;
+  /** Past events are one act with this entry: taken back, all of it goes. */
+  pair?: string | undefined;
 }
 
 /** What was written, and the rows that make no sense: while there are any, all has to be rolled back. */
@@ -133,7 +136,7 @@ const AT_ONCE = 50;
  * through the database 5,000 take ten seconds (measured).
  */
 async function writeEvents(writing: Writing, rows: readonly Row[]): Promise<WrittenRows> {
-  const { queries, care, clock, writer } = writing;
+  const { queries, care, clock, writer, pair } = writing;
   const written: WrittenRows = { entryIds: [], homeIds: [], problems: [] };
   const pause = pauses();
   const read: { index: number; on: string; entry: NewEntry }[] = [];
@@ -152,7 +155,7 @@ async function writeEvents(writing: Writing, rows: readonly Row[]): Promise<Writ
   const waiting: EntryToKeep[] = [];
   const flush = async () => {
     for (let from = 0; from < waiting.length; from += AT_ONCE) {
-      await insertEntries(queries, waiting.slice(from, from + AT_ONCE));
+      await insertEntries(queries, waiting.slice(from, from + AT_ONCE), pair);
       await pause();
     }
     waiting.length = 0;
@@ -166,6 +169,7 @@ async function writeEvents(writing: Writing, rows: readonly Row[]): Promise<Writ
         const find = async (id: string) => asItLived(await findEver(queries, id), on);
         const added = await apart(queries, () => writer.add(queries, care, entry, find));
         written.entryIds.push(added.entry.id);
+        if (pair !== undefined) await pairAll(queries, [added.entry.id], pair);
         const after = about === undefined ? undefined : await findEver(queries, about);
         if (after) known.residents.set(after.id, after);
         return;

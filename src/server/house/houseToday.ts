@@ -9,7 +9,7 @@ import type { Hemisphere } from '@/core/season/year';
 import type { Shelf } from '../larder';
 import type { StandingRest } from '../rests';
 import type { SpreadInForce } from '../scores/spread';
-import type { Database, Queries } from '../storage/database';
+import { isDatabase, type Database, type Queries } from '../storage/database';
 import type { GrowthFacts } from './growthFacts';
 import { letOthersIn } from './inTurn';
 import { StandingHouse } from './standingHouse';
@@ -75,8 +75,6 @@ interface Kept {
 
 /** The house of each database as it stood when somebody asked last; whoever asks meanwhile waits for the same. */
 const kept = new WeakMap<Database, Promise<Kept>>();
-
-const isDatabase = (queries: Queries): queries is Database => 'transaction' in queries;
 
 /**
  * What the work of a day is worked out from, for the whole house. Of a database it is kept, and only what was touched since is

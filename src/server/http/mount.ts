@@ -9,6 +9,7 @@ import { setToken, signatureOf, visitorOf, type Visitor } from '../access/visito
 import { askedFor } from '../asking';
 import { serialised } from './serialised';
 import { invalidBy, Problem } from './problem';
+import { readInSteps } from './readInSteps';
 import { signed } from './signed';
 import { complain } from '../log';
 
@@ -53,11 +54,11 @@ export function mount(app: Express, handlers: Handlers): void {
     const handler = handlers[name] as (input: unknown, asking: Asking) => unknown;
     app[endpoint.method](endpoint.path, async (request: Request, response: Response) => {
       const visitor = visitorOf(request);
-      const body = parsePart(endpoint.body, request.body);
+      const body = await parsePart(endpoint.body, request.body);
       const signature = signatureOf(visitor);
       const input = {
-        params: parsePart(endpoint.params, request.params, true),
-        query: parsePart(endpoint.query, request.query),
+        params: await parsePart(endpoint.params, request.params, true),
+        query: await parsePart(endpoint.query, request.query),
         body: signature === undefined ? body : signed(body, endpoint.signed, signature),
         token: /^Bearer (\S{1,200})$/.exec(request.headers.authorization ?? '')?.[1],
       };
@@ -76,12 +77,12 @@ export function mount(app: Express, handlers: Handlers): void {
   }
 }
 
-function parsePart(schema: z.ZodType | undefined, value: unknown, inPath = false): unknown {
+async function parsePart(schema: z.ZodType | undefined, value: unknown, inPath = false): Promise<unknown> {
   if (!schema) return undefined;
   if (value === undefined) throw new Problem('invalid', 'A JSON body is needed (Content-Type: application/json).');
-  const parsed = schema.safeParse(value);
-  if (parsed.success) return parsed.data;
+  const read = await readInSteps(schema, value);
+  if (read.success) return read.data;
   // An id in the path that is no id cannot be the id of anything.
-  if (inPath) throw new Problem('not-found', 'There is nothing with that id.', fieldMessages(parsed.error));
-  throw invalidBy(parsed.error);
+  if (inPath) throw new Problem('not-found', 'There is nothing with that id.', fieldMessages(read));
+  throw invalidBy(read);
 }

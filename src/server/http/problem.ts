@@ -34,9 +34,10 @@ export class Problem extends Error {
 }
 
 /** A refusal of what a schema found, field by field. */
-export function invalidBy(error: z.ZodError): Problem {
-  const fields = fieldMessages(error);
-  return new Problem('invalid', refusedFields(fields.length), fields.slice(0, MOST_FIELDS));
+export function invalidBy({ issues }: Pick<z.ZodError, 'issues'>): Problem {
+  const count = issues.reduce((sum, each) => sum + (each.code === 'unrecognized_keys' ? each.keys.length : 1), 0);
+  const fields = fieldMessages({ issues: issues.slice(0, MOST_FIELDS) });
+  return new Problem('invalid', refusedFields(count), fields.slice(0, MOST_FIELDS));
 }
 
 /** So many fields are named: who sends 35,000 wrong ones sees by these what is wrong with the others. Chosen here */

@@ -5,11 +5,12 @@ import { mappingOf } from '@/core/records/columns';
 import { COLUMNS_OF, orderIn, readTable } from '@/core/records/readTable';
 import { careOf } from '../care';
 import { entryWriter } from '../entryWriter';
-import { inTurn } from '../house/inTurn';
+import { inParts, inTurn } from '../house/inTurn';
 import type { Handlers } from '../http/mount';
 import { notFound, Problem } from '../http/problem';
 import { writeRows } from '../lists';
 import { FOREIGN_KEY_VIOLATION, sqlState } from '../storage/database';
+import { markUndone } from '../storage/entries';
 import { listOwnCards } from '../storage/handbook';
 import { deleteHome } from '../storage/homes';
 import { countResting, findList, findSame, insertList, listLists, undoList } from '../storage/lists';
@@ -79,7 +80,12 @@ export function listHandlers({ database, clock }: Deps): Pick<Handlers, 'bringLi
             { path: 'along', message: 'Send along=yes to take all of it back.' },
           ]);
         }
-        await undoList(queries, list.id, list.entryIds, clock.now());
+        // At one instant, though not by one statement: that would hold the house while thousands are marked.
+        const at = clock.now();
+        await inParts(list.entryIds, async (some) => {
+          await markUndone(queries, some, at);
+        });
+        await undoList(queries, list.id, at);
         for (const homeId of list.homeIds) await withoutHome(() => apart(queries, () => deleteHome(queries, homeId)));
         return { undone: list.rows };
       }),

@@ -7,11 +7,12 @@ import { withoutUndefined } from '@/core/withoutUndefined';
 import { careOf } from '../care';
 import { entryWriter } from '../entryWriter';
 import { houseToday } from '../house/houseToday';
+import { inTurn } from '../house/inTurn';
+import { wholeHistory } from '../house/wholeHistory';
 import type { Handlers } from '../http/mount';
 import { invalidBy, notFound, Problem } from '../http/problem';
 import { writeRows } from '../lists';
 import type { Queries } from '../storage/database';
-import { historyOf } from '../storage/entries';
 import { forebearsOf, insertForebears, knownAmong, writeParents } from '../storage/forebears';
 import { pairAll } from '../storage/mending';
 import { isKnown, listGone } from '../storage/residents';
@@ -28,7 +29,7 @@ export function lifeHandlers({ database, clock }: Deps): Pick<Handlers, 'life' |
       const everybody = [...residents, ...(await listGone(database))];
       const resident = everybody.find(({ id }) => id === params.id);
       if (!resident) throw notFound('resident with that id');
-      const entries = (await historyOf(database, resident.id, MOST_LIFE_ENTRIES)).reverse();
+      const entries = await wholeHistory(database, resident.id, MOST_LIFE_ENTRIES);
       const forebears = await forebearsOf(database, resident.id);
       return {
         ...{ format: LIFE_FORMAT, version: 1, on: clock.today(), resident, entries },
@@ -62,8 +63,10 @@ export function lifeHandlers({ database, clock }: Deps): Pick<Handlers, 'life' |
           ids.set(known, given);
           return given;
         };
-        const rows = lifeBefore(life.entries, { residentId, arrived: on, idOf });
-        const written = await writeRows.events({ queries, care, clock, writer }, rows);
+        const told = { residentId, arrived: on, idOf };
+        const rows = (await inTurn(life.entries, (each) => lifeBefore([each], told))).flat();
+        const [arrival] = entryIds;
+        const written = await writeRows.events({ queries, care, clock, writer, pair: arrival }, rows);
         if (written.problems.length > 0) {
           const fields = written.problems.flatMap(({ row, fields: wrong }) =>
             wrong.map(({ path, message }) => ({
@@ -77,7 +80,7 @@ export function lifeHandlers({ database, clock }: Deps): Pick<Handlers, 'life' |
             fields,
           );
         }
-        await pairAll(queries, [...entryIds, ...written.entryIds], entryIds[0] ?? '');
+        await pairAll(queries, entryIds, arrival ?? '');
         return { resident: await requireResident(queries, residentId), entries: rows.length };
       });
     },

@@ -4,11 +4,12 @@ import { Refusal } from '@/core/refusal';
 import { restingWords } from '@/words/resting';
 import { careOf } from '../care';
 import { HEADS, requireEntry } from '../entryWriter';
+import { inParts, pauses } from '../house/inTurn';
 import type { Handlers } from '../http/mount';
 import { notFound, Problem } from '../http/problem';
 import { sqlState, UNIQUE_VIOLATION, type Queries } from '../storage/database';
-import { countStanding, markUndone } from '../storage/entries';
-import { markStanding, restingOn, undoneOf } from '../storage/mending';
+import { countStanding, markUndone, standingWith } from '../storage/entries';
+import { markStanding, restingOn, undoneOf, undoneWith } from '../storage/mending';
 import { isKnown } from '../storage/residents';
 import type { Deps } from './deps';
 import { requireHomeStillFree } from '../validation/occupancy';
@@ -25,17 +26,23 @@ export function takingBackHandlers({ database, clock }: Deps): Pick<Handlers, Na
     if (entry.undoneAt === null) {
       await requireUndoable(queries, entry);
       if (!along) await requireNothingRests(queries, entry);
-      await requireStill(queries, care, await markUndone(queries, entry.id, clock.now()));
+      const at = clock.now();
+      const ids = await standingWith(queries, entry.id);
+      await requireStill(queries, care, await marked(ids, (some) => markUndone(queries, some, at)));
     }
     return requireEntry(queries, id);
   };
 
   /** @throws Problem where those that were taken back, or brought back, leave an animal without a box or a count that does not hold */
   const requireStill = async (queries: Queries, care: CareBook, changed: readonly Entry[]) => {
+    const pause = pauses();
+    const counted = new Set<string>();
     for (const each of changed) {
       await requireHomeStillFree(queries, care, each, 'id');
-      if (each.residentId !== null && HEADS.has(each.kind)) await requireHeadsStill(queries, each, clock.today());
+      if (each.residentId !== null && HEADS.has(each.kind)) counted.add(each.residentId);
+      await pause();
     }
+    for (const residentId of counted) await requireHeadsStill(queries, residentId, clock.today());
   };
 
   return {
@@ -56,8 +63,11 @@ export function takingBackHandlers({ database, clock }: Deps): Pick<Handlers, Na
       try {
         return await database.transaction(async (queries) => {
           const entry = await requireEntry(queries, params.id);
-          if (entry.undoneAt !== null)
-            await requireStill(queries, await careOf(queries), await markStanding(queries, entry));
+          if (entry.undoneAt !== null) {
+            const ids = await undoneWith(queries, entry);
+            const standing = await marked(ids, (some) => markStanding(queries, some));
+            await requireStill(queries, await careOf(queries), standing);
+          }
           return { entry: await requireEntry(queries, params.id) };
         });
       } catch (error) {
@@ -71,6 +81,18 @@ export function takingBackHandlers({ database, clock }: Deps): Pick<Handlers, Na
       return { entries: await undoneOf(database, params.id, SHOWN) };
     },
   };
+}
+
+/** Marks entries part by part: an act may have thousands. Answers those that were marked. */
+async function marked(
+  ids: readonly string[],
+  mark: (some: readonly string[]) => Promise<Entry[]>,
+): Promise<readonly Entry[]> {
+  const entries: Entry[] = [];
+  await inParts(ids, async (some) => {
+    entries.push(...(await mark(some)));
+  });
+  return entries;
 }
 
 /** @throws Problem that says what else goes, where others rest on an entry. */
@@ -90,9 +112,9 @@ async function requireUndoable(queries: Queries, entry: Entry): Promise<void> {
 }
 
 /** @throws Problem when, with what was taken back or brought back, more would have left than there were. */
-async function requireHeadsStill(queries: Queries, entry: Entry, today: string): Promise<void> {
+async function requireHeadsStill(queries: Queries, residentId: string, today: string): Promise<void> {
   try {
-    await requireCensus(queries, { id: entry.residentId ?? '' }, today);
+    await requireCensus(queries, { id: residentId }, today);
   } catch (error) {
     if (!(error instanceof Refusal)) throw error;
     const why = error.fields.map(({ message }) => message).join(' ');

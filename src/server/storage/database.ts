@@ -10,10 +10,15 @@ export interface Database extends Queries {
   transaction<Result>(work: (queries: Queries) => Promise<Result>): Promise<Result>;
   /** Runs a script of several statements, as part of the given queries' transaction. */
   script(queries: Queries, sql: string): Promise<void>;
-  /** How many statements may have changed something so far; undefined where another program may write too. */
+  /** How many statements may have changed something so far, those of ended transactions; undefined where another program may write too. */
   writes?(): number;
+  /** When it answered last, by `performance.now()`, ms; undefined where it is not part of this process, and may be gone. */
+  answeredAt?(): number;
   close(): Promise<void>;
 }
+
+/** The whole database, not what one transaction sees of it. */
+export const isDatabase = (queries: Queries): queries is Database => 'transaction' in queries;
 
 /** Whether a statement may change something of the house: that somebody came in or was seen is nothing of it. */
 export const mayWrite = (sql: string): boolean =>

@@ -76,15 +76,19 @@ export async function insertEntry(
 }
 
 /** Writes many entries at once, in the order given; their ids must be new. */
-export async function insertEntries(queries: Queries, entries: readonly EntryToKeep[]): Promise<void> {
+export async function insertEntries(
+  queries: Queries,
+  entries: readonly EntryToKeep[],
+  pair: string | null = null,
+): Promise<void> {
   await queries.query(
-    `INSERT INTO entry (id, kind, resident_id, home_id, on_day, at, keeper, note, data)
-     SELECT r.id, r.kind, r."residentId", r."homeId", r."on", r.at, r.keeper, r.note, r.data
+    `INSERT INTO entry (id, kind, resident_id, home_id, on_day, at, keeper, note, data, pair)
+     SELECT r.id, r.kind, r."residentId", r."homeId", r."on", r.at, r.keeper, r.note, r.data, $2::uuid
      FROM ROWS FROM (jsonb_to_recordset($1::jsonb) AS (id uuid, kind text, "residentId" uuid, "homeId" uuid, "on" date,
        at timestamptz, keeper text, note text, data jsonb)) WITH ORDINALITY AS r (id, kind, "residentId", "homeId", "on",
        at, keeper, note, data, place)
      ORDER BY r.place`,
-    [JSON.stringify(entries)],
+    [JSON.stringify(entries), pair],
   );
 }
 
@@ -98,18 +102,26 @@ export async function countStanding(queries: Queries, homeId: string, kind: Entr
 }
 
 /**
- * Marks an entry as undone, and with it the one that is one act with it and what came of it (of a meal, that it was
- * eaten, of a rest its steps). Answers those that were marked.
+ * What goes with an entry that is taken back, itself among it: the rest of the same act, and what came of it (of a meal, that it was
+ * eaten, of a rest its steps).
  */
-export async function markUndone(queries: Queries, id: string, at: string): Promise<Entry[]> {
-  const rows = await queries.query<EntryRow>(
-    `UPDATE entry e SET undone_at = $2
+export async function standingWith(queries: Queries, id: string): Promise<string[]> {
+  const rows = await queries.query<{ id: string }>(
+    `SELECT e.id FROM entry e
      WHERE e.undone_at IS NULL AND (e.id = $1 OR e.pair = (SELECT p.pair FROM entry p WHERE p.id = $1)
        OR (e.resident_id = (SELECT p.resident_id FROM entry p WHERE p.id = $1)
          AND (e.data ->> 'answers' IN ('meal ' || $1::text, 'search ' || $1::text)
-           OR e.data ->> 'restId' = $1::text OR e.data ->> 'troubleId' = $1::text)))
-     RETURNING ${COLUMNS}`,
-    [id, at],
+           OR e.data ->> 'restId' = $1::text OR e.data ->> 'troubleId' = $1::text)))`,
+    [id],
+  );
+  return rows.map((row) => row.id);
+}
+
+/** Marks entries as undone. Answers those that were marked. */
+export async function markUndone(queries: Queries, ids: readonly string[], at: string): Promise<Entry[]> {
+  const rows = await queries.query<EntryRow>(
+    `UPDATE entry e SET undone_at = $2 WHERE e.undone_at IS NULL AND e.id = ANY ($1::uuid[]) RETURNING ${COLUMNS}`,
+    [ids, at],
   );
   return rows.map((row) => fromRow(row));
 }

@@ -73,11 +73,7 @@ export async function countResting(queries: Queries, entryIds: readonly string[]
   return Number(row?.times ?? 0);
 }
 
-/** Takes all that a list wrote back, at one instant. */
-export async function undoList(queries: Queries, id: string, entryIds: readonly string[], at: string): Promise<void> {
-  await queries.query('UPDATE entry SET undone_at = $2 WHERE id = ANY ($1::uuid[]) AND undone_at IS NULL', [
-    entryIds,
-    at,
-  ]);
+/** Marks a list as taken back. */
+export async function undoList(queries: Queries, id: string, at: string): Promise<void> {
   await queries.query('UPDATE brought_list SET undone_at = $2 WHERE id = $1', [id, at]);
 }

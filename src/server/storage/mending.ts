@@ -85,14 +85,22 @@ export async function firstDayOf(
   return row && { kind: row.kind, on: row.on_day };
 }
 
-/** Marks an entry as standing again, with all that was taken back in the same act. Answers those that were marked. */
-export async function markStanding(queries: Queries, { id, undoneAt }: Entry): Promise<Entry[]> {
-  const rows = await queries.query<EntryRow>(
-    `UPDATE entry e SET undone_at = NULL
+/** What was taken back in the same act as an entry, itself among it. */
+export async function undoneWith(queries: Queries, { id, undoneAt }: Entry): Promise<string[]> {
+  const rows = await queries.query<{ id: string }>(
+    `SELECT e.id FROM entry e
      WHERE e.id = $1 OR (e.undone_at = $2 AND (e.pair = (SELECT p.pair FROM entry p WHERE p.id = $1)
-       OR e.resident_id = (SELECT p.resident_id FROM entry p WHERE p.id = $1)))
-     RETURNING ${COLUMNS}`,
+       OR e.resident_id = (SELECT p.resident_id FROM entry p WHERE p.id = $1)))`,
     [id, undoneAt],
+  );
+  return rows.map((row) => row.id);
+}
+
+/** Marks entries as standing again. Answers those that were marked. */
+export async function markStanding(queries: Queries, ids: readonly string[]): Promise<Entry[]> {
+  const rows = await queries.query<EntryRow>(
+    `UPDATE entry e SET undone_at = NULL WHERE e.id = ANY ($1::uuid[]) RETURNING ${COLUMNS}`,
+    [ids],
   );
   return rows.map((row) => fromRow(row));
 }

@@ -98,35 +98,52 @@ async function wrap(pglite: PGliteInterface, release: () => void, isHeld: () => 
     await pglite.query<{ version: string }>(`SELECT current_setting('server_version') AS version`)
   ).rows;
   let writes = 0;
+  let answeredAt = performance.now();
   const requireHeld = () => {
     if (!isHeld()) throw new Error('Another server has taken over the data: nothing more is written here.');
   };
-  const queriesOf = (on: PGliteInterface | Transaction): Queries => ({
+  const queriesOf = (on: PGliteInterface | Transaction, wrote: () => void): Queries => ({
     query: async <Row>(sql: string, parameters: unknown[] = []) => {
       // A statement of its own commits by itself.
       if (on === pglite && mayWrite(sql)) requireHeld();
       const { rows } = await on.query<Row>(sql, parameters);
-      if (mayWrite(sql)) writes += 1;
+      answeredAt = performance.now();
+      if (mayWrite(sql)) wrote();
       return rows;
     },
   });
-  const scripts = new WeakMap<Queries, Transaction>();
+  const wroteOne = () => {
+    writes += 1;
+  };
+  const scripts = new WeakMap<Queries, { inner: Transaction; wrote: () => void }>();
   return {
     name: `PGlite (PostgreSQL ${version})`,
-    ...queriesOf(pglite),
-    transaction: (work) =>
-      pglite.transaction(async (inner) => {
-        const queries = queriesOf(inner);
-        scripts.set(queries, inner);
-        const result = await work(queries);
-        requireHeld();
-        return result;
-      }),
+    ...queriesOf(pglite, wroteOne),
+    transaction: async (work) => {
+      // What others remember holds until it ends: they need not wait for it.
+      let written = 0;
+      const wrote = () => {
+        written += 1;
+      };
+      try {
+        return await pglite.transaction(async (inner) => {
+          const queries = queriesOf(inner, wrote);
+          scripts.set(queries, { inner, wrote });
+          const result = await work(queries);
+          requireHeld();
+          return result;
+        });
+      } finally {
+        writes += written;
+      }
+    },
     script: async (queries, sql) => {
-      await (scripts.get(queries) ?? pglite).exec(sql);
-      writes += 1;
+      const { inner = pglite, wrote = wroteOne } = scripts.get(queries) ?? {};
+      await inner.exec(sql);
+      wrote();
     },
     writes: () => writes,
+    answeredAt: () => answeredAt,
     close: async () => {
       await pglite.close();
       release();

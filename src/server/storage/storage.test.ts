@@ -147,11 +147,11 @@ describe.each(databases)('storage on $kind', ({ open }) => {
     const set = { kind: 'soil-set', residentId: null, homeId: homes.b } as const;
     const sloped = await write({ ...set, data: { substrateDepthMm: 60, soil } });
     expect(await findHome(database, homes.b)).toMatchObject({ substrateDepthMm: 60, soil });
-    await markUndone(database, sloped.id, '2026-03-12T08:00:00.000Z');
+    await markUndone(database, [sloped.id], '2026-03-12T08:00:00.000Z');
     expect((await findHome(database, homes.b))?.soil).toBeUndefined();
     const counted = await write({ kind: 'measured', data: { headCount: 420 } });
     expect(await findResident(database, residentId)).toMatchObject({ headCount: 420, legSpanMm: 12.5 });
-    await markUndone(database, counted.id, '2026-03-12T08:00:00.000Z');
+    await markUndone(database, [counted.id], '2026-03-12T08:00:00.000Z');
     expect((await findResident(database, residentId))?.headCount).toBeUndefined();
   });
 
@@ -189,7 +189,7 @@ describe.each(databases)('storage on $kind', ({ open }) => {
     const now = { stage: 'juvenile', ...grown, homeId: homes.b };
     expect(await findResident(database, residentId)).toMatchObject(now);
     expect((await findHome(database, homes.b))?.substrateDepthMm).toBe(71.5);
-    for (const { id } of [measured, moulted, moved, soil]) await markUndone(database, id, '2026-03-12T08:00:00.000Z');
+    for (const { id } of [measured, moulted, moved, soil]) await markUndone(database, [id], '2026-03-12T08:00:00.000Z');
     const before = { stage: 'spiderling', legSpanMm: 12.5, homeId: homes.a };
     expect(await findResident(database, residentId)).toMatchObject(before);
     expect((await findHome(database, homes.b))?.substrateDepthMm).toBe(60);
@@ -209,7 +209,7 @@ describe.each(databases)('storage on $kind', ({ open }) => {
       data: { legSpanMm: 14 },
     });
     expect((await findResident(database, residentId))?.legSpanMm).toBe(15);
-    for (const { id } of [late, early]) await markUndone(database, id, '2026-03-12T08:00:00.000Z');
+    for (const { id } of [late, early]) await markUndone(database, [id], '2026-03-12T08:00:00.000Z');
   });
 
   it('writes an entry of one id once', async () => {

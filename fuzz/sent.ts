@@ -1,0 +1,7 @@
+/** A question as it is sent. */
+export interface Sent {
+  name: string;
+  method: string;
+  path: string;
+  body: string | undefined;
+}
