@@ -50,6 +50,9 @@ const TEXTS = [
 ];
 const STRANGE: unknown[] = [null, true, false, [], {}, [[]], [null], { a: 1 }, '', 0];
 
+/** What is shorter may come many times over. characters */
+const MANY_OF = 20_000;
+
 type Json = unknown;
 
 /** Something like a value: near it, at an edge, of another kind, gone, or many of it. */
@@ -81,8 +84,8 @@ function inside(value: Json[] | Record<string, Json>, dice: Dice, depth: number)
   if (Array.isArray(value)) {
     if (dice.isIn(10)) return [];
     const list = value.map((each) => mutated(each, dice, depth + 1));
-    // Many of the same: the work grows, and no field is wrong.
-    if (list.length > 0 && dice.isIn(12)) {
+    // Many of the same: the work grows, and no field is wrong. Not of what is many already: larger is only too large.
+    if (list.length > 0 && dice.isIn(12) && JSON.stringify(list).length < MANY_OF) {
       const many = dice.oneOf([3, 30, 300, 3000]);
       return Array.from({ length: many }, (_, index) => list[index % list.length]);
     }

@@ -109,10 +109,14 @@ async function main(): Promise<void> {
   const server = spawn(process.execPath, ['bin/serve'], { env: environment, stdio: ['ignore', 'pipe', 'pipe'] });
   let said = '';
   const problems: string[] = [];
+  const report = (problem: string) => {
+    problems.push(problem);
+    console.log(`PROBLEM ${problem.slice(0, 400)}`);
+  };
   for (const each of [server.stdout, server.stderr])
     each.on('data', (text) => {
       said = `${said}${String(text)}`.slice(-20_000);
-      if (/has not the shape/.test(String(text))) problems.push(String(text));
+      if (/has not the shape/.test(String(text))) report(String(text));
     });
   try {
     await ready(server);
@@ -152,21 +156,21 @@ async function main(): Promise<void> {
         const isBroken = status === 500 || status === 0;
         const isSlow = !values.untimed && ms > LIMIT.ms + searchedMs(sent);
         if (isBroken || isSlow)
-          problems.push(
+          report(
             `${sent.method} ${sent.path} ${status} in ${ms.toFixed(0)} ms: ${sent.body?.slice(0, 600) ?? ''} -> ${text.slice(0, 200)}`,
           );
       }
     });
     await Promise.all(asking);
     const longest = await waits.end();
-    if (server.exitCode !== null) problems.push(`The server ended: ${said}`);
+    if (server.exitCode !== null) report(`The server ended: ${said}`);
     // Threads that have nothing to do end after a minute.
     await new Promise((resume) => setTimeout(resume, requests > 5000 ? 70_000 : 1000));
     const leftMB = server.exitCode === null ? memoryMB(server.pid ?? 0) - before : NaN;
-    if (requests > 5000 && leftMB > LIMIT.leftMB) problems.push(`${leftMB.toFixed(0)} MB are left behind.`);
+    if (requests > 5000 && leftMB > LIMIT.leftMB) report(`${leftMB.toFixed(0)} MB are left behind.`);
     const tooLong = values.untimed ? [] : longest.filter(({ ms }) => ms > LIMIT.waitMs);
     for (const { ms, beside } of tooLong)
-      problems.push(`Another waited ${ms.toFixed(0)} ms, beside ${beside.map(inShort).join(' and ')}.`);
+      report(`Another waited ${ms.toFixed(0)} ms, beside ${beside.map(inShort).join(' and ')}.`);
     const slowest = [...slow].sort(([, a], [, b]) => b - a).slice(0, 12);
     console.log(
       `answers: ${[...counts]

@@ -13,6 +13,7 @@ export function useSeasons(): ReturnType<typeof useCall<Seasons>> {
   return useCall(key, () => {
     const known = asked.get(key) ?? call('seasons', {});
     asked.set(key, known);
+    known.catch(() => asked.delete(key));
     return known;
   });
 }

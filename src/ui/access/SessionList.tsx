@@ -14,7 +14,7 @@ import { space } from '../theme/tokens';
 /** Where somebody is signed in, each to be ended at once. */
 export function SessionList({ personId }: { personId: string }) {
   const [asked, askAgain] = useState(0);
-  const { answer, problem } = useCall(`${personId} ${asked}`, () => call('sessions', {}));
+  const { answer, problem, again } = useCall(`${personId} ${asked}`, () => call('sessions', {}));
   const show = useLog((log) => log.show);
   const today = useToday();
   const end = async ({ id, device }: Session) => {
@@ -27,7 +27,7 @@ export function SessionList({ personId }: { personId: string }) {
     }
   };
   const mine = answer?.sessions.filter((each) => each.personId === personId);
-  if (!mine) return <Waiting problem={problem}>Looking who is in…</Waiting>;
+  if (!mine) return <Waiting {...{ problem, again }}>Looking who is in…</Waiting>;
   if (mine.length === 0) return <Soft>Signed in nowhere.</Soft>;
   return (
     <View style={{ gap: space.m }}>

@@ -1,7 +1,6 @@
 import { View } from 'react-native';
 import { useHouse } from '@/client/house';
 import { space } from '../theme/tokens';
-import { Button } from '../kit/Button';
 import { Waiting } from '../kit/Waiting';
 
 /** Stands in for a screen until the house has answered; says so when it does not. Null once there is something to show. */
@@ -9,9 +8,10 @@ export function useLoadState() {
   const { state, problem, load } = useHouse();
   if (state === 'ready') return null;
   return (
-    <View style={{ gap: space.l, paddingVertical: space.l }}>
-      <Waiting problem={problem}>Walking to the shelves…</Waiting>
-      {problem !== null ? <Button title="Try again" onPress={() => void load()} /> : null}
+    <View style={{ paddingVertical: space.l }}>
+      <Waiting problem={problem} again={() => void load()}>
+        Walking to the shelves…
+      </Waiting>
     </View>
   );
 }

@@ -5,6 +5,7 @@ import { useSchools } from '@/client/schools';
 import { useCall } from '@/client/useCall';
 import type { SchoolChoice } from '@/contract/store';
 import { Button } from '../kit/Button';
+import { Failed } from '../kit/Failed';
 import { makeStyles } from '../components/useStyles';
 import { Body, Soft, Strong } from '../components/Words';
 import { space, stroke } from '../theme/tokens';
@@ -34,7 +35,7 @@ export function SchoolPreview({ wanted, words, onDone }: Props) {
   const residents = useHouse((house) => house.residents);
   const names = useNames();
   const length = useLength();
-  const { answer, problem } = useCall(JSON.stringify(wanted), () => call('schoolEffect', { body: wanted }));
+  const { answer, problem, again } = useCall(JSON.stringify(wanted), () => call('schoolEffect', { body: wanted }));
   const calledOf = (id: string) => {
     const resident = residents.find((each) => each.id === id);
     return resident ? calledWords(resident) : '';
@@ -47,7 +48,7 @@ export function SchoolPreview({ wanted, words, onDone }: Props) {
   return (
     <View style={styles.all} role="status">
       <Strong>What would change</Strong>
-      {problem !== undefined ? <Body>{problem}</Body> : null}
+      {problem !== undefined ? <Failed {...{ problem, again }} /> : null}
       {answer === null && problem === undefined ? <Soft>Planning the year both ways…</Soft> : null}
       {answer?.residents.length === 0 ? <Body>Nothing: nobody is kept otherwise by it.</Body> : null}
       {answer && answer.residents.length > 0 ? (

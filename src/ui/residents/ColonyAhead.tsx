@@ -32,14 +32,19 @@ import { useTemperature } from '@/words/temperature';
 import { FoundingDiary } from './FoundingDiary';
 import { NestPanel } from './NestPanel';
 import { TubsPanel } from './TubsPanel';
+import { Failed } from '../kit/Failed';
 import { Waiting } from '../kit/Waiting';
 
 /** How a colony or a culture stands and will grow in a year, what its room bears, what may be taken out, its winter. */
 export function ColonyAhead({ resident }: { resident: Resident }) {
   const round = useHouse((house) => house.round);
   const care = useHouse((house) => house.care);
-  const { answer: facts, problem } = useCall(round, () => call('residentColony', { params: { id: resident.id } }));
-  if (problem !== undefined) return <Body>{problem}</Body>;
+  const {
+    answer: facts,
+    problem,
+    again,
+  } = useCall(round, () => call('residentColony', { params: { id: resident.id } }));
+  if (problem !== undefined) return <Failed {...{ problem, again }} />;
   if (!facts) return null;
   const profile = care.of(resident);
   return (

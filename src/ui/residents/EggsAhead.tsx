@@ -7,6 +7,7 @@ import { useCall } from '@/client/useCall';
 import type { Brood } from '@/contract/broods';
 import type { Resident } from '@/contract/records';
 import type { Mating } from '@/core/broods/eggs';
+import { Failed } from '../kit/Failed';
 import { Fold } from '../kit/Fold';
 import { LinkRow } from '../components/LinkRow';
 import { Body, Heading, Soft, Strong } from '../components/Words';
@@ -27,9 +28,9 @@ import { useLength } from '@/words/useLength';
 /** A batch of eggs: when they hatch and how many a week, what keeping them all would take, what becomes of them. */
 export function EggsAhead({ resident }: { resident: Resident }) {
   const round = useHouse((house) => house.round);
-  const { answer, problem } = useCall(round, () => call('broods', {}));
+  const { answer, problem, again } = useCall(round, () => call('broods', {}));
   const brood = answer?.broods.find((each) => each.residentId === resident.id);
-  if (problem !== undefined) return <Body>{problem}</Body>;
+  if (problem !== undefined) return <Failed {...{ problem, again }} />;
   if (!answer || !brood) return null;
   return (
     <View style={{ gap: space.s, marginTop: space.xl }}>

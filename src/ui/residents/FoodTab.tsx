@@ -6,6 +6,7 @@ import type { FeedingHistoryReply } from '@/contract/feedingHistory';
 import type { Meal } from '@/core/feeding/food';
 import type { Resident } from '@/contract/records';
 import { MealBars } from '../charts/MealBars';
+import { Failed } from '../kit/Failed';
 import { Fold } from '../kit/Fold';
 import { Body, Heading, Soft, Strong } from '../components/Words';
 import { ForbiddenFoods } from '../feeding/ForbiddenFoods';
@@ -24,10 +25,10 @@ import { Waiting } from '../kit/Waiting';
 export function FoodTab({ resident }: { resident: Resident }) {
   const round = useHouse((house) => house.round);
   // The house is loaded anew after every entry.
-  const { answer, problem } = useCall(round, () => call('feedingHistory', { params: { id: resident.id } }));
+  const { answer, problem, again } = useCall(round, () => call('feedingHistory', { params: { id: resident.id } }));
   return (
     <View>
-      {problem !== undefined ? <Body>{problem}</Body> : null}
+      {problem !== undefined ? <Failed {...{ problem, again }} /> : null}
       {!answer && problem === undefined ? <Waiting>Working out its next meal…</Waiting> : null}
       {answer ? <NextMeal meal={answer.next} /> : null}
       {answer ? <Eaten answer={answer} resident={resident} /> : null}

@@ -6,8 +6,9 @@ import type { ResidentBatch } from '@/contract/growth';
 import type { Resident } from '@/contract/records';
 import { InstarBars } from '../charts/InstarBars';
 import { SurvivalSteps, type Course } from '../charts/SurvivalSteps';
-import { Body, Heading, Soft, Strong } from '../components/Words';
+import { Heading, Soft, Strong } from '../components/Words';
 import { space } from '../theme/tokens';
+import { Failed } from '../kit/Failed';
 import { instarsWords } from '@/words/entries';
 import { alikeWords, comparedWords, missingWords, survivalWords } from '@/words/groups';
 
@@ -18,8 +19,12 @@ const COMPARED = 3;
 /** A group by its heads: who is how far, and how many live on beside other batches of the kind. */
 export function GroupHeads({ resident }: { resident: Resident }) {
   const round = useHouse((house) => house.round);
-  const { answer: batch, problem } = useCall(round, () => call('residentBatch', { params: { id: resident.id } }));
-  if (problem !== undefined) return <Body>{problem}</Body>;
+  const {
+    answer: batch,
+    problem,
+    again,
+  } = useCall(round, () => call('residentBatch', { params: { id: resident.id } }));
+  if (problem !== undefined) return <Failed {...{ problem, again }} />;
   if (!batch || batch.survival.total === 0) return null;
   const told = Object.keys(batch.instars).length > 0;
   const missing = missingWords(batch.missing);

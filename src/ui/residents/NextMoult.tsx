@@ -5,6 +5,7 @@ import { useCall } from '@/client/useCall';
 import type { Resident } from '@/contract/records';
 import type { ResidentMoult } from '@/contract/growth';
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
+import { Failed } from '../kit/Failed';
 import { Fold } from '../kit/Fold';
 import { LineChart } from '../charts/LineChart';
 import { MoultFan } from '../charts/MoultFan';
@@ -31,8 +32,8 @@ export function NextMoult({ resident }: { resident: Resident }) {
   const temperature = useTemperature();
   // The house is loaded anew after every entry: a moult written down moves the next one.
   const { round, homes, care } = useHouse();
-  const { answer, problem } = useCall(round, () => call('residentMoult', { params: { id: resident.id } }));
-  if (problem !== undefined) return <Body>{problem}</Body>;
+  const { answer, problem, again } = useCall(round, () => call('residentMoult', { params: { id: resident.id } }));
+  if (problem !== undefined) return <Failed {...{ problem, again }} />;
   // Of a group nobody has told the instars of, there is nothing to forecast from.
   if (!answer || (answer.isGroup && answer.forecast.instar === null)) return null;
   const { forecast, asOf } = answer;

@@ -12,7 +12,7 @@ import { space } from '../theme/tokens';
 
 /** Who signed in, was refused, changed rules or people, and took data out. */
 export function AccessLogScreen() {
-  const { answer, problem } = useCall('log', () => call('accessLog', {}));
+  const { answer, problem, again } = useCall('log', () => call('accessLog', {}));
   const today = useToday();
   return (
     <Screen>
@@ -22,7 +22,7 @@ export function AccessLogScreen() {
         And what was changed that only keepers may, and what was taken out. What is written on the walk stands with each
         animal.
       </Soft>
-      {answer ? null : <Waiting problem={problem}>Looking it up…</Waiting>}
+      {answer ? null : <Waiting {...{ problem, again }}>Looking it up…</Waiting>}
       {answer?.events.length === 0 ? <Body>Nothing yet.</Body> : null}
       <View style={{ gap: space.m, marginTop: space.m }}>
         {(answer?.events ?? []).map((event, index) => (

@@ -61,7 +61,7 @@ export function AirScreen({ id }: { id: string }) {
   const { homes, residents, care } = useHouse();
   const loading = useLoadState();
   const { air, problem, load } = useHomeAir(id);
-  const { table, mixes } = useStock();
+  const { table, mixes, ...stock } = useStock();
   const home = homes.find((each) => each.id === id);
   if (loading) return <Screen>{loading}</Screen>;
   const tenants = residents.filter((each) => each.homeId === id);
@@ -78,7 +78,9 @@ export function AirScreen({ id }: { id: string }) {
     return (
       <Screen>
         <HomeHead home={home} part="air" />
-        <Waiting problem={problem}>Asking for its air…</Waiting>
+        <Waiting problem={problem ?? (air && stock.problem)} again={() => void (air ? stock.load() : load())}>
+          Asking for its air…
+        </Waiting>
       </Screen>
     );
   }

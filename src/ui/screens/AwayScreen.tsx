@@ -18,7 +18,7 @@ import { Waiting } from '../kit/Waiting';
 export function AwayScreen({ id }: { id: string }) {
   const round = useHouse((house) => house.round);
   const show = useLog((log) => log.show);
-  const { answer, problem } = useCall(round, () => call('absenceSheet', { params: { id } }));
+  const { answer, problem, again } = useCall(round, () => call('absenceSheet', { params: { id } }));
   const [address, setAddress] = useState<string>();
   const trying = async (work: () => Promise<unknown>) => {
     try {
@@ -46,7 +46,7 @@ export function AwayScreen({ id }: { id: string }) {
       <PaneHeader back="/seasons?part=away" title="Away" />
       <Title>While you are away</Title>
       {!answer || !round ? (
-        <Waiting problem={problem}>Working it out…</Waiting>
+        <Waiting {...{ problem, again }}>Working it out…</Waiting>
       ) : (
         <>
           <Strong>{`${dayWords(answer.from, round.on)} to ${dayWords(answer.until, round.on)}`}</Strong>

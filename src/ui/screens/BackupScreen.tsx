@@ -28,7 +28,7 @@ export function BackupScreen() {
   const round = useHouse((house) => house.round);
   const today = round?.on ?? '';
   const loading = useLoadState();
-  const { answer, problem } = useCall(round, () => call('backups', {}));
+  const { answer, problem, again } = useCall(round, () => call('backups', {}));
   if (loading) return <Screen>{loading}</Screen>;
   return (
     <Screen>
@@ -42,7 +42,11 @@ export function BackupScreen() {
         <SaveHouse />
       </View>
       <Heading>Every day</Heading>
-      {answer ? <Kept board={answer} today={today} /> : <Waiting problem={problem}>Looking into the folder…</Waiting>}
+      {answer ? (
+        <Kept board={answer} today={today} />
+      ) : (
+        <Waiting {...{ problem, again }}>Looking into the folder…</Waiting>
+      )}
       <Heading style={{ marginTop: space.xl }}>Tables for a spreadsheet</Heading>
       <Tables />
       <Heading style={{ marginTop: space.xl }}>Bring a house in</Heading>

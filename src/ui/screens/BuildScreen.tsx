@@ -44,7 +44,7 @@ interface Props {
 /** What to drill, mix and fill, step by step: for one home, or for several from one heap. */
 export function BuildScreen({ homeIds, forId }: Props) {
   const { homes, residents } = useHouse();
-  const { table, mixes, problem } = useStock();
+  const { table, mixes, problem, load } = useStock();
   const loading = useLoadState();
   usePrintStyle();
   if (loading) return <Screen>{loading}</Screen>;
@@ -52,7 +52,9 @@ export function BuildScreen({ homeIds, forId }: Props) {
     return (
       <Screen>
         <PaneHeader back="/homes" title="Back" />
-        <Waiting problem={problem}>Fetching the materials…</Waiting>
+        <Waiting problem={problem} again={() => void load()}>
+          Fetching the materials…
+        </Waiting>
       </Screen>
     );
   }

@@ -27,7 +27,7 @@ export function GroundScreen() {
   const [most, setMost] = useState(STEP);
   const find = typed.trim();
   const query = { most, ...(find !== '' && { find }) };
-  const { answer, problem } = useCall(`${find} ${most}`, () => call('ground', { query }));
+  const { answer, problem, again } = useCall(`${find} ${most}`, () => call('ground', { query }));
   const heaviest = answer?.summary.heaviest ?? 1;
   return (
     <ListScreen
@@ -43,7 +43,11 @@ export function GroundScreen() {
             Every verdict and forecast is reckoned from numbers. Here they stand by how many answers another value would
             change, over one animal of every kind at every stage and all of the example house.
           </Body>
-          {answer ? <Summary summary={answer.summary} /> : <Waiting problem={problem}>Looking up the numbers…</Waiting>}
+          {answer ? (
+            <Summary summary={answer.summary} />
+          ) : (
+            <Waiting {...{ problem, again }}>Looking up the numbers…</Waiting>
+          )}
           <SearchField label="Find a kind, soil or feeder" value={typed} onChange={setTyped} />
           {answer && answer.found === 0 ? <Body>{`No number with “${find}”.`}</Body> : null}
         </View>
@@ -121,12 +125,12 @@ function NumberRow({ number, heaviest }: { number: WeighedNumber; heaviest: numb
 /** The answers that it moves, asked when it is opened. */
 function Hanging({ number }: { number: WeighedNumber }) {
   const styles = useStyles();
-  const { answer, problem } = useCall(number.id, async () =>
+  const { answer, problem, again } = useCall(number.id, async () =>
     number.isCount || number.weight === 0 ? null : call('sensitivity', { body: { number: number.id } }),
   );
   if (number.isCount) return <Soft style={styles.open}>A whole count: it is so, or it is not.</Soft>;
   if (number.weight === 0) return <Soft style={styles.open}>{hangsWords(number)}</Soft>;
-  if (!answer) return <Waiting problem={problem}>Asking everything again with another value…</Waiting>;
+  if (!answer) return <Waiting {...{ problem, again }}>Asking everything again with another value…</Waiting>;
   return (
     <View style={styles.open}>
       {number.source === undefined ? null : <Body>{number.source}</Body>}

@@ -36,12 +36,12 @@ export function LabelsScreen() {
   const round = useHouse((house) => house.round);
   const [prints, setPrints] = useState(0);
   const loading = useLoadState();
-  const { answer, problem } = useCall(`${prints} ${round?.on ?? ''}`, () => call('labels', {}));
+  const { answer, problem, again } = useCall(`${prints} ${round?.on ?? ''}`, () => call('labels', {}));
   if (loading) return <Screen>{loading}</Screen>;
   if (!answer) {
     return (
       <Screen>
-        <Waiting problem={problem}>Reading the labels…</Waiting>
+        <Waiting {...{ problem, again }}>Reading the labels…</Waiting>
       </Screen>
     );
   }
@@ -240,7 +240,7 @@ function Preview({ labels, stock, address }: { labels: readonly Label[]; stock: 
   const about = labels.slice(0, SHOWN).map((each) => each.about);
   const [widthPx, setWidth] = useState(0);
   const asked = JSON.stringify([about, stock, address, labels.map(({ standing }) => standing).slice(0, SHOWN)]);
-  const { answer, problem } = useCall(asked, () =>
+  const { answer, problem, again } = useCall(asked, () =>
     call('drawnLabels', { body: { about, stock, address: address.trim() } }),
   );
   return (
@@ -251,7 +251,7 @@ function Preview({ labels, stock, address }: { labels: readonly Label[]; stock: 
       {answer && widthPx > 0
         ? answer.labels.map((label) => <LabelPicture key={label.about} label={label} widthPx={widthPx} />)
         : null}
-      {answer ? <Left labels={answer.labels} /> : <Waiting problem={problem}>Drawing them…</Waiting>}
+      {answer ? <Left labels={answer.labels} /> : <Waiting {...{ problem, again }}>Drawing them…</Waiting>}
       {labels.length > SHOWN ? <Soft>{`and ${labels.length - SHOWN} more`}</Soft> : null}
     </View>
   );

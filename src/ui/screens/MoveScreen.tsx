@@ -35,7 +35,7 @@ export function MoveScreen({ id, to: chosenId }: { id: string; to?: string | und
   const resident = useHouse((house) => house.residents.find((each) => each.id === id));
   const homes = useHouse((house) => house.homes);
   const round = useHouse((house) => house.round);
-  const { answer, problem } = useCall(round, () =>
+  const { answer, problem, again } = useCall(round, () =>
     call('handling', { params: { id }, query: { ...(chosenId !== undefined && { to: chosenId }) } }),
   );
   const home = homes.find((each) => each.id === resident?.homeId);
@@ -44,7 +44,7 @@ export function MoveScreen({ id, to: chosenId }: { id: string; to?: string | und
     return (
       <Screen>
         <Back id={id} chosenId={chosenId} />
-        <Waiting problem={problem}>Looking it up…</Waiting>
+        <Waiting {...{ problem, again }}>Looking it up…</Waiting>
       </Screen>
     );
   }

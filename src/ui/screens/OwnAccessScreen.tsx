@@ -130,7 +130,7 @@ function LockSettings({ access, lock }: { access: Access; lock: () => void }) {
 
 function OwnPasskeys({ canHave }: { canHave: boolean }) {
   const [asked, askAgain] = useState(0);
-  const { answer, problem } = useCall(asked, () => call('ownPasskeys', {}));
+  const { answer, problem, again } = useCall(asked, () => call('ownPasskeys', {}));
   const today = useToday();
   const show = useLog((log) => log.show);
   const trying = (work: () => Promise<unknown>) =>
@@ -153,7 +153,7 @@ function OwnPasskeys({ canHave }: { canHave: boolean }) {
   return (
     <>
       <Heading>Passkeys</Heading>
-      {answer ? null : <Waiting problem={problem}>Looking for your passkeys…</Waiting>}
+      {answer ? null : <Waiting {...{ problem, again }}>Looking for your passkeys…</Waiting>}
       {(answer?.passkeys ?? []).map((passkey) => (
         <View key={passkey.id} style={{ flexDirection: 'row', alignItems: 'center', gap: space.m }}>
           <View style={{ flex: 1 }}>

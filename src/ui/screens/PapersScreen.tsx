@@ -6,6 +6,7 @@ import { useLog } from '@/client/log';
 import { useCall } from '@/client/useCall';
 import type { Resident } from '@/contract/records';
 import { Button } from '../kit/Button';
+import { Failed } from '../kit/Failed';
 import { useLoadState } from '../components/LoadState';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
@@ -37,7 +38,7 @@ function Papers({ resident }: { resident: Resident }) {
   const write = useLog((log) => log.write);
   const { law } = useDangers(resident);
   const params = { id: resident.id };
-  const { answer, problem } = useCall(round, () => call('history', { params, query: { kinds: 'paper' } }));
+  const { answer, problem, again } = useCall(round, () => call('history', { params, query: { kinds: 'paper' } }));
   const form = useFields(START);
   const { control, values } = form;
   const today = round?.on ?? '';
@@ -67,7 +68,7 @@ function Papers({ resident }: { resident: Resident }) {
       <Name>{resident.scientificName}</Name>
       {law ? <Body>{law.text}</Body> : <Soft>No papers are known to be needed; your own authority decides.</Soft>}
       {resident.permit === null ? null : <Soft>{`Written when it was taken in: ${resident.permit}`}</Soft>}
-      {problem !== undefined ? <Body>{problem}</Body> : null}
+      {problem !== undefined ? <Failed {...{ problem, again }} /> : null}
       {answer && entries.length === 0 ? <Body>None written down yet.</Body> : null}
       {entries.map(({ id, on, data }) => (
         <View key={id} style={{ marginTop: space.m }}>

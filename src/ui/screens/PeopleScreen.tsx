@@ -45,8 +45,8 @@ export function PeopleScreen({ chosenId }: { chosenId?: string | undefined }) {
 }
 
 function Everybody({ chosenId, ownId }: { chosenId?: string | undefined; ownId?: string | undefined }) {
-  const { answer, problem } = useCall(chosenId, () => call('people', {}));
-  if (!answer) return <Waiting problem={problem}>Looking who may come in…</Waiting>;
+  const { answer, problem, again } = useCall(chosenId, () => call('people', {}));
+  if (!answer) return <Waiting {...{ problem, again }}>Looking who may come in…</Waiting>;
   return (
     <>
       {answer.people

@@ -26,12 +26,12 @@ import { space } from '../theme/tokens';
 /** One of those who may come in, as a keeper sees them. */
 export function PersonScreen({ id }: { id: string }) {
   const [asked, askAgain] = useState(0);
-  const { answer, problem } = useCall(`${id} ${asked}`, () => call('people', {}));
+  const { answer, problem, again } = useCall(`${id} ${asked}`, () => call('people', {}));
   const person = answer?.people.find((each) => each.id === id);
   return (
     <Screen>
       <PaneHeader back="/people" title="People" />
-      {answer ? null : <Waiting problem={problem}>Looking who that is…</Waiting>}
+      {answer ? null : <Waiting {...{ problem, again }}>Looking who that is…</Waiting>}
       {answer && !person ? <Body>Nobody of that address may come in. It may have been an old link.</Body> : null}
       {person ? <PersonCard key={person.id} person={person} changed={() => askAgain(asked + 1)} /> : null}
     </Screen>

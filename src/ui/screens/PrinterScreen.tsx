@@ -16,7 +16,7 @@ import { space } from '../theme/tokens';
 /** The label printer: what it is, and what came out of it. */
 export function PrinterScreen() {
   const today = useHouse((house) => house.round?.on ?? '');
-  const { answer, problem } = useCall('printer', () => call('labelPrinter', {}));
+  const { answer, problem, again } = useCall('printer', () => call('labelPrinter', {}));
   return (
     <Screen>
       <PaneHeader back="/labels" title="Labels" />
@@ -47,7 +47,7 @@ export function PrinterScreen() {
           </View>
         </View>
       ) : (
-        <Waiting problem={problem}>Asking the printer…</Waiting>
+        <Waiting {...{ problem, again }}>Asking the printer…</Waiting>
       )}
     </Screen>
   );

@@ -17,14 +17,18 @@ export function ProbesScreen({ chosenId }: { chosenId?: string | undefined }) {
   const homes = useHouse((house) => house.homes);
   const loading = useLoadState();
   const temperature = useTemperature();
-  const { rooms, probes, problem } = useRooms();
+  const { rooms, probes, problem, load } = useRooms();
   if (loading) return <Screen>{loading}</Screen>;
   const inHomes = probes.filter((each) => each.homeId !== null);
   return (
     <Screen place="/probes">
       <PaneHeader back="/settings" title="More" />
       <Title>Rooms and probes</Title>
-      {rooms ? null : <Waiting problem={problem}>Asking for the rooms…</Waiting>}
+      {rooms ? null : (
+        <Waiting problem={problem} again={() => void load()}>
+          Asking for the rooms…
+        </Waiting>
+      )}
       {(rooms ?? []).map((room) => {
         const hung = probes.filter((each) => each.roomId === room.id).length;
         return (

@@ -30,7 +30,9 @@ export function ReadingsScreen({ id }: { id: string }) {
     return (
       <Screen>
         {home ? <HomeHead home={home} part="readings" /> : <PaneHeader back="/homes" title="Wall" />}
-        <Waiting problem={home ? problem : 'There is no box here.'}>Asking for its readings…</Waiting>
+        <Waiting problem={home ? problem : 'There is no box here.'} again={home && (() => void load())}>
+          Asking for its readings…
+        </Waiting>
       </Screen>
     );
   }

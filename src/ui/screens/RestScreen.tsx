@@ -8,6 +8,7 @@ import type { Resident } from '@/contract/records';
 import { Refusal } from '@/core/refusal';
 import { restPlan, type RestingKind, type RestPlan } from '@/core/season/rest';
 import { RestStairs } from '../charts/RestStairs';
+import { Failed } from '../kit/Failed';
 import { Fold } from '../kit/Fold';
 import { useLoadState } from '../components/LoadState';
 import { PaneHeader } from '../components/PaneHeader';
@@ -35,7 +36,7 @@ export function RestScreen({ residentId }: { residentId: string }) {
   const round = useHouse((house) => house.round);
   const resident = useHouse((house) => house.residents.find((each) => each.id === residentId));
   const loading = useLoadState();
-  const { answer, problem } = useCall(round, () => call('residentRest', { params: { id: residentId } }));
+  const { answer, problem, again } = useCall(round, () => call('residentRest', { params: { id: residentId } }));
   if (loading) return <Screen>{loading}</Screen>;
   if (!resident) return <NobodyHere />;
   return (
@@ -45,7 +46,7 @@ export function RestScreen({ residentId }: { residentId: string }) {
       <Name>{resident.scientificName}</Name>
       <Soft>{calledWords(resident)}</Soft>
       <Cautions who={resident} before="open" />
-      {problem !== undefined ? <Body>{problem}</Body> : null}
+      {problem !== undefined ? <Failed {...{ problem, again }} /> : null}
       {answer ? <Winter answer={answer} resident={resident} /> : <Waiting>Looking it up…</Waiting>}
     </Screen>
   );

@@ -49,7 +49,11 @@ export function RoomScreen({ id }: { id?: string }) {
       {rooms && !room ? (
         <Body>{id === undefined ? NO_ROOM_YET : 'There is no room here. It may have been an old link.'}</Body>
       ) : null}
-      {rooms ? null : <Waiting problem={problem}>Asking for its air…</Waiting>}
+      {rooms ? null : (
+        <Waiting problem={problem} again={() => void load()}>
+          Asking for its air…
+        </Waiting>
+      )}
       {room ? (
         <View style={{ gap: space.s }}>
           <Title>{room.name}</Title>

@@ -27,7 +27,7 @@ export function ScoresScreen() {
   const styles = useStyles();
   const round = useHouse((house) => house.round);
   const loading = useLoadState();
-  const { answer, problem } = useCall(round?.on, () => call('scores', {}));
+  const { answer, problem, again } = useCall(round?.on, () => call('scores', {}));
   if (loading) return <Screen>{loading}</Screen>;
   return (
     <Screen isWhole>
@@ -37,7 +37,7 @@ export function ScoresScreen() {
         A window of 80 % is meant to hold eight times in ten. Every window is kept as it was shown first; when the thing
         has happened, it is seen whether it held.
       </Body>
-      {answer ? null : <Waiting problem={problem}>Looking back over what was forecast…</Waiting>}
+      {answer ? null : <Waiting {...{ problem, again }}>Looking back over what was forecast…</Waiting>}
       {answer ? (
         <View style={styles.engines}>
           {answer.engines.map((engine) => (

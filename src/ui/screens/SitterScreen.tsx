@@ -8,7 +8,7 @@ import { Waiting } from '../kit/Waiting';
 
 /** What whoever looks in sees: the sheet and nothing else of the house. */
 export function SitterScreen({ secret }: { secret: string }) {
-  const { answer, problem } = useCall(secret, () => call('sitterPage', { params: { secret } }));
+  const { answer, problem, again } = useCall(secret, () => call('sitterPage', { params: { secret } }));
   return (
     <Screen>
       <Title>Looking in</Title>
@@ -18,7 +18,7 @@ export function SitterScreen({ secret }: { secret: string }) {
           <SheetBody sheet={answer} forSitter />
         </>
       ) : (
-        <Waiting problem={problem}>Fetching the sheet…</Waiting>
+        <Waiting {...{ problem, again }}>Fetching the sheet…</Waiting>
       )}
     </Screen>
   );

@@ -8,6 +8,7 @@ import { useCall } from '@/client/useCall';
 import type { Resident } from '@/contract/records';
 import { hadItsLastMoult, moultsNoMore } from '@/core/growth/moulting';
 import { daysBetween } from '@/core/measure/day';
+import { Failed } from '../kit/Failed';
 import { Button } from '../kit/Button';
 import { Field } from '../kit/Field';
 import { Fold } from '../kit/Fold';
@@ -63,6 +64,7 @@ function Guide({ resident, today }: { resident: Resident; today: string }) {
   );
   const { answer } = guide;
   const problem = log.problem ?? guide.problem;
+  const { again } = log.problem === undefined ? guide : log;
   const verdict = answer && stillVerdict(answer, !moultsNoMore(profile, resident.stage));
   const looked = async () => {
     const note = `${title} ${verdict?.title ?? ''}`.slice(0, 500);
@@ -75,7 +77,7 @@ function Guide({ resident, today }: { resident: Resident; today: string }) {
       <Title>{title}</Title>
       <Name>{resident.scientificName}</Name>
       <Cautions who={resident} before="soil" />
-      {problem !== undefined ? <Body>{problem}</Body> : null}
+      {problem !== undefined ? <Failed {...{ problem, again }} /> : null}
       {answer && verdict ? (
         <View style={styles.verdict} role="status">
           <StatusMark status={verdict.status} />

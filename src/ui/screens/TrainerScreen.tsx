@@ -7,6 +7,7 @@ import { usePreferences } from '@/client/preferences';
 import { useCall } from '@/client/useCall';
 import type { TrainingCase } from '@/contract/handbook';
 import { Button } from '../kit/Button';
+import { Failed } from '../kit/Failed';
 import { useLoadState } from '../components/LoadState';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
@@ -54,7 +55,7 @@ export function TrainerScreen() {
           ? 'What would you do? Write who you are under More, and your answers are kept.'
           : `What would you do, ${keeper}? Your answers are kept for the house.`}
       </Soft>
-      {problem !== undefined ? <Body>{problem}</Body> : null}
+      {problem !== undefined ? <Failed {...{ problem, again }} /> : null}
       {answer?.cases.length === 0 ? <Body>Nobody lives here yet: there is nothing to ask about.</Body> : null}
       {answer && answer.cases.length > 0 ? (
         <Strong>{`Case ${Math.min(at + 1, answer.cases.length)} of ${answer.cases.length}, ${tally.right} of ${tally.asked} right`}</Strong>

@@ -29,7 +29,7 @@ export function TroubleScreen({ residentId }: { residentId: string }) {
   const resident = useHouse((house) => house.residents.find((each) => each.id === residentId));
   const round = useHouse((house) => house.round);
   const loading = useLoadState();
-  const { answer, problem } = useCall(round, () => call('residentTrouble', { params: { id: residentId } }));
+  const { answer, problem, again } = useCall(round, () => call('residentTrouble', { params: { id: residentId } }));
   if (loading) return <Screen>{loading}</Screen>;
   if (!resident) return <NobodyHere />;
   return answer ? (
@@ -37,7 +37,7 @@ export function TroubleScreen({ residentId }: { residentId: string }) {
   ) : (
     <Screen>
       <PaneHeader back={`/residents/${resident.id}`} title={calledWords(resident)} />
-      <Waiting problem={problem}>Looking it up…</Waiting>
+      <Waiting {...{ problem, again }}>Looking it up…</Waiting>
     </Screen>
   );
 }

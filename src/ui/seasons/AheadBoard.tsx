@@ -17,6 +17,7 @@ import { DayList, MarkRow } from './DayList';
 import { MarkRidges } from './MarkRidges';
 import { MonthGrid } from './MonthGrid';
 import { YearStrip } from './YearStrip';
+import { Failed } from '../kit/Failed';
 import { Waiting } from '../kit/Waiting';
 
 const VIEWS = [
@@ -28,11 +29,11 @@ type View_ = (typeof VIEWS)[number]['value'];
 
 /** The months ahead: as one strip, a month of days, or a week in words. */
 export function AheadBoard() {
-  const { answer, problem } = useSeasons();
+  const { answer, problem, again } = useSeasons();
   const isEmpty = useHouse((house) => house.residents.length === 0);
   const [view, setView] = useState<View_>('year');
   const [chosen, setChosen] = useState<Day>();
-  if (problem !== undefined) return <Body>{problem}</Body>;
+  if (problem !== undefined) return <Failed {...{ problem, again }} />;
   if (!answer) return <Waiting>Looking a year ahead…</Waiting>;
   if (isEmpty)
     return (

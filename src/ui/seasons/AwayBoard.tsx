@@ -25,12 +25,11 @@ export function AwayBoard() {
   const round = useHouse((house) => house.round);
   const [version, setVersion] = useState(0);
   const { keepers, load } = useKeepers();
-  const { answer, problem } = useCall(version, () => call('absences', {}));
+  const { answer, problem, again } = useCall(version, () => call('absences', {}));
   useEffect(() => {
     if (keepers === null) void load();
   }, [keepers, load]);
-  if (problem !== undefined) return <Soft>{problem}</Soft>;
-  if (!answer || !round) return <Waiting>Looking it up…</Waiting>;
+  if (problem !== undefined || !answer || !round) return <Waiting {...{ problem, again }}>Looking it up…</Waiting>;
   const who = (keeperId: string | null) =>
     keeperId === null
       ? 'Nobody of the house is there'

@@ -18,9 +18,8 @@ const SPAN = { least: 12, most: 40 };
 /** All eggs by the week in which they hatch, one under another; and moths that are to meet. */
 export function BroodBoard() {
   const round = useHouse((house) => house.round);
-  const { answer, problem } = useCall(round, () => call('broods', {}));
-  if (problem !== undefined) return <Body>{problem}</Body>;
-  if (!answer) return <Waiting>Counting…</Waiting>;
+  const { answer, problem, again } = useCall(round, () => call('broods', {}));
+  if (problem !== undefined || !answer) return <Waiting {...{ problem, again }}>Counting…</Waiting>;
   const { broods, layers, flights, asOf } = answer;
   const inOrder = [...broods].sort((a, b) => (a.forecast?.from ?? '9').localeCompare(b.forecast?.from ?? '9'));
   const longest = Math.max(0, ...broods.map((brood) => brood.forecast?.weeks.length ?? 0));

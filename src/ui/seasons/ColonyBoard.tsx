@@ -27,9 +27,8 @@ export function ColonyBoard() {
   const round = useHouse((house) => house.round);
   const care = useHouse((house) => house.care);
   const residentOf = useResidentOf();
-  const { answer, problem } = useCall(round, () => call('colonies', {}));
-  if (problem !== undefined) return <Body>{problem}</Body>;
-  if (!answer) return <Waiting>Counting…</Waiting>;
+  const { answer, problem, again } = useCall(round, () => call('colonies', {}));
+  if (problem !== undefined || !answer) return <Waiting {...{ problem, again }}>Counting…</Waiting>;
   const partOf = ({ residentId, isCounted }: Row): (typeof PARTS)[number] => {
     const found = residentOf(residentId);
     if (!found) return 'Cultures';

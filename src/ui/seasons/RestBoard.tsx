@@ -22,9 +22,8 @@ const isOn = ({ phase }: Row) => phase !== null && phase !== 'over';
 /** Who of the house rests, who needs to and has no plan, who may, and who must not. */
 export function RestBoard() {
   const round = useHouse((house) => house.round);
-  const { answer, problem } = useCall(round, () => call('rests', {}));
-  if (problem !== undefined) return <Body>{problem}</Body>;
-  if (!answer) return <Waiting>Looking it up…</Waiting>;
+  const { answer, problem, again } = useCall(round, () => call('rests', {}));
+  if (problem !== undefined || !answer) return <Waiting {...{ problem, again }}>Looking it up…</Waiting>;
   const { rests, asOf } = answer;
   const on = rests.filter(isOn).sort((a, b) => (a.next?.on ?? '9').localeCompare(b.next?.on ?? '9'));
   const others = rests.filter((row) => !isOn(row));

@@ -4,16 +4,17 @@ import { useStock } from '@/client/stock';
 import { useStoreBook } from '@/client/storeBook';
 import { LinkRow } from '../components/LinkRow';
 import { ListRow } from '../kit/ListRow';
-import { Body, Heading, Soft, Strong } from '../components/Words';
+import { Heading, Soft, Strong } from '../components/Words';
 import { space } from '../theme/tokens';
 import { amountWords } from '@/words/food';
 import { litres } from '@/words/home';
+import { Failed } from '../kit/Failed';
 import { FreeBoxes } from './FreeBoxes';
 import { ShoppingList } from './ShoppingList';
 
 /** Boxes to buy and boxes that stand free, and what homes are filled with. */
 export function BoxesAndSoil({ chosenMaterial }: { chosenMaterial: string | undefined }) {
-  const { materials, mixes, problem } = useStock();
+  const { materials, mixes, problem, load } = useStock();
   const { lines } = useStoreBook();
   const inStore = (id: string) => {
     const line = lines.find((each) => each.item === id);
@@ -21,7 +22,7 @@ export function BoxesAndSoil({ chosenMaterial }: { chosenMaterial: string | unde
   };
   return (
     <View>
-      {problem === null ? null : <Body>{problem}</Body>}
+      {problem === null ? null : <Failed problem={problem} again={() => void load()} />}
       <ShoppingList />
       <FreeBoxes />
       <View style={{ marginTop: space.xl }}>

@@ -16,13 +16,14 @@ import { LATE_ORDER, costWords, lastsWords, neededWords, orderDays, stockWords }
 import { capital } from '@/words/text';
 import { useNames } from '@/words/useNames';
 import { Cultures } from './Cultures';
+import { Failed } from '../kit/Failed';
 import { Waiting } from '../kit/Waiting';
 
 /** What is there to eat, what runs out, and what to order this week. */
 export function FoodStore({ chosenItem }: { chosenItem: string | undefined }) {
   const names = useNames();
   const today = useHouse((house) => house.round?.on ?? '');
-  const { lines, plan, cultures, problem } = useStoreBook();
+  const { lines, plan, cultures, problem, load } = useStoreBook();
   const row = (item: string) => {
     const line = lines.find((each) => each.item === item);
     const needed = plan?.lines.find((each) => each.item === item);
@@ -52,7 +53,7 @@ export function FoodStore({ chosenItem }: { chosenItem: string | undefined }) {
   });
   return (
     <View>
-      {problem === null ? null : <Body>{problem}</Body>}
+      {problem === null ? null : <Failed problem={problem} again={() => void load()} />}
       <ThisWeek />
       {names.feeders.map((kind: FeederKind) => {
         const sizes = kind.classes.filter((each) => shown(each.id));
