@@ -187,27 +187,23 @@ const APART = `e.data ->> 'sign', e.data ->> 'job', e.data ->> 'paper', e.data ?
  * What the round of `day` needs of the log: of every resident the latest entry of each kind (of signs: each kind of
  * sign, of jobs put off: each job) before that day, every sign and refusal since it last ate or moulted, and all of that day.
  */
-export async function entriesForRound(
-  queries: Queries,
-  day: string,
-  residentIds: readonly string[] | null = null,
-): Promise<Entry[]> {
+export async function entriesForRound(queries: Queries, day: string, residentIds: readonly string[]): Promise<Entry[]> {
   const rows = await queries.query<EntryRow>(
     `SELECT * FROM (
        SELECT DISTINCT ON (e.resident_id, e.kind, ${APART}) ${COLUMNS} FROM entry e
-       WHERE e.undone_at IS NULL AND e.resident_id IS NOT NULL AND e.on_day < $1
-         AND ($2::uuid[] IS NULL OR e.resident_id = ANY ($2))
+       WHERE e.undone_at IS NULL AND e.on_day < $1
+         AND e.resident_id = ANY ($2::uuid[])
        ORDER BY e.resident_id, e.kind, ${APART}, e.on_day DESC, e.at DESC, e.seq DESC) past
      UNION
      SELECT ${COLUMNS} FROM entry e
-     WHERE e.undone_at IS NULL AND e.resident_id IS NOT NULL AND e.on_day < $1 AND e.kind IN ('sign', 'refused')
-       AND ($2::uuid[] IS NULL OR e.resident_id = ANY ($2))
+     WHERE e.undone_at IS NULL AND e.on_day < $1 AND e.kind IN ('sign', 'refused')
+       AND e.resident_id = ANY ($2::uuid[])
        AND NOT EXISTS (
          SELECT 1 FROM entry s WHERE s.resident_id = e.resident_id AND s.kind IN ('eaten', 'moulted')
            AND s.undone_at IS NULL AND s.on_day <= $1 AND (s.on_day, s.at, s.seq) > (e.on_day, e.at, e.seq))
      UNION ALL
-     SELECT ${COLUMNS} FROM entry e WHERE e.undone_at IS NULL AND e.resident_id IS NOT NULL AND e.on_day = $1
-       AND ($2::uuid[] IS NULL OR e.resident_id = ANY ($2))
+     SELECT ${COLUMNS} FROM entry e WHERE e.undone_at IS NULL AND e.on_day = $1
+       AND e.resident_id = ANY ($2::uuid[])
      ORDER BY on_day, at, id`,
     [day, residentIds],
   );

@@ -1,8 +1,9 @@
 import fs from 'node:fs';
-import { PGlite, type PGliteInterface, type PGliteOptions, type Transaction } from '@electric-sql/pglite';
+import { Mutex, PGlite, type PGliteOptions, type Transaction } from '@electric-sql/pglite';
 import { NodeFS } from '@electric-sql/pglite/nodefs';
 import { mayWrite, typeParsers, type Database, type Queries } from './database';
 import type { DataFolder } from './dataFolder';
+import { PreparedStatements } from './prepared';
 import { preparedCluster } from './preparedCluster';
 
 interface EmscriptenFile {
@@ -92,60 +93,91 @@ export async function openMemory(cluster: Blob = preparedCluster()): Promise<Dat
   };
 }
 
-async function wrap(pglite: PGliteInterface, release: () => void, isHeld: () => boolean): Promise<Database> {
+/** After so many writing statements the tables may have grown far beyond what was planned for. Chosen here */
+const PLANNED_ANEW_AFTER = 500;
+
+async function wrap(pglite: PGlite, release: () => void, isHeld: () => boolean): Promise<Database> {
   await pglite.exec(`SET TIME ZONE 'UTC'`);
   const [{ version } = { version: '' }] = (
     await pglite.query<{ version: string }>(`SELECT current_setting('server_version') AS version`)
   ).rows;
+  const prepared = await PreparedStatements.on(pglite);
+  /** One statement or transaction after another. */
+  const turns = new Mutex();
   let writes = 0;
+  let plannedAt = 0;
   let answeredAt = performance.now();
   const requireHeld = () => {
     if (!isHeld()) throw new Error('Another server has taken over the data: nothing more is written here.');
   };
-  const queriesOf = (on: PGliteInterface | Transaction, wrote: () => void): Queries => ({
-    query: async <Row>(sql: string, parameters: unknown[] = []) => {
-      // A statement of its own commits by itself.
-      if (on === pglite && mayWrite(sql)) requireHeld();
-      const { rows } = await on.query<Row>(sql, parameters);
-      answeredAt = performance.now();
-      if (mayWrite(sql)) wrote();
-      return rows;
-    },
-  });
-  const wroteOne = () => {
-    writes += 1;
+  const ask = async <Row>(sql: string, parameters: unknown[], inner?: Transaction): Promise<Row[]> => {
+    const rows = prepared.isPlanned(sql)
+      ? await prepared.run<Row>(sql, parameters, inner === undefined)
+      : (await (inner ?? pglite).query<Row>(sql, parameters)).rows;
+    answeredAt = performance.now();
+    return rows;
   };
-  const scripts = new WeakMap<Queries, { inner: Transaction; wrote: () => void }>();
+  const wrote = async (statements: number) => {
+    writes += statements;
+    if (writes - plannedAt < PLANNED_ANEW_AFTER) return;
+    plannedAt = writes;
+    await prepared.forget();
+  };
+  /** Of a transaction under way: how it goes on, and how much it has written. */
+  const underWay = new WeakMap<Queries, { inner: Transaction; wrote: () => void }>();
   return {
     name: `PGlite (PostgreSQL ${version})`,
-    ...queriesOf(pglite, wroteOne),
-    transaction: async (work) => {
-      // What others remember holds until it ends: they need not wait for it.
-      let written = 0;
-      const wrote = () => {
-        written += 1;
-      };
-      try {
-        return await pglite.transaction(async (inner) => {
-          const queries = queriesOf(inner, wrote);
-          scripts.set(queries, { inner, wrote });
-          const result = await work(queries);
-          requireHeld();
-          return result;
-        });
-      } finally {
-        writes += written;
-      }
-    },
+    query: <Row>(sql: string, parameters: unknown[] = []) =>
+      turns.runExclusive(async () => {
+        // A statement of its own commits by itself.
+        if (mayWrite(sql)) requireHeld();
+        const rows = await ask<Row>(sql, parameters);
+        if (mayWrite(sql)) await wrote(1);
+        return rows;
+      }),
+    transaction: (work) =>
+      turns.runExclusive(async () => {
+        // What others remember holds until it ends: they need not wait for it.
+        let written = 0;
+        try {
+          return await pglite.transaction(async (inner) => {
+            const queries: Queries = {
+              query: async <Row>(sql: string, parameters: unknown[] = []) => {
+                const rows = await ask<Row>(sql, parameters, inner);
+                if (mayWrite(sql)) written += 1;
+                return rows;
+              },
+            };
+            underWay.set(queries, {
+              inner,
+              wrote: () => {
+                written += PLANNED_ANEW_AFTER;
+              },
+            });
+            const result = await work(queries);
+            requireHeld();
+            return result;
+          });
+        } finally {
+          await wrote(written);
+        }
+      }),
     script: async (queries, sql) => {
-      const { inner = pglite, wrote = wroteOne } = scripts.get(queries) ?? {};
-      await inner.exec(sql);
-      wrote();
+      const transaction = underWay.get(queries);
+      if (!transaction) {
+        return turns.runExclusive(async () => {
+          await pglite.exec(sql);
+          await wrote(PLANNED_ANEW_AFTER);
+        });
+      }
+      await transaction.inner.exec(sql);
+      await prepared.forget();
+      transaction.wrote();
     },
     writes: () => writes,
     answeredAt: () => answeredAt,
     close: async () => {
-      await pglite.close();
+      await turns.runExclusive(() => pglite.close());
       release();
     },
   };

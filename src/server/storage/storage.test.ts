@@ -228,7 +228,7 @@ describe.each(databases)('storage on $kind', ({ open }) => {
     ];
     const today = [await write({ kind: 'eaten', on: '2026-03-06' }), await write({ kind: 'looked', on: '2026-03-06' })];
     const tomorrow = await write({ kind: 'offered', on: '2026-03-07' });
-    const ids = (await entriesForRound(database, '2026-03-06')).map((each) => each.id);
+    const ids = (await entriesForRound(database, '2026-03-06', [residentId])).map((each) => each.id);
     expect(ids).toEqual(expect.arrayContaining([latest, ...signs, ...today].map((each) => each.id)));
     expect(ids).not.toContain(old.id);
     expect(ids).not.toContain(tomorrow.id);

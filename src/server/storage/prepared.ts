@@ -1,0 +1,105 @@
+import { Mutex, parse, protocol, type PGlite } from '@electric-sql/pglite';
+
+type Messages = Awaited<ReturnType<PGlite['execProtocolStream']>>;
+
+/** A statement that the database has parsed and planned, by the name under which it knows it. */
+interface Prepared {
+  name: string;
+  /** The type ids of its parameters. */
+  types: readonly number[];
+  /** What its rows look like. */
+  described: Messages;
+}
+
+/** So many are kept; the house asks some 250 different ones. Chosen here */
+const MOST = 600;
+
+/** Each statement of its own: what the embedded database gives no name to it plans anew every time. */
+const IS_PLANNED = /^\s*(?:SELECT|INSERT|UPDATE|DELETE|WITH)\b/;
+
+/**
+ * Runs statements on the embedded database, each of them parsed and planned when it is first asked and not again: to plan the view of
+ * a resident takes seven times as long as to answer from it (5.5 ms and 0.7 ms, measured). One plan holds for all parameters.
+ */
+export class PreparedStatements {
+  private known = new Map<string, Prepared>();
+  private made = 0;
+  /** The protocol is one conversation: a statement waits for the one before. */
+  private readonly turns = new Mutex();
+
+  constructor(private readonly pglite: PGlite) {}
+
+  static async on(pglite: PGlite): Promise<PreparedStatements> {
+    await pglite.exec('SET plan_cache_mode = force_generic_plan');
+    return new PreparedStatements(pglite);
+  }
+
+  isPlanned(sql: string): boolean {
+    return IS_PLANNED.test(sql);
+  }
+
+  /** @param isLast nothing of the same transaction follows: what was written has to be in the folder */
+  run<Row>(sql: string, parameters: readonly unknown[], isLast: boolean): Promise<Row[]> {
+    return this.turns.runExclusive(async () => {
+      const { name, types, described } = await this.prepared(sql);
+      const values = parameters.map((each, index) => this.asText(each, types[index]));
+      const { serialize } = protocol;
+      const steps = [serialize.bind({ statement: name, values }), serialize.execute({}), serialize.sync()];
+      const said = await this.pglite.execProtocolStream(joined(steps), { syncToFs: isLast });
+      return (parse.parseResults([...described, ...said], this.pglite.parsers)[0]?.rows ?? []) as Row[];
+    });
+  }
+
+  /** After the tables themselves have changed, or may have grown far beyond what was planned for. */
+  forget(): Promise<void> {
+    return this.turns.runExclusive(async () => {
+      this.known = new Map();
+      await this.pglite.execProtocolStream(protocol.serialize.query('DEALLOCATE ALL'), { syncToFs: false });
+    });
+  }
+
+  private async prepared(sql: string): Promise<Prepared> {
+    const before = this.known.get(sql);
+    if (before) {
+      // Those asked longest ago stand first.
+      this.known.delete(sql);
+      this.known.set(sql, before);
+      return before;
+    }
+    this.made += 1;
+    const name = `s${this.made}`;
+    const { serialize } = protocol;
+    const steps = [serialize.parse({ name, text: sql }), serialize.describe({ type: 'S', name }), serialize.sync()];
+    const said = await this.pglite.execProtocolStream(joined(steps), { syncToFs: false });
+    const described = said.filter((each) => each.name === 'rowDescription');
+    const made = { name, types: parse.parseDescribeStatementResults(said), described };
+    this.known.set(sql, made);
+    if (this.known.size > MOST) await this.close();
+    return made;
+  }
+
+  private async close(): Promise<void> {
+    for (const [sql, { name }] of this.known) {
+      this.known.delete(sql);
+      const steps = [protocol.serialize.close({ type: 'S', name }), protocol.serialize.sync()];
+      await this.pglite.execProtocolStream(joined(steps), { syncToFs: false });
+      return;
+    }
+  }
+
+  private asText(value: unknown, type: number | undefined): string | null {
+    if (value === null || value === undefined) return null;
+    const serializer = type === undefined ? undefined : this.pglite.serializers[type];
+    return serializer ? serializer(value) : String(value);
+  }
+}
+
+function joined(parts: readonly Uint8Array[]): Uint8Array {
+  const whole = new Uint8Array(parts.reduce((sum, { length }) => sum + length, 0));
+  let at = 0;
+  for (const part of parts) {
+    whole.set(part, at);
+    at += part.length;
+  }
+  return whole;
+}
