@@ -6,7 +6,7 @@ import { entryToKeep, type EntryBase, type EntryData, type EntryToKeep } from '@
 import type { Resident } from '@/contract/records';
 import { addDays } from '@/core/measure/day';
 import { insertEntries } from '@/server/storage/entries';
-import { insertHome } from '@/server/storage/homes';
+import { insertHomes } from '@/server/storage/homes';
 import { openDataFolder } from '@/server/storage/dataFolder';
 import { migrate } from '@/server/storage/migrate';
 import { openFolder } from '@/server/storage/pglite';
@@ -43,13 +43,9 @@ export async function benchResidents(): Promise<void> {
       };
       for (const [index, id] of ids.entries()) {
         const homeId = randomUUID();
-        await insertHome(queries, {
-          id: homeId,
-          code: `H${index}`,
-          shelfId,
-          place: index,
-          container: { ...container, vents: [] },
-        });
+        await insertHomes(queries, [
+          { id: homeId, code: `H${index}`, shelfId, place: index, container: { ...container, vents: [] } },
+        ]);
         await insertResident(queries, {
           ...{ id, called: `Name ${index}`, scientificName: 'Grammostola pulchra', commonName: null, sex: 'unknown' },
           ...{ profile: 'ground-tarantula', source: null, permit: null, school: null, form: 'single', bornOn: null },

@@ -44,6 +44,20 @@ describe('lists of a keeper of many years', () => {
     );
   });
 
+  it('refuse a box whose code stands already, in the house or twice in the list, each at its row', async () => {
+    const rows = [...boxes(1), { ...boxes(1)[0], code: 'N1' }, { ...boxes(1)[0], code: 'n1' }, { code: 'N2' }];
+    const { problems, written } = await bring('boxes', rows);
+    expect(written).toBe(0);
+    expect(
+      problems.map((each: { row: number; fields: { path: string }[] }) => [each.row, each.fields[0]?.path]),
+    ).toEqual([
+      [0, 'code'],
+      [2, 'code'],
+      [3, 'room'],
+    ]);
+    expect(await house.homes()).toHaveLength(200);
+  });
+
   it('are read as they stand in the sheet, and what is read can be brought in', async () => {
     const { rows, columns, order } = await house.compute('table', {
       kind: 'residents',

@@ -218,6 +218,12 @@ describe.each(databases)('air and water on $kind', ({ open }) => {
       expect(air.watering.dueOn > TODAY).toBe(true);
     });
 
+    it('takes a reading that is as good as nothing', async () => {
+      const { home } = await house();
+      const reading = { place: 'nest', relativeHumidityPct: 1e-300, temperatureC: 23 };
+      expect((await server.post(`/api/homes/${home.id}/readings`, reading)).status).toBe(201);
+    });
+
     it('is moved by weighing the box', async () => {
       const { home } = await house();
       const weigh = (massG: number, at: string) =>

@@ -6,7 +6,7 @@ import { pauses } from './house/inTurn';
 import type { Database, Queries } from './storage/database';
 import { insertEntries } from './storage/entries';
 import { insertAbsence } from './storage/absences';
-import { insertHome } from './storage/homes';
+import { insertHomes } from './storage/homes';
 import { eraseRecords, fingerprint, isEmpty, readMeta, writeMeta } from './storage/meta';
 import { insertTrainingAnswer, writeEmergency, writeOwnCard } from './storage/handbook';
 import { insertKeeper } from './storage/keepers';
@@ -46,7 +46,7 @@ export async function lay(queries: Queries, demo: ReturnType<typeof ropewalk>, t
   for (const shelf of demo.shelves) await insertShelf(queries, shelf);
   const pause = pauses();
   for (const home of demo.homes) {
-    await insertHome(queries, home);
+    await insertHomes(queries, [home]);
     await pause();
   }
   for (const { facts } of demo.residents) {

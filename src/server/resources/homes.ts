@@ -11,7 +11,7 @@ import { houseToday, type HouseToday } from '../house/houseToday';
 import type { Handlers } from '../http/mount';
 import { invalid, notFound, Problem } from '../http/problem';
 import { FOREIGN_KEY_VIOLATION, sqlState, UNIQUE_VIOLATION, type Queries } from '../storage/database';
-import { insertEntry } from '../storage/entries';
+import { insertEntries } from '../storage/entries';
 import {
   arrange,
   deleteHome,
@@ -19,7 +19,7 @@ import {
   findHome,
   holdHome,
   homesOf,
-  insertHome,
+  insertHomes,
   nextPlace,
   removePhoto,
   updateHome,
@@ -61,7 +61,7 @@ export function homeHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
           if (body.quarantineSince) dayOf(clock, body.quarantineSince, 'quarantineSince');
           const id = body.id ?? randomUUID();
           const place = body.place ?? (await nextPlace(queries, body.shelfId));
-          await writeNewHome(queries, clock, { ...body, id, place });
+          await writeNewHomes(queries, clock, [{ ...body, id, place }]);
           return { home: await requireHome(queries, id) };
         }),
       ),
@@ -73,12 +73,9 @@ export function homeHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
         const codes = codesFor(like.code, taken, body.count, body.firstCode);
         const { quarantineSince: _, factors: _own, ...facts } = like;
         const from = await nextPlace(queries, like.shelfId);
-        const ids: string[] = [];
-        for (const [index, code] of codes.entries()) {
-          const id = randomUUID();
-          await writeNewHome(queries, clock, { ...facts, id, code, place: from + index });
-          ids.push(id);
-        }
+        const copies = codes.map((code, index) => ({ ...facts, id: randomUUID(), code, place: from + index }));
+        await writeNewHomes(queries, clock, copies);
+        const ids = copies.map(({ id }) => id);
         const made = new Map((await homesOf(queries, ids)).map((home) => [home.id, home]));
         return { homes: ids.flatMap((id) => made.get(id) ?? []) };
       }),
@@ -131,20 +128,17 @@ export function homeHandlers({ database, clock }: Deps): Pick<Handlers, Names> {
 }
 
 /** A box of which nothing is written yet, with the depth that it is filled to. */
-type NewBox = HomeFacts & Pick<Home, 'substrateDepthMm' | 'soil'>;
+export type NewBox = HomeFacts & Pick<Home, 'substrateDepthMm' | 'soil'>;
 
-/** Writes a new box, and its first depth of soil. */
-export async function writeNewHome(
-  queries: Queries,
-  clock: Clock,
-  { substrateDepthMm, soil, ...facts }: NewBox,
-): Promise<void> {
-  await insertHome(queries, facts);
-  await insertEntry(queries, {
-    ...{ id: randomUUID(), kind: 'soil-set', residentId: null, homeId: facts.id },
+/** Writes new boxes, each with its first depth of soil. */
+export async function writeNewHomes(queries: Queries, clock: Clock, boxes: readonly NewBox[]): Promise<void> {
+  await insertHomes(queries, boxes);
+  const depths = boxes.map(({ id, substrateDepthMm, soil }) => ({
+    ...{ id: randomUUID(), kind: 'soil-set' as const, residentId: null, homeId: id },
     ...{ on: clock.today(), at: clock.now(), keeper: signatureHere(), note: null },
     data: { substrateDepthMm, ...(soil && { soil }) },
-  });
+  }));
+  await insertEntries(queries, depths);
 }
 
 /** @throws Problem where the first is taken, or so many do not go on from it */

@@ -8,8 +8,8 @@ import { entryWriter } from '../entryWriter';
 import { inParts, inTurn } from '../house/inTurn';
 import type { Handlers } from '../http/mount';
 import { notFound, Problem } from '../http/problem';
-import { writeRows } from '../lists';
-import { FOREIGN_KEY_VIOLATION, sqlState } from '../storage/database';
+import { readRows } from '../lists';
+import { FOREIGN_KEY_VIOLATION, sqlState, UNIQUE_VIOLATION } from '../storage/database';
 import { markUndone } from '../storage/entries';
 import { listOwnCards } from '../storage/handbook';
 import { deleteHome } from '../storage/homes';
@@ -49,6 +49,7 @@ export function listHandlers({ database, clock }: Deps): Pick<Handlers, 'bringLi
     bringList: async ({ body: { id = randomUUID(), kind, name = null, rows, check = false } }) => {
       const hash = createHash('sha256').update(JSON.stringify(rows)).digest('hex');
       try {
+        const write = await readRows[kind](rows, clock);
         return await database.transaction(async (queries) => {
           const same = await findSame(queries, kind, hash);
           if (same) {
@@ -56,13 +57,19 @@ export function listHandlers({ database, clock }: Deps): Pick<Handlers, 'bringLi
             throw new Problem('conflict', message, [{ path: 'rows', message }]);
           }
           const writing = { queries, care: await careOf(queries), clock, writer };
-          const { entryIds, homeIds, problems } = await writeRows[kind](writing, rows);
+          const { entryIds, homeIds, problems } = await write(writing);
           if (check || problems.length > 0) throw new NotKept(problems);
           const facts = { id, kind, name, rows: rows.length, hash, at: clock.now(), entryIds, homeIds };
           await insertList(queries, facts);
           return { listId: id, written: rows.length, problems: [] };
         });
       } catch (error) {
+        if (sqlState(error) === UNIQUE_VIOLATION) {
+          throw new Problem(
+            'conflict',
+            'One of these is written already, or was by another meanwhile. Nothing came in.',
+          );
+        }
         if (!(error instanceof NotKept)) throw error;
         return { listId: null, written: 0, problems: error.problems };
       }

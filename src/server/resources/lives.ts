@@ -11,7 +11,7 @@ import { inTurn } from '../house/inTurn';
 import { wholeHistory } from '../house/wholeHistory';
 import type { Handlers } from '../http/mount';
 import { invalidBy, notFound, Problem } from '../http/problem';
-import { writeRows } from '../lists';
+import { readRows } from '../lists';
 import type { Queries } from '../storage/database';
 import { forebearsOf, insertForebears, knownAmong, writeParents } from '../storage/forebears';
 import { pairAll } from '../storage/mending';
@@ -66,7 +66,8 @@ export function lifeHandlers({ database, clock }: Deps): Pick<Handlers, 'life' |
         const told = { residentId, arrived: on, idOf };
         const rows = (await inTurn(life.entries, (each) => lifeBefore([each], told))).flat();
         const [arrival] = entryIds;
-        const written = await writeRows.events({ queries, care, clock, writer, pair: arrival }, rows);
+        const write = await readRows.events(rows, clock);
+        const written = await write({ queries, care, clock, writer, pair: arrival });
         if (written.problems.length > 0) {
           const fields = written.problems.flatMap(({ row, fields: wrong }) =>
             wrong.map(({ path, message }) => ({

@@ -127,6 +127,10 @@ const valuesOf = (home: HomeFacts) => [
   home.dishAreaCm2 ?? null,
 ];
 
+/** Every box by what no other may have, and where it stands. */
+export const standingBoxes = (queries: Queries): Promise<Pick<Home, 'id' | 'code' | 'shelfId' | 'place'>[]> =>
+  queries.query('SELECT id, code, shelf_id AS "shelfId", place FROM home');
+
 /** The codes of all boxes. */
 export async function everyCode(queries: Queries): Promise<string[]> {
   return (await queries.query<{ code: string }>('SELECT code FROM home')).map(({ code }) => code);
@@ -141,12 +145,14 @@ export async function deleteHome(queries: Queries, id: string): Promise<void> {
   await queries.query('DELETE FROM home WHERE id = $1', [id]);
 }
 
-export async function insertHome(queries: Queries, home: HomeFacts): Promise<void> {
+export async function insertHomes(queries: Queries, homes: readonly HomeFacts[]): Promise<void> {
   await queries.query(
     `INSERT INTO home (id, code, shelf_id, place, container, furniture, litter_depth_mm, nest, mix_id,
        weight_limit_kg, quarantine_since, heat, dish_area_cm2)
-     VALUES ($1, $2, $3, $4, $5::jsonb, $6::jsonb, $7, $8::jsonb, $9, $10, $11, $12::jsonb, $13)`,
-    valuesOf(home),
+     SELECT r.* FROM jsonb_to_recordset($1::jsonb) AS r (id uuid, code text, "shelfId" uuid, place integer, container jsonb,
+       furniture jsonb, "litterDepthMm" double precision, nest jsonb, "mixId" text, "weightLimitKg" double precision,
+       "quarantineSince" date, heat jsonb, "dishAreaCm2" double precision)`,
+    [JSON.stringify(homes)],
   );
 }
 

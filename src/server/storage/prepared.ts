@@ -14,8 +14,8 @@ interface Prepared {
 /** So many are kept; the house asks some 250 different ones. Chosen here */
 const MOST = 600;
 
-/** Each statement of its own: what the embedded database gives no name to it plans anew every time. */
-const IS_PLANNED = /^\s*(?:SELECT|INSERT|UPDATE|DELETE|WITH)\b/;
+/** What is asked again and again; what changes the tables themselves is asked once. */
+const IS_PLANNED = /^\s*(?:SELECT|INSERT|UPDATE|DELETE|WITH|SAVEPOINT|RELEASE|ROLLBACK TO)\b/;
 
 /**
  * Runs statements on the embedded database, each of them parsed and planned when it is first asked and not again: to plan the view of

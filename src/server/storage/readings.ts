@@ -22,11 +22,15 @@ const fromRow = (row: ReadingRow): MarkedReading => ({
 const COLUMNS = 'r.probe_id, r.at, r.temperature_c, r.relative_humidity_pct, r.mass_g, r.mark';
 
 /** The columns of readings as arrays, which both databases take in faster than anything else. */
+/** What a column of the type real cannot hold is refused, not rounded. @source PostgreSQL, numeric types */
+const LEAST_REAL = 1.2e-38;
+const asReal = (value: number | undefined) => (value === undefined ? null : Math.abs(value) < LEAST_REAL ? 0 : value);
+
 const columnsOf = (readings: MarkedReading[]) => [
   readings.map((each) => each.at),
-  readings.map((each) => each.temperatureC ?? null),
-  readings.map((each) => each.relativeHumidityPct ?? null),
-  readings.map((each) => each.massG ?? null),
+  readings.map((each) => asReal(each.temperatureC)),
+  readings.map((each) => asReal(each.relativeHumidityPct)),
+  readings.map((each) => asReal(each.massG)),
   readings.map((each) => each.mark),
 ];
 

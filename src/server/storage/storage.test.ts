@@ -6,7 +6,7 @@ import type { Container } from '@/core/housing/container';
 import { databases, emptyDatabase } from '../testing/databases';
 import type { Database } from './database';
 import { entriesForRound, findEntry, historyOf, insertEntry, markUndone } from './entries';
-import { findHome, homeOrder, insertHome, readPhoto, removePhoto, updateHome, writePhoto } from './homes';
+import { findHome, homeOrder, insertHomes, readPhoto, removePhoto, updateHome, writePhoto } from './homes';
 import { listOwnMaterials, removeOwnMaterial, writeOwnMaterial } from './materials';
 import { fingerprint } from './meta';
 import { migrate } from './migrate';
@@ -48,7 +48,7 @@ describe.each(databases)('storage on $kind', ({ open }) => {
       ['A10', homes.a],
       ['A9', homes.b],
     ] as const) {
-      await insertHome(database, { id, code, shelfId, place: code === 'A9' ? 1 : 2, container });
+      await insertHomes(database, [{ id, code, shelfId, place: code === 'A9' ? 1 : 2, container }]);
       await write({ kind: 'soil-set', residentId: null, homeId: id, data: { substrateDepthMm: 60 } });
     }
     const facts = { called: 'Pip', scientificName: 'Grammostola pulchra', commonName: null, sex: 'unknown' } as const;
@@ -264,7 +264,7 @@ describe.each(databases)('storage on $kind', ({ open }) => {
     const before = await fingerprint(database);
     const failing = database.transaction(async (queries) => {
       await insertEntry(queries, entry({}));
-      await insertHome(queries, { id: randomUUID(), code: 'a9', shelfId, place: 3, container });
+      await insertHomes(queries, [{ id: randomUUID(), code: 'a9', shelfId, place: 3, container }]);
     });
     await expect(failing).rejects.toMatchObject({ code: '23505' });
     expect(await fingerprint(database)).toBe(before);

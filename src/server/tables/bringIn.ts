@@ -8,7 +8,7 @@ import { Problem } from '../http/problem';
 import { insertAbsence } from '../storage/absences';
 import { FOREIGN_KEY_VIOLATION, sqlState, UNIQUE_VIOLATION, type Database, type Queries } from '../storage/database';
 import { insertEntries } from '../storage/entries';
-import { insertHome, updateFactors } from '../storage/homes';
+import { insertHomes, updateFactors, type HomeFacts } from '../storage/homes';
 import { insertKeeper, writeBusyDays } from '../storage/keepers';
 import { insertProbe } from '../storage/probes';
 import { insertReadings, refreshHours } from '../storage/readings';
@@ -98,7 +98,7 @@ const WRITERS: Omit<Writers, 'entries' | 'readings'> = {
   shelves: (queries, shelf) => insertShelfAt(queries, shelf),
   homes: async (queries, { home, factors }) => {
     const id = home.id ?? '';
-    await insertHome(queries, { ...home, id, place: home.place ?? 0 } as Parameters<typeof insertHome>[1]);
+    await insertHomes(queries, [{ ...home, id, place: home.place ?? 0 } as HomeFacts]);
     if (factors) await updateFactors(queries, id, factors);
   },
   residents: async (queries, { plants, forbidden, ...resident }) => {
