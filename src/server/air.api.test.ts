@@ -220,7 +220,7 @@ describe.each(databases)('air and water on $kind', ({ open }) => {
 
     it('takes a reading that is as good as nothing', async () => {
       const { home } = await house();
-      const reading = { place: 'nest', relativeHumidityPct: 1e-300, temperatureC: 23 };
+      const reading = { place: 'air', relativeHumidityPct: 1e-300, temperatureC: 23 };
       expect((await server.post(`/api/homes/${home.id}/readings`, reading)).status).toBe(201);
     });
 
