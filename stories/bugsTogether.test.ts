@@ -34,6 +34,18 @@ describe('assassin bugs in one cube', () => {
     expect(kinds.some((kind) => kind === 'mend' || kind === 'rehouse')).toBe(true);
   });
 
+  it('are counted after a move, one alone is looked at', async () => {
+    await house.box('M1', 'tall-2');
+    const alone = await house.takeIn('Hierodula membranacea', 'M1', { stage: 'nymph', bodyLengthMm: 45 });
+    const after = async ({ id }: Resident) => {
+      const { steps } = house.granted(await house.get(`/api/residents/${id}/handling`));
+      return steps.find((step: { id: string }) => step.id === 'count').text;
+    };
+    expect(await after(first)).toMatch(/^Count heads/);
+    expect(await after(alone)).toMatch(/^See it in the new box/);
+    await house.write('passed-on', alone);
+  });
+
   it('are told to be too many where they are counted as one group', async () => {
     const { container, substrateDepthMm, furniture } = await house.home();
     const fit = (headCount: number) =>

@@ -13,7 +13,11 @@ const step = z.strictObject({
 const texts = z.array(z.string().min(1));
 
 export const handlingGuide = z.strictObject({
-  general: z.strictObject({ tools: texts, steps: z.array(step), escape: texts.min(1) }),
+  general: z.strictObject({
+    tools: texts,
+    steps: z.array(step.extend({ forOne: z.string().min(1).optional() })),
+    escape: texts.min(1),
+  }),
   kinds: z.array(
     z.strictObject({ profiles: texts, tools: texts, replaces: z.record(z.string(), z.string()), steps: z.array(step) }),
   ),

@@ -1,7 +1,8 @@
 import { paceAt } from '@/core/colony/kind';
 import type { Band } from '@/core/colony/project';
 import { evenAt, evenSteps } from '@/core/numerics/evenDraws';
-import { normalBelow, normalQuantile, TENTH_SD } from '@/core/numerics/normal';
+import { normalBelow, normalQuantile } from '@/core/numerics/normal';
+import { TENTH_SD } from '@/core/numerics/tails';
 import { numbersOf } from '@/core/numerics/quantiles';
 import { resample } from '@/core/numerics/resample';
 import { addDays, daysBetween, type Day } from '@/core/measure/day';

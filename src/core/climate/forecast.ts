@@ -1,4 +1,4 @@
-import { TENTH_SD } from '@/core/numerics/normal';
+import { TENTH_SD } from '@/core/numerics/tails';
 import { rangeSpread, together, type Range } from '@/core/numerics/spreads';
 import { faster } from './spread';
 import type { MoistBox } from './moistBox';

@@ -1,4 +1,4 @@
-import { TENTH_SD } from '@/core/numerics/normal';
+import { TENTH_SD } from '@/core/numerics/tails';
 import { NO_FACTORS, type BoxFactors } from './moisture';
 
 /** How far off a box of its kind the factors of a box may be: standard deviations of their natural logarithms. */

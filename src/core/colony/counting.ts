@@ -1,4 +1,4 @@
-import { TENTH_SD } from '@/core/numerics/normal';
+import { TENTH_SD } from '@/core/numerics/tails';
 import { Refusal } from '@/core/refusal';
 
 /** What a count comes to, and between which numbers the truth lies in eight of ten cases. */

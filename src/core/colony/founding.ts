@@ -1,4 +1,4 @@
-import { TENTH_SD } from '@/core/numerics/normal';
+import { TENTH_SD } from '@/core/numerics/tails';
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
 import { Refusal } from '@/core/refusal';
 import { paceAt, type PopulationKind } from './kind';

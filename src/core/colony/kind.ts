@@ -1,4 +1,4 @@
-import { TENTH_SD } from '@/core/numerics/normal';
+import { TENTH_SD } from '@/core/numerics/tails';
 import { together } from '@/core/numerics/spreads';
 import type { HoldsFor } from '@/core/profiles/holdsFor';
 import type { BandFact, Fact, Ground } from '@/core/profiles/profile';

@@ -6,7 +6,7 @@ import { draw, DRAWS, LOOKS_AHEAD_MOULTS, sharePct, weighted, type Drawn, type G
 import { moultsNoMore } from './moulting';
 import { kindSpread, learnPace, usualIntervalDays, widened } from './pace';
 import { premoultChance } from './premoult';
-import { TENTH_SD } from '@/core/numerics/normal';
+import { TENTH_SD } from '@/core/numerics/tails';
 import { numbersOf } from '@/core/numerics/quantiles';
 import { moultDayProblem, SHRINKS } from './historyChecks';
 import { learnGrowth } from './sizes';

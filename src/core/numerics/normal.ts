@@ -1,3 +1,5 @@
+import { TWENTIETH_SD } from './tails';
+
 /** Chance that a standard normal value is under z. @source Hart (1968), as given by West (2005), error under 1e-14 */
 export function normalBelow(z: number): number {
   const x = Math.abs(z);
@@ -57,10 +59,6 @@ export function normalQuantile(chance: number): number {
       1)
   );
 }
-
-/** So many standard deviations off the middle a tenth lies beyond, on each side; and a twentieth. */
-export const TENTH_SD = 1.2816;
-export const TWENTIETH_SD = 1.6449;
 
 /** The log-normal of which nine of ten lie between two values: the middle and the spread of its logarithm. */
 export function logNormalWithin({ min, max }: { min: number; max: number }): { centre: number; spread: number } {

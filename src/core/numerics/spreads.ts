@@ -1,4 +1,4 @@
-import { TENTH_SD } from './normal';
+import { TENTH_SD } from './tails';
 
 /** Eight of ten lie between these; both over 0. */
 export interface Range {

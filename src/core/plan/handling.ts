@@ -1,5 +1,5 @@
 import type { Hazard } from '@/core/profiles/hazards';
-import type { Basis } from '@/core/profiles/profile';
+import type { Basis, Form } from '@/core/profiles/profile';
 
 export const HANDLING_PARTS = ['before', 'move', 'after'] as const;
 export type HandlingPart = (typeof HANDLING_PARTS)[number];
@@ -11,9 +11,12 @@ export interface HandlingStep {
   basis: Basis;
 }
 
+/** A step for all kinds, in other words where one animal lives alone. */
+type GeneralStep = HandlingStep & { forOne?: string | undefined };
+
 /** What is known of moving animals: for all, and for kinds. */
 export interface HandlingGuide {
-  general: { tools: string[]; steps: HandlingStep[]; escape: string[] };
+  general: { tools: string[]; steps: GeneralStep[]; escape: string[] };
   /** A kind adds steps, and puts other words in place of those for all, by their id. */
   kinds: { profiles: string[]; tools: string[]; replaces: Record<string, string>; steps: HandlingStep[] }[];
 }
@@ -30,11 +33,14 @@ export interface HandlingSheet {
  */
 export function handlingSheet(
   { general, kinds }: HandlingGuide,
-  kindId: string,
+  { kind: kindId, form }: { kind: string; form: Form },
   hazards: readonly Hazard[],
 ): HandlingSheet {
   const kind = kinds.find((each) => each.profiles.includes(kindId));
-  const replaced = general.steps.map((step) => ({ ...step, text: kind?.replaces[step.id] ?? step.text }));
+  const replaced = general.steps.map(({ forOne, ...step }): HandlingStep => {
+    const text = form === 'single' ? (forOne ?? step.text) : step.text;
+    return { ...step, text: kind?.replaces[step.id] ?? text };
+  });
   const own = [
     ...hazards.map(({ id, atStep, basis }): HandlingStep => ({ id, part: 'before', text: atStep, basis })),
     ...(kind?.steps ?? []),

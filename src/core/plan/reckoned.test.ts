@@ -324,7 +324,7 @@ describe('the work of a house, as it was reckoned', () => {
     const of = ['ground-tarantula', 'desert-scorpion', 'stick-insect', 'land-snail'].map((id, index) => {
       const { tools, steps, escape } = handlingSheet(
         shippedHandling,
-        id,
+        { kind: id, form: 'single' },
         shippedHazards.hazards.slice(index, index + 1),
       );
       return [id, tools, steps.map((step) => `${step.part} ${step.id}`), escape.length];

@@ -1,4 +1,5 @@
-import { normalBelow, normalQuantile, TENTH_SD } from '@/core/numerics/normal';
+import { normalBelow, normalQuantile } from '@/core/numerics/normal';
+import { TENTH_SD } from '@/core/numerics/tails';
 
 /**
  * A day or an amount as it was forecast: one of ten is under `p10`, half are under `p50`, one of ten is over `p90`. Between and

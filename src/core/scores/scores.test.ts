@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { normalBelow, normalQuantile, TENTH_SD } from '@/core/numerics/normal';
+import { normalBelow, normalQuantile } from '@/core/numerics/normal';
+import { TENTH_SD } from '@/core/numerics/tails';
 import { refusalOf } from '@/core/testing/refusalOf';
 import { chanceBelow, crpsOf, deviateOf, quantileOf, type Foreseen } from './foreseen';
 import { refusalChance } from './refusal';

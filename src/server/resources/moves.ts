@@ -27,7 +27,7 @@ export function moveHandlers({ database, clock }: Deps): Pick<Handlers, 'movesPl
       const lodger = house.lodgers.find(({ resident }) => resident.id === params.id);
       if (!lodger) throw notFound('resident with that id');
       const { resident, today } = lodger;
-      const sheet = handlingSheet(shippedHandling, resident.kind, dangersOfResident(resident).hazards);
+      const sheet = handlingSheet(shippedHandling, resident, dangersOfResident(resident).hazards);
       const settled = query.to === undefined || query.to === today.move?.toHomeId ? today.move : undefined;
       const home = house.homes.find(({ id }) => id === (settled?.toHomeId ?? query.to));
       if (query.to !== undefined && !home) throw invalid('to', 'There is no home with that id. See /api/homes.');

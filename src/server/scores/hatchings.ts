@@ -1,5 +1,5 @@
 import { hatchForecast } from '@/core/broods/hatch';
-import { TENTH_SD, TWENTIETH_SD } from '@/core/numerics/normal';
+import { TENTH_SD, TWENTIETH_SD } from '@/core/numerics/tails';
 import { groupBy } from '@/core/groupBy';
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
 import { guarded } from '../guarded';

@@ -1,6 +1,6 @@
 import { shippedFeeders } from '@/contract/shipped';
 import type { SupplyPlan } from '@/contract/store';
-import { TENTH_SD } from '@/core/numerics/normal';
+import { TENTH_SD } from '@/core/numerics/tails';
 import { addDays, daysBetween, type Day } from '@/core/measure/day';
 import type { KeptForecast } from '../storage/scores';
 

@@ -98,7 +98,7 @@ function Labels({ board, onPrinted }: { board: LabelBoard; onPrinted: () => void
     >
       <PaneHeader back={one ? `/homes/${one.id}` : '/settings'} title={one ? one.code : 'More'} />
       <Title>{one ? `Label for ${one.code}` : 'Labels'}</Title>
-      <View style={{ gap: space.m }}>
+      <View style={{ gap: space.m, marginTop: space.m }}>
         {one ? null : (
           <Choices
             isNamedAbove
