@@ -69,7 +69,7 @@ function Papers({ resident }: { resident: Resident }) {
       {law ? <Body>{law.text}</Body> : <Soft>No papers are known to be needed; your own authority decides.</Soft>}
       {resident.permit === null ? null : <Soft>{`Written when it was taken in: ${resident.permit}`}</Soft>}
       {problem !== undefined ? <Failed {...{ problem, again }} /> : null}
-      {answer && entries.length === 0 ? <Body>None written down yet.</Body> : null}
+      {answer && entries.length === 0 ? <Body style={{ marginTop: space.m }}>None written down yet.</Body> : null}
       {entries.map(({ id, on, data }) => (
         <View key={id} style={{ marginTop: space.m }}>
           <Strong>{[data.paper, data.number].filter((each) => each !== undefined).join(' ')}</Strong>

@@ -44,16 +44,18 @@ export function SchoolsScreen() {
         On these keepers differ, each with reasons. What a choice changes is shown before it is made. The nearest holds:
         one animal before its kind, a kind before its room. For one animal choose under “Kept as”.
       </Body>
-      <Choices
-        label="For whom"
-        choices={[
-          ...rooms.map(([id, name]) => ({ value: id, title: name })),
-          ...kinds.filter((each) => topicsOf([each]).length > 0).map(({ id, name }) => ({ value: id, title: name })),
-        ]}
-        value={where}
-        onChange={setWhere}
-      />
-      {about === null ? <Soft>Choose a room or a kind to switch one; below is what each side says.</Soft> : null}
+      <View style={{ gap: space.s, marginTop: space.m }}>
+        <Choices
+          label="For whom"
+          choices={[
+            ...rooms.map(([id, name]) => ({ value: id, title: name })),
+            ...kinds.filter((each) => topicsOf([each]).length > 0).map(({ id, name }) => ({ value: id, title: name })),
+          ]}
+          value={where}
+          onChange={setWhere}
+        />
+        {about === null ? <Soft>Choose a room or a kind to switch one; below is what each side says.</Soft> : null}
+      </View>
       {topics.map((topic) => {
         const schools = [
           ...new Map(
