@@ -64,16 +64,16 @@ function question(dice: Dice, known: readonly string[], names: readonly string[]
   };
 }
 
+const isUp = () =>
+  fetch(`${HOUSE}/api/health`).then(
+    (answer) => answer.ok,
+    () => false,
+  );
+
 async function ready(server: ChildProcess): Promise<void> {
   for (let waited = 0; ; waited += 100) {
     if (server.exitCode !== null || waited > 180_000) throw new Error('The server did not get ready.');
-    if (
-      await fetch(`${HOUSE}/api/health`).then(
-        (answer) => answer.ok,
-        () => false,
-      )
-    )
-      return;
+    if (await isUp()) return;
     await new Promise((resume) => setTimeout(resume, 100));
   }
 }
@@ -106,6 +106,7 @@ async function main(): Promise<void> {
     PORT: String(PORT),
     VB_LOG: 'error',
   };
+  if (await isUp()) throw new Error(`Another server answers at ${HOUSE}: end it first.`);
   const server = spawn(process.execPath, ['bin/serve'], { env: environment, stdio: ['ignore', 'pipe', 'pipe'] });
   let said = '';
   const problems: string[] = [];

@@ -139,10 +139,12 @@ async function wrap(pglite: PGlite, release: () => void, isHeld: () => boolean):
       turns.runExclusive(async () => {
         // What others remember holds until it ends: they need not wait for it.
         let written = 0;
+        let hasEnded = false;
         try {
           return await pglite.transaction(async (inner) => {
             const queries: Queries = {
               query: async <Row>(sql: string, parameters: unknown[] = []) => {
+                if (hasEnded) throw new Error('The transaction has ended: nothing is asked of it any more.');
                 const rows = await ask<Row>(sql, parameters, inner);
                 if (mayWrite(sql)) written += 1;
                 return rows;
@@ -159,6 +161,7 @@ async function wrap(pglite: PGlite, release: () => void, isHeld: () => boolean):
             return result;
           });
         } finally {
+          hasEnded = true;
           await wrote(written);
         }
       }),

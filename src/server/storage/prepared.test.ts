@@ -39,6 +39,11 @@ describe('statements of the embedded database', () => {
     expect(await database.query('SELECT code FROM box ORDER BY code')).toEqual([{ code: 'A' }, { code: 'C' }]);
   });
 
+  it('are asked of a transaction while it lasts', async () => {
+    const kept = await database.transaction((queries) => Promise.resolve(queries));
+    await expect(kept.query('SELECT code FROM box')).rejects.toThrow('The transaction has ended');
+  });
+
   it('asked at one moment are answered each with its own', async () => {
     const asked = Array.from({ length: 20 }, (_, index) => database.query('SELECT $1::integer AS n', [index]));
     expect(await Promise.all(asked)).toEqual(Array.from({ length: 20 }, (_, n) => [{ n }]));

@@ -74,17 +74,17 @@ export class PreparedStatements {
     const described = said.filter((each) => each.name === 'rowDescription');
     const made = { name, types: parse.parseDescribeStatementResults(said), described };
     this.known.set(sql, made);
-    if (this.known.size > MOST) await this.close();
+    if (this.known.size > MOST) await this.closeOldest();
     return made;
   }
 
-  private async close(): Promise<void> {
-    for (const [sql, { name }] of this.known) {
-      this.known.delete(sql);
-      const steps = [protocol.serialize.close({ type: 'S', name }), protocol.serialize.sync()];
-      await this.pglite.execProtocolStream(joined(steps), { syncToFs: false });
-      return;
-    }
+  private async closeOldest(): Promise<void> {
+    const [oldest] = this.known;
+    if (!oldest) return;
+    const [sql, { name }] = oldest;
+    this.known.delete(sql);
+    const steps = [protocol.serialize.close({ type: 'S', name }), protocol.serialize.sync()];
+    await this.pglite.execProtocolStream(joined(steps), { syncToFs: false });
   }
 
   private asText(value: unknown, type: number | undefined): string | null {

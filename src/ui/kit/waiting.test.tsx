@@ -20,7 +20,7 @@ test('what did not come can be asked for again; once it is there it stays while 
   answers = [refused, refused, () => Promise.resolve('Ready.')];
   renderThemed(<Page />);
   expect(screen.getByText('Asking…')).toBeTruthy();
-  for (const _ of ['once', 'twice']) {
+  for (let times = 0; times < 2; times += 1) {
     fireEvent.click(await screen.findByRole('button', { name: 'Try again' }));
     await screen.findByRole('status');
   }

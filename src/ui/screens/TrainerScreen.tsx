@@ -58,7 +58,9 @@ export function TrainerScreen() {
       {problem !== undefined ? <Failed {...{ problem, again }} /> : null}
       {answer?.cases.length === 0 ? <Body>Nobody lives here yet: there is nothing to ask about.</Body> : null}
       {answer && answer.cases.length > 0 ? (
-        <Strong style={{ marginTop: space.m }}>{`Case ${Math.min(at + 1, answer.cases.length)} of ${answer.cases.length}, ${tally.right} of ${tally.asked} right`}</Strong>
+        <Strong
+          style={{ marginTop: space.m }}
+        >{`Case ${Math.min(at + 1, answer.cases.length)} of ${answer.cases.length}, ${tally.right} of ${tally.asked} right`}</Strong>
       ) : null}
       {one ? <Case key={one.id} one={one} onTold={told} onNext={() => setAt(at + 1)} /> : null}
       {answer && answer.cases.length > 0 && !one ? (
