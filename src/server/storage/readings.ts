@@ -102,25 +102,29 @@ export async function refreshHours(queries: Queries, probeId: string, from: numb
 
 /** What the probes of homes have said since an instant, hour by hour, by probe in the order of time. */
 export const readingsOfHomes = (queries: Queries, since: string, homeId?: string) =>
-  hoursOf(queries, 'p.home_id IS NOT NULL AND ($2::uuid IS NULL OR p.home_id = $2)', [since, homeId ?? null]);
+  hoursOf(queries, since, 'p.home_id IS NOT NULL AND ($1::uuid IS NULL OR p.home_id = $1)', homeId ?? null);
 
 /** The same of the probes that hang in rooms. */
 export const readingsOfRooms = (queries: Queries, since: string, roomIds: readonly string[]) =>
-  hoursOf(queries, 'p.home_id IS NULL AND p.room_id = ANY ($2::uuid[])', [since, roomIds]);
+  hoursOf(queries, since, 'p.home_id IS NULL AND p.room_id = ANY ($1::uuid[])', roomIds);
 
-async function hoursOf(queries: Queries, which: string, values: unknown[]): Promise<Map<string, MarkedReading[]>> {
-  const rows = await queries.query<ReadingRow>(
-    `SELECT h.probe_id, h.last_at AS at, h.temperature_c, h.relative_humidity_pct, h.mass_g, NULL AS mark
-     FROM probe p JOIN reading_hour h ON h.probe_id = p.id
-     WHERE ${which} AND h.hour > $1
-     ORDER BY h.probe_id, h.hour`,
-    values,
-  );
+/** Probe by probe, with others let in after each: a month of five of them in one statement held the house for 0.14 s. */
+async function hoursOf(
+  queries: Queries,
+  since: string,
+  which: string,
+  of: unknown,
+): Promise<Map<string, MarkedReading[]>> {
+  const probes = await queries.query<{ id: string }>(`SELECT p.id FROM probe p WHERE ${which} ORDER BY p.id`, [of]);
   const byProbe = new Map<string, MarkedReading[]>();
-  for (const row of rows) {
-    const readings = byProbe.get(row.probe_id) ?? [];
-    readings.push(fromRow(row));
-    byProbe.set(row.probe_id, readings);
+  for (const { id } of probes) {
+    const rows = await queries.query<ReadingRow>(
+      `SELECT h.probe_id, h.last_at AS at, h.temperature_c, h.relative_humidity_pct, h.mass_g, NULL AS mark
+       FROM reading_hour h WHERE h.probe_id = $1 AND h.hour > $2 ORDER BY h.hour`,
+      [id, since],
+    );
+    if (rows.length > 0) byProbe.set(id, rows.map(fromRow));
+    await new Promise(setImmediate);
   }
   return byProbe;
 }
