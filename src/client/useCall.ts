@@ -27,5 +27,9 @@ export function useCall<Answer>(
     };
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [key, times]);
-  return { answer, problem, again: () => setTimes(times + 1) };
+  const again = () => {
+    setProblem(undefined);
+    setTimes(times + 1);
+  };
+  return { answer, problem, again };
 }

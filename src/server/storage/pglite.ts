@@ -111,9 +111,7 @@ async function wrap(pglite: PGlite, release: () => void, isHeld: () => boolean):
     if (!isHeld()) throw new Error('Another server has taken over the data: nothing more is written here.');
   };
   const ask = async <Row>(sql: string, parameters: unknown[], inner?: Transaction): Promise<Row[]> => {
-    const rows = prepared.isPlanned(sql)
-      ? await prepared.run<Row>(sql, parameters, inner === undefined)
-      : (await (inner ?? pglite).query<Row>(sql, parameters)).rows;
+    const rows = await prepared.run<Row>(sql, parameters, inner);
     answeredAt = performance.now();
     return rows;
   };
@@ -123,8 +121,8 @@ async function wrap(pglite: PGlite, release: () => void, isHeld: () => boolean):
     plannedAt = writes;
     await prepared.forget();
   };
-  /** Of a transaction under way: how it goes on, and how much it has written. */
-  const underWay = new WeakMap<Queries, { inner: Transaction; wrote: () => void }>();
+  /** What the queries of a transaction under way stand for. */
+  const underWay = new WeakMap<Queries, { inner: Transaction; written: number; hasScript: boolean }>();
   return {
     name: `PGlite (PostgreSQL ${version})`,
     query: <Row>(sql: string, parameters: unknown[] = []) =>
@@ -137,45 +135,42 @@ async function wrap(pglite: PGlite, release: () => void, isHeld: () => boolean):
       }),
     transaction: (work) =>
       turns.runExclusive(async () => {
-        // What others remember holds until it ends: they need not wait for it.
-        let written = 0;
-        let hasEnded = false;
+        const queries: Queries = {
+          query: async <Row>(sql: string, parameters: unknown[] = []) => {
+            const own = underWay.get(queries);
+            if (!own) throw new Error('The transaction has ended: nothing is asked of it any more.');
+            const rows = await ask<Row>(sql, parameters, own.inner);
+            if (mayWrite(sql)) own.written += 1;
+            return rows;
+          },
+        };
         try {
           return await pglite.transaction(async (inner) => {
-            const queries: Queries = {
-              query: async <Row>(sql: string, parameters: unknown[] = []) => {
-                if (hasEnded) throw new Error('The transaction has ended: nothing is asked of it any more.');
-                const rows = await ask<Row>(sql, parameters, inner);
-                if (mayWrite(sql)) written += 1;
-                return rows;
-              },
-            };
-            underWay.set(queries, {
-              inner,
-              wrote: () => {
-                written += PLANNED_ANEW_AFTER;
-              },
-            });
+            underWay.set(queries, { inner, written: 0, hasScript: false });
             const result = await work(queries);
             requireHeld();
             return result;
           });
         } finally {
-          hasEnded = true;
+          const { written = 0, hasScript = false } = underWay.get(queries) ?? {};
+          underWay.delete(queries);
+          // Tables that a script had changed may be as they were before.
+          if (hasScript) await prepared.forget();
+          // What others remember held until now: they had not to wait for it.
           await wrote(written);
         }
       }),
     script: async (queries, sql) => {
-      const transaction = underWay.get(queries);
-      if (!transaction) {
+      const own = underWay.get(queries);
+      if (!own) {
         return turns.runExclusive(async () => {
-          await pglite.exec(sql);
-          await wrote(PLANNED_ANEW_AFTER);
+          await prepared.script(sql);
+          await wrote(1);
         });
       }
-      await transaction.inner.exec(sql);
-      await prepared.forget();
-      transaction.wrote();
+      own.hasScript = true;
+      own.written += 1;
+      await prepared.script(sql, own.inner);
     },
     writes: () => writes,
     answeredAt: () => answeredAt,

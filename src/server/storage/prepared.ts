@@ -1,4 +1,4 @@
-import { Mutex, parse, protocol, type PGlite } from '@electric-sql/pglite';
+import { Mutex, parse, protocol, type PGlite, type Transaction } from '@electric-sql/pglite';
 
 type Messages = Awaited<ReturnType<PGlite['execProtocolStream']>>;
 
@@ -34,28 +34,42 @@ export class PreparedStatements {
     return new PreparedStatements(pglite);
   }
 
-  isPlanned(sql: string): boolean {
-    return IS_PLANNED.test(sql);
-  }
-
-  /** @param isLast nothing of the same transaction follows: what was written has to be in the folder */
-  run<Row>(sql: string, parameters: readonly unknown[], isLast: boolean): Promise<Row[]> {
+  /** @param inner the transaction of which it is a part; without one it commits by itself */
+  run<Row>(sql: string, parameters: unknown[], inner?: Transaction): Promise<Row[]> {
     return this.turns.runExclusive(async () => {
+      if (!IS_PLANNED.test(sql)) return (await (inner ?? this.pglite).query<Row>(sql, parameters)).rows;
       const { name, types, described } = await this.prepared(sql);
       const values = parameters.map((each, index) => this.asText(each, types[index]));
       const { serialize } = protocol;
-      const steps = [serialize.bind({ statement: name, values }), serialize.execute({}), serialize.sync()];
-      const said = await this.pglite.execProtocolStream(joined(steps), { syncToFs: isLast });
+      const said = await this.say(
+        [serialize.bind({ statement: name, values }), serialize.execute({}), serialize.sync()],
+        inner === undefined,
+      );
       return (parse.parseResults([...described, ...said], this.pglite.parsers)[0]?.rows ?? []) as Row[];
     });
   }
 
-  /** After the tables themselves have changed, or may have grown far beyond what was planned for. */
-  forget(): Promise<void> {
+  /** Runs a script that may change the tables themselves. */
+  script(sql: string, inner?: Transaction): Promise<void> {
     return this.turns.runExclusive(async () => {
-      this.known = new Map();
-      await this.pglite.execProtocolStream(protocol.serialize.query('DEALLOCATE ALL'), { syncToFs: false });
+      await (inner ?? this.pglite).exec(sql);
+      await this.forgetAll();
     });
+  }
+
+  /** After the tables themselves were changed back, or may have grown far beyond what was planned for. */
+  forget(): Promise<void> {
+    return this.turns.runExclusive(() => this.forgetAll());
+  }
+
+  private async forgetAll(): Promise<void> {
+    this.known = new Map();
+    await this.say([protocol.serialize.query('DEALLOCATE ALL')]);
+  }
+
+  /** @param isLast nothing of the same transaction follows: what was written has to be in the folder */
+  private say(steps: readonly Uint8Array[], isLast = false): Promise<Messages> {
+    return this.pglite.execProtocolStream(Buffer.concat(steps), { syncToFs: isLast });
   }
 
   private async prepared(sql: string): Promise<Prepared> {
@@ -70,7 +84,7 @@ export class PreparedStatements {
     const name = `s${this.made}`;
     const { serialize } = protocol;
     const steps = [serialize.parse({ name, text: sql }), serialize.describe({ type: 'S', name }), serialize.sync()];
-    const said = await this.pglite.execProtocolStream(joined(steps), { syncToFs: false });
+    const said = await this.say(steps);
     const described = said.filter((each) => each.name === 'rowDescription');
     const made = { name, types: parse.parseDescribeStatementResults(said), described };
     this.known.set(sql, made);
@@ -83,8 +97,7 @@ export class PreparedStatements {
     if (!oldest) return;
     const [sql, { name }] = oldest;
     this.known.delete(sql);
-    const steps = [protocol.serialize.close({ type: 'S', name }), protocol.serialize.sync()];
-    await this.pglite.execProtocolStream(joined(steps), { syncToFs: false });
+    await this.say([protocol.serialize.close({ type: 'S', name }), protocol.serialize.sync()]);
   }
 
   private asText(value: unknown, type: number | undefined): string | null {
@@ -92,14 +105,4 @@ export class PreparedStatements {
     const serializer = type === undefined ? undefined : this.pglite.serializers[type];
     return serializer ? serializer(value) : String(value);
   }
-}
-
-function joined(parts: readonly Uint8Array[]): Uint8Array {
-  const whole = new Uint8Array(parts.reduce((sum, { length }) => sum + length, 0));
-  let at = 0;
-  for (const part of parts) {
-    whole.set(part, at);
-    at += part.length;
-  }
-  return whole;
 }

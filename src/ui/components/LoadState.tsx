@@ -1,6 +1,4 @@
-import { View } from 'react-native';
 import { useHouse } from '@/client/house';
-import { space } from '../theme/tokens';
 import { Waiting } from '../kit/Waiting';
 
 /** Stands in for a screen until the house has answered; says so when it does not. Null once there is something to show. */
@@ -8,10 +6,8 @@ export function useLoadState() {
   const { state, problem, load } = useHouse();
   if (state === 'ready') return null;
   return (
-    <View style={{ paddingVertical: space.l }}>
-      <Waiting problem={problem} again={() => void load()}>
-        Walking to the shelves…
-      </Waiting>
-    </View>
+    <Waiting problem={problem} again={() => void load()}>
+      Walking to the shelves…
+    </Waiting>
   );
 }

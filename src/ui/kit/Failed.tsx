@@ -12,9 +12,9 @@ interface Props {
 /** Stands where an answer would stand that did not come: what went wrong, and the way on. */
 export function Failed({ problem, again }: Props) {
   return (
-    <View style={{ gap: space.m }}>
+    <View style={{ gap: space.m, paddingVertical: space.m }}>
       <Body role="status">{problem}</Body>
-      {again ? <Button title="Try again" onPress={again} /> : null}
+      {again ? <Button rank="second" title="Try again" onPress={again} /> : null}
     </View>
   );
 }

@@ -6,7 +6,6 @@ import type { FeedingHistoryReply } from '@/contract/feedingHistory';
 import type { Meal } from '@/core/feeding/food';
 import type { Resident } from '@/contract/records';
 import { MealBars } from '../charts/MealBars';
-import { Failed } from '../kit/Failed';
 import { Fold } from '../kit/Fold';
 import { Body, Heading, Soft, Strong } from '../components/Words';
 import { ForbiddenFoods } from '../feeding/ForbiddenFoods';
@@ -28,8 +27,7 @@ export function FoodTab({ resident }: { resident: Resident }) {
   const { answer, problem, again } = useCall(round, () => call('feedingHistory', { params: { id: resident.id } }));
   return (
     <View>
-      {problem !== undefined ? <Failed {...{ problem, again }} /> : null}
-      {!answer && problem === undefined ? <Waiting>Working out its next meal…</Waiting> : null}
+      {answer && problem === undefined ? null : <Waiting {...{ problem, again }}>Working out its next meal…</Waiting>}
       {answer ? <NextMeal meal={answer.next} /> : null}
       {answer ? <Eaten answer={answer} resident={resident} /> : null}
       {answer || problem !== undefined ? (

@@ -1,15 +1,17 @@
-import { useEffect, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Image, Pressable, View } from 'react-native';
 import { call } from '@/client/api';
 import { openPaper } from '@/client/paper';
 import { problemOf, useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
+import { useCall } from '@/client/useCall';
 import { ENTRY_FILTERS, type EntryFilter } from '@/words/entryFilters';
 import { tableAddress } from '@/contract/tables';
 import type { EntryVersion } from '@/contract/mending';
 import type { Entry } from '@/contract/storedEntries';
 import { Button } from '../kit/Button';
 import { Choices } from '../kit/Choices';
+import { Waiting } from '../kit/Waiting';
 import { LinkRow } from '../components/LinkRow';
 import { saveFrom } from '../components/saveFile';
 import { Tip } from '../components/Tip';
@@ -27,36 +29,27 @@ import { MendForm } from './MendForm';
 export function History({ residentId, today }: { residentId: string; today: string }) {
   // The house is loaded anew after every entry: its round tells that the history may have grown.
   const version = useHouse((house) => house.round);
+  const show = useLog((log) => log.show);
   const [filter, setFilter] = useState<EntryFilter>('all');
-  const [page, setPage] = useState<{ entries: Entry[]; hasMore: boolean }>({ entries: [], hasMore: false });
-  const [problem, setProblem] = useState<string>();
   const [wasOpened, setOpened] = useState(false);
   const kinds = ENTRY_FILTERS.find((each) => each.value === filter)?.kinds.join(',');
   const query = kinds === undefined || kinds === '' ? {} : { kinds };
-  useEffect(() => {
-    let isCurrent = true;
-    const asked =
-      filter === 'back'
-        ? call('takenBackEntries', { params: { id: residentId } }).then((reply) => ({ ...reply, hasMore: false }))
-        : call('history', { params: { id: residentId }, query });
-    asked.then(
-      (reply) => isCurrent && setPage(reply),
-      (error: unknown) => isCurrent && setProblem(problemOf(error)),
-    );
-    return () => {
-      isCurrent = false;
-    };
-    // What is asked for follows from the filter.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [residentId, filter, version]);
+  const key = useMemo(() => [residentId, filter, version], [residentId, filter, version]);
+  const { answer, problem, again } = useCall(key, async () =>
+    filter === 'back'
+      ? { ...(await call('takenBackEntries', { params: { id: residentId } })), hasMore: false }
+      : call('history', { params: { id: residentId }, query }),
+  );
+  const [longer, setLonger] = useState<{ of: unknown; entries: Entry[]; hasMore: boolean }>();
+  const page = longer && longer.of === answer ? longer : answer;
   const earlier = async () => {
-    const last = page.entries.at(-1);
-    if (!last) return;
+    const last = page?.entries.at(-1);
+    if (!page || !last) return;
     try {
       const next = await call('history', { params: { id: residentId }, query: { ...query, before: last.id } });
-      setPage({ entries: [...page.entries, ...next.entries], hasMore: next.hasMore });
+      setLonger({ of: answer, entries: [...page.entries, ...next.entries], hasMore: next.hasMore });
     } catch (error) {
-      setProblem(problemOf(error));
+      show({ text: problemOf(error), isProblem: true });
     }
   };
   const styles = useStyles();
@@ -79,10 +72,10 @@ export function History({ residentId, today }: { residentId: string; today: stri
       <Tip id="history" isUsed={wasOpened}>
         Tap an entry to see who wrote it, to put it right, or to take it back.
       </Tip>
-      {problem !== undefined ? <Body>{problem}</Body> : null}
-      {page.entries.length === 0 ? <Soft>Nothing of that kind was written down.</Soft> : null}
+      {page && problem === undefined ? null : <Waiting {...{ problem, again }}>Reading the log…</Waiting>}
+      {page?.entries.length === 0 ? <Soft>Nothing of that kind was written down.</Soft> : null}
       <View role="list" style={styles.line}>
-        {page.entries.map((entry, index) => (
+        {page?.entries.map((entry, index) => (
           <EntryRow
             key={entry.id}
             entry={entry}
@@ -92,7 +85,7 @@ export function History({ residentId, today }: { residentId: string; today: stri
           />
         ))}
       </View>
-      {page.hasMore ? <Button rank="second" title="Earlier" onPress={() => void earlier()} /> : null}
+      {page?.hasMore ? <Button rank="second" title="Earlier" onPress={() => void earlier()} /> : null}
     </View>
   );
 }

@@ -44,21 +44,25 @@ export function ProbesScreen({ chosenId }: { chosenId?: string | undefined }) {
           </ListRow>
         );
       })}
-      <Heading style={{ marginTop: space.xl }}>In homes</Heading>
-      {inHomes.length === 0 ? <Soft>None yet. A home’s readings are the place to add one.</Soft> : null}
-      {inHomes.map((probe) => {
-        const home = homes.find((each) => each.id === probe.homeId);
-        return (
-          <ListRow
-            key={probe.id}
-            label={`${probe.name}, ${home?.code ?? ''}`}
-            onPress={() => router.push(`/homes/${probe.homeId}/readings`)}
-          >
-            <Strong>{probe.name}</Strong>
-            <Soft>{probe.latest ? valuesWords(probe.latest, temperature) : 'has said nothing yet'}</Soft>
-          </ListRow>
-        );
-      })}
+      {rooms ? (
+        <>
+          <Heading style={{ marginTop: space.xl }}>In homes</Heading>
+          {inHomes.length === 0 ? <Soft>None yet. A home’s readings are the place to add one.</Soft> : null}
+          {inHomes.map((probe) => {
+            const home = homes.find((each) => each.id === probe.homeId);
+            return (
+              <ListRow
+                key={probe.id}
+                label={`${probe.name}, ${home?.code ?? ''}`}
+                onPress={() => router.push(`/homes/${probe.homeId}/readings`)}
+              >
+                <Strong>{probe.name}</Strong>
+                <Soft>{probe.latest ? valuesWords(probe.latest, temperature) : 'has said nothing yet'}</Soft>
+              </ListRow>
+            );
+          })}
+        </>
+      ) : null}
     </Screen>
   );
 }

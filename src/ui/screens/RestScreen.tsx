@@ -8,7 +8,6 @@ import type { Resident } from '@/contract/records';
 import { Refusal } from '@/core/refusal';
 import { restPlan, type RestingKind, type RestPlan } from '@/core/season/rest';
 import { RestStairs } from '../charts/RestStairs';
-import { Failed } from '../kit/Failed';
 import { Fold } from '../kit/Fold';
 import { useLoadState } from '../components/LoadState';
 import { PaneHeader } from '../components/PaneHeader';
@@ -46,8 +45,8 @@ export function RestScreen({ residentId }: { residentId: string }) {
       <Name>{resident.scientificName}</Name>
       <Soft>{calledWords(resident)}</Soft>
       <Cautions who={resident} before="open" />
-      {problem !== undefined ? <Failed {...{ problem, again }} /> : null}
-      {answer ? <Winter answer={answer} resident={resident} /> : <Waiting>Looking it up…</Waiting>}
+      {answer && problem === undefined ? null : <Waiting {...{ problem, again }}>Looking it up…</Waiting>}
+      {answer ? <Winter answer={answer} resident={resident} /> : null}
     </Screen>
   );
 }

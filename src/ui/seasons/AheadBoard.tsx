@@ -17,7 +17,6 @@ import { DayList, MarkRow } from './DayList';
 import { MarkRidges } from './MarkRidges';
 import { MonthGrid } from './MonthGrid';
 import { YearStrip } from './YearStrip';
-import { Failed } from '../kit/Failed';
 import { Waiting } from '../kit/Waiting';
 
 const VIEWS = [
@@ -33,8 +32,7 @@ export function AheadBoard() {
   const isEmpty = useHouse((house) => house.residents.length === 0);
   const [view, setView] = useState<View_>('year');
   const [chosen, setChosen] = useState<Day>();
-  if (problem !== undefined) return <Failed {...{ problem, again }} />;
-  if (!answer) return <Waiting>Looking a year ahead…</Waiting>;
+  if (problem !== undefined || !answer) return <Waiting {...{ problem, again }}>Looking a year ahead…</Waiting>;
   if (isEmpty)
     return (
       <Body style={{ marginTop: space.m }}>
