@@ -111,9 +111,11 @@ describe('whatever is accepted', () => {
       }),
     );
     await fc.assert(
-      fc.asyncProperty(fc.array(act, { minLength: 6, maxLength: 12 }), async (acts) => {
+      fc.asyncProperty(fc.array(act, { minLength: 80, maxLength: 80 }), async (acts) => {
         const written: unknown[] = [];
         for (const { name, which, body } of acts) {
+          // Most are refused: it goes on until some were not.
+          if (written.length === 3) break;
           const { method = 'post', path = '' } = all[name] ?? {};
           const place = placed(path, which);
           if (place === undefined) continue;
@@ -130,6 +132,6 @@ describe('whatever is accepted', () => {
       }),
       { numRuns: 6, endOnFailure: true },
     );
-    expect(accepted).toBeGreaterThan(5);
+    expect(accepted).toBeGreaterThan(9);
   }, 180_000);
 });
