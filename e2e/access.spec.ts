@@ -48,6 +48,31 @@ async function look(page: Page, chosen: 'day' | 'night'): Promise<void> {
   await expect(page.locator('body')).toHaveCSS('background-color', ground);
 }
 
+/** Where the page shows white, blue or green: what animals of the night see, and eyes that are used to the dark. */
+async function shining(page: Page): Promise<string[]> {
+  const picture = (await page.screenshot({ animations: 'disabled' })).toString('base64');
+  return page.evaluate(async (png) => {
+    const image = new Image();
+    image.src = `data:image/png;base64,${png}`;
+    await image.decode();
+    const canvas = new OffscreenCanvas(image.width, image.height);
+    const context = canvas.getContext('2d');
+    if (!context) throw new Error('Nothing can be drawn here.');
+    context.drawImage(image, 0, 0);
+    const { data } = context.getImageData(0, 0, image.width, image.height);
+    const places = new Map<string, number>();
+    for (let at = 0; at < data.length; at += 4) {
+      const [red = 0, green = 0, blue = 0] = data.subarray(at, at + 3);
+      // What is drawn between two of its colours may be a step off.
+      if (green <= red * 0.45 + 3 && blue <= red * 0.3 + 3) continue;
+      const row = Math.floor(at / 4 / image.width / 20) * 20;
+      const place = `y ${row} to ${row + 20}`;
+      places.set(place, (places.get(place) ?? 0) + 1);
+    }
+    return [...places].map(([place, points]) => `${place}: ${points} points`);
+  }, picture);
+}
+
 /** What can be tapped and is lower than a thumb needs. */
 const tooLow = (page: Page) =>
   page.evaluate(() =>
@@ -90,6 +115,9 @@ async function expectUsable(page: Page, name: string, isPhone: boolean): Promise
   if (!isPhone) return expectNoneWiderAtTwice(page, name);
   await look(page, 'night');
   await expect.poll(() => serious(page, COLOURS), { message: `${name} by night` }).toEqual([]);
+  // Whoever comes by keys sees where they are.
+  await page.keyboard.press('Tab');
+  await expect.poll(() => shining(page), { message: `${name} by night` }).toEqual([]);
   await look(page, 'day');
 }
 
@@ -153,4 +181,43 @@ test('the round can be walked with the keyboard alone', async ({ page }) => {
   await expect(page.getByRole('note', { name: 'Keys' })).toBeVisible();
   await page.keyboard.press('Escape');
   await expect(page.getByRole('note', { name: 'Keys' })).toHaveCount(0);
+});
+
+/** What has the focus, if the page looks the same there without it. */
+async function unseenFocus(page: Page): Promise<string[]> {
+  const clip = await page.evaluate(() => {
+    const { left, top, right, bottom } = (document.activeElement ?? document.body).getBoundingClientRect();
+    const [x, y] = [Math.max(0, left - 4), Math.max(0, top - 4)];
+    const [width, height] = [Math.min(innerWidth, right + 4) - x, Math.min(innerHeight, bottom + 4) - y];
+    return { x, y, width, height };
+  });
+  const picture = () => page.screenshot({ clip, animations: 'disabled', caret: 'hide' });
+  const withIt = await picture();
+  const element = await page.evaluateHandle(() => document.activeElement as HTMLElement);
+  await element.evaluate((each) => each.blur());
+  const without = await picture();
+  const name = await element.evaluate((each) => {
+    each.focus();
+    return each.getAttribute('aria-label') ?? each.textContent;
+  });
+  return withIt.equals(without) ? [name] : [];
+}
+
+test('whoever comes by keys sees where they are', async ({ page }) => {
+  for (const place of ['/round', '/homes', '/settings', '/take-in']) {
+    await page.goto(place);
+    await page.waitForLoadState('networkidle');
+    const unseen: string[] = [];
+    // From the top of the page on, and from its end: the places of the program stand there.
+    for (const key of [...Array<string>(14).fill('Tab'), 'start', ...Array<string>(7).fill('Shift+Tab')]) {
+      if (key === 'start') {
+        await page.reload();
+        await page.waitForLoadState('networkidle');
+        continue;
+      }
+      await page.keyboard.press(key);
+      unseen.push(...(await unseenFocus(page)));
+    }
+    expect(unseen, place).toEqual([]);
+  }
 });

@@ -46,10 +46,12 @@ export function Shell({ children }: { children: ReactNode }) {
     void useAccess.getState().load();
     return fetchWhenIdle();
   }, [isReady, isByAddress]);
-  const ground = (look === 'night' ? NIGHT : DAY).ground;
+  const { ground, bar } = look === 'night' ? NIGHT : DAY;
   useEffect(() => {
-    document.body.style.backgroundColor = ground;
-  }, [ground]);
+    // What the browser draws follows: `public/look.css`.
+    document.documentElement.dataset.look = look;
+    document.querySelector('meta[name="theme-color"]')?.setAttribute('content', bar);
+  }, [look, bar]);
   return (
     <ThemeProvider key={look} theme={theme}>
       <StatusBar style="light" />

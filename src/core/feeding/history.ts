@@ -28,21 +28,23 @@ export interface FeedingHistory {
 }
 
 /**
- * Week by week what somebody was offered, took and refused, counted back from today, and what became of it.
+ * Week by week what somebody was offered, took and refused, counted back from today to the week in which it came, or of which
+ * more is known, and what became of it.
  * Condition is weight against the usual weight at its length: with weight by the cube of length, the scaled mass index
  * divided by the usual weight.
  * @param meals oldest first
  * @param weighings oldest first; `usualG` of an animal of its length on that day
- * @param weeks 1 or more
+ * @param span `since` is the day on which it came; at most so many `weeks`, 1 or more
  * @source Peig, J. and Green, A. J. (2009), New perspectives for estimating body condition, Oikos 118, 1883-1891
  */
 export function feedingHistory(
   meals: readonly PastMeal[],
   weighings: readonly { on: Day; massG: number; usualG: number | null }[],
-  today: Day,
-  weeks: number,
+  span: { since: Day; today: Day; weeks: number },
 ): FeedingHistory {
-  const begin = addDays(today, 1 - 7 * weeks);
+  const known = [span.since, ...[...meals, ...weighings].map(({ on }) => on)].reduce((a, b) => (b < a ? b : a));
+  const weeks = Math.min(span.weeks, Math.max(0, Math.floor(daysBetween(known, span.today) / 7)) + 1);
+  const begin = addDays(span.today, 1 - 7 * weeks);
   const rows: FeedingWeek[] = Array.from({ length: weeks }, (_, week) => ({
     ...{ from: addDays(begin, 7 * week), offered: 0, taken: 0, refused: 0, takenG: 0 },
   }));

@@ -313,8 +313,7 @@ describe('feeding history', () => {
     const history = feedingHistory(
       [meal(100, 9, 'eaten'), meal(13, 1, 'eaten'), meal(8, 1, 'refused'), meal(6, 2, 'eaten'), meal(0, 1, null)],
       [weighing(20, 9), weighing(1, 10.5)],
-      TODAY,
-      2,
+      { since: TODAY, today: TODAY, weeks: 2 },
     );
     expect(history.weeks.map(({ offered, taken, refused, takenG }) => [offered, taken, refused, takenG])).toEqual([
       [2, 1, 1, 1],

@@ -74,7 +74,7 @@ export function feedingHandlers({ database, clock }: Deps): Pick<Handlers, Names
         ...{ on, massG },
         usualG: usualOf(profile, measures),
       }));
-      const history = feedingHistory(meals, weighings, today, HISTORY_WEEKS);
+      const history = feedingHistory(meals, weighings, { since: resident.takenInOn, today, weeks: HISTORY_WEEKS });
       const next = resident.leftOn === null ? await nextOf(database, resident, today, clock.now()) : null;
       return { ...history, next };
     },

@@ -36,7 +36,7 @@ export function RankedBoxes({ ranking, withOthers = [], homes, sizes, presentId,
   const styles = useStyles();
   const [isShown, setShown] = useState(false);
   return (
-    <>
+    <View style={styles.all}>
       <View role="radiogroup" aria-label={sizes ? 'Usual sizes, best first' : 'Boxes, best first'} style={styles.list}>
         {[...ranking, ...(isShown ? withOthers : [])].map((ranked) => {
           const home = homes.find((each) => each.id === ranked.homeId);
@@ -57,7 +57,7 @@ export function RankedBoxes({ ranking, withOthers = [], homes, sizes, presentId,
       {withOthers.length > 0 && !isShown ? (
         <Button rank="second" title={`Boxes where others live: ${withOthers.length}`} onPress={() => setShown(true)} />
       ) : null}
-    </>
+    </View>
   );
 }
 
@@ -100,7 +100,7 @@ function BoxRow({ ranked, home, size, isPresent, isChosen, onChoose }: RowProps)
           {isPresent ? <Soft>lives here now</Soft> : null}
         </View>
         {size === undefined ? null : <Strong>{size}</Strong>}
-        {work === null ? null : <Strong>{work}</Strong>}
+        {work === null ? null : <Strong>{capital(work)}</Strong>}
         {trouble === null ? null : <Soft style={{ color: ink }}>{trouble}</Soft>}
         {company.length > 0 ? <Soft>{`joins ${company.join(', ')}`}</Soft> : null}
         <Soft>{[containerWords(home, length), shelf].filter((words) => words !== undefined).join(', ')}</Soft>
@@ -141,7 +141,8 @@ function laterWords({ afterMoults }: RankedHome): string {
 }
 
 const useStyles = makeStyles((theme) => ({
-  list: { gap: space.s, marginTop: space.m },
+  all: { gap: space.s, marginTop: space.m },
+  list: { gap: space.s },
   row: {
     flexDirection: 'row',
     alignItems: 'center',

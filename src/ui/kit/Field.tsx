@@ -58,7 +58,7 @@ export function Field({
   // The library's own `focus` throws once the field is gone, and a form calls it a moment later.
   const own = useRef<{ input?: { focus: () => void } | null }>(null);
   useImperativeHandle(inputRef, () => ({ focus: () => own.current?.input?.focus() }), []);
-  const edge = problem !== undefined ? theme.colors.clay : isFocused ? theme.colors.accent : theme.colors.ink;
+  const edge = problem !== undefined ? theme.colors.clay : isFocused ? theme.colors.focus : theme.colors.ink;
   return (
     <View style={{ gap: space.xs }}>
       <Input

@@ -46,7 +46,7 @@ function Item({ onChoose, ...given }: React.ComponentProps<typeof Tab.Item> & { 
 
 const useStyles = makeStyles((theme) => ({
   bar: { borderBottomWidth: stroke.thin, borderBottomColor: theme.colors.line, marginTop: space.m },
-  item: { flex: 1 },
+  item: { flex: 1, overflow: 'visible' },
   button: {
     minHeight: target,
     paddingHorizontal: space.xs,

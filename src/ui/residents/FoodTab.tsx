@@ -13,6 +13,7 @@ import { MealForm } from '../feeding/MealForm';
 import { Plants } from '../feeding/Plants';
 import { Cautions } from './Cautions';
 import { space } from '../theme/tokens';
+import { countWords } from '@/words/count';
 import { daysWords } from '@/words/days';
 import { cautionsWords, feedingGroundWords, gramsWords, mealTitle } from '@/words/food';
 import { bareWords } from '@/words/plants';
@@ -77,17 +78,19 @@ function Eaten({ answer, resident }: { answer: FeedingHistoryReply; resident: Re
     sum((week) => week.takenG),
   ];
   const isGrazing = answer.next?.eats === 'leaves';
+  const time = countWords(weeks.length, 'week');
   const counts = isGrazing
-    ? `Leaves changed ${offered} times in ${weeks.length} weeks`
-    : `${offered} offered, ${taken} taken, ${refused} refused in ${weeks.length} weeks`;
+    ? `Leaves changed ${countWords(offered, 'time')} in ${time}`
+    : `${offered} offered, ${taken} taken, ${refused} refused in ${time}`;
+  const isEmpty = offered === 0 && weighings.length === 0;
   const { condition } = weighings.at(-1) ?? {};
   const looks = resident.condition === undefined ? '' : ` It looked ${resident.condition} when last said.`;
   return (
     <View style={{ marginTop: space.xl, gap: space.xs }}>
       <Heading>{isGrazing ? 'Fresh leaves' : 'Taken and refused'}</Heading>
       <Body>{`${counts}.`}</Body>
-      <MealBars label={`Meals a week: ${counts}`} weeks={weeks} weighings={weighings} />
-      {isGrazing ? null : (
+      {isEmpty ? null : <MealBars label={`Meals a week: ${counts}`} weeks={weeks} weighings={weighings} />}
+      {isGrazing || isEmpty ? null : (
         <Soft>Filled: taken. Outline: nobody looked after. Hatched, below: refused. Dashed: its weight.</Soft>
       )}
       {takenG > 0 ? <Body>{`Eaten in that time: about ${gramsWords(takenG)}.`}</Body> : null}

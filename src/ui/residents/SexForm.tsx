@@ -3,16 +3,18 @@ import { useLog } from '@/client/log';
 import type { Resident } from '@/contract/records';
 import { SEX_EVIDENCE, SEXES, type SexEvidence } from '@/core/profiles/profile';
 import { Soft } from '../components/Words';
+import { needed } from '../forms/checks';
 import { Form } from '../forms/Form';
 import { FormChoices } from '../forms/FormChoices';
 import { useFields } from '../forms/useFields';
 import { onDay, TODAY, When } from '../forms/When';
 import { EVIDENCE_WORDS } from '@/words/entries';
 import { calledWords } from '@/words/residents';
+import { capital } from '@/words/text';
 
 interface Values {
   on: string;
-  sex: Resident['sex'];
+  sex: Resident['sex'] | '';
   by: SexEvidence;
 }
 
@@ -22,8 +24,10 @@ export function SexForm({ resident, onDone }: { resident: Resident; onDone: () =
   const { sexing = [] } = useHouse((house) => house.care).of(resident);
   const known = sexing.map((each) => each.by);
   const ways = [...known, ...SEX_EVIDENCE.filter((each) => !known.includes(each))];
-  const form = useFields<Values>({ on: TODAY, sex: resident.sex, by: ways[0] ?? 'size' });
+  const isKnown = resident.sex !== 'unknown';
+  const form = useFields<Values>({ on: TODAY, sex: isKnown ? resident.sex : '', by: ways[0] ?? 'size' });
   const save = async ({ on, sex, by }: Values) => {
+    if (sex === '') return;
     const text = `${calledWords(resident)}: ${sex}, by ${EVIDENCE_WORDS[by]}.`;
     if (await write({ kind: 'sexed', residentId: resident.id, sex, by, ...onDay(on) }, text, form.place)) onDone();
   };
@@ -34,7 +38,9 @@ export function SexForm({ resident, onDone }: { resident: Resident; onDone: () =
         control={form.control}
         name="sex"
         label="Sex"
-        choices={SEXES.map((value) => ({ value, title: value }))}
+        // That it is unknown puts right what was thought before.
+        choices={SEXES.filter((sex) => isKnown || sex !== 'unknown').map((value) => ({ value, title: value }))}
+        check={needed('Choose what it is.')}
       />
       <FormChoices
         control={form.control}
@@ -43,7 +49,7 @@ export function SexForm({ resident, onDone }: { resident: Resident; onDone: () =
         choices={ways.map((value) => ({ value, title: EVIDENCE_WORDS[value] }))}
       />
       {sexing.map((each) => (
-        <Soft key={each.how}>{`${EVIDENCE_WORDS[each.by]}: ${each.how} (${each.basis})`}</Soft>
+        <Soft key={each.how}>{`${capital(EVIDENCE_WORDS[each.by])}: ${each.how} (${each.basis})`}</Soft>
       ))}
     </Form>
   );

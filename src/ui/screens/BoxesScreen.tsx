@@ -2,7 +2,9 @@ import { airSchool } from '@/core/profiles/schools';
 import { router } from 'expo-router';
 import { useState } from 'react';
 import { companyOf } from '@/client/company';
-import { useHouse } from '@/client/house';
+import { problemOf, useHouse } from '@/client/house';
+import { useLog } from '@/client/log';
+import { useNewBoxes } from '@/client/useNewBoxes';
 import { useRanking } from '@/client/useRanking';
 import { Button } from '../kit/Button';
 import { LinkRow } from '../components/LinkRow';
@@ -13,6 +15,7 @@ import { Name, Soft, Title } from '../components/Words';
 import { Cautions } from '../residents/Cautions';
 import { NobodyHere } from '../residents/NobodyHere';
 import { CompanyChecks } from '../housing/CompanyChecks';
+import { NewBox } from '../housing/NewBox';
 import { RankedBoxes } from '../housing/RankedBoxes';
 import { SizeLadder } from '../housing/SizeLadder';
 import { QuietPanel, useQuiet } from '../residents/QuietPanel';
@@ -24,23 +27,47 @@ export function BoxesScreen({ residentId }: { residentId: string }) {
   const length = useLength();
   const { homes, residents, care } = useHouse();
   const [chosenId, setChosenId] = useState<string>();
+  const [isBusy, setBusy] = useState(false);
   const loading = useLoadState();
   const { resident, present, ranking, withOthers } = useRanking(residentId);
+  const { isKnown, boxesToGet, addBox } = useNewBoxes();
+  const show = useLog((log) => log.show);
   const isQuiet = useQuiet(residentId) !== null;
   if (loading) return <Screen>{loading}</Screen>;
   if (!resident) return <NobodyHere />;
   const chosen = homes.find((home) => home.id === chosenId && home.id !== resident.homeId);
+  const serves = ranking.some(({ homeId, verdict }) => homeId !== resident.homeId && verdict !== 'fail');
+  const toGet = boxesToGet(resident, chosenId, present?.shelfId);
+  const { newBox, shelf } = toGet;
   const fails = [...ranking, ...withOthers].find((each) => each.homeId === chosen?.id)?.verdict === 'fail';
-  const title = chosen ? `Move to ${chosen.code}${fails ? ' all the same' : ''}` : 'Choose a box to move to';
+  const title = newBox
+    ? `Add it as ${newBox.home.code}, and on to the move`
+    : chosen
+      ? `Move to ${chosen.code}${fails ? ' all the same' : ''}`
+      : 'Choose a box to move to';
+  const fresh = isKnown ? <NewBox {...toGet} isOpen={!serves} onChoose={setChosenId} /> : null;
+  const onward = async () => {
+    setBusy(true);
+    try {
+      const box = newBox ? await addBox(newBox.home) : chosen;
+      if (!box) return;
+      setChosenId(box.id);
+      router.push(`/residents/${resident.id}/move?to=${box.id}`);
+    } catch (error) {
+      show({ text: problemOf(error), isProblem: true });
+    } finally {
+      setBusy(false);
+    }
+  };
   return (
     <Screen
       actions={
         <Button
           grow
           rank={fails || isQuiet ? 'second' : 'main'}
-          disabled={!chosen}
+          disabled={isBusy || (newBox ? !shelf : !chosen)}
           title={title}
-          onPress={() => router.push(`/residents/${resident.id}/move?to=${chosen?.id}`)}
+          onPress={() => void onward()}
         />
       }
     >
@@ -70,6 +97,8 @@ export function BoxesScreen({ residentId }: { residentId: string }) {
           <CompanyChecks answer={companyOf(care, resident, chosen, residents)} />
         </>
       ) : null}
+      {/* What nobody has yet comes first where none of one's own serves. */}
+      {serves ? null : fresh}
       <RankedBoxes
         ranking={ranking}
         withOthers={withOthers}
@@ -78,6 +107,7 @@ export function BoxesScreen({ residentId }: { residentId: string }) {
         chosenId={chosenId}
         onChoose={setChosenId}
       />
+      {serves ? fresh : null}
       <SizeLadder
         profile={care.of(resident)}
         animal={{ ...resident, school: airSchool(care.of(resident), resident.schools) }}

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { useWatch } from 'react-hook-form';
 import { Pressable, View } from 'react-native';
 import { call } from '@/client/api';
-import { boxesFor, newBoxesFor, nextCode, shelfFor } from '@/client/boxes';
+import { boxesFor } from '@/client/boxes';
 import { companyOf } from '@/client/company';
 import { sectionOf, withSoil } from '@/client/fitting';
 import { useBook } from '@/client/handbook';
@@ -11,9 +11,7 @@ import { useHouse } from '@/client/house';
 import { undoing, useLog } from '@/client/log';
 import { useKindOfName, useNameIndex } from '@/client/names';
 import { keeperField } from '@/client/preferences';
-import { airAt, useRooms } from '@/client/rooms';
-import { useStock } from '@/client/stock';
-import type { Home } from '@/contract/records';
+import { useNewBoxes } from '@/client/useNewBoxes';
 import type { RankedHome } from '@/core/housing/rank';
 import { checkScientificName } from '@/core/measure/scientificName';
 import { headsIn } from '@/core/growth/census';
@@ -41,7 +39,7 @@ import { KindChoice } from '../residents/KindChoice';
 import { HeadFields } from '../takeIn/HeadFields';
 import { KNOWN_DAYS, KnownFields } from '../takeIn/KnownFields';
 import { EMPTY, instarsIn, type Ants, type TakeInValues } from '../takeIn/values';
-import { NewBox } from '../takeIn/NewBox';
+import { NewBox } from '../housing/NewBox';
 import { OriginFields } from '../residents/OriginFields';
 import { space, target } from '../theme/tokens';
 import { capital } from '@/words/text';
@@ -56,9 +54,8 @@ const OFFERED = 6;
 export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
   const styles = useStyles();
   const length = useLength();
-  const { shelves, homes, residents, care, species: knownSpecies, round, load } = useHouse();
-  const { boxSizes } = useStock();
-  const { rooms } = useRooms();
+  const { homes, residents, care, species: knownSpecies, round, load } = useHouse();
+  const { isKnown: hasSizes, boxesToGet, addBox } = useNewBoxes();
   const show = useLog((log) => log.show);
   const loading = useLoadState();
   const index = useNameIndex();
@@ -69,7 +66,6 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
   const [chosenStage, setStage] = useState<Stage>('juvenile');
   const [sex, setSex] = useState<(typeof SEXES)[number]>('unknown');
   const [chosenId, setChosenId] = useState(homeId);
-  const [chosenShelf, setShelf] = useState<string>();
   const [isBusy, setBusy] = useState(false);
   const [chosenAnts, setAnts] = useState<Ants>();
   const [typedName, typedSize, typedHeads, typedInstars] = useWatch({
@@ -118,11 +114,10 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
   // Kinds that are counted may come without a measure.
   const animal = newcomer && (isMeasured || measure?.usualMm) ? { ...newcomer, ...size } : null;
   const { ranking, withOthers } = animal ? boxesFor(care, animal, homes, residents) : { ranking: [], withOthers: [] };
-  const shelf = shelves.find(({ id }) => id === chosenShelf) ?? shelfFor(shelves, rooms, kept);
-  const { temperatureC } = airAt(rooms, shelf) ?? {};
-  const place = { code: nextCode(homes, shelf), shelfId: shelf?.id ?? '', temperatureC };
-  const newBoxes = animal ? newBoxesFor(care, animal, boxSizes, place) : [];
-  const newBox = newBoxes.find(({ home }) => home.id === chosenId);
+  const toGet = boxesToGet(animal, chosenId);
+  const { newBox } = toGet;
+  const serves = ranking.some(({ verdict }) => verdict !== 'fail');
+  const fresh = animal && hasSizes ? <NewBox {...toGet} isOpen={!serves} onChoose={setChosenId} /> : null;
   const ranked = newBox?.ranked ?? [...ranking, ...withOthers].find((each) => each.homeId === chosenId);
   const chosen = newBox?.home ?? homes.find((home) => home.id === ranked?.homeId);
   const offered = (
@@ -141,22 +136,14 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
     setByHand(undefined);
   };
 
-  /** Once it stands, it is one of the house's: whoever is refused after that finds it chosen. */
-  const addBox = async ({ code, shelfId, container, nest, substrateDepthMm }: Home): Promise<Home> => {
-    const { home } = await call('addHome', {
-      body: { code, shelfId, container, ...(nest && { nest }), substrateDepthMm },
-    });
-    await load();
-    setChosenId(home.id);
-    return home;
-  };
-
   const takeIn = async (values: TakeInValues) => {
     if (!chosen || !ranked || isBusy) return;
     const given = (text: string) => (text.trim() === '' ? undefined : text.trim());
     setBusy(true);
     try {
       const box = newBox ? await addBox(newBox.home) : chosen;
+      // Whoever is refused after that finds it chosen.
+      setChosenId(box.id);
       const { resident, entry } = await call('takeIn', {
         body: {
           scientificName: values.scientificName.trim(),
@@ -202,7 +189,7 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
           <Problems form={form} />
           <Button
             grow
-            disabled={!chosen || !ranked || isBusy || isUnsaid || (newBox !== undefined && !shelf)}
+            disabled={!chosen || !ranked || isBusy || isUnsaid || (newBox !== undefined && !toGet.shelf)}
             rank={ranked?.verdict === 'fail' ? 'second' : 'main'}
             title={
               isUnsaid
@@ -333,6 +320,8 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
             <CompanyChecks answer={companyOf(care, newcomer, chosen, residents)} />
           </View>
         ) : null}
+        {/* What nobody has yet comes first where none of one's own serves. */}
+        {serves ? null : fresh}
         <RankedBoxes
           ranking={ranking}
           withOthers={withOthers}
@@ -340,14 +329,7 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
           chosenId={chosenId}
           onChoose={setChosenId}
         />
-        {animal && boxSizes.length > 0 ? (
-          <NewBox
-            {...{ newBoxes, newBox, shelves, shelf }}
-            isOpen={!ranking.some(({ verdict }) => verdict !== 'fail')}
-            onChoose={setChosenId}
-            onShelf={setShelf}
-          />
-        ) : null}
+        {serves ? fresh : null}
         {animal ? (
           <Soft>Taking in writes the depth down as filled. Let the box settle before the animal moves in.</Soft>
         ) : null}

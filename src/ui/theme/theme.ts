@@ -38,16 +38,19 @@ export function themeFor(mode: 'day' | 'night') {
     components: {
       Text: { style: { fontFamily: fonts.text, fontSize: type.body, color: palette.ink } },
       Button: {
+        // What shows the focus stands round it.
+        containerStyle: { overflow: 'visible' },
         buttonStyle: {
           minHeight: target,
           borderRadius: radius.m,
-          paddingHorizontal: space.l,
+          paddingHorizontal: space.m,
           paddingVertical: space.m,
         },
         titleStyle: { fontFamily: fonts.bold, fontSize: type.strong },
         disabledStyle: { backgroundColor: palette.resting },
         disabledTitleStyle: { color: palette.inkSoft },
       },
+      Chip: { containerStyle: { overflow: 'visible' } },
       Input: {
         containerStyle: { paddingHorizontal: 0 },
         inputContainerStyle: {

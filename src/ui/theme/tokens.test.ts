@@ -1,3 +1,4 @@
+import fs from 'node:fs';
 import { DAY, NIGHT, type Palette } from './tokens';
 
 /** Relative luminance and contrast, WCAG 2.1 definitions. */
@@ -55,4 +56,22 @@ it('the night round is black, and nothing in it is white or blue', () => {
     expect(blue).toBeLessThanOrEqual(red);
     expect(green).toBeLessThanOrEqual(red * 0.45);
   }
+});
+
+/** What shows where the keyboard is stands beside all of these. WCAG 2.1 AA, 1.4.11: 3 : 1 */
+it.each([
+  ['day', DAY],
+  ['night', NIGHT],
+])('by %s it is seen what has the focus', (_name, palette) => {
+  for (const ground of ['ground', 'raised', 'resting', 'bar', 'air'] as const)
+    expect(`${ground} ${contrast(palette.focus, palette[ground]) >= 3}`).toBe(`${ground} true`);
+});
+
+/** What the browser draws itself has the colours of the program. */
+it.each(['look.css', 'look.js'])('%s has no colours of its own', (file) => {
+  const text = fs.readFileSync(`public/${file}`, 'utf8').toUpperCase();
+  const named = text.match(/#[0-9A-F]{6}/g) ?? [];
+  expect(named.length).toBeGreaterThan(0);
+  const known = [...Object.values(DAY), ...Object.values(NIGHT)];
+  expect(named.filter((each) => !known.includes(each))).toEqual([]);
 });

@@ -18,6 +18,8 @@ export interface Palette {
   good: string;
   onGood: string;
   accent: string;
+  /** Round what has the focus of the keyboard. */
+  focus: string;
   /** Water. */
   dew: string;
   /** Needs you, fails. */
@@ -51,6 +53,7 @@ export const DAY: Palette = {
   good: '#2F5D3A',
   onGood: '#FFFCF5',
   accent: '#6E9A4F',
+  focus: '#3F7F97',
   dew: '#3F7F97',
   clay: '#A34620',
   onClay: '#FFFCF5',
@@ -81,6 +84,7 @@ export const NIGHT: Palette = {
   good: '#D64A2C',
   onGood: '#140200',
   accent: '#E0502F',
+  focus: '#FF6A45',
   dew: '#9E3018',
   clay: '#FF6A45',
   onClay: '#140200',

@@ -140,6 +140,31 @@ it('whoever has no box for a newcomer gets one of a usual size, that serves for 
   await see(page.getByText('170 x 130 x 100 mm inside')).toBeVisible();
 });
 
+it('so does whoever moves one, or takes some out of a culture', async () => {
+  const sizes = page.getByRole('radiogroup', { name: 'Usual sizes, best first' }).getByRole('radio');
+  await open('/residents');
+  await page.getByRole('link', { name: /^Cinder/ }).click();
+  await page.getByRole('button', { name: 'Move', exact: true }).click();
+  await page.getByRole('button', { name: 'A new box' }).click();
+  await see(sizes.first()).toHaveAccessibleName(/Fits/);
+  await sizes.first().click();
+  // It stands where the animal stood, and the sheet of the move comes first.
+  await page.getByRole('button', { name: /^Add it as A\d+, and on to the move$/ }).click();
+  await see(page.getByRole('heading', { name: 'If it gets out' })).toBeVisible();
+  await see(page.getByRole('button', { name: /^It is in A\d+$/ })).toBeVisible();
+
+  await open('/residents');
+  await page.getByRole('link', { name: /^Swifts/ }).click();
+  await page.getByRole('button', { name: 'New entry' }).last().click();
+  await pick('What to write down', 'Take some out');
+  await page.getByLabel('How many to take out').fill('40');
+  await page.getByRole('button', { name: 'A new box' }).click();
+  await see(sizes.first()).toHaveAccessibleName(/Fits/);
+  await sizes.first().click();
+  await page.getByRole('button', { name: /^Add it as E\d+ and move them$/ }).click();
+  await see(page.getByText(/^40 moved to E\d+\.$/)).toBeVisible();
+});
+
 it('a snail is asked for neither a moult nor an instar, a young spider for both', async () => {
   await open('/take-in');
   await page.getByLabel('Scientific name').fill('Brachypelma hamorii');

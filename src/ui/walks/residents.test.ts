@@ -55,6 +55,8 @@ it('a group moults by numbers, loses some, lends some out and takes them back', 
   await openResident('hedge d4', /^The hedge/);
   await see(page.getByText(/ 10, nymph/).last()).toBeVisible();
   await writeDown('Join another group');
+  // Eggs of the same kind are there, and are no group that lives yet.
+  await see(page.getByRole('radio', { name: /Eggs of the old hedge/ })).toHaveCount(0);
   await page.getByRole('radio', { name: /Twigs/ }).click();
   await page.getByRole('button', { name: 'Make them one' }).click();
   await see(page.getByText('The hedge: joined.')).toBeVisible();

@@ -1,12 +1,14 @@
 import { router } from 'expo-router';
 import { useState } from 'react';
+import { View } from 'react-native';
 import type { NewBox as BoxToGet } from '@/client/boxes';
 import type { Shelf } from '@/contract/records';
 import { LinkRow } from '../components/LinkRow';
 import { Body, Soft, Strong } from '../components/Words';
-import { RankedBoxes } from '../housing/RankedBoxes';
 import { Button } from '../kit/Button';
 import { ListInput } from '../kit/ListInput';
+import { space } from '../theme/tokens';
+import { RankedBoxes } from './RankedBoxes';
 
 interface Props {
   newBoxes: BoxToGet[];
@@ -20,12 +22,18 @@ interface Props {
   onShelf: (id: string) => void;
 }
 
-/** Whoever has no box for a newcomer gets the usual sizes that serve it; the one that was bought is added with its animal. */
+/** Whoever has no box for an animal gets the usual sizes that serve it; the one that was bought is added with what is done. */
 export function NewBox({ newBoxes, newBox, shelves, shelf, isOpen, onChoose, onShelf }: Props) {
   const [isAsked, setAsked] = useState(false);
-  if (!isOpen && !isAsked && !newBox) return <Button rank="second" title="A new box" onPress={() => setAsked(true)} />;
+  if (!isOpen && !isAsked && !newBox) {
+    return (
+      <View style={part}>
+        <Button rank="second" title="A new box" onPress={() => setAsked(true)} />
+      </View>
+    );
+  }
   return (
-    <>
+    <View style={part}>
       <Strong>A new box</Strong>
       {newBoxes.length > 0 ? (
         <>
@@ -57,6 +65,8 @@ export function NewBox({ newBoxes, newBox, shelves, shelf, isOpen, onChoose, onS
             : { title: 'Put up shelves', onPress: () => router.push('/homes/shelves') },
         ]}
       />
-    </>
+    </View>
   );
 }
+
+const part = { gap: space.s, marginTop: space.m };
