@@ -28,25 +28,18 @@ const ORDER: Record<'phone' | 'wide', readonly Place[]> = {
   wide: ['/homes', '/round', '/residents', '/seasons', '/store', '/handbook', '/settings'],
 };
 
-/** Behind the last door: what has no place of its own in the bar. */
-const BEHIND_MORE = [
-  '/handbook',
-  '/keepers',
-  '/profiles',
-  '/probes',
-  '/scores',
-  '/backup',
-  '/labels',
-  '/paper',
-  '/people',
-];
+/** What has no place of its own in the bar, by the place that leads there. */
+const LED_TO: Partial<Record<Place, readonly string[]>> = {
+  '/round': ['/scan', '/b'],
+  '/residents': ['/take-in', '/bulk', '/lists', '/life'],
+  '/homes': ['/build', '/import'],
+  '/settings': ['/handbook', '/keepers', '/profiles', '/probes', '/scores', '/backup', '/labels', '/paper', '/people'],
+};
 
 /** The place in the bar that an address belongs to. */
 function placeOf(here: string, places: readonly Place[]): Place | undefined {
-  const own = places.find((path) => here.startsWith(path));
-  if (/^\/(scan|b)(\/|$)/.test(here)) return '/round';
-  if (here === '/life') return '/residents';
-  return own ?? (BEHIND_MORE.some((path) => here.startsWith(path)) ? '/settings' : undefined);
+  const isIn = (path: string) => here === path || here.startsWith(`${path}/`);
+  return places.find(isIn) ?? places.find((place) => LED_TO[place]?.some(isIn));
 }
 
 /** The places of the program: along the bottom of a phone, down the side of a wide screen. */

@@ -3,7 +3,7 @@ import { View } from 'react-native';
 import { call } from '@/client/api';
 import { useHouse } from '@/client/house';
 import { useLog } from '@/client/log';
-import { countWords, listWords } from '@/words/count';
+import { countWords } from '@/words/count';
 import { useLoadState } from '../components/LoadState';
 import { PaneHeader } from '../components/PaneHeader';
 import { Screen } from '../components/Screen';
@@ -67,7 +67,7 @@ export function ShelvesScreen() {
           return (
             <View key={room}>
               <Strong>{room}</Strong>
-              <Soft>{`${listWords(here.map(({ name }) => name))}: ${countWords(boxes, 'box', 'boxes')}.`}</Soft>
+              <Soft>{`${here.map(({ name }) => name).join('; ')}: ${countWords(boxes, 'box', 'boxes')}.`}</Soft>
             </View>
           );
         })}
