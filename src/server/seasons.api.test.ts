@@ -219,7 +219,11 @@ describe('broods and cultures', () => {
     const homeId = await house.home('D3');
     const luna1 = await takeIn({ ...luna, homeId, headCount: 3, sex: 'female', on: ago(4) });
     await takeIn({ ...luna, homeId, headCount: 3, sex: 'male', on: ago(24) });
+    const sister = await takeIn({ ...luna, homeId, headCount: 1, sex: 'female', on: ago(2) });
     const pair = { kind: 'paired', residentId: luna1.id };
+    expect((await write({ ...pair, withId: sister.id })).body.error.fields).toEqual([
+      expect.objectContaining({ path: 'withId', message: expect.stringContaining('both female') }),
+    ]);
     expect(fields(await write({ ...pair, withId: luna1.id }))).toEqual(['withId']);
     const [flight] = (await server.get('/api/broods')).body.flights;
     expect(flight).toMatchObject({

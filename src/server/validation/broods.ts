@@ -1,5 +1,6 @@
 import type { Entry } from '@/contract/storedEntries';
 import type { Resident } from '@/contract/records';
+import { mayPair } from '@/core/broods/pairing';
 import { surplusPlan } from '@/core/broods/surplus';
 import { addDays } from '@/core/measure/day';
 import { invalid } from '../http/problem';
@@ -58,7 +59,7 @@ export function requireClutch({ eggs = 0, frozen = 0 }: About<'clutch'>): Entry[
   return {};
 }
 
-/** @throws Problem for one paired with itself, with nobody, or with another species */
+/** @throws Problem for one paired with itself, with nobody, with another species or with its own sex */
 export async function requirePair(resident: Resident, { withId }: About<'paired'>, find: Find): Promise<Entry['data']> {
   if (withId === undefined) return {};
   const other = await find(withId);
@@ -67,6 +68,12 @@ export async function requirePair(resident: Resident, { withId }: About<'paired'
   if (other.id === resident.id) throw invalid('withId', 'Must be another than itself.');
   if (other.scientificName !== resident.scientificName) {
     throw invalid('withId', `Must be of the same species, ${resident.scientificName}; it is ${other.scientificName}.`);
+  }
+  if (!mayPair(resident.sex, other.sex)) {
+    throw invalid(
+      'withId',
+      `Must be of the other sex: ${nameOf(resident)} and ${nameOf(other)} are both ${other.sex}.`,
+    );
   }
   return {};
 }

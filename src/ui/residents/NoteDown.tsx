@@ -6,6 +6,7 @@ import { useHouse } from '@/client/house';
 import { undoing, useLog } from '@/client/log';
 import { keeperField } from '@/client/preferences';
 import type { Resident } from '@/contract/records';
+import { mayPair } from '@/core/broods/pairing';
 import { lifeEvents } from '@/core/growth/lifeEvents';
 import { moultsNoMore } from '@/core/growth/moulting';
 import { tellingSigns } from '@/core/growth/tellingSigns';
@@ -20,7 +21,7 @@ import { FormField } from '../forms/FormField';
 import { Problems } from '../forms/Problems';
 import { useFields } from '../forms/useFields';
 import { onDay, TODAY, When } from '../forms/When';
-import { Heading, Soft } from '../components/Words';
+import { Body, Heading, Soft } from '../components/Words';
 import { space } from '../theme/tokens';
 import { signWords } from '@/words/jobs';
 import { lifeEntry, lifeTitle, type LifeEntry } from '@/words/lifeEvents';
@@ -167,9 +168,16 @@ function PairedForm({ resident, onDone }: FormProps) {
   const write = useLog((log) => log.write);
   const residents = useHouse((house) => house.residents);
   const others = residents.filter(
-    ({ id, scientificName, stage }) =>
-      id !== resident.id && scientificName === resident.scientificName && stage === 'adult',
+    ({ id, scientificName, stage, sex }) =>
+      id !== resident.id &&
+      scientificName === resident.scientificName &&
+      stage === 'adult' &&
+      mayPair(resident.sex, sex),
   );
+  // Among themselves: a group of which nobody said that it is of one sex.
+  const meetsItsOwn = resident.form !== 'single' && resident.sex === 'unknown';
+  if (others.length === 0 && !meetsItsOwn)
+    return <Body>{`No other grown ${resident.scientificName} that it could be paired with is here.`}</Body>;
   return (
     <View style={{ gap: space.m }}>
       <Soft>In a net overnight, warm, in the dark; apart again by day. The eggs are taken in the days after.</Soft>
@@ -177,7 +185,7 @@ function PairedForm({ resident, onDone }: FormProps) {
         label="With whom"
         choices={[
           ...others.map((each) => ({ value: each.id, title: calledWords(each) })),
-          { value: '', title: 'those in its own box' },
+          ...(meetsItsOwn ? [{ value: '', title: 'each other' }] : []),
         ]}
         value={undefined}
         onChange={(withId) => {

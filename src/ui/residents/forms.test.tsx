@@ -70,8 +70,9 @@ describe('what is written down', () => {
   afterAll(() => useLog.setState({ write: kept.write, writeMany: kept.writeMany }));
 
   const open = async (who: Resident, what?: string) => {
-    renderThemed(<NoteDown resident={who} />);
+    const shown = renderThemed(<NoteDown resident={who} />);
     if (what !== undefined) await pick('What to write down', what);
+    return shown;
   };
   const isOpen = (label: string | RegExp) => screen.queryByLabelText(label) !== null;
 
@@ -237,6 +238,33 @@ describe('what is written down', () => {
     await tap('button', 'Make them one');
     expect(mockCall).toHaveBeenCalledWith('joinResident', { params: { id: 'r' }, body: { otherId: 's' } });
     expect(useLog.getState().notice).toMatchObject({ text: 'Hedge: joined.' });
+  });
+
+  it('a moth is paired with one of the other sex, and not among its own where all are of one', async () => {
+    const moth = { profile: 'moth-tropical', scientificName: 'Actias luna', stage: 'adult' } as const;
+    const of = (id: string, sex: Resident['sex'], form: 'single' | 'group' = 'single') =>
+      resident({ ...moth, id, sex, form, called: id });
+    const them = [
+      of('Ada', 'female'),
+      of('Bea', 'female'),
+      of('Cox', 'male'),
+      of('Dot', 'unknown'),
+      of('Eve', 'female', 'group'),
+    ];
+    useHouse.setState({ residents: them });
+    const offered = async (who: Resident) => {
+      const { unmount } = await open(who, 'Paired tonight');
+      const names = screen.queryAllByRole('radio').map((each) => each.textContent);
+      unmount();
+      return names;
+    };
+    expect(await offered(of('Ada', 'female'))).toEqual(expect.arrayContaining(['Cox', 'Dot']));
+    expect(await offered(of('Ada', 'female'))).not.toContain('Bea');
+    expect(await offered(of('Eve', 'female', 'group'))).not.toContain('each other');
+    expect(await offered(of('Fly', 'unknown', 'group'))).toContain('each other');
+    useHouse.setState({ residents: [of('Ada', 'female'), of('Bea', 'female')] });
+    await open(of('Ada', 'female'), 'Paired tonight');
+    expect(screen.getByText(/^No other grown Actias luna/)).toBeTruthy();
   });
 
   it('its sex is told by what its kind shows first, with what to look for', async () => {
