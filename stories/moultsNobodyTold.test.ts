@@ -57,3 +57,46 @@ describe('moults that nobody told of', () => {
     expect(await house.kinds(grown)).not.toContain('measure');
   });
 });
+
+/** A day in the cold counts for less, on the round as in the forecast: what has just become warm was not warm all winter. */
+describe('moults that nobody told of, where it was not always as warm as it is today', () => {
+  const AIR = { relativeHumidityPct: 55, draughtMS: 0.1 };
+  const MANTIS = { stage: 'nymph', bodyLengthMm: 12 };
+  async function watched(temperatureC: number) {
+    const house = await emptyHouse('2026-03-14');
+    await house.shelf('Shelf', 'Room', { temperatureC, relativeHumidityPct: 55 });
+    await house.box('M1', 'dry-1');
+    return { house, mantis: await house.takeIn('Hierodula membranacea', 'M1', MANTIS) };
+  }
+  async function becomes(house: House, temperatureC: number) {
+    const { rooms } = house.granted(await house.get('/api/rooms'));
+    house.granted(await house.put(`/api/rooms/${rooms[0].id}`, { air: { ...AIR, temperatureC } }));
+  }
+  const unseenPct = async (house: House, who: Resident) => (await house.forecast(who)).forecast.unseenPct;
+
+  it('are not asked for of one that came out of a cold month into the warmth today', async () => {
+    const { house, mantis } = await watched(18);
+    await house.days(32);
+    expect(await house.kinds(mantis)).not.toContain('measure');
+    await becomes(house, 26);
+    expect(await house.kinds(mantis)).not.toContain('measure');
+    expect(await unseenPct(house, mantis)).toBeLessThan(60);
+  });
+
+  it('are asked for of one that was warm for a month and is cool since today', async () => {
+    const { house, mantis } = await watched(26);
+    await house.days(32);
+    await becomes(house, 18);
+    expect((await house.job(mantis, 'measure'))?.reason).toMatchObject({ code: 'no-moult' });
+    expect(await unseenPct(house, mantis)).toBeGreaterThan(60);
+  });
+
+  it('are not asked for of one that was carried out of a cold room today', async () => {
+    const { house, mantis } = await watched(18);
+    await house.shelf('Warm shelf', 'Warm room', { temperatureC: 26, relativeHumidityPct: 55 });
+    await house.box('M2', 'dry-1', { shelf: 'Warm shelf' });
+    await house.days(32);
+    await house.write('moved', mantis, { homeId: house.boxId('M2'), insist: true });
+    expect(await house.kinds(mantis)).not.toContain('measure');
+  });
+});

@@ -33,6 +33,7 @@ const workSubject = z.strictObject({
   hemisphere: oneOf(HEMISPHERES).optional(),
   batterySince: day.optional(),
   temperatureC: temperatureC.optional(),
+  watchedTemperatureC: temperatureC.optional(),
   /** When its soil is to be damped, and for how many days it holds then. */
   watering: z
     .strictObject({

@@ -218,7 +218,11 @@ describe('what somebody ate, as it was reckoned', () => {
       { on: ago(1), massG: 10.2, usualG: 12 },
     ];
     expect(inLines(feedingHistory(meals, weighings, { since: TODAY, today: TODAY, weeks: 4 }))).toMatchSnapshot();
-    expect(inLines(feedingHistory(meals, weighings.slice(0, 1), { since: TODAY, today: TODAY, weeks: 2 }))).toMatchSnapshot();
-    expect(inLines(feedingHistory([], [...weighings].reverse(), { since: ago(9), today: TODAY, weeks: 1 }))).toMatchSnapshot();
+    expect(
+      inLines(feedingHistory(meals, weighings.slice(0, 1), { since: TODAY, today: TODAY, weeks: 2 })),
+    ).toMatchSnapshot();
+    expect(
+      inLines(feedingHistory([], [...weighings].reverse(), { since: ago(9), today: TODAY, weeks: 1 })),
+    ).toMatchSnapshot();
   });
 });

@@ -92,8 +92,8 @@ function sizes(resident: ResidentToday, today: Day): Job[] {
 
 /** Whoever is watched for so many usual intervals, and no moult is told of, has likely moulted unseen: a new size, or its skin, settles it. */
 function settlingMoults(resident: ResidentToday, today: Day): Job[] {
-  const { profile, stage, log, form, temperatureC, rest } = resident;
-  const usualDays = usualIntervalDays(profile, stage, temperatureC);
+  const { profile, stage, log, form, temperatureC, watchedTemperatureC = temperatureC, rest } = resident;
+  const usualDays = usualIntervalDays(profile, stage, watchedTemperatureC);
   const since = watchedSince(log, today);
   if (form !== 'single' || rest || moultsNoMore(profile, stage) || usualDays === null || since === undefined) return [];
   const dueOn = addDays(since, Math.ceil(NO_MOULT_TIMES * usualDays));

@@ -93,6 +93,8 @@ export interface ResidentToday extends AnimalMeasures, Partial<Together> {
   home: HomeState;
   /** How warm it is there; as usual for its kind if left out. C */
   temperatureC?: number | undefined;
+  /** How warm it was, on the mean, in the days in which a moult of it would have been written down; as now if left out. C */
+  watchedTemperatureC?: number | undefined;
   form?: Form | undefined;
   /** The move that is planned for it. */
   move?: PlannedMove | undefined;

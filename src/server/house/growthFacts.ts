@@ -148,6 +148,12 @@ export function subjectOf(
   };
 }
 
+/** How warm it was in the days in which a moult of one would have been written down; undefined where nobody knows. C */
+export function watchedWarmth({ lived }: GrowthFacts, { id }: Resident, log: readonly LogEntry[], today: Day) {
+  const [since, own] = [watchedSince(log, today), lived.get(id)];
+  return since !== undefined && own ? warmthBetween(own, since, today) : undefined;
+}
+
 /** A forecast takes milliseconds: what was asked before, of the same animal among the same others, is remembered. */
 const forecasts = remembering<MoultForecast>(6000);
 const prints = new WeakMap<CareProfile, string>();

@@ -24,7 +24,8 @@ import { homeOrder } from '../storage/homes';
 import { everyId } from '../storage/residents';
 import { residentOn } from '../today';
 import { broodOf, countedState, foundingOf, homesBeforeNow, isCountedForm } from './colonies';
-import { groupMoults, headsOnly, printsOf, peersOf, type GrowthFacts, type GroupMoult } from './growthFacts';
+import { groupMoults, headsOnly, peersOf, printsOf, watchedWarmth } from './growthFacts';
+import type { GrowthFacts, GroupMoult } from './growthFacts';
 import { StandingFlights } from './standingFlights';
 import { housed } from './housed';
 import { pauses } from './inTurn';
@@ -335,6 +336,7 @@ export class StandingHouse {
         ...(resident.form === 'group' && { instar: this.youngest(id) }),
         ...{ home, larder, hemisphere, meals: this.records.meals.get(id) },
         temperatureC: this.growth.warmth(home).temperatureC,
+        watchedTemperatureC: watchedWarmth(this.growth, resident, log, on),
         ...(water?.tenantId === id && { watering: water.morning, alarms: water.alarms }),
         outlooks: moultOutlooks(care, this.growth, resident, home, log, on),
         rest: rest && this.underWay(id, rest),

@@ -63,8 +63,10 @@ export function PartForm({ resident, onDone }: Props) {
   const toGet = boxesToGet(isTold ? newcomer : null, homeId, homes.find(({ id }) => id === resident.homeId)?.shelfId);
   const { newBox, shelf } = toGet;
   const codeOf = (id: string) => homes.find((home) => home.id === id)?.code ?? '?';
+  const chosen = newBox?.home ?? homes.find(({ id }) => id === homeId);
+  const act = newBox ? `Add it as ${newBox.home.code} and move them` : `Move to ${chosen?.code}`;
   const save = async (typed: PartValues) => {
-    const box = newBox ? await addBox(newBox.home) : homes.find(({ id }) => id === homeId);
+    const box = newBox ? await addBox(newBox.home) : chosen;
     if (!box) return;
     // Whoever is refused after that finds it chosen.
     form.setValue('homeId', box.id);
@@ -81,14 +83,8 @@ export function PartForm({ resident, onDone }: Props) {
   return (
     <Form
       form={form}
-      act={
-        newBox
-          ? `Add it as ${newBox.home.code} and move them`
-          : homeId === ''
-            ? 'Choose a box first'
-            : `Move to ${codeOf(homeId)}`
-      }
-      disabled={homeId === '' || (newBox !== undefined && !shelf)}
+      act={chosen ? act : 'Choose a box first'}
+      disabled={!chosen || (newBox !== undefined && !shelf)}
       save={save}
     >
       <FormField
