@@ -1,4 +1,4 @@
-import { addDays, daysBetween, earliestDay, latestDay, type Day } from '@/core/measure/day';
+import { addDays, daysBetween, type Day } from '@/core/measure/day';
 
 /** From a day on it lives in a home. */
 export interface Stay {
@@ -36,21 +36,22 @@ export function mondayOf(day: Day): Day {
 export function warmthBetween({ stays, warmth }: Lived, from: Day, to: Day): number | undefined {
   let known = 0;
   let sum = 0;
-  for (let monday = mondayOf(from); monday < to; monday = addDays(monday, WEEK_DAYS)) {
-    const next = addDays(monday, WEEK_DAYS);
+  // In days since the first Monday: a year of weeks is asked for of everybody who lives here.
+  const [first, end] = [daysBetween(FIRST_MONDAY, from), daysBetween(FIRST_MONDAY, to)];
+  const begun = stays.map((stay) => daysBetween(FIRST_MONDAY, stay.from));
+  for (let week = WEEK_DAYS * Math.floor(first / WEEK_DAYS); week < end; week += WEEK_DAYS) {
+    const monday = addDays(FIRST_MONDAY, week);
     for (let at = 0; at < stays.length; at += 1) {
-      const stay = stays[at] as Stay;
-      const begins = latestDay(stay.from, from, monday);
-      const ends = earliestDay(stays[at + 1]?.from ?? to, to, next);
+      const begins = Math.max(begun[at] as number, first, week);
+      const ends = Math.min(begun[at + 1] ?? end, end, week + WEEK_DAYS);
       if (begins >= ends) continue;
-      const temperatureC = warmth(stay.homeId, monday);
+      const temperatureC = warmth((stays[at] as Stay).homeId, monday);
       if (temperatureC === undefined) continue;
-      const days = daysBetween(begins, ends);
-      known += days;
-      sum += days * temperatureC;
+      known += ends - begins;
+      sum += (ends - begins) * temperatureC;
     }
   }
-  if (known === 0 || known < COVERS_SHARE * daysBetween(from, to)) return undefined;
+  if (known === 0 || known < COVERS_SHARE * (end - first)) return undefined;
   return Math.round((10 * sum) / known) / 10;
 }
 

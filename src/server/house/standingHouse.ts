@@ -336,7 +336,7 @@ export class StandingHouse {
         ...(resident.form === 'group' && { instar: this.youngest(id) }),
         ...{ home, larder, hemisphere, meals: this.records.meals.get(id) },
         temperatureC: this.growth.warmth(home).temperatureC,
-        watchedTemperatureC: watchedWarmth(this.growth, resident, log, on),
+        ...(resident.form === 'single' && { watchedTemperatureC: watchedWarmth(this.growth, resident, log, on) }),
         ...(water?.tenantId === id && { watering: water.morning, alarms: water.alarms }),
         outlooks: moultOutlooks(care, this.growth, resident, home, log, on),
         rest: rest && this.underWay(id, rest),
