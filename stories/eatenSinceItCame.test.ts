@@ -24,11 +24,10 @@ describe('what was eaten', () => {
   });
 
   it('goes back to the meal that is known from before it came', async () => {
-    const today = await house.today();
     const { id } = await house.takeIn('Grammostola pulchra', 'A2', { ...spider, lastMealOn: '2027-04-01' });
     const weeks = await weeksOf({ id });
-    expect(weeks[0] && weeks[0].from <= '2027-04-01').toBe(true);
+    // It is 25 April 2027: three weeks and some days.
+    expect(weeks).toHaveLength(4);
     expect(weeks[0]?.offered).toBe(1);
-    expect(today > '2027-04-01').toBe(true);
   });
 });

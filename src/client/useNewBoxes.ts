@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import type { Home } from '@/contract/records';
+import { tellsSize } from '@/core/profiles/animal';
 import { call } from './api';
 import { newBoxesFor, nextCode, shelfFor } from './boxes';
 import type { Measured } from './fitting';
@@ -15,7 +16,7 @@ export function useNewBoxes() {
   const [chosenShelf, setShelf] = useState<string>();
 
   /**
-   * @param animal who is to live in it; null while nobody knows its size
+   * @param animal who is to live in it; null while that is not told
    * @param chosenId the box that is chosen, one of these or not
    * @param besideId the shelf that is put forward where it is warm enough there: that on which it lives
    */
@@ -26,9 +27,10 @@ export function useNewBoxes() {
       shelfFor([...first, ...shelves], rooms, animal ? care.of(animal) : undefined);
     const { temperatureC } = airAt(rooms, shelf) ?? {};
     const place = { code: nextCode(homes, shelf), shelfId: shelf?.id ?? '', temperatureC };
-    const newBoxes = animal ? newBoxesFor(care, animal, boxSizes, place) : [];
+    const isKnown = animal !== null && boxSizes.length > 0 && tellsSize(care.of(animal), animal);
+    const newBoxes = isKnown ? newBoxesFor(care, animal, boxSizes, place) : [];
     const newBox = newBoxes.find(({ home }) => home.id === chosenId);
-    return { newBoxes, newBox, shelves, shelf, onShelf: setShelf };
+    return { isKnown, newBoxes, newBox, shelves, shelf, onShelf: setShelf };
   };
 
   /** It stands empty on its shelf from then on, whatever becomes of what it was added for. */
@@ -39,5 +41,5 @@ export function useNewBoxes() {
     await load();
     return home;
   };
-  return { isKnown: boxSizes.length > 0, boxesToGet, addBox };
+  return { boxesToGet, addBox };
 }

@@ -4,6 +4,7 @@ import type { Resident } from '@/contract/records';
 import { logRank } from '@/core/growth/logRank';
 import { groupCourse } from '@/core/growth/census';
 import { requireStage } from '@/core/profiles/animal';
+import { whyTwo } from '@/core/records/joining';
 import type { BodyMeasure } from '@/core/profiles/profile';
 import { withoutUndefined } from '@/core/withoutUndefined';
 import { careOf } from '../care';
@@ -118,11 +119,12 @@ export function groupHandlers({ database, clock }: Deps): Pick<Handlers, Names> 
         const other = await findResident(queries, body.otherId);
         if (!other) throw invalid('otherId', 'There is no resident with that id. See /api/residents.');
         if (other.id === target.id) throw invalid('otherId', 'That is the group itself: choose another.');
-        if (other.scientificName !== target.scientificName || other.profile !== target.profile) {
+        const why = whyTwo(target, other);
+        if (why === 'kinds') {
           const message = `${nameOf(other)} is ${other.scientificName}, ${nameOf(target)} is ${target.scientificName}: different kinds are not made one. Their young could not be told apart, and their records would be lost in each other.`;
           throw invalid('otherId', message);
         }
-        if ((other.form === 'eggs') !== (target.form === 'eggs')) {
+        if (why === 'eggs') {
           throw invalid('otherId', 'Eggs and hatched animals are kept as two: join them once all have hatched.');
         }
         const on = dayOf(clock, body.on);

@@ -21,6 +21,8 @@ const LEFT = 34;
 const RIGHT = 40;
 const TOP = 14;
 const BOTTOM = 24;
+/** A bar stays one where there are few weeks. px */
+const WIDEST = 28;
 
 /**
  * Meals week by week: taken ones stand filled on the line, those nobody looked after in outline above them, refused ones
@@ -78,7 +80,7 @@ function Bars({ weeks, weighings, width }: Props & { width: number }) {
     (each) => xOf(each.on),
     (each) => mass(each.massG),
   );
-  const bar = x.bandwidth();
+  const bar = Math.min(x.bandwidth(), WIDEST);
   return (
     <>
       {[...new Set([most, 0, -worst])].map((count) => (
@@ -87,7 +89,7 @@ function Bars({ weeks, weighings, width }: Props & { width: number }) {
         </ChartText>
       ))}
       {weeks.map((week) => {
-        const left = x(week.from) ?? 0;
+        const left = (x(week.from) ?? 0) + (x.bandwidth() - bar) / 2;
         const open = week.offered - week.taken - week.refused;
         const openTop = y(week.taken + open);
         return [

@@ -11,6 +11,8 @@ import { space } from '../theme/tokens';
 import { RankedBoxes } from './RankedBoxes';
 
 interface Props {
+  /** Whether anybody can say which serve: without the size of the animal nobody can. */
+  isKnown: boolean;
   newBoxes: BoxToGet[];
   /** The one that is chosen. */
   newBox: BoxToGet | undefined;
@@ -23,8 +25,9 @@ interface Props {
 }
 
 /** Whoever has no box for an animal gets the usual sizes that serve it; the one that was bought is added with what is done. */
-export function NewBox({ newBoxes, newBox, shelves, shelf, isOpen, onChoose, onShelf }: Props) {
+export function NewBox({ isKnown, newBoxes, newBox, shelves, shelf, isOpen, onChoose, onShelf }: Props) {
   const [isAsked, setAsked] = useState(false);
+  if (!isKnown) return null;
   if (!isOpen && !isAsked && !newBox) {
     return (
       <View style={part}>

@@ -5,6 +5,7 @@ import { undoing, useLog } from '@/client/log';
 import { keeperField } from '@/client/preferences';
 import type { Resident } from '@/contract/records';
 import { HIGHEST_INSTAR } from '@/core/profiles/profile';
+import { whyTwo } from '@/core/records/joining';
 import { withoutUndefined } from '@/core/withoutUndefined';
 import { Body, Soft } from '../components/Words';
 import { anyLength, headCountIn, headsCheck, instarCheck, instarIn, lengthIn, orEmpty } from '../forms/checks';
@@ -104,13 +105,8 @@ export function JoinForm({ resident, onDone }: Props) {
   const show = useLog((log) => log.show);
   const form = useFields({ otherId: '' });
   const { otherId } = form.values;
-  const isEggs = resident.form === 'eggs';
-  const others = residents.filter(
-    ({ id, form: lives }) => id !== resident.id && lives !== 'single' && (lives === 'eggs') === isEggs,
-  );
-  const same = others.filter(
-    ({ scientificName, profile }) => scientificName === resident.scientificName && profile === resident.profile,
-  );
+  const others = residents.filter((each) => each.id !== resident.id && each.form !== 'single');
+  const same = others.filter((each) => whyTwo(resident, each) === null);
   const save = async () => {
     const body = { otherId, ...keeperField() };
     const { entry } = await call('joinResident', { params: { id: resident.id }, body });

@@ -58,7 +58,7 @@ export function PartForm({ resident, onDone }: Props) {
   const isMeasured = !hatches || sizeMm !== undefined || measure.usualMm !== undefined;
   const others = homes.filter((home) => home.id !== resident.homeId);
   const best = isMeasured ? boxesFor(care, newcomer, others, residents).ranking.slice(0, OFFERED_BOXES) : [];
-  const { isKnown, boxesToGet, addBox } = useNewBoxes();
+  const { boxesToGet, addBox } = useNewBoxes();
   const isTold = isMeasured && headCountIn(values.count) !== undefined;
   const toGet = boxesToGet(isTold ? newcomer : null, homeId, homes.find(({ id }) => id === resident.homeId)?.shelfId);
   const { newBox, shelf } = toGet;
@@ -120,7 +120,7 @@ export function PartForm({ resident, onDone }: Props) {
         />
       ) : null}
       {!isMeasured ? null : best.length === 0 ? (
-        <Body>No box of yours is free.</Body>
+        <Body>{`No box of yours is free.${isTold ? '' : ' Say how many, and sizes to get are shown.'}`}</Body>
       ) : (
         <FormChoices
           control={control}
@@ -132,13 +132,11 @@ export function PartForm({ resident, onDone }: Props) {
           }))}
         />
       )}
-      {isTold && isKnown ? (
-        <NewBox
-          {...toGet}
-          isOpen={!best.some(({ verdict }) => verdict !== 'fail')}
-          onChoose={(id) => form.setValue('homeId', id)}
-        />
-      ) : null}
+      <NewBox
+        {...toGet}
+        isOpen={!best.some(({ verdict }) => verdict !== 'fail')}
+        onChoose={(id) => form.setValue('homeId', id)}
+      />
     </Form>
   );
 }

@@ -30,7 +30,7 @@ export function BoxesScreen({ residentId }: { residentId: string }) {
   const [isBusy, setBusy] = useState(false);
   const loading = useLoadState();
   const { resident, present, ranking, withOthers } = useRanking(residentId);
-  const { isKnown, boxesToGet, addBox } = useNewBoxes();
+  const { boxesToGet, addBox } = useNewBoxes();
   const show = useLog((log) => log.show);
   const isQuiet = useQuiet(residentId) !== null;
   if (loading) return <Screen>{loading}</Screen>;
@@ -45,7 +45,7 @@ export function BoxesScreen({ residentId }: { residentId: string }) {
     : chosen
       ? `Move to ${chosen.code}${fails ? ' all the same' : ''}`
       : 'Choose a box to move to';
-  const fresh = isKnown ? <NewBox {...toGet} isOpen={!serves} onChoose={setChosenId} /> : null;
+  const fresh = <NewBox {...toGet} isOpen={!serves} onChoose={setChosenId} />;
   const onward = async () => {
     setBusy(true);
     try {

@@ -55,7 +55,7 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
   const styles = useStyles();
   const length = useLength();
   const { homes, residents, care, species: knownSpecies, round, load } = useHouse();
-  const { isKnown: hasSizes, boxesToGet, addBox } = useNewBoxes();
+  const { boxesToGet, addBox } = useNewBoxes();
   const show = useLog((log) => log.show);
   const loading = useLoadState();
   const index = useNameIndex();
@@ -117,7 +117,7 @@ export function TakeInScreen({ homeId }: { homeId?: string | undefined }) {
   const toGet = boxesToGet(animal, chosenId);
   const { newBox } = toGet;
   const serves = ranking.some(({ verdict }) => verdict !== 'fail');
-  const fresh = animal && hasSizes ? <NewBox {...toGet} isOpen={!serves} onChoose={setChosenId} /> : null;
+  const fresh = <NewBox {...toGet} isOpen={!serves} onChoose={setChosenId} />;
   const ranked = newBox?.ranked ?? [...ranking, ...withOthers].find((each) => each.homeId === chosenId);
   const chosen = newBox?.home ?? homes.find((home) => home.id === ranked?.homeId);
   const offered = (
